@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Cloth;
+
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Unreadable;
+
+/** The fibres of a cloth in whole per cent, and how they are known. Empty when nothing is known. */
+final readonly class FibreMix
+{
+    /** @param array<string, int> $shares fibre value → per cent, largest first */
+    private function __construct(public array $shares, public Knowledge $knowledge)
+    {
+    }
+
+    public static function unknown(): self
+    {
+        return new self([], Knowledge::Unknown);
+    }
+
+    /**
+     * @param array<string, int> $shares fibre value → per cent; none at all is allowed
+     *
+     * @throws Unreadable when they do not add up to 100 %, or a share or a fibre is not one
+     */
+    public static function of(array $shares, Knowledge $knowledge): self
+    {
+        foreach ($shares as $fibre => $share) {
+            if (null === Fibre::tryFrom($fibre)) {
+                throw new Unreadable(new Sentence('“{fibre}” is not a fibre known here: choose one of {fibres}.', ['fibre' => $fibre, 'fibres' => implode(', ', array_column(Fibre::cases(), 'value'))]));
+            }
+            if ($share < 1 || $share > 100) {
+                throw new Unreadable(new Sentence('{share} % of {fibre} is not a share: type a whole number from 1 to 100.', ['share' => $share, 'fibre' => $fibre]));
+            }
+        }
+        $sum = array_sum($shares);
+        if ([] !== $shares && 100 !== $sum) {
+            throw new Unreadable(new Sentence('The fibres add up to {sum} %, not 100 %: correct the shares, or leave all of them empty if they are not known.', ['sum' => $sum]));
+        }
+        arsort($shares);
+
+        return new self($shares, [] === $shares ? Knowledge::Unknown : $knowledge);
+    }
+
+    public function isKnown(): bool
+    {
+        return [] !== $this->shares;
+    }
+}

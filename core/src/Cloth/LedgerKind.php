@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Cloth;
+
+/** What happened to a cut. */
+enum LedgerKind: string
+{
+    case Bought = 'bought';
+    case Washed = 'washed';
+    case Measured = 'measured';
+    case Cut = 'cut';
+    case Remnant = 'remnant';
+    case GivenAway = 'given away';
+    case Spoilt = 'spoilt';
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Measure;
+
+/**
+ * The starting figures of the trade that a sewist's own replace: squaring, selvage, tolerances, margins.
+ * Source: the workroom's rules, sections 3, 4, 7 and 8.
+ */
+final readonly class Assumptions
+{
+    public Length $squaring;
+    public Length $selvage;
+    public Length $rowTolerance;
+    public Length $largeWidthDifference;
+    public Length $oneWayLeast;
+    public Percent $oneWayShare;
+    public Length $fitsLeast;
+    public Percent $fitsShare;
+
+    /**
+     * @param ?Length $squaring  lost at each end when the cloth is squared, 3 cm
+     * @param ?Length $selvage   each side, where the cloth does not say, 1 cm
+     * @param ?Length $fitsLeast spare below which a cloth is only a tight fit, 10 cm
+     */
+    public function __construct(?Length $squaring = null, ?Length $selvage = null, ?Length $fitsLeast = null)
+    {
+        $this->squaring = $squaring ?? Length::of('3', Unit::Centimetre);
+        $this->selvage = $selvage ?? Length::of('1', Unit::Centimetre);
+        $this->fitsLeast = $fitsLeast ?? Length::of('10', Unit::Centimetre);
+        $this->fitsShare = Percent::of(5);
+        $this->rowTolerance = Length::of('3', Unit::Centimetre);
+        $this->largeWidthDifference = Length::of('25', Unit::Centimetre);
+        $this->oneWayShare = Percent::of(15);
+        $this->oneWayLeast = Length::of('25', Unit::Centimetre);
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Measure;
+
+/**
+ * Reads a length as people write it: decimals with point or comma, vulgar fractions in any spelling, unit names and
+ * marks, sums of terms ("1 yd 4 in", "1 m 20"), and the words of the shop ("half a metre", "a yard and a half").
+ */
+final readonly class LengthReader
+{
+    private const FRACTIONS = [
+        '½' => '1/2', '¼' => '1/4', '¾' => '3/4', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8',
+        '⅓' => '1/3', '⅔' => '2/3', '⅙' => '1/6', '⅚' => '5/6', '⅕' => '1/5', '⅖' => '2/5', '⅗' => '3/5', '⅘' => '4/5',
+    ];
+
+    private const UNITS = [
+        'mm' => Unit::Millimetre, 'millimetre' => Unit::Millimetre, 'millimeter' => Unit::Millimetre,
+        'cm' => Unit::Centimetre, 'cms' => Unit::Centimetre, 'centimetre' => Unit::Centimetre, 'centimeter' => Unit::Centimetre,
+        'm' => Unit::Metre, 'mtr' => Unit::Metre, 'mtrs' => Unit::Metre, 'metre' => Unit::Metre, 'meter' => Unit::Metre,
+        'in' => Unit::Inch, 'ins' => Unit::Inch, 'inch' => Unit::Inch, 'inche' => Unit::Inch, '"' => Unit::Inch,
+        'ft' => Unit::Foot, 'foot' => Unit::Foot, 'feet' => Unit::Foot, "'" => Unit::Foot,
+        'yd' => Unit::Yard, 'yds' => Unit::Yard, 'y' => Unit::Yard, 'yard' => Unit::Yard,
+    ];
+
+    private const NUMBERS = [
+        'a' => '1', 'an' => '1', 'one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6',
+        'seven' => '7', 'eight' => '8', 'nine' => '9', 'ten' => '10',
+    ];
+
+    private const EXAMPLES = '1.4 m, 140 cm, 1 5/8 yd or 62 in';
+
+    /**
+     * @param Unit $default the unit of a bare number
+     *
+     * @throws Unreadable
+     */
+    public function read(string $text, Unit $default): Length
+    {
+        $plain = $this->plain($text);
+        if ('' === $plain) {
+            throw new Unreadable(new Sentence('A length is missing here: type one such as {examples}.', ['examples' => self::EXAMPLES]));
+        }
+        if (str_starts_with($plain, '-') || str_starts_with($plain, '−')) {
+            throw new Unreadable(new Sentence('“{text}” is below zero: a length is always more than nothing. Type one such as {examples}.', ['text' => trim($text), 'examples' => self::EXAMPLES]));
+        }
+        $length = Length::ofMicrometres($this->sum($plain, $text, $default));
+        if ($length->micrometres <= 0) {
+            throw new Unreadable(new Sentence('“{text}” comes to nothing: a length is always more than zero. Leave the field empty if it is not known.', ['text' => trim($text)]));
+        }
+        if ($length->micrometres > Length::LONGEST) {
+            throw $this->tooLong($text);
+        }
+
+        return $length;
+    }
+
+    private function plain(string $text): string
+    {
+        $plain = mb_strtolower(trim(preg_replace('/\s+/u', ' ', $text) ?? ''));
+        $plain = strtr($plain, ['″' => '"', '”' => '"', '“' => '"', "''" => '"', '′' => "'", '’' => "'", '⁄' => '/']);
+        foreach (self::FRACTIONS as $sign => $fraction) {
+            $plain = str_replace($sign, ' '.$fraction.' ', $plain);
+        }
+        $plain = preg_replace('/(?<=\d),(?=\d)/', '.', $plain) ?? $plain;
+
+        return trim($this->words($plain));
+    }
+
+    /** Turns the words of the shop into figures: "half a metre" into "1/2 metre". */
+    private function words(string $plain): string
+    {
+        $names = implode('|', array_keys(self::NUMBERS));
+        $plain = preg_replace('/\b('.$names.'|\d+) and (?=(a )?(half|quarter|three[ -]quarters?)\b)/', '$1 ', $plain) ?? $plain;
+        $plain = preg_replace('/\b(\w+) ([a-z]+?)s? and a (half|quarter)\b/', '$1 $2 $3 $2', $plain) ?? $plain;
+        $plain = preg_replace(['/\bthree[ -]quarters?( of an?)?\b/', '/\b(a )?half( of)?( an?)?\b/', '/\b(a )?quarter( of)?( an?)?\b/'], ['3/4', '1/2', '1/4'], $plain) ?? $plain;
+        $plain = preg_replace('/ (and|plus|&|\+) /', ' ', $plain) ?? $plain;
+
+        return preg_replace_callback('/\b('.$names.')\b(?=[ \d]+)/', static fn (array $m): string => self::NUMBERS[$m[1]], $plain) ?? $plain;
+    }
+
+    /** @throws Unreadable */
+    private function sum(string $plain, string $text, Unit $default): int
+    {
+        $total = 0;
+        $previous = null;
+        while ('' !== $plain) {
+            if (1 !== preg_match('~^(?:(\d{1,9})[ -]+(\d{1,4})/(\d{1,4})|(\d{1,4})/(\d{1,4})|(\d{0,9})\.(\d{1,6})|(\d{1,12}))\s*([a-z]+|["\'])?\.?[\s,+]*~', $plain, $part, \PREG_UNMATCHED_AS_NULL)) {
+                throw $this->unreadable($text);
+            }
+            $plain = substr($plain, \strlen($part[0]));
+            [$numerator, $denominator] = match (true) {
+                null !== $part[1] => [(int) $part[1] * (int) $part[3] + (int) $part[2], (int) $part[3]],
+                null !== $part[4] => [(int) $part[4], (int) $part[5]],
+                null !== $part[7] => [(int) ($part[6].$part[7]), 10 ** \strlen($part[7])],
+                default => [(int) $part[8], 1],
+            };
+            $unit = $this->unit($part[9], $part[8], $previous, '' === $plain, $default);
+            if (null === $unit || 0 === $denominator) {
+                throw $this->unreadable($text);
+            }
+            if ($numerator > 10 ** 10) {
+                throw $this->tooLong($text);
+            }
+            $total += Rounding::Nearest->divide($numerator * $unit->value, $denominator);
+            $previous = $unit;
+        }
+
+        return $total;
+    }
+
+    /** The unit of one term; a bare number of one or two figures after metres counts centimetres ("1 m 20"). */
+    private function unit(?string $name, ?string $whole, ?Unit $previous, bool $last, Unit $default): ?Unit
+    {
+        if (null !== $name) {
+            return self::UNITS[$name] ?? self::UNITS[rtrim($name, 's')] ?? null;
+        }
+        if (null === $previous) {
+            return $last ? $default : null;
+        }
+
+        return $last && Unit::Metre === $previous && null !== $whole && \strlen($whole) <= 2 ? Unit::Centimetre : null;
+    }
+
+    private function unreadable(string $text): Unreadable
+    {
+        return new Unreadable(new Sentence('“{text}” cannot be read as a length: type one such as {examples}.', ['text' => mb_substr(trim($text), 0, 60), 'examples' => self::EXAMPLES]));
+    }
+
+    private function tooLong(string $text): Unreadable
+    {
+        return new Unreadable(new Sentence('“{text}” is longer than any bolt: lengths up to 500 m can be kept. Is the unit right?', ['text' => trim($text)]));
+    }
+}

@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Measure;
+
+enum Shown
+{
+    case Owned;
+    case Needed;
+    case Exact;
+    case Width;
+}

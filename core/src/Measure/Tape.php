@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Measure;
+
+/**
+ * Writes lengths in the reader's units, rounded towards safety: metres to 2 places (cm below 1 m), or yards and eighths
+ * (inches and eighths below ½ yd).
+ */
+final readonly class Tape
+{
+    private const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
+    private const EIGHTH_INCH = 3_175;
+
+    public function __construct(public System $system)
+    {
+    }
+
+    public function write(Figure $figure): string
+    {
+        $length = $figure->length;
+
+        return match ($figure->shown) {
+            Shown::Owned => $this->rounded($length, Rounding::Down),
+            Shown::Needed => $this->rounded($length, Rounding::Up),
+            Shown::Exact => $this->exact($length),
+            Shown::Width => System::Metric === $this->system
+                ? $this->decimal($length, Unit::Centimetre, 1, 0, Rounding::Down).' cm'
+                : $this->eighths(Rounding::Down->divide($length->micrometres, self::EIGHTH_INCH)).' in',
+        };
+    }
+
+    private function rounded(Length $length, Rounding $rounding): string
+    {
+        if (System::Metric === $this->system) {
+            $centimetres = $rounding->divide($length->micrometres, Unit::Centimetre->value);
+
+            return abs($centimetres) < 100 ? $this->minus($centimetres).abs($centimetres).' cm' : $this->minus($centimetres).\sprintf('%d.%02d m', intdiv(abs($centimetres), 100), abs($centimetres) % 100);
+        }
+        $inchEighths = $rounding->divide($length->micrometres, self::EIGHTH_INCH);
+        if (abs($inchEighths) < 18 * 8) {
+            return $this->eighths($inchEighths).' in';
+        }
+
+        return $this->eighths($rounding->divide($length->micrometres, Unit::EighthYard->value)).' yd';
+    }
+
+    private function exact(Length $length): string
+    {
+        $small = abs($length->micrometres);
+
+        return match (true) {
+            System::Metric === $this->system && $small < Unit::Metre->value => $this->decimal($length, Unit::Centimetre, 1, 0, Rounding::Nearest).' cm',
+            System::Metric === $this->system => $this->decimal($length, Unit::Metre, 3, 2, Rounding::Nearest).' m',
+            2 * $small < Unit::Yard->value => $this->decimal($length, Unit::Inch, 2, 0, Rounding::Nearest).' in',
+            default => $this->decimal($length, Unit::Yard, 3, 0, Rounding::Nearest).' yd',
+        };
+    }
+
+    /** A decimal with at most $places, of which trailing noughts are dropped down to $least. */
+    private function decimal(Length $length, Unit $unit, int $places, int $least, Rounding $rounding): string
+    {
+        $scaled = $rounding->divide($length->micrometres * 10 ** $places, $unit->value);
+        $digits = str_pad((string) abs($scaled), $places + 1, '0', \STR_PAD_LEFT);
+        $fraction = rtrim(substr($digits, -$places), '0');
+        $fraction = str_pad($fraction, $least, '0');
+
+        return $this->minus($scaled).substr($digits, 0, -$places).('' === $fraction ? '' : '.'.$fraction);
+    }
+
+    private function eighths(int $eighths): string
+    {
+        $whole = intdiv(abs($eighths), 8);
+        $part = self::EIGHTHS[abs($eighths) % 8];
+
+        return $this->minus($eighths).(0 === $whole && '' !== $part ? '' : (string) $whole).$part;
+    }
+
+    private function minus(int $number): string
+    {
+        return $number < 0 ? '−' : '';
+    }
+}

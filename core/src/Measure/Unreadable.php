@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Measure;
+
+/** Something given that cannot be taken; its sentence says what was wrong and what to type instead. */
+final class Unreadable extends \InvalidArgumentException
+{
+    public function __construct(public readonly Sentence $sentence)
+    {
+        parent::__construct((string) $sentence);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Need;
+
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Pattern\Garment;
+use Octavum\Core\Pattern\Role;
+use Octavum\Core\Pattern\Version;
+
+/** What is to be cut, whatever the cloth: version, size, role, and what the sewist changes. */
+final readonly class Wanted
+{
+    /**
+     * @param ?string          $size        null when not chosen yet
+     * @param ?string          $gradedTo    the largest size used, when sizes are graded between
+     * @param list<Alteration> $alterations
+     * @param ?Length          $stated      the sewist's own figure, which replaces the table
+     */
+    public function __construct(
+        public ?Version $version,
+        public Garment $garment,
+        public Role $role,
+        public ?string $size,
+        public ?string $gradedTo = null,
+        public array $alterations = [],
+        public ?Length $stated = null,
+    ) {
+    }
+}

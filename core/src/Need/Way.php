@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Need;
+
+/** How a need is known, best first. Source: the workroom's rules, section 7. */
+enum Way: string
+{
+    case LaidOut = 'laid out';
+    case OwnWidth = 'envelope, own width';
+    case Converted = 'converted';
+    case RoughBlock = 'rough block';
+    case Stated = 'as you said';
+
+    /** Per cent by which the need may be off, null where nobody can say. */
+    public function trust(): ?int
+    {
+        return match ($this) {
+            self::LaidOut => 2,
+            self::Converted => 10,
+            self::RoughBlock => 20,
+            self::OwnWidth, self::Stated => null,
+        };
+    }
+}

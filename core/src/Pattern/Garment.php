@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Pattern;
+
+enum Garment: string
+{
+    case Top = 'top';
+    case Tee = 'T-shirt';
+    case Shirt = 'shirt';
+    case Dress = 'dress';
+    case Pinafore = 'pinafore';
+    case Skirt = 'skirt';
+    case Trousers = 'trousers';
+    case Shorts = 'shorts';
+    case Jumpsuit = 'jumpsuit';
+    case Waistcoat = 'waistcoat';
+    case Jacket = 'jacket';
+    case Coat = 'coat';
+    case Jumper = 'jumper';
+    case Nightwear = 'nightwear';
+    case Underwear = 'underwear';
+    case Apron = 'apron';
+    case Bag = 'bag';
+    case Hat = 'hat';
+    case Other = 'other';
+
+    /** Main lengths that lie one after another in a lay, each costing one repeat when a print is matched. Section 7. */
+    public function mainLengths(): int
+    {
+        return match ($this) {
+            self::Dress, self::Pinafore, self::Jumpsuit, self::Jacket, self::Coat, self::Nightwear => 3,
+            self::Underwear, self::Bag, self::Hat, self::Other, self::Apron => 1,
+            default => 2,
+        };
+    }
+}

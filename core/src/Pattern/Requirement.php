@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Pattern;
+
+use Octavum\Core\Measure\Length;
+
+/** One row of a requirement table: a role at a nominal full width, and the length for each size that has one. */
+final readonly class Requirement
+{
+    /** @param array<int|string, Length> $cells size → length */
+    public function __construct(
+        public Role $role,
+        public Length $width,
+        public Nap $nap,
+        public array $cells,
+    ) {
+    }
+}

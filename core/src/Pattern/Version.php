@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Pattern;
+
+/** A view of a pattern with its own lengths, notions and hours. */
+final readonly class Version
+{
+    /**
+     * @param list<string> $notions as the envelope lists them
+     * @param ?int         $minutes to sew it; null for the pattern's own
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public RequirementTable $table,
+        public array $notions = [],
+        public ?int $minutes = null,
+        public string $notes = '',
+    ) {
+    }
+}

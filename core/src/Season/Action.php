@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season;
+
+/** The one thing that clears a snag. */
+enum Action: string
+{
+    case MakeItEnough = 'make it enough';
+    case ShowCloth = 'show cloth';
+    case MeasureWidth = 'measure width';
+    case MeasureLength = 'measure length';
+    case MarkWashed = 'mark as washed';
+    case EnterTable = 'enter table';
+    case ChooseInProject = 'choose in project';
+    case ShowPattern = 'show pattern';
+    case MoveRank = 'move';
+}

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season;
+
+/** A season's open projects in rank order, checked against the cloth and the hours. */
+final readonly class CheckedSeason
+{
+    /**
+     * @param list<ProjectAnswer> $projects
+     * @param int                 $wished   minutes all of them would take
+     */
+    public function __construct(public Season $season, public array $projects, public int $wished)
+    {
+    }
+
+    /** @return list<Snag> gravest first, each once */
+    public function snags(): array
+    {
+        $snags = array_merge(...array_map(static fn (ProjectAnswer $answer): array => $answer->snags, $this->projects));
+        usort($snags, static fn (Snag $a, Snag $b): int => $a->severity->value <=> $b->severity->value);
+
+        return $snags;
+    }
+}

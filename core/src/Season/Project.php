@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season;
+
+use Octavum\Core\Need\Alteration;
+use Octavum\Core\Need\Wanted;
+use Octavum\Core\Pattern\Garment;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Role;
+use Octavum\Core\Pattern\Version;
+
+/** A garment planned for a season. */
+final readonly class Project
+{
+    /**
+     * @param int              $rank        1 comes first
+     * @param ?string          $gradedTo    the largest size used, when sizes are graded between
+     * @param ?int             $minutes     the sewist's own figure; null for the version's or the pattern's
+     * @param list<Alteration> $alterations
+     * @param list<Claim>      $claims
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Season $season,
+        public int $rank,
+        public ?Person $person = null,
+        public ?Pattern $pattern = null,
+        public ?Version $version = null,
+        public ?string $size = null,
+        public ?string $gradedTo = null,
+        public Certainty $certainty = Certainty::Likely,
+        public ProjectState $state = ProjectState::Planned,
+        public ?\DateTimeImmutable $deadline = null,
+        public ?int $minutes = null,
+        public array $alterations = [],
+        public array $claims = [],
+        public string $notes = '',
+    ) {
+    }
+
+    public function garment(): Garment
+    {
+        return $this->pattern->garment ?? Garment::Other;
+    }
+
+    public function expectedMinutes(): ?int
+    {
+        return $this->minutes ?? $this->version->minutes ?? $this->pattern->minutes ?? null;
+    }
+
+    public function wanted(Claim $claim): Wanted
+    {
+        return new Wanted($this->version, $this->garment(), $claim->role, $this->size, $this->gradedTo, Role::Main === $claim->role ? $this->alterations : [], $claim->stated);
+    }
+}

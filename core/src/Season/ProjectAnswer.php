@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season;
+
+use Octavum\Core\Need\Verdict;
+
+/** A project checked: its roles, its snags, and when its hours fall. */
+final readonly class ProjectAnswer
+{
+    /**
+     * @param list<RoleAnswer> $roles
+     * @param list<Snag>       $snags of the roles and of the project, gravest first
+     * @param int              $from  minutes of sewing before it
+     * @param int              $to    minutes of sewing when it is done
+     */
+    public function __construct(
+        public Project $project,
+        public array $roles,
+        public ?Verdict $verdict,
+        public array $snags,
+        public int $from,
+        public int $to,
+        public bool $belowChalkLine,
+    ) {
+    }
+
+    /** The role that decides the verdict. */
+    public function headline(): ?RoleAnswer
+    {
+        foreach ($this->roles as $role) {
+            if ($role->verdict === $this->verdict) {
+                return $role;
+            }
+        }
+
+        return $this->roles[0] ?? null;
+    }
+}

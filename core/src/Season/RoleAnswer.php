@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season;
+
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Working;
+use Octavum\Core\Need\Need;
+use Octavum\Core\Need\Unknown;
+use Octavum\Core\Need\Verdict;
+
+/** Whether one role of a project has cloth enough. */
+final readonly class RoleAnswer
+{
+    /**
+     * @param ?Verdict       $verdict  null when it is cut out already
+     * @param ?Length        $spare    to cut from, less those ahead, less the need; negative when missing
+     * @param list<Promise>  $promises all claims on the same cut, in rank order
+     * @param list<Snag>     $snags
+     * @param list<Sentence> $waysOut
+     */
+    public function __construct(
+        public Claim $claim,
+        public ?Verdict $verdict,
+        public ?ToCut $toCut,
+        public Need|Unknown|null $need,
+        public ?Length $spare,
+        public array $promises,
+        public Working $working,
+        public array $snags = [],
+        public array $waysOut = [],
+    ) {
+    }
+
+    public function amount(): ?Length
+    {
+        return $this->need instanceof Need ? $this->need->amount : null;
+    }
+}

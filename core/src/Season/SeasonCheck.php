@@ -1,0 +1,296 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\CutState;
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Source;
+use Octavum\Core\Measure\Unit;
+use Octavum\Core\Measure\Working;
+use Octavum\Core\Need\Estimator;
+use Octavum\Core\Need\Missing;
+use Octavum\Core\Need\Need;
+use Octavum\Core\Need\On;
+use Octavum\Core\Need\Unknown;
+use Octavum\Core\Need\Verdict;
+use Octavum\Core\Pattern\Ownership;
+use Octavum\Core\Pattern\Role;
+use Octavum\Core\Remedy\WaysOut;
+
+/**
+ * Goes down a season's rank and says of every project whether its cloth is enough, by how much, and what stands in the
+ * way. A cut claimed by several projects is given out in rank order, an earlier season before a later one.
+ */
+final readonly class SeasonCheck
+{
+    /** The width at which cloth to be bought is drawn when nothing is said of it, in cm. */
+    public const USUAL_WIDTH = 140;
+
+    private Estimator $estimator;
+    private WaysOut $waysOut;
+
+    public function __construct(private Assumptions $assumptions)
+    {
+        $this->estimator = new Estimator($assumptions);
+        $this->waysOut = new WaysOut($this->estimator, $assumptions);
+    }
+
+    /** @param list<Project> $projects of the whole workroom, since another season may have a cut first */
+    public function check(Season $season, array $projects): CheckedSeason
+    {
+        $open = array_values(array_filter($projects, static fn (Project $project): bool => $project->state->isOpen()));
+        usort($open, static fn (Project $a, Project $b): int => [$a->season->starts, $a->season->id, $a->rank] <=> [$b->season->starts, $b->season->id, $b->rank]);
+        $promises = $this->promises($open);
+        $answers = [];
+        $minutes = 0;
+        foreach ($open as $project) {
+            if ($project->season->id !== $season->id) {
+                continue;
+            }
+            $from = $minutes;
+            $minutes += $project->expectedMinutes() ?? 0;
+            $answers[] = $this->project($project, $promises, $from, $minutes);
+        }
+
+        return new CheckedSeason($season, $answers, $minutes);
+    }
+
+    /**
+     * @param list<Project> $projects in the order in which they have their cloth
+     *
+     * @return array<string, list<Promise>> by cut
+     */
+    public function promises(array $projects): array
+    {
+        $promises = [];
+        foreach ($projects as $project) {
+            foreach ($project->claims as $claim) {
+                if (null === $claim->cut || null === $claim->cloth || $claim->cutOut) {
+                    continue;
+                }
+                $need = $this->estimator->estimate($project->wanted($claim), On::cloth($claim->cloth));
+                $promises[$claim->cut->id][] = new Promise($project, $claim, $need instanceof Need ? $need->amount : Length::zero());
+            }
+        }
+
+        return $promises;
+    }
+
+    /** @param array<string, list<Promise>> $promises */
+    private function project(Project $project, array $promises, int $from, int $to): ProjectAnswer
+    {
+        $roles = array_map(fn (Claim $claim): RoleAnswer => $this->role($project, $claim, $promises), $project->claims);
+        $verdict = [] === $roles ? Verdict::NotKnown : null;
+        $snags = [];
+        foreach ($roles as $role) {
+            $verdict = null === $role->verdict ? $verdict : ($verdict?->graver($role->verdict) ?? $role->verdict);
+            $snags = [...$snags, ...$role->snags];
+        }
+        $snags = [...$snags, ...$this->projectSnags($project, $from, $to)];
+        usort($snags, static fn (Snag $a, Snag $b): int => $a->severity->value <=> $b->severity->value);
+
+        return new ProjectAnswer($project, $roles, $verdict, $snags, $from, $to, $to > $project->season->minutes());
+    }
+
+    /** @param array<string, list<Promise>> $promises */
+    private function role(Project $project, Claim $claim, array $promises): RoleAnswer
+    {
+        if ($claim->cutOut) {
+            return new RoleAnswer($claim, null, null, null, null, [], Working::empty());
+        }
+        if (null !== $claim->wish) {
+            return $this->toBuy($project, $claim, $claim->wish);
+        }
+        if (null === $claim->cloth || null === $claim->cut) {
+            $unknown = new Unknown(Missing::Cloth, new Sentence('Choose a cloth, or put it on the shopping list.'));
+
+            return new RoleAnswer($claim, Verdict::NotKnown, null, $unknown, null, [], Working::empty(), [
+                $this->snag(Severity::NotKnown, '{project} has no cloth for {role} yet.', $project, $claim, Action::ChooseInProject, $project->id),
+            ]);
+        }
+
+        return $this->onCut($project, $claim, $claim->cloth, $claim->cut, $promises[$claim->cut->id] ?? []);
+    }
+
+    private function toBuy(Project $project, Claim $claim, Wish $wish): RoleAnswer
+    {
+        $need = $this->estimator->estimate($project->wanted($claim), new On(Length::of((string) self::USUAL_WIDTH, Unit::Centimetre), $wish->oneWay, $wish->repeat));
+        if ($need instanceof Unknown) {
+            return new RoleAnswer($claim, Verdict::NotKnown, null, $need, null, [], Working::empty(), [$this->unknownSnag($project, $claim, $need)]);
+        }
+
+        return new RoleAnswer($claim, Verdict::ToBuy, null, $need, null, [], $need->working);
+    }
+
+    /** @param list<Promise> $promises */
+    private function onCut(Project $project, Claim $claim, Cloth $cloth, Cut $cut, array $promises): RoleAnswer
+    {
+        $toCut = ToCut::of($cloth, $cut, $this->assumptions);
+        $need = $this->estimator->estimate($project->wanted($claim), On::cloth($cloth));
+        $stock = $this->stockSnags($project, $cloth, $cut);
+        if ($need instanceof Unknown || null === $toCut->length) {
+            $unknown = $need instanceof Unknown ? $need : new Unknown(Missing::Length, new Sentence('Measure the length.'));
+
+            return new RoleAnswer($claim, Verdict::NotKnown, $toCut, $unknown, null, $promises, $toCut->working, [$this->unknownSnag($project, $claim, $unknown), ...$stock]);
+        }
+        $ahead = $this->ahead($promises, $claim);
+        $available = $toCut->length;
+        $working = $toCut->working;
+        foreach ($ahead as $promise) {
+            $working = $working->less(new Sentence('{project} has it first', ['project' => $promise->project->name]), $promise->amount, Source::Plan);
+            $available = $available->minus($promise->amount);
+        }
+        $available = $available->larger(Length::zero());
+        if ([] !== $ahead) {
+            $working = $working->result(new Sentence('Left for this'), Figure::exact($available));
+        }
+        $spare = $available->minus($need->amount);
+        $verdict = Verdict::of($spare, $need->amount, $this->assumptions);
+        $working = $working->then($need->working)->result(
+            new Sentence(Verdict::Short === $verdict ? 'Missing' : 'To spare'),
+            Verdict::Short === $verdict ? Figure::needed($spare->negated()) : Figure::owned($spare),
+        );
+
+        return new RoleAnswer($claim, $verdict, $toCut, $need, $spare, $promises, $working, [
+            ...$this->enoughSnags($project, $claim, $cloth, $toCut->length, $spare, $promises, $ahead),
+            ...array_map(static fn (Sentence $warning): Snag => new Snag(Severity::Tight, new Sentence('{project}: {warning}', ['project' => $project->name, 'warning' => $warning]), Action::ShowCloth, $cloth->id), $need->warnings),
+            ...$stock,
+        ], Verdict::Short === $verdict ? $this->waysOut->of($project->wanted($claim), $project->pattern, $cloth, $cut, $available, $need) : []);
+    }
+
+    /**
+     * @param list<Promise> $promises
+     *
+     * @return list<Promise>
+     */
+    private function ahead(array $promises, Claim $claim): array
+    {
+        $ahead = [];
+        foreach ($promises as $promise) {
+            if ($promise->claim->id === $claim->id) {
+                break;
+            }
+            $ahead[] = $promise;
+        }
+
+        return $ahead;
+    }
+
+    /**
+     * @param list<Promise> $promises
+     * @param list<Promise> $ahead
+     *
+     * @return list<Snag>
+     */
+    private function enoughSnags(Project $project, Claim $claim, Cloth $cloth, Length $toCut, Length $spare, array $promises, array $ahead): array
+    {
+        if ($spare->isNegative()) {
+            $missing = Figure::needed($spare->negated());
+
+            return [[] === $ahead
+                ? new Snag(Severity::Short, new Sentence('{project} is {missing} short on {cloth}.', ['project' => $project->name, 'missing' => $missing, 'cloth' => $cloth->name]), Action::MakeItEnough, $project->id)
+                : new Snag(Severity::Short, new Sentence('{project} is {missing} short: {others} {count, plural, one {has} other {have}} {cloth} first.', ['project' => $project->name, 'missing' => $missing, 'others' => $this->names($ahead), 'count' => \count($ahead), 'cloth' => $cloth->name]), Action::ShowCloth, $cloth->id)];
+        }
+        $total = array_reduce($promises, static fn (Length $sum, Promise $promise): Length => $sum->plus($promise->amount), Length::zero());
+        $behind = \array_slice($promises, \count($ahead) + 1);
+        if ([] === $behind || !$toCut->isLessThan($total)) {
+            return [];
+        }
+
+        return [new Snag(Severity::Tight, new Sentence('{cloth} is promised more than once: {project} has it first, and {others} would be {missing} short.', ['cloth' => $cloth->name, 'project' => $project->name, 'others' => $this->names($behind), 'missing' => Figure::needed($total->minus($toCut))]), Action::ShowCloth, $cloth->id)];
+    }
+
+    /** @param list<Promise> $promises */
+    private function names(array $promises): string
+    {
+        return implode(', ', array_unique(array_map(static fn (Promise $promise): string => $promise->project->name, $promises)));
+    }
+
+    /** @return list<Snag> */
+    private function stockSnags(Project $project, Cloth $cloth, Cut $cut): array
+    {
+        $snags = [];
+        if ($cut->gone) {
+            $snags[] = new Snag(Severity::Short, new Sentence('The cut of {cloth} for {project} is no longer here.', ['cloth' => $cloth->name, 'project' => $project->name]), Action::ChooseInProject, $project->id);
+        }
+        if (CutState::Ordered === $cut->state) {
+            $snags[] = new Snag(Severity::Tight, null === $cut->expected
+                ? new Sentence('{cloth} for {project} is ordered, and no day is known for it.', ['cloth' => $cloth->name, 'project' => $project->name])
+                : new Sentence('{cloth} for {project} is ordered and expected on {day}.', ['cloth' => $cloth->name, 'project' => $project->name, 'day' => $cut->expected]), Action::ShowCloth, $cloth->id);
+        } elseif (!$cut->measuredSinceWash && null !== $cut->length) {
+            $with = ['cloth' => $cloth->name, 'percent' => $cloth->shrinkage()->along];
+            $snags[] = $cut->washed
+                ? new Snag(Severity::Note, new Sentence('{cloth} is washed but not measured again: counted {percent} shorter until then.', $with), Action::MeasureLength, $cut->id)
+                : new Snag(Severity::Note, new Sentence('{cloth} is not washed yet: counted {percent} shorter.', $with), Action::MarkWashed, $cut->id);
+        }
+
+        return $snags;
+    }
+
+    /** @return list<Snag> */
+    private function projectSnags(Project $project, int $from, int $to): array
+    {
+        $snags = [];
+        $with = ['project' => $project->name];
+        if ([] === $project->claims) {
+            $snags[] = new Snag(Severity::NotKnown, new Sentence('{project} has no cloth for {role} yet.', $with + ['role' => Role::Main->value]), Action::ChooseInProject, $project->id);
+        }
+        $planned = array_map(static fn (Claim $claim): Role => $claim->role, $project->claims);
+        foreach ([] === $project->claims ? [] : ($project->version?->table->roles() ?? []) as $role) {
+            if (!\in_array($role, $planned, true)) {
+                $snags[] = new Snag(Severity::Note, new Sentence('{project}: the envelope also asks for {role}, and none is planned.', $with + ['role' => $role->value]), Action::ChooseInProject, $project->id);
+            }
+        }
+        if (null !== $project->pattern && Ownership::Owned !== $project->pattern->ownership) {
+            $snags[] = new Snag(Severity::Tight, new Sentence('{project}: the pattern {pattern} is {ownership}, not owned.', $with + ['pattern' => $project->pattern->title, 'ownership' => $project->pattern->ownership->value]), Action::ShowPattern, $project->pattern->id);
+        }
+        foreach (array_unique([$project->size, $project->gradedTo]) as $size) {
+            if (null !== $size && null !== $project->pattern && !$project->pattern->holdsSize($size)) {
+                $snags[] = new Snag(Severity::Tight, new Sentence('{project}: size {size} is outside the copy owned. One size beyond can be graded, which takes time.', $with + ['size' => $size]), Action::ShowPattern, $project->pattern->id);
+            }
+        }
+        if (null === $project->expectedMinutes()) {
+            $snags[] = new Snag(Severity::Note, new Sentence('{project}: nobody has said how many hours it takes, so it counts none.', $with), Action::ChooseInProject, $project->id);
+        }
+        if (null !== $project->deadline && $project->season->dayAfter($to) > $project->deadline) {
+            $late = $project->deadline->diff($project->season->dayAfter($to))->days;
+            $snags[] = new Snag(Severity::Short, new Sentence('{project} would be done {days, plural, one {# day} other {# days}} after its deadline at this rank.', $with + ['days' => max(1, $late)]), Action::MoveRank, $project->id);
+        }
+        foreach ($project->claims as $claim) {
+            if (CutState::Ordered === $claim->cut?->state && null !== $claim->cut->expected && $claim->cut->expected > $project->season->dayAfter($from)) {
+                $snags[] = new Snag(Severity::Tight, new Sentence('{project} begins about {start}, before its cloth is here.', $with + ['start' => $project->season->dayAfter($from)]), Action::MoveRank, $project->id);
+            }
+        }
+
+        return $snags;
+    }
+
+    private function unknownSnag(Project $project, Claim $claim, Unknown $unknown): Snag
+    {
+        [$action, $subject] = match ($unknown->missing) {
+            Missing::Width => [Action::MeasureWidth, $claim->cloth->id ?? $project->id],
+            Missing::Length => [Action::MeasureLength, $claim->cut->id ?? $project->id],
+            Missing::Row => [Action::EnterTable, $project->pattern->id ?? $project->id],
+            default => [Action::ChooseInProject, $project->id],
+        };
+
+        return new Snag(Severity::NotKnown, match ($unknown->missing) {
+            Missing::Width => new Sentence('{cloth} has no width, so nobody can say whether {project} fits.', ['cloth' => $claim->cloth->name ?? '', 'project' => $project->name]),
+            Missing::Length => new Sentence('{cloth} has no length, so nobody can say whether {project} fits.', ['cloth' => $claim->cloth->name ?? '', 'project' => $project->name]),
+            default => new Sentence('{project}: {settle}', ['project' => $project->name, 'settle' => $unknown->settle]),
+        }, $action, $subject);
+    }
+
+    private function snag(Severity $severity, string $message, Project $project, Claim $claim, Action $action, string $subject): Snag
+    {
+        return new Snag($severity, new Sentence($message, ['project' => $project->name, 'role' => $claim->role->value]), $action, $subject);
+    }
+}

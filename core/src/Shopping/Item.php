@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Shopping;
+
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Unknown;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\RoleAnswer;
+
+/** One thing to buy: for which role of which project, and what to ask for at each width. */
+final readonly class Item
+{
+    /**
+     * @param list<array{width: Length, ask: Ask|Unknown}> $asks
+     * @param ?Length                                      $missing       of the cut owned, when this replaces it
+     * @param ?int                                         $pricePerMetre in the smallest coin
+     */
+    public function __construct(
+        public Project $project,
+        public RoleAnswer $role,
+        public string $cloth,
+        public array $asks,
+        public ?Length $missing,
+        public ?int $pricePerMetre,
+    ) {
+    }
+}

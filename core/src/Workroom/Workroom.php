@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Workroom;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Season\Person;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Season;
+
+/** Everything one sewist has and plans. */
+final readonly class Workroom
+{
+    /**
+     * @param list<Person>  $people
+     * @param list<Cloth>   $cloths
+     * @param list<Pattern> $patterns
+     * @param list<Season>  $seasons
+     * @param list<Project> $projects
+     */
+    public function __construct(
+        public string $name,
+        public Settings $settings,
+        public array $people = [],
+        public array $cloths = [],
+        public array $patterns = [],
+        public array $seasons = [],
+        public array $projects = [],
+    ) {
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Tests\Cloth;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothType;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Shrinkage;
+use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Cloth\Weight;
+use Octavum\Core\Cloth\WeightClass;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Percent;
+use Octavum\Core\Measure\Unit;
+use Octavum\Core\Measure\Unreadable;
+use Octavum\Core\Measure\Width;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class ClothTest extends TestCase
+{
+    /** @param array<string, int> $shares */
+    #[DataProvider('mixes')]
+    public function testShrinkageFollowsTheFibres(array $shares, Structure $structure, ?ClothType $type, string $along, string $across): void
+    {
+        $shrinkage = Shrinkage::expected(FibreMix::of($shares, Knowledge::Label), $structure, $type);
+        self::assertSame([$along, $across], [(string) $shrinkage->along, (string) $shrinkage->across]);
+    }
+
+    /** @return iterable<string, array{array<string, int>, Structure, ?ClothType, string, string}> */
+    public static function mixes(): iterable
+    {
+        yield 'cotton' => [['cotton' => 100], Structure::Woven, null, '4 %', '2 %'];
+        yield 'cotton knit' => [['cotton' => 100], Structure::Knit, null, '6 %', '4 %'];
+        yield 'brushed cotton' => [['cotton' => 100], Structure::Woven, ClothType::Flannel, '8 %', '4 %'];
+        yield 'denim' => [['cotton' => 100], Structure::Woven, ClothType::Denim, '5 %', '2 %'];
+        yield 'viscose' => [['viscose' => 100], Structure::Woven, null, '6 %', '3 %'];
+        yield 'a blend by share: 0.6 × 4 + 0.4 × 1' => [['cotton' => 60, 'polyester' => 40], Structure::Woven, null, '2.8 %', '1.4 %'];
+        yield 'elastane follows its partner' => [['cotton' => 95, 'elastane' => 5], Structure::Knit, null, '6 %', '4 %'];
+        yield 'unknown counts the most' => [[], Structure::Woven, null, '6 %', '3 %'];
+    }
+
+    public function testFibresMustAddUp(): void
+    {
+        $this->expectException(Unreadable::class);
+        $this->expectExceptionMessage('The fibres add up to 120 %, not 100 %');
+        FibreMix::of(['cotton' => 80, 'linen' => 40], Knowledge::Label);
+    }
+
+    public function testAFibreNobodyKnowsIsNamed(): void
+    {
+        $this->expectException(Unreadable::class);
+        $this->expectExceptionMessage('“unobtainium” is not a fibre');
+        FibreMix::of(['unobtainium' => 100], Knowledge::Label);
+    }
+
+    public function testSquaringAndTheWashAreTakenFromTheCut(): void
+    {
+        $cut = self::cut([LedgerKind::Bought, '2.50']);
+        $toCut = ToCut::of(self::cotton($cut), $cut, new Assumptions());
+        self::assertSame(2_342_400, $toCut->length?->micrometres, '(2.50 − 0.06) × 0.96');
+        self::assertSame(1_323_000, $toCut->width?->micrometres, '(1.37 − 0.02) × 0.98');
+        self::assertSame(['The cut', 'Squaring, both ends', 'Shrinks 4 % in the wash', 'To cut from'], array_map(static fn ($line): string => (string) $line->label, $toCut->working->lines));
+    }
+
+    public function testAWashedCutShrinksUntilItIsMeasuredAgain(): void
+    {
+        $washed = self::cut([LedgerKind::Bought, '2.50'], [LedgerKind::Washed, null]);
+        self::assertTrue($washed->washed);
+        self::assertFalse($washed->measuredSinceWash);
+        self::assertSame(2_342_400, ToCut::of(self::cotton($washed), $washed, new Assumptions())->length?->micrometres);
+        $measured = $washed->with(new LedgerEntry(new \DateTimeImmutable('2027-03-03'), LedgerKind::Measured, Length::ofMetres('2.41')));
+        self::assertTrue($measured->measuredSinceWash);
+        self::assertSame(2_350_000, ToCut::of(self::cotton($measured), $measured, new Assumptions())->length?->micrometres);
+    }
+
+    public function testTheLedgerSaysWhetherACutIsStillHere(): void
+    {
+        self::assertTrue(self::cut([LedgerKind::Bought, '1'], [LedgerKind::GivenAway, null])->gone);
+        self::assertFalse(self::cut([LedgerKind::Bought, '1'], [LedgerKind::Spoilt, '0.6'])->gone, 'only a part was spoilt');
+        self::assertFalse(self::cut([LedgerKind::Bought, '1'])->gone);
+    }
+
+    public function testACutShorterThanItsSquaringLeavesNothing(): void
+    {
+        $cut = self::cut([LedgerKind::Bought, '0.05']);
+        self::assertSame(0, ToCut::of(self::cotton($cut), $cut, new Assumptions())->length?->micrometres);
+    }
+
+    public function testATestSquareReplacesTheAssumption(): void
+    {
+        $cut = self::cut([LedgerKind::Bought, '2.06']);
+        $cloth = new Cloth('c', 'Linen', tested: Shrinkage::tested(Percent::of(7.5), Percent::of(1)), cuts: [$cut]);
+        self::assertSame(1_850_000, ToCut::of($cloth, $cut, new Assumptions())->length?->micrometres);
+    }
+
+    public function testAWeightHasAWord(): void
+    {
+        self::assertSame([WeightClass::Sheer, WeightClass::Light, WeightClass::Medium, WeightClass::Heavy, WeightClass::VeryHeavy], array_map(static fn (int $grams): WeightClass => Weight::ofGrams($grams)->class, [79, 80, 150, 350, 351]));
+        $this->expectException(Unreadable::class);
+        Weight::ofGrams(0);
+    }
+
+    public function testSelvagesMustLeaveSomething(): void
+    {
+        self::assertSame(1_350_000, Width::of(Length::ofMetres('1.37'), Length::ofMetres('0.01'))->usable()->micrometres);
+        $this->expectException(Unreadable::class);
+        Width::of(Length::ofMetres('0.06'), Length::of('3', Unit::Centimetre));
+    }
+
+    private static function cotton(Cut $cut): Cloth
+    {
+        return new Cloth('c', 'Cotton', Width::of(Length::ofMetres('1.37'), Length::ofMetres('0.01')), fibres: FibreMix::of(['cotton' => 100], Knowledge::Label), cuts: [$cut]);
+    }
+
+    /** @param array{LedgerKind, ?string} ...$entries */
+    private static function cut(array ...$entries): Cut
+    {
+        return new Cut('cut', array_map(static fn (array $entry): LedgerEntry => new LedgerEntry(new \DateTimeImmutable('2027-03-01'), $entry[0], null === $entry[1] ? null : Length::ofMetres($entry[1])), array_values($entries)));
+    }
+}

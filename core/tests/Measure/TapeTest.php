@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Tests\Measure;
+
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\System;
+use Octavum\Core\Measure\Tape;
+use Octavum\Core\Measure\Unit;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class TapeTest extends TestCase
+{
+    #[DataProvider('figures')]
+    public function testWritesInTheReadersUnits(string $expected, System $system, Figure $figure): void
+    {
+        self::assertSame($expected, (new Tape($system))->write($figure));
+    }
+
+    /** @return iterable<string, array{string, System, Figure}> */
+    public static function figures(): iterable
+    {
+        $metres = Length::ofMetres(...);
+        yield 'metres, owned' => ['2.34 m', System::Metric, Figure::owned($metres('2.342'))];
+        yield 'metres, needed' => ['2.42 m', System::Metric, Figure::needed($metres('2.415'))];
+        yield 'a shortfall rounds up' => ['8 cm', System::Metric, Figure::needed($metres('0.073'))];
+        yield 'up to a whole metre' => ['1.00 m', System::Metric, Figure::needed($metres('0.991'))];
+        yield 'down to nothing' => ['0 cm', System::Metric, Figure::owned($metres('0.009'))];
+        yield 'a negative spare' => ['−26 cm', System::Metric, Figure::owned($metres('-0.258'))];
+        yield 'the working is finer' => ['2.342 m', System::Metric, Figure::exact($metres('2.342'))];
+        yield 'and keeps two places' => ['2.50 m', System::Metric, Figure::exact($metres('2.5'))];
+        yield 'small in the working' => ['31.5 cm', System::Metric, Figure::exact($metres('0.315'))];
+        yield 'a metric width' => ['137 cm', System::Metric, Figure::width($metres('1.37'))];
+        yield 'yards, owned' => ['3⅜ yd', System::Imperial, Figure::owned($metres('3.1404'))];
+        yield 'yards, needed' => ['3½ yd', System::Imperial, Figure::needed($metres('3.1404'))];
+        yield 'whole yards' => ['2 yd', System::Imperial, Figure::needed(Length::of('2', Unit::Yard))];
+        yield 'below half a yard' => ['10¼ in', System::Imperial, Figure::owned(Length::of('10.25', Unit::Inch))];
+        yield 'half a yard' => ['½ yd', System::Imperial, Figure::needed(Length::of('17.99', Unit::Inch))];
+        yield 'nothing' => ['0 in', System::Imperial, Figure::owned(Length::zero())];
+        yield 'an imperial width' => ['54 in', System::Imperial, Figure::width(Length::of('54', Unit::Inch))];
+        yield 'yards in the working' => ['3.434 yd', System::Imperial, Figure::exact($metres('3.1404'))];
+        yield 'inches in the working' => ['2.36 in', System::Imperial, Figure::exact($metres('0.06'))];
+    }
+
+    public function testEverySystemRoundsTowardsSafetyForAnyLength(): void
+    {
+        mt_srand(11);
+        for ($i = 0; $i < 2000; ++$i) {
+            $length = Length::ofMicrometres(mt_rand(12_000, 20_000_000));
+            foreach (System::cases() as $system) {
+                $tape = new Tape($system);
+                $owned = $tape->write(Figure::owned($length));
+                $needed = $tape->write(Figure::needed($length));
+                self::assertLessThanOrEqual($length->micrometres, Length::parse($owned, Unit::Metre)->micrometres, $owned);
+                self::assertGreaterThanOrEqual($length->micrometres, Length::parse($needed, Unit::Metre)->micrometres, $needed);
+                self::assertLessThanOrEqual(Unit::EighthYard->value, Length::parse($needed, Unit::Metre)->minus(Length::parse($owned, Unit::Metre))->micrometres);
+            }
+        }
+    }
+}

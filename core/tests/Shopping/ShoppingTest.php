@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Tests\Shopping;
+
+use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Percent;
+use Octavum\Core\Measure\System;
+use Octavum\Core\Measure\Tape;
+use Octavum\Core\Measure\Working;
+use Octavum\Core\Need\Need;
+use Octavum\Core\Need\Unknown;
+use Octavum\Core\Need\Way;
+use Octavum\Core\Pattern\Role;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Wish;
+use Octavum\Core\Shopping\Ask;
+use Octavum\Core\Shopping\Counter;
+use Octavum\Core\Shopping\ShoppingList;
+use Octavum\Core\Tests\Season\Plan;
+use PHPUnit\Framework\TestCase;
+
+final class ShoppingTest extends TestCase
+{
+    public function testViscoseIsAskedForWithShrinkageAndSquaringAtEachCounter(): void
+    {
+        $need = new Need(Length::ofMetres('2.10'), Way::OwnWidth, Working::empty());
+        $metric = Ask::for($need, Percent::of(6), Counter::TenCentimetres, new Assumptions());
+        self::assertSame(2_294_043, $metric->exact->micrometres, '2.10 / 0.94 + 0.06 = 2.29404…');
+        self::assertSame('2.30 m', (new Tape(System::Metric))->write(Figure::needed($metric->length)));
+        $yards = Ask::for($need, Percent::of(6), Counter::EighthYard, new Assumptions());
+        self::assertSame('2⅝ yd', (new Tape(System::Imperial))->write(Figure::needed($yards->length)));
+        self::assertSame(2944, $metric->cost(1280), '2.30 m at 12.80 = 29.44');
+    }
+
+    public function testEveryCounterRoundsUpByLessThanItsStep(): void
+    {
+        mt_srand(2);
+        for ($i = 0; $i < 300; ++$i) {
+            $need = new Need(Length::ofMicrometres(mt_rand(50_000, 6_000_000)), Way::OwnWidth, Working::empty());
+            foreach (Counter::cases() as $counter) {
+                $ask = Ask::for($need, Percent::of(mt_rand(0, 80) / 10), $counter, new Assumptions());
+                self::assertFalse($ask->length->isLessThan($ask->exact));
+                self::assertTrue($ask->length->minus($counter->step())->isLessThan($ask->exact));
+            }
+        }
+    }
+
+    public function testTheListHoldsWishesAndShortfallsAtEveryCommonWidth(): void
+    {
+        $version = Plan::version(['115 cm' => '2.60', '150 cm' => '2.10']);
+        $wish = new Wish('Viscose twill', FibreMix::of(['viscose' => 100], Knowledge::Seller), pricePerMetre: 1280);
+        $season = Plan::check(
+            Plan::project('Coat', 1, $version, Plan::claim(Plan::cloth('137 cm', '2.50'))),
+            Plan::project('Dress', 2, $version, new Claim('w', Role::Main, wish: $wish)),
+            Plan::project('Skirt', 3, $version, Plan::claim(Plan::cloth('150 cm', '4', name: 'Other'))),
+        );
+        $items = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($season);
+        self::assertSame(['Heron lawn', 'Viscose twill'], array_map(static fn ($item): string => $item->cloth, $items));
+        self::assertSame(257_600, $items[0]->missing?->micrometres);
+        $asked = array_map(static fn (array $row): array => [$row['width']->millimetres(), $row['ask'] instanceof Ask ? $row['ask']->length->millimetres() : 0], $items[1]->asks);
+        self::assertSame([[1120, 2900], [1400, 2900], [1500, 2300]], \array_slice($asked, 1), '2.60 / 0.94 + 0.06 = 2.826 → 2.90');
+    }
+
+    public function testWhatCannotBeWorkedOutIsNotOnTheListWithANumber(): void
+    {
+        $season = Plan::check(Plan::project('Coat', 1, Plan::version(['150 cm' => '2.10'], Role::Lining), new Claim('w', Role::Main, wish: new Wish('Linen', FibreMix::unknown()))));
+        $items = (new ShoppingList(new Assumptions(), Counter::EighthYard, System::Imperial))->of($season);
+        self::assertCount(1, $items);
+        self::assertContainsOnlyInstancesOf(Unknown::class, array_column($items[0]->asks, 'ask'));
+    }
+}
