@@ -26,9 +26,25 @@ final readonly class Tape
             Shown::Needed => $this->rounded($length, Rounding::Up),
             Shown::Exact => $this->exact($length),
             Shown::Width => System::Metric === $this->system
-                ? $this->decimal($length, Unit::Centimetre, 1, 0, Rounding::Down).' cm'
+                ? Rounding::Down->divide($length->micrometres, Unit::Centimetre->value).' cm'
                 : $this->eighths(Rounding::Down->divide($length->micrometres, self::EIGHTH_INCH)).' in',
         };
+    }
+
+    /** The length exactly, as someone might type it; read again it gives the same length. */
+    public function typed(Length $length): string
+    {
+        $eighths = 0 === $length->micrometres % self::EIGHTH_INCH ? intdiv($length->micrometres, self::EIGHTH_INCH) : null;
+        $whole = 0 === $length->micrometres % Unit::Millimetre->value;
+        if (null !== $eighths && (System::Imperial === $this->system || !$whole)) {
+            return 0 === $length->micrometres % Unit::EighthYard->value && $eighths >= 18 * 8
+                ? $this->eighths(intdiv($length->micrometres, Unit::EighthYard->value)).' yd'
+                : $this->eighths($eighths).' in';
+        }
+
+        return $length->isLessThan(Length::ofMicrometres(Unit::Metre->value))
+            ? $this->decimal($length, Unit::Centimetre, 4, 0, Rounding::Nearest).' cm'
+            : $this->decimal($length, Unit::Metre, 6, 0, Rounding::Nearest).' m';
     }
 
     private function rounded(Length $length, Rounding $rounding): string

@@ -89,7 +89,7 @@ final readonly class WaysOut
             }
             $need = $this->estimator->estimate(new Wanted($version, $wanted->garment, $wanted->role, $wanted->size, $wanted->gradedTo, $wanted->alterations), On::cloth($cloth));
             if ($need instanceof Need && !$available->isLessThan($need->amount)) {
-                $found[] = new Sentence('Version {version} of the same pattern wants {length}, and fits on it.', ['version' => $version->name, 'length' => Figure::needed($need->amount)]);
+                $found[] = new Sentence('Version “{version}” of the same pattern wants {length}, and fits on it.', ['version' => $version->name, 'length' => Figure::needed($need->amount)]);
             }
         }
 

@@ -46,8 +46,7 @@ final readonly class SeasonCheck
     /** @param list<Project> $projects of the whole workroom, since another season may have a cut first */
     public function check(Season $season, array $projects): CheckedSeason
     {
-        $open = array_values(array_filter($projects, static fn (Project $project): bool => $project->state->isOpen()));
-        usort($open, static fn (Project $a, Project $b): int => [$a->season->starts, $a->season->id, $a->rank] <=> [$b->season->starts, $b->season->id, $b->rank]);
+        $open = $this->inOrder($projects);
         $promises = $this->promises($open);
         $answers = [];
         $minutes = 0;
@@ -64,14 +63,16 @@ final readonly class SeasonCheck
     }
 
     /**
-     * @param list<Project> $projects in the order in which they have their cloth
+     * Who has which cut, in the order in which it is given out.
+     *
+     * @param list<Project> $projects of the whole workroom
      *
      * @return array<string, list<Promise>> by cut
      */
     public function promises(array $projects): array
     {
         $promises = [];
-        foreach ($projects as $project) {
+        foreach ($this->inOrder($projects) as $project) {
             foreach ($project->claims as $claim) {
                 if (null === $claim->cut || null === $claim->cloth || $claim->cutOut) {
                     continue;
@@ -82,6 +83,19 @@ final readonly class SeasonCheck
         }
 
         return $promises;
+    }
+
+    /**
+     * @param list<Project> $projects
+     *
+     * @return list<Project> the open ones, an earlier season first
+     */
+    private function inOrder(array $projects): array
+    {
+        $open = array_values(array_filter($projects, static fn (Project $project): bool => $project->state->isOpen()));
+        usort($open, static fn (Project $a, Project $b): int => [$a->season->starts, $a->season->id, $a->rank] <=> [$b->season->starts, $b->season->id, $b->rank]);
+
+        return $open;
     }
 
     /** @param array<string, list<Promise>> $promises */
@@ -155,7 +169,7 @@ final readonly class SeasonCheck
         $spare = $available->minus($need->amount);
         $verdict = Verdict::of($spare, $need->amount, $this->assumptions);
         $working = $working->then($need->working)->result(
-            new Sentence(Verdict::Short === $verdict ? 'Missing' : 'To spare'),
+            new Sentence(Verdict::Short === $verdict ? 'Missing, rounded up' : 'To spare, rounded down'),
             Verdict::Short === $verdict ? Figure::needed($spare->negated()) : Figure::owned($spare),
         );
 

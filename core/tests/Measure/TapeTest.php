@@ -45,6 +45,21 @@ final class TapeTest extends TestCase
         yield 'inches in the working' => ['2.36 in', System::Imperial, Figure::exact($metres('0.06'))];
     }
 
+    public function testWhatIsShownForTypingReadsBackTheSame(): void
+    {
+        self::assertSame('2¾ yd', (new Tape(System::Metric))->typed(Length::of('2.75', Unit::Yard)), 'typed in yards, shown in yards');
+        self::assertSame('2.5 m', (new Tape(System::Metric))->typed(Length::ofMetres('2.5')));
+        mt_srand(4);
+        for ($i = 0; $i < 2000; ++$i) {
+            $step = [1, 1000, 3175, 114_300][$i % 4];
+            $length = Length::ofMicrometres(mt_rand(1, intdiv(Length::LONGEST, $step)) * $step);
+            foreach (System::cases() as $system) {
+                $typed = (new Tape($system))->typed($length);
+                self::assertSame($length->micrometres, Length::parse($typed, Unit::Foot)->micrometres, $typed);
+            }
+        }
+    }
+
     public function testEverySystemRoundsTowardsSafetyForAnyLength(): void
     {
         mt_srand(11);

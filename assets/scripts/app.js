@@ -1,0 +1,24 @@
+import Alpine from 'alpine';
+import sort from 'alpine-sort';
+import find from './find.js';
+import grid from './grid.js';
+import page from './page.js';
+import { claim, colourField, entry, lengthField, projectForm } from './forms.js';
+import { ranked, working } from './season.js';
+
+Alpine.plugin(sort);
+Alpine.data('page', page);
+Alpine.data('find', find);
+Alpine.data('ranked', ranked);
+Alpine.data('working', working);
+Alpine.data('lengthField', lengthField);
+Alpine.data('colourField', colourField);
+Alpine.data('entry', entry);
+Alpine.data('projectForm', projectForm);
+Alpine.data('claim', claim);
+Alpine.data('grid', grid);
+Alpine.data('toast', () => ({ shown: true, hide() { this.shown = false; } }));
+Alpine.data('switcher', () => ({ go() { location.href = this.$el.value; } }));
+Alpine.data('autosubmit', () => ({ send() { this.$el.form.requestSubmit(); } }));
+Alpine.start();
+document.documentElement.dataset.ready = 'yes';

@@ -1,0 +1,124 @@
+import { ask } from './server.js';
+
+/** Shows back what a length was understood as, while it is typed. */
+export const lengthField = () => ({
+    text: '',
+    mood: '',
+
+    async read() {
+        const field = this.$root.querySelector('input');
+        const typed = field.value.trim();
+        if (typed === '') {
+            this.text = '';
+            return;
+        }
+        const answer = await ask('/read/length?' + new URLSearchParams({ text: typed, unit: this.$root.dataset.unit, as: this.$root.dataset.as }));
+        if (answer !== null && typed === field.value.trim()) {
+            const read = JSON.parse(answer);
+            this.text = (read.understood ? '= ' : '') + read.text;
+            this.mood = read.understood ? '' : 'is-wrong';
+        }
+    },
+});
+
+/** A colour's code and the picker beside it follow each other. */
+export const colourField = () => ({
+    init() { this.show(); },
+
+    show() {
+        if (/^#[0-9a-f]{6}$/i.test(this.$refs.code.value)) {
+            this.$refs.picker.value = this.$refs.code.value;
+        }
+    },
+
+    pick() {
+        this.$refs.code.value = this.$refs.picker.value;
+        this.$refs.code.dispatchEvent(new Event('input', { bubbles: true }));
+    },
+});
+
+/** Copies a form's blank row, numbered on, and puts the cursor into it. */
+function addRow(rows, template, numbered) {
+    const html = template.innerHTML.replaceAll('0000', String(numbered));
+    rows.insertAdjacentHTML('beforeend', html);
+    rows.lastElementChild.querySelector('input, select')?.focus();
+    return rows.lastElementChild;
+}
+
+/** Warns before a page with unsaved entries is left. */
+function guard(form) {
+    let changed = false;
+    form.addEventListener('input', () => { changed = true; });
+    form.addEventListener('submit', () => { changed = false; });
+    window.addEventListener('beforeunload', (event) => {
+        if (changed) {
+            event.preventDefault();
+        }
+    });
+}
+
+function focusFault() {
+    document.querySelector('[role=alert]')?.focus();
+}
+
+export const entry = () => ({
+    init() {
+        guard(this.$root);
+        focusFault();
+    },
+
+    addRow() { addRow(this.$refs.rows, this.$refs.row, this.$refs.rows.childElementCount + 100); },
+});
+
+export const claim = () => ({
+    from: '',
+
+    init() { this.from = this.$root.dataset.from; },
+
+    get isOwn() { return this.from === 'own'; },
+
+    get isToBuy() { return this.from === 'buy'; },
+});
+
+/** A project's form: sizes and roles follow the version, and the answer stands in the margin while one plans. */
+export const projectForm = () => ({
+    added: 100,
+
+    init() {
+        guard(this.$refs.form);
+        focusFault();
+        this.offerSizes(false);
+    },
+
+    chooseVersion() { this.offerSizes(true); },
+
+    async offerSizes(addRoles) {
+        const name = this.$refs.form.elements.version.value;
+        const answer = name && await ask(this.$root.dataset.version + '?' + new URLSearchParams({ name }));
+        if (!answer) {
+            return;
+        }
+        const { sizes, roles } = JSON.parse(answer);
+        this.$refs.sizes.replaceChildren(...sizes.map((size) => Object.assign(document.createElement('option'), { value: size })));
+        const there = [...this.$refs.claims.querySelectorAll('[name$="[role]"]')].map((select) => select.value);
+        if (addRoles) {
+            roles.filter((role) => !there.includes(role)).forEach((role) => { this.addNamed(role); });
+            this.preview();
+        }
+    },
+
+    addRole() { addRow(this.$refs.claims, this.$refs.claim, this.added++); },
+
+    addNamed(role) {
+        const focused = document.activeElement;
+        addRow(this.$refs.claims, this.$refs.claim, this.added++).querySelector('[name$="[role]"]').value = role;
+        focused?.focus();
+    },
+
+    async preview() {
+        const answer = await ask(this.$root.dataset.preview, { method: 'POST', body: new FormData(this.$refs.form) });
+        if (answer !== null) {
+            document.getElementById('answer').innerHTML = answer;
+        }
+    },
+});

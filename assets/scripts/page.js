@@ -1,0 +1,30 @@
+const ROOMS = { s: 'Season', c: 'Cloth', p: 'Patterns', h: 'Shopping' };
+
+/** Keys that work on every page. */
+export default () => ({
+    going: false,
+
+    key(event) {
+        if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || event.target.closest('input, textarea, select, dialog')) {
+            return;
+        }
+        const going = this.going;
+        this.going = false;
+        if (going && ROOMS[event.key]) {
+            event.preventDefault();
+            const rooms = [...document.querySelectorAll('.rooms a')];
+            rooms[Object.keys(ROOMS).indexOf(event.key)]?.click();
+        } else if (event.key === 'g') {
+            this.going = true;
+        } else if (event.key === '/') {
+            event.preventDefault();
+            document.getElementById('find')?.focus();
+        } else if (event.key === 'n') {
+            document.querySelector('[data-new]')?.click();
+        } else if (event.key === '?') {
+            this.$refs.keys.showModal();
+        } else if (['w', 'j', 'k'].includes(event.key)) {
+            window.dispatchEvent(new CustomEvent('season-key', { detail: event.key }));
+        }
+    },
+});

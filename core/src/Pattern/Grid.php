@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Pattern;
+
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\System;
+use Octavum\Core\Measure\Unit;
+use Octavum\Core\Measure\Unreadable;
+
+/**
+ * A requirement table as text, the way it is typed or pasted: nothing is judged yet and nothing is lost.
+ */
+final readonly class Grid
+{
+    private const MOST_ROWS = 60;
+    private const MOST_SIZES = 40;
+
+    private const HEADINGS = '/^(role|fabrics?|cloths?|cloth width|fabric width|widths?|nap|sizes?|views?|versions?|)$/iu';
+
+    private const ROLE_WORDS = [
+        'contrast 2' => Role::Contrast2, 'contrast 3' => Role::Contrast3, 'contrast' => Role::Contrast,
+        'underlining' => Role::Underlining, 'lining' => Role::Lining, 'interfacing' => Role::Interfacing,
+        'ribbing' => Role::Ribbing, 'rib' => Role::Ribbing, 'pocketing' => Role::Pocketing, 'pockets' => Role::Pocketing,
+        'wadding' => Role::Wadding, 'trim' => Role::Trim, 'main' => Role::Main, 'self' => Role::Main,
+        'fabric' => Role::Main, 'cloth' => Role::Main,
+    ];
+
+    /**
+     * @param list<string>                                                             $sizes
+     * @param list<array{role: string, width: string, nap: string, cells: list<string>}> $rows
+     */
+    public function __construct(public array $sizes, public array $rows)
+    {
+    }
+
+    /**
+     * Splits a table copied from a spreadsheet: lines, and cells between tabs. A first line of sizes is recognised by
+     * its empty or heading cells; what stands left of the sizes in a line is its role, width and nap in any order, and
+     * an empty role means the one above.
+     *
+     * @param list<string> $sizes those to keep when the text brings none
+     */
+    public static function ofPasted(string $text, array $sizes = []): self
+    {
+        $lines = array_values(array_filter(preg_split('/\R/u', $text) ?: [], static fn (string $line): bool => '' !== trim($line)));
+        $table = array_map(static fn (string $line): array => array_map(trim(...), str_contains($line, "\t") ? explode("\t", $line) : (preg_split('/;| {2,}/', trim($line)) ?: [])), \array_slice($lines, 0, self::MOST_ROWS));
+        if ([] === $table) {
+            return new self($sizes, []);
+        }
+        $leading = 0;
+        while (isset($table[0][$leading]) && 1 === preg_match(self::HEADINGS, $table[0][$leading])) {
+            ++$leading;
+        }
+        if ($leading > 0) {
+            $sizes = array_values(array_filter(\array_slice($table[0], $leading, self::MOST_SIZES), static fn (string $size): bool => '' !== $size));
+            array_shift($table);
+        } else {
+            $leading = max(1, max(array_map(\count(...), $table)) - \count($sizes));
+        }
+        $role = Role::Main->value;
+        $rows = [];
+        foreach ($table as $cells) {
+            $row = self::headOf(implode(' ', \array_slice($cells, 0, $leading)), $role);
+            $role = $row['role'];
+            $rows[] = $row + ['cells' => array_pad(\array_slice($cells, $leading, \count($sizes)), \count($sizes), '')];
+        }
+
+        return new self($sizes, $rows);
+    }
+
+    /** @param \Closure(Length): string $write so that it can be read again */
+    public static function of(RequirementTable $table, \Closure $write): self
+    {
+        return new self($table->sizes, array_map(static fn (Requirement $row): array => [
+            'role' => $row->role->value,
+            'width' => $write($row->width),
+            'nap' => $row->nap->value,
+            'cells' => array_map(static fn (string $size): string => isset($row->cells[$size]) ? $write($row->cells[$size]) : '', $table->sizes),
+        ], $table->rows));
+    }
+
+    /**
+     * Reads every cell; a bare number is metres or yards, a bare width centimetres or inches. Rows without anything in
+     * them are passed over.
+     *
+     * @param \Closure(string $place, Sentence): void $fault hears of a cell that cannot be read, by "sizes", "row.field"
+     *                                                       or "row.cells.column"
+     */
+    public function table(System $system, \Closure $fault): RequirementTable
+    {
+        $sizes = array_values(array_filter($this->sizes, static fn (string $size): bool => '' !== $size));
+        if (\count(array_unique($sizes)) !== \count($sizes)) {
+            $fault('sizes', new Sentence('A size stands here twice: each may have one column.'));
+        }
+        $read = static function (string $text, string $place, Unit $unit) use ($fault): ?Length {
+            try {
+                return Length::parse($text, $unit);
+            } catch (Unreadable $unreadable) {
+                $fault($place, $unreadable->sentence);
+
+                return null;
+            }
+        };
+        $rows = [];
+        foreach ($this->rows as $i => $row) {
+            $cells = [];
+            foreach ($this->sizes as $j => $size) {
+                $text = $row['cells'][$j] ?? '';
+                if ('' !== $size && !\in_array($text, ['', '-', '–', '—'], true) && null !== ($length = $read($text, $i.'.cells.'.$j, $system->lengthUnit()))) {
+                    $cells[$size] = $length;
+                }
+            }
+            if ([] === $cells && '' === $row['width']) {
+                continue;
+            }
+            $width = $read($row['width'], $i.'.width', $system->widthUnit());
+            $role = Role::tryFrom($row['role']);
+            if (null === $role) {
+                $fault($i.'.role', new Sentence('“{text}” is not a role: choose one from the list.', ['text' => mb_substr($row['role'], 0, 40)]));
+            }
+            if (null !== $width && null !== $role) {
+                $rows[] = new Requirement($role, $width, Nap::tryFrom($row['nap']) ?? Nap::Either, $cells);
+            }
+        }
+
+        return new RequirementTable($sizes, $rows);
+    }
+
+    /** @return array{role: string, width: string, nap: string} */
+    private static function headOf(string $text, string $role): array
+    {
+        $nap = Nap::Either;
+        if (1 === preg_match('~\b(?:without|no|w/o) nap\b|\bwithout\b~iu', $text)) {
+            $nap = Nap::Without;
+        } elseif (1 === preg_match('~\b(?:with(?: or without)?|w/) nap\b|\bwith\b|\bone[ -]way\b~iu', $text, $part)) {
+            $nap = 1 === preg_match('/or without/iu', $part[0]) ? Nap::Either : Nap::With;
+        }
+        $rest = preg_replace('~\b(?:with(?: or without)?|without|no|w/o?) nap\b|\bwith(?:out)?\b|\beither\b|\bone[ -]way\b~iu', ' ', $text) ?? $text;
+        foreach (self::ROLE_WORDS as $word => $named) {
+            if (1 === preg_match('/\b'.$word.'\b/iu', $rest)) {
+                $role = $named->value;
+                $rest = preg_replace('/\b'.$word.'\b/iu', ' ', $rest, 1) ?? $rest;
+                break;
+            }
+        }
+
+        return ['role' => $role, 'width' => trim(preg_replace('/[\s,:]+/u', ' ', $rest) ?? $rest), 'nap' => $nap->value];
+    }
+}

@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+// For PHP's built-in server: a file that exists is served as it is, everything else by the application.
+$path = parse_url((string) $_SERVER['REQUEST_URI'], \PHP_URL_PATH);
+$file = __DIR__.(is_string($path) ? rawurldecode($path) : '/');
+if (is_file($file) && !str_ends_with($file, '.php')) {
+    return false;
+}
+$_SERVER['SCRIPT_NAME'] = '/index.php';
+$_SERVER['SCRIPT_FILENAME'] = __DIR__.'/index.php';
+
+require __DIR__.'/index.php';

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Account;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
+use Symfony\Component\Security\Core\User\UserInterface;
+use Symfony\Component\Uid\Ulid;
+
+/** One sewist, and through their id the one workroom they own. */
+#[ORM\Entity(repositoryClass: AccountRepository::class)]
+class Account implements UserInterface, PasswordAuthenticatedUserInterface
+{
+    #[ORM\Id]
+    #[ORM\Column(length: 26)]
+    public readonly string $id;
+
+    #[ORM\Column(length: 180, unique: true)]
+    public string $email;
+
+    #[ORM\Column]
+    public string $password = '';
+
+    #[ORM\Column(length: 120)]
+    public string $name;
+
+    /** Opened from the sign-in page by one button, without a password. */
+    #[ORM\Column]
+    public bool $demo = false;
+
+    /** @var array<string, mixed> as in the exchange format */
+    #[ORM\Column]
+    public array $settings = [];
+
+    /** The season last looked at. */
+    #[ORM\Column(length: 26, nullable: true)]
+    public ?string $season = null;
+
+    /** The workroom an import has replaced, as an exchange document, so that it can be put back. */
+    #[ORM\Column(type: Types::TEXT, nullable: true)]
+    public ?string $replaced = null;
+
+    public function __construct(string $email, string $name)
+    {
+        $this->id = (string) new Ulid();
+        $this->email = $email;
+        $this->name = $name;
+    }
+
+    public function getUserIdentifier(): string
+    {
+        return '' === $this->email ? throw new \LogicException('An account has an e-mail address.') : $this->email;
+    }
+
+    /** @return list<string> */
+    public function getRoles(): array
+    {
+        return ['ROLE_USER'];
+    }
+
+    public function getPassword(): string
+    {
+        return $this->password;
+    }
+
+    #[\Deprecated]
+    public function eraseCredentials(): void
+    {
+    }
+}

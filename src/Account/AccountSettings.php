@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Account;
+
+use Octavum\Core\Measure\Tape;
+use Octavum\Core\Workroom\Settings;
+use Octavum\Exchange\Node;
+use Octavum\Exchange\WorkroomReader;
+use Symfony\Bundle\SecurityBundle\Security;
+
+/** The settings of an account, and of whoever is looking at the page. */
+final readonly class AccountSettings
+{
+    public function __construct(private WorkroomReader $reader, private Security $security)
+    {
+    }
+
+    public function of(Account $account): Settings
+    {
+        return $this->reader->settings(Node::stored($account->settings));
+    }
+
+    public function current(): Settings
+    {
+        $account = $this->security->getUser();
+
+        return $account instanceof Account ? $this->of($account) : new Settings();
+    }
+
+    public function tape(): Tape
+    {
+        return new Tape($this->current()->system);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Account;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Core\Measure\Tape;
+use Octavum\Exchange\Fault;
+use Octavum\Input\Entry;
+use Octavum\Season\PersonRecord;
+use Symfony\Component\HttpFoundation\Response;
+use Twig\Environment;
+
+/** The settings page, which several forms come back to with what was typed into them. */
+final readonly class SettingsPage
+{
+    public function __construct(private Environment $twig, private AccountSettings $settings, private EntityManagerInterface $entities)
+    {
+    }
+
+    /** @param list<Fault> $documentFaults of a document that was refused */
+    public function show(Account $account, Entry $entry, array $documentFaults = []): Response
+    {
+        $settings = $this->settings->of($account);
+        $tape = new Tape($settings->system);
+        $sound = $entry->isSound() && [] === $documentFaults;
+
+        return new Response($this->twig->render('account/settings.html.twig', [
+            'account' => $account,
+            'people' => $this->entities->getRepository(PersonRecord::class)->findBy(['account' => $account], ['name' => 'ASC']),
+            'values' => $entry->typed + [
+                'name' => $account->name,
+                'units' => $settings->system->value,
+                'counter' => $settings->counter->value,
+                'currency' => $settings->currency,
+                'squaring' => $tape->typed($settings->assumptions->squaring),
+                'selvage' => $tape->typed($settings->assumptions->selvage),
+                'fitsLeast' => $tape->typed($settings->assumptions->fitsLeast),
+            ],
+            'faults' => $entry->faults(),
+            'documentFaults' => $documentFaults,
+        ]), $sound ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+}

@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Cloth;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothType;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\CutState;
+use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\FibreReader;
+use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\PrintKind;
+use Octavum\Core\Cloth\Shrinkage;
+use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\Weight;
+use Octavum\Core\Cloth\WeightClass;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Percent;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Tape;
+use Octavum\Core\Measure\Unit;
+use Octavum\Core\Measure\Width;
+use Octavum\Core\Workroom\Settings;
+use Octavum\Input\Entry;
+use Psr\Clock\ClockInterface;
+
+/** The cloth form: what its fields show, and what was typed into them. */
+final readonly class ClothForm
+{
+    public function __construct(private ClockInterface $clock)
+    {
+    }
+
+    /** @return array<string, string> by field, as typed */
+    public function values(Cloth $cloth, Settings $settings): array
+    {
+        $tape = new Tape($settings->system);
+        $typed = static fn (?Length $length): string => null === $length ? '' : $tape->typed($length);
+        $selvage = $cloth->width?->selvage;
+        $fibres = [];
+        foreach ($cloth->fibres->shares as $fibre => $share) {
+            $fibres[] = $share.' '.$fibre;
+        }
+
+        return [
+            'name' => $cloth->name,
+            'width' => $typed($cloth->width?->full),
+            'selvage' => null === $selvage || $selvage->equals($settings->assumptions->selvage) ? '' : $typed($selvage),
+            'structure' => $cloth->structure->value,
+            'type' => $cloth->type->value ?? '',
+            'fibres' => implode(', ', $fibres),
+            'fibresKnown' => $cloth->fibres->knowledge->value,
+            'grams' => (string) $cloth->weight?->grams,
+            'weight' => null === $cloth->weight?->grams ? $cloth->weight->class->value ?? '' : '',
+            'print' => $cloth->print->value,
+            'direction' => $cloth->direction->value,
+            'repeat' => $typed($cloth->repeat),
+            'shrinkAlong' => null === $cloth->tested ? '' : (string) $cloth->tested->along->number(),
+            'shrinkAcross' => null === $cloth->tested ? '' : (string) $cloth->tested->across->number(),
+            'colour1' => $cloth->colours[0] ?? '',
+            'colour2' => $cloth->colours[1] ?? '',
+            'colour3' => $cloth->colours[2] ?? '',
+            'place' => $cloth->place,
+            'price' => null === $cloth->pricePerMetre ? '' : \sprintf('%.2f', $cloth->pricePerMetre / 100),
+            'more' => match ($cloth->moreToBeHad) {
+                true => 'yes',
+                false => 'no',
+                null => '',
+            },
+            'setAside' => $cloth->setAside ? '1' : '',
+            'notes' => $cloth->notes,
+        ];
+    }
+
+    /** @param list<Cut> $cuts kept as they are */
+    public function read(Entry $entry, string $id, array $cuts, Settings $settings): Cloth
+    {
+        $name = $entry->name('name');
+        $full = $entry->length('width', $settings->system->widthUnit());
+        $selvage = $entry->length('selvage', $settings->system->widthUnit()) ?? $settings->assumptions->selvage;
+        $knowledge = $entry->choice('fibresKnown', Knowledge::Unknown);
+        if (null !== $full && Length::of('4', Unit::Metre)->isLessThan($full)) {
+            $entry->fault('width', new Sentence('No loom is that wide: type a width up to 4 m, such as 140 cm or 54 in.'));
+        }
+
+        return new Cloth(
+            $id,
+            $name,
+            null === $full ? null : $entry->attempt('width', static fn (): Width => Width::of($full, $selvage)),
+            $entry->choice('structure', Structure::Woven),
+            $entry->optionalChoice('type', ClothType::class),
+            $entry->attempt('fibres', static fn (): FibreMix => (new FibreReader())->read($entry->raw('fibres'), Knowledge::Unknown === $knowledge ? Knowledge::Guess : $knowledge)),
+            $this->weight($entry),
+            $entry->choice('print', PrintKind::Plain),
+            $entry->choice('direction', Direction::None),
+            $entry->length('repeat', $settings->system->widthUnit()),
+            $this->tested($entry),
+            $this->colours($entry),
+            $entry->text('place', 120),
+            $entry->money('price'),
+            match ($entry->raw('more')) {
+                'yes' => true,
+                'no' => false,
+                default => null,
+            },
+            $entry->boolean('setAside'),
+            $entry->text('notes'),
+            $cuts,
+        );
+    }
+
+    /**
+     * The cuts typed with a new cloth; a row without anything is passed over.
+     *
+     * @return list<Cut>
+     */
+    public function cuts(Entry $entry, Settings $settings): array
+    {
+        $cuts = [];
+        foreach ($entry->rows('cuts') as $i) {
+            if ('' !== $entry->raw('cuts.'.$i.'.length') || '' !== $entry->raw('cuts.'.$i.'.label') || $entry->boolean('cuts.'.$i.'.ordered')) {
+                $cuts[] = $this->cut($entry, 'cuts.'.$i.'.', $settings);
+            }
+        }
+
+        return $cuts;
+    }
+
+    /** @param string $prefix of the fields' names */
+    public function cut(Entry $entry, string $prefix, Settings $settings): Cut
+    {
+        $length = $entry->length($prefix.'length', $settings->system->lengthUnit());
+        $today = $this->clock->now()->setTime(0, 0);
+        $washed = $entry->boolean($prefix.'washed');
+        $ledger = [new LedgerEntry($today, LedgerKind::Bought, $washed ? null : $length)];
+        if ($washed) {
+            $ledger[] = new LedgerEntry($today, LedgerKind::Washed, $length);
+        }
+        $ordered = $entry->boolean($prefix.'ordered');
+
+        return new Cut('', $ledger, $entry->text($prefix.'label', 60), $ordered ? CutState::Ordered : CutState::Arrived, $ordered ? $entry->date($prefix.'expected') : null);
+    }
+
+    private function weight(Entry $entry): ?Weight
+    {
+        $grams = $entry->integer('grams', 5, 2000);
+        $class = $entry->optionalChoice('weight', WeightClass::class);
+
+        return match (true) {
+            null !== $grams => Weight::ofGrams($grams),
+            null !== $class => Weight::ofClass($class),
+            default => null,
+        };
+    }
+
+    private function tested(Entry $entry): ?Shrinkage
+    {
+        $along = $entry->percent('shrinkAlong');
+        $across = $entry->percent('shrinkAcross');
+
+        return null === $along && null === $across ? null : Shrinkage::tested($along ?? Percent::of(0), $across ?? Percent::of(0));
+    }
+
+    /** @return list<string> */
+    private function colours(Entry $entry): array
+    {
+        $colours = [];
+        foreach (['colour1', 'colour2', 'colour3'] as $field) {
+            $colour = mb_strtolower($entry->raw($field));
+            if ('' === $colour) {
+                continue;
+            }
+            if (1 !== preg_match('/^#[0-9a-f]{6}$/D', $colour)) {
+                $entry->fault($field, new Sentence('A colour is written such as #27405e.'));
+            }
+            $colours[] = $colour;
+        }
+
+        return $colours;
+    }
+}

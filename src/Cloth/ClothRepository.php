@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Cloth;
+
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\ORM\QueryBuilder;
+use Doctrine\Persistence\ManagerRegistry;
+use Octavum\Account\Account;
+
+/** @extends ServiceEntityRepository<ClothRecord> */
+final class ClothRepository extends ServiceEntityRepository
+{
+    public function __construct(ManagerRegistry $registry)
+    {
+        parent::__construct($registry, ClothRecord::class);
+    }
+
+    /** @return list<ClothRecord> with their cuts, in one query */
+    public function allOf(Account $account): array
+    {
+        /* @var list<ClothRecord> */
+        return $this->own($account)->getQuery()->getResult();
+    }
+
+    /** One of the account's own; removed ones too, so that a removal can be undone. */
+    public function oneOf(Account $account, string $id): ?ClothRecord
+    {
+        return $this->findOneBy(['id' => $id, 'account' => $account]);
+    }
+
+    public function cutOf(Account $account, string $id): ?CutRecord
+    {
+        /* @var ?CutRecord */
+        return $this->getEntityManager()->createQuery('SELECT c, cloth FROM '.CutRecord::class.' c JOIN c.cloth cloth WHERE c.id = :id AND cloth.account = :account')
+            ->setParameter('id', $id)->setParameter('account', $account)->getOneOrNullResult();
+    }
+
+    private function own(Account $account): QueryBuilder
+    {
+        return $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.cuts', 'part')
+            ->where('r.account = :account')->andWhere('r.removedAt IS NULL')->setParameter('account', $account)
+            ->orderBy('r.id')->addOrderBy('part.id');
+    }
+}

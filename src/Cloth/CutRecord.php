@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Cloth;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Octavum\Core\Cloth\CutState;
+use Symfony\Component\Uid\Ulid;
+
+/** A cut as stored, its ledger with it so that both change together or not at all. */
+#[ORM\Entity]
+#[ORM\Table(name: 'cut')]
+class CutRecord
+{
+    #[ORM\Id]
+    #[ORM\Column(length: 26)]
+    public readonly string $id;
+
+    #[ORM\Version]
+    #[ORM\Column(type: Types::INTEGER)]
+    public int $revision = 1;
+
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $removedAt = null;
+
+    #[ORM\Column(length: 60)]
+    public string $label = '';
+
+    #[ORM\Column]
+    public CutState $state = CutState::Arrived;
+
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $expected = null;
+
+    /** @var list<array<string, mixed>> entries as in the exchange format, oldest first */
+    #[ORM\Column]
+    public array $ledger = [];
+
+    public function __construct(
+        #[ORM\ManyToOne(inversedBy: 'cuts')]
+        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly ClothRecord $cloth,
+    ) {
+        $this->id = (string) new Ulid();
+        $cloth->cuts->add($this);
+    }
+}

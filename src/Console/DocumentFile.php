@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Console;
+
+use Octavum\Core\Measure\System;
+use Octavum\Core\Measure\Tape;
+use Octavum\Exchange\Refused;
+use Octavum\Exchange\WorkroomReader;
+use Octavum\Page\SentenceWriter;
+use Symfony\Component\Console\Style\SymfonyStyle;
+
+/** Documents named on the command line, and what is said of those that are refused. */
+final readonly class DocumentFile
+{
+    public function __construct(private SentenceWriter $sentences)
+    {
+    }
+
+    /** @throws Refused when there is no such file, or it is too large to be read */
+    public function contents(string $path): string
+    {
+        if (!is_file($path) || !is_readable($path)) {
+            throw Refused::because('There is no readable file at this path.');
+        }
+        if (filesize($path) > WorkroomReader::MOST_BYTES) {
+            throw Refused::because('This document is larger than 20 MB; nothing has been read or changed.');
+        }
+
+        return (string) file_get_contents($path);
+    }
+
+    public function explain(Refused $refused, SymfonyStyle $io): void
+    {
+        $error = $io->getErrorStyle();
+        foreach ($refused->faults as $fault) {
+            $error->writeln(\sprintf('%s  %s', '' === $fault->pointer ? '(document)' : $fault->pointer, $this->sentences->write($fault->sentence, new Tape(System::Metric))), SymfonyStyle::OUTPUT_RAW);
+        }
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Console;
+
+use Octavum\Account\AccountRepository;
+use Octavum\Exchange\Refused;
+use Octavum\Exchange\WorkroomReader;
+use Octavum\Exchange\Workrooms;
+use Symfony\Component\Console\Attribute\Argument;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Attribute\Option;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Style\SymfonyStyle;
+
+#[AsCommand('octavum:import', 'Puts a document into an account’s workroom, or says everything that is wrong with it')]
+final readonly class ImportCommand
+{
+    public function __construct(private WorkroomReader $reader, private Workrooms $workrooms, private AccountRepository $accounts, private DocumentFile $documents)
+    {
+    }
+
+    public function __invoke(
+        SymfonyStyle $io,
+        #[Argument('An octavum-workroom document')] string $file,
+        #[Option('E-mail address of the account')] string $account = '',
+        #[Option('Take the place of what is in the workroom')] bool $replace = false,
+    ): int {
+        $owner = $this->accounts->byEmail($account);
+        try {
+            $workroom = $this->reader->read($this->documents->contents($file));
+            if (null === $owner) {
+                throw Refused::because('There is no account with this e-mail address; name one with --account.');
+            }
+            if (!$replace && !$this->workrooms->isEmpty($owner)) {
+                throw Refused::because('There is something in this workroom; say --replace to put the document in its place. Nothing has been changed.');
+            }
+        } catch (Refused $refused) {
+            $this->documents->explain($refused, $io);
+
+            return Command::INVALID;
+        }
+        $this->workrooms->replace($owner, $workroom);
+        $io->writeln(\sprintf('Imported: %d cloths, %d patterns, %d seasons, %d projects.', \count($workroom->cloths), \count($workroom->patterns), \count($workroom->seasons), \count($workroom->projects)));
+
+        return Command::SUCCESS;
+    }
+}

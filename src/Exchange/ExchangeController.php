@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Exchange;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\SettingsPage;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Input\Entry;
+use Octavum\Page\Toast;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The whole workroom as one file, out and in. */
+final class ExchangeController extends AbstractController
+{
+    public function __construct(private readonly Workrooms $workrooms, private readonly WorkroomReader $reader, private readonly Toast $toast)
+    {
+    }
+
+    #[Route('/settings/export', name: 'export', methods: ['GET'])]
+    public function export(WorkroomWriter $writer, #[CurrentUser] Account $account): Response
+    {
+        return new Response($writer->write($this->workrooms->load($account)), headers: [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => 'attachment; filename="octavum-workroom.json"',
+        ]);
+    }
+
+    #[Route('/settings/import', name: 'import', methods: ['POST'])]
+    public function import(Request $request, SettingsPage $page, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        $file = $request->files->get('document');
+        if (!$file instanceof UploadedFile) {
+            $entry->fault('document', new Sentence('Choose a file first: one that was exported from here ends in .json.'));
+        } elseif (!$file->isValid() || $file->getSize() > WorkroomReader::MOST_BYTES) {
+            $entry->fault('document', new Sentence('This file is larger than 20 MB, or did not arrive whole. Nothing has been changed.'));
+        }
+        if (!$this->workrooms->isEmpty($account) && !$entry->boolean('replace')) {
+            $entry->fault('replace', new Sentence('There is something in this workroom: tick the box to say that the file takes its place. Nothing has been changed.'));
+        }
+        if (!$entry->isSound() || !$file instanceof UploadedFile) {
+            return $page->show($account, $entry);
+        }
+        try {
+            $workroom = $this->reader->read($file->getContent());
+        } catch (Refused $refused) {
+            return $page->show($account, $entry, $refused->faults);
+        }
+        $this->workrooms->replace($account, $workroom);
+        $this->toast->say('The workroom “{name}” is imported.', ['name' => $workroom->name], null === $account->replaced ? null : $this->generateUrl('import_undo'));
+
+        return $this->redirectToRoute('season');
+    }
+
+    /** Puts back what an import has replaced; doing it twice is redoing it. */
+    #[Route('/settings/import/undo', name: 'import_undo', methods: ['POST'])]
+    public function undo(EntityManagerInterface $entities, #[CurrentUser] Account $account): Response
+    {
+        if (null !== $account->replaced) {
+            $this->workrooms->replace($account, $this->reader->read($account->replaced));
+            $entities->flush();
+            $this->toast->say('The workroom is as it was before the import.', [], $this->generateUrl('import_undo'));
+        }
+
+        return $this->redirectToRoute('season');
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Exchange;
+
+use Octavum\Core\Measure\Sentence;
+
+/** A document with faults; nothing has been changed. */
+final class Refused extends \RuntimeException
+{
+    /** @param non-empty-list<Fault> $faults in the order found */
+    public function __construct(public readonly array $faults)
+    {
+        parent::__construct(\sprintf('%s: %s', $faults[0]->pointer, $faults[0]->sentence));
+    }
+
+    public static function because(string $message): self
+    {
+        return new self([new Fault('', new Sentence($message))]);
+    }
+}

@@ -1,0 +1,448 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Exchange;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothType;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\CutState;
+use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\PrintKind;
+use Octavum\Core\Cloth\Shrinkage;
+use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\Weight;
+use Octavum\Core\Cloth\WeightClass;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Percent;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\System;
+use Octavum\Core\Measure\Width;
+use Octavum\Core\Need\Alteration;
+use Octavum\Core\Pattern\Edition;
+use Octavum\Core\Pattern\Garment;
+use Octavum\Core\Pattern\Nap;
+use Octavum\Core\Pattern\Ownership;
+use Octavum\Core\Pattern\PaperState;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternFormat;
+use Octavum\Core\Pattern\Requirement;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Role;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\Season\Certainty;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Person;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Season\Season;
+use Octavum\Core\Season\Wish;
+use Octavum\Core\Shopping\Counter;
+use Octavum\Core\Workroom\Settings;
+use Octavum\Core\Workroom\Workroom;
+
+/**
+ * Reads an octavum-workroom document, version 1 (docs/formats/octavum-workroom.md), into the core's values. One pass
+ * finds every fault; a document with any is refused whole. The parts stored as JSON are read by the same methods.
+ */
+final readonly class WorkroomReader
+{
+    public const FORMAT = 'octavum-workroom';
+    public const VERSION = 1;
+
+    /** Larger documents are refused unread. */
+    public const MOST_BYTES = 20_000_000;
+
+    /** @throws Refused with every fault found */
+    public function read(string $json): Workroom
+    {
+        $faults = new Faults();
+        $document = new Node($this->decode($json, $faults), $faults);
+        $faults->refuse();
+        if (self::FORMAT !== $document->at('format')->text() || self::VERSION !== $document->at('version')->integer(1, 1)) {
+            $document->fault('This is not an octavum-workroom document of version 1: “format” and “version” must say so.');
+            $faults->refuse();
+        }
+        $document->object(['format', 'version', 'name', 'settings', 'people', 'cloths', 'patterns', 'seasons', 'projects']);
+        $settings = $this->settings($document->at('settings'));
+        $people = $this->byId($document->at('people'), $this->person(...));
+        $cloths = $this->byId($document->at('cloths'), fn (Node $node): Cloth => $this->cloth($node, $settings->assumptions));
+        $patterns = $this->byId($document->at('patterns'), $this->pattern(...));
+        $seasons = $this->byId($document->at('seasons'), $this->season(...));
+        $cuts = $this->parts($document->at('cloths'), 'cuts', array_values($cloths), static fn (Cloth $cloth): array => $cloth->cuts);
+        $versions = $this->parts($document->at('patterns'), 'versions', array_values($patterns), static fn (Pattern $pattern): array => $pattern->versions);
+        $projects = $this->projects($document->at('projects'), $people, $cuts, $versions, $seasons);
+        $name = $document->at('name')->name();
+        $faults->refuse();
+
+        return new Workroom($name, $settings, array_values($people), array_values($cloths), array_values($patterns), array_values($seasons), $projects);
+    }
+
+    public function settings(Node $node): Settings
+    {
+        if ($node->isThere()) {
+            $node->object(['units', 'counter', 'currency', 'squaring', 'selvage', 'fitsLeast']);
+        }
+        $currency = $node->at('currency')->optionalText(3) ?? 'EUR';
+        if (1 !== preg_match('/^[A-Z]{3}$/', $currency)) {
+            $node->at('currency')->fault('A currency is three capital letters, such as EUR.');
+        }
+
+        return new Settings(
+            $node->at('units')->choice(System::Metric),
+            $node->at('counter')->choice(Counter::TenCentimetres),
+            $currency,
+            new Assumptions($node->at('squaring')->length(), $node->at('selvage')->length(), $node->at('fitsLeast')->length()),
+        );
+    }
+
+    /** @return list<LedgerEntry> */
+    public function ledger(Node $node): array
+    {
+        return array_map(static function (Node $entry): LedgerEntry {
+            $entry->object(['on', 'kind', 'length', 'note']);
+
+            return new LedgerEntry($entry->at('on')->requiredDate(), $entry->at('kind')->choice(LedgerKind::Bought), $entry->at('length')->length(), $entry->at('note')->text());
+        }, $node->items());
+    }
+
+    /** @return list<Edition> */
+    public function editions(Node $node): array
+    {
+        return array_map(static function (Node $edition): Edition {
+            $edition->object(['name', 'sizes', 'paper']);
+
+            return new Edition($edition->at('name')->text(120), $edition->at('sizes')->texts(20), $edition->at('paper')->optionalChoice(PaperState::class));
+        }, $node->items());
+    }
+
+    public function table(Node $sizes, Node $rows): RequirementTable
+    {
+        $columns = $sizes->texts(20);
+        if (\count(array_unique($columns)) !== \count($columns)) {
+            $sizes->fault('Each size may stand here only once.');
+        }
+
+        return new RequirementTable($columns, array_map(static function (Node $row) use ($columns): Requirement {
+            $row->object(['role', 'width', 'nap', 'lengths']);
+            $lengths = $row->at('lengths')->items();
+            if (\count($lengths) !== \count($columns)) {
+                $row->at('lengths')->fault('There are {lengths} lengths for {sizes} sizes: one for each is expected, null where the envelope has none.', lengths: \count($lengths), sizes: \count($columns));
+            }
+            $cells = [];
+            foreach ($columns as $i => $size) {
+                $length = ($lengths[$i] ?? null)?->length();
+                if (null !== $length) {
+                    $cells[$size] = $length;
+                }
+            }
+
+            return new Requirement($row->at('role')->choice(Role::Main), $row->at('width')->requiredLength(), $row->at('nap')->choice(Nap::Either), $cells);
+        }, $rows->items()));
+    }
+
+    /** @return list<Alteration> */
+    public function alterations(Node $node): array
+    {
+        return array_map(static function (Node $alteration): Alteration {
+            $alteration->object(['name', 'length']);
+
+            return new Alteration($alteration->at('name')->name(), $alteration->at('length')->requiredLength());
+        }, $node->items());
+    }
+
+    public function wish(Node $node): Wish
+    {
+        $node->object(['name', 'fibres', 'structure', 'oneWay', 'repeat', 'pricePerMetre']);
+
+        return new Wish(
+            $node->at('name')->name(),
+            $this->fibres($node->at('fibres'), Knowledge::Seller),
+            $node->at('structure')->choice(Structure::Woven),
+            $node->at('oneWay')->boolean(),
+            $node->at('repeat')->length(),
+            $node->at('pricePerMetre')->integer(0, 10_000_000),
+        );
+    }
+
+    private function decode(string $json, Faults $faults): mixed
+    {
+        if (\strlen($json) > self::MOST_BYTES) {
+            $faults->add('', new Sentence('This document is larger than 20 MB; nothing has been read or changed.'));
+
+            return null;
+        }
+        try {
+            return json_decode($json, true, 64, \JSON_THROW_ON_ERROR);
+        } catch (\JsonException $error) {
+            $faults->add('', new Sentence('This is not a whole JSON document ({error}). It may have been cut off on its way: export it again and try once more.', ['error' => $error->getMessage()]));
+
+            return null;
+        }
+    }
+
+    /**
+     * @template T of Person|Cloth|Pattern|Season
+     *
+     * @param \Closure(Node): T $read
+     *
+     * @return array<string, T>
+     */
+    private function byId(Node $list, \Closure $read): array
+    {
+        $found = [];
+        foreach ($list->items() as $node) {
+            $value = $read($node);
+            if (isset($found['#'.$value->id])) {
+                $node->at('id')->fault('The id “{id}” stands here more than once.', id: $value->id);
+            }
+            $found['#'.$value->id] = $value;
+        }
+
+        return $found;
+    }
+
+    /**
+     * The cuts of all cloths, or the versions of all patterns, by id, each with the whole it belongs to.
+     *
+     * @template W of Cloth|Pattern
+     * @template P of Cut|Version
+     *
+     * @param list<W>              $wholes
+     * @param \Closure(W): list<P> $parts
+     *
+     * @return array<string, array{W, P}>
+     */
+    private function parts(Node $list, string $field, array $wholes, \Closure $parts): array
+    {
+        $found = [];
+        foreach ($wholes as $i => $whole) {
+            foreach ($parts($whole) as $j => $part) {
+                if (isset($found['#'.$part->id])) {
+                    $list->at((string) $i)->at($field)->at((string) $j)->at('id')->fault('The id “{id}” stands here more than once.', id: $part->id);
+                }
+                $found['#'.$part->id] = [$whole, $part];
+            }
+        }
+
+        return $found;
+    }
+
+    private function person(Node $node): Person
+    {
+        $node->object(['id', 'name', 'child', 'notes']);
+
+        return new Person($node->at('id')->name(60), $node->at('name')->name(), $node->at('child')->boolean(), $node->at('notes')->text());
+    }
+
+    private function cloth(Node $node, Assumptions $assumptions): Cloth
+    {
+        $node->object(['id', 'name', 'structure', 'type', 'fibres', 'fibresKnown', 'weight', 'width', 'selvage', 'print', 'direction', 'repeat', 'shrinkage', 'colours', 'place', 'pricePerMetre', 'moreToBeHad', 'setAside', 'notes', 'cuts']);
+        $full = $node->at('width')->length();
+        $selvage = $node->at('selvage')->length();
+        $shrinkage = $node->at('shrinkage');
+        $cuts = $this->cuts($node->at('cuts'));
+
+        return new Cloth(
+            $node->at('id')->name(60),
+            $node->at('name')->name(),
+            null === $full ? null : $node->at('width')->attempt(static fn (): Width => Width::of($full, $selvage ?? $assumptions->selvage)),
+            $node->at('structure')->choice(Structure::Woven),
+            $node->at('type')->optionalChoice(ClothType::class),
+            $this->fibres($node->at('fibres'), $node->at('fibresKnown')->choice(Knowledge::Unknown)),
+            $this->weight($node->at('weight')),
+            $node->at('print')->choice(PrintKind::Plain),
+            $node->at('direction')->choice(Direction::None),
+            $node->at('repeat')->length(),
+            $shrinkage->isThere() && $shrinkage->object(['along', 'across']) ? $shrinkage->attempt(static fn (): Shrinkage => Shrinkage::tested(Percent::of($shrinkage->at('along')->number()), Percent::of($shrinkage->at('across')->number()))) : null,
+            $this->colours($node->at('colours')),
+            $node->at('place')->text(120),
+            $node->at('pricePerMetre')->integer(0, 10_000_000),
+            $node->at('moreToBeHad')->optionalBoolean(),
+            $node->at('setAside')->boolean(),
+            $node->at('notes')->text(),
+            $cuts,
+        );
+    }
+
+    private function fibres(Node $node, Knowledge $knowledge): FibreMix
+    {
+        $shares = [];
+        foreach (array_keys($node->map()) as $fibre) {
+            $share = $node->at($fibre)->integer(1, 100);
+            if (null === $share) {
+                return FibreMix::unknown();
+            }
+            $shares[$fibre] = $share;
+        }
+
+        return $node->attempt(static fn (): FibreMix => FibreMix::of($shares, $knowledge)) ?? FibreMix::unknown();
+    }
+
+    private function weight(Node $node): ?Weight
+    {
+        if (!$node->isThere()) {
+            return null;
+        }
+        if (!str_starts_with($node->found(), '“')) {
+            $grams = $node->integer(5, 2000);
+
+            return null === $grams ? null : Weight::ofGrams($grams);
+        }
+        $class = $node->optionalChoice(WeightClass::class);
+
+        return null === $class ? null : Weight::ofClass($class);
+    }
+
+    /** @return list<string> */
+    private function colours(Node $node): array
+    {
+        return array_map(static function (Node $item): string {
+            $colour = mb_strtolower($item->text(7));
+            if (1 !== preg_match('/^#[0-9a-f]{6}$/D', $colour)) {
+                $item->fault('A colour is written such as #27405e, found {found}.', found: $item->found());
+            }
+
+            return $colour;
+        }, $node->items(6));
+    }
+
+    /** @return list<Cut> */
+    private function cuts(Node $node): array
+    {
+        return array_map(function (Node $cut): Cut {
+            $cut->object(['id', 'label', 'state', 'expected', 'ledger']);
+
+            return new Cut($cut->at('id')->name(60), $this->ledger($cut->at('ledger')), $cut->at('label')->text(60), $cut->at('state')->choice(CutState::Arrived), $cut->at('expected')->date());
+        }, $node->items());
+    }
+
+    private function pattern(Node $node): Pattern
+    {
+        $node->object(['id', 'title', 'maker', 'number', 'otherNumbers', 'garment', 'format', 'ownership', 'onlyFor', 'minutes', 'place', 'notes', 'editions', 'versions']);
+
+        return new Pattern(
+            $node->at('id')->name(60),
+            $node->at('title')->name(),
+            $node->at('maker')->text(120),
+            $node->at('number')->text(60),
+            $node->at('otherNumbers')->texts(60),
+            $node->at('garment')->choice(Garment::Other),
+            $node->at('format')->choice(PatternFormat::Tissue),
+            $node->at('ownership')->choice(Ownership::Owned),
+            $node->at('onlyFor')->optionalChoice(Structure::class),
+            $node->at('minutes')->integer(0, 100_000),
+            $node->at('place')->text(120),
+            $node->at('notes')->text(),
+            $this->editions($node->at('editions')),
+            array_map(function (Node $version): Version {
+                $version->object(['id', 'name', 'sizes', 'requirements', 'notions', 'minutes', 'notes']);
+
+                return new Version($version->at('id')->name(60), $version->at('name')->name(60), $this->table($version->at('sizes'), $version->at('requirements')), $version->at('notions')->texts(200), $version->at('minutes')->integer(0, 100_000), $version->at('notes')->text());
+            }, $node->at('versions')->items()),
+        );
+    }
+
+    private function season(Node $node): Season
+    {
+        $node->object(['id', 'name', 'starts', 'weeks', 'minutesPerWeek', 'notes']);
+
+        return new Season($node->at('id')->name(60), $node->at('name')->name(), $node->at('starts')->requiredDate(), $node->at('weeks')->requiredInteger(1, 60), $node->at('minutesPerWeek')->requiredInteger(0, 10_080), $node->at('notes')->text());
+    }
+
+    /**
+     * @param array<string, Person>                  $people
+     * @param array<string, array{Cloth, Cut}>       $cuts
+     * @param array<string, array{Pattern, Version}> $versions
+     * @param array<string, Season>                  $seasons
+     *
+     * @return list<Project>
+     */
+    private function projects(Node $list, array $people, array $cuts, array $versions, array $seasons): array
+    {
+        $seen = [];
+        $projects = [];
+        foreach ($list->items() as $node) {
+            $node->object(['id', 'name', 'season', 'rank', 'person', 'version', 'size', 'gradedTo', 'certainty', 'state', 'deadline', 'minutes', 'alterations', 'claims', 'notes']);
+            $id = $node->at('id')->name(60);
+            if (isset($seen['#'.$id])) {
+                $node->at('id')->fault('The id “{id}” stands here more than once.', id: $id);
+            }
+            $seen['#'.$id] = true;
+            $season = $this->named($node->at('season'), $seasons, 'season');
+            if (null === $season) {
+                if (!$node->at('season')->isThere()) {
+                    $node->at('season')->fault('The season of this project is missing.');
+                }
+                continue;
+            }
+            [$pattern, $version] = $this->named($node->at('version'), $versions, 'version') ?? [null, null];
+            $projects[] = new Project(
+                $id,
+                $node->at('name')->name(),
+                $season,
+                $node->at('rank')->integer(0, 1_000_000) ?? 0,
+                $this->named($node->at('person'), $people, 'person'),
+                $pattern,
+                $version,
+                $node->at('size')->optionalText(20),
+                $node->at('gradedTo')->optionalText(20),
+                $node->at('certainty')->choice(Certainty::Likely),
+                $node->at('state')->choice(ProjectState::Planned),
+                $node->at('deadline')->date(),
+                $node->at('minutes')->integer(0, 100_000),
+                $this->alterations($node->at('alterations')),
+                $this->claims($node->at('claims'), $id, $cuts),
+                $node->at('notes')->text(),
+            );
+        }
+
+        return $projects;
+    }
+
+    /**
+     * @param array<string, array{Cloth, Cut}> $cuts
+     *
+     * @return list<Claim>
+     */
+    private function claims(Node $list, string $project, array $cuts): array
+    {
+        $claims = [];
+        foreach ($list->items(50) as $i => $node) {
+            $node->object(['role', 'cut', 'buy', 'length', 'cutOut']);
+            [$cloth, $cut] = $this->named($node->at('cut'), $cuts, 'cut') ?? [null, null];
+            if (null !== $cut && $node->at('buy')->isThere()) {
+                $node->fault('A claim has either a cut or something to buy, not both.');
+            }
+            $claims[] = new Claim($project.'#'.$i, $node->at('role')->choice(Role::Main), $cloth, $cut, $node->at('buy')->isThere() ? $this->wish($node->at('buy')) : null, $node->at('length')->length(), $node->at('cutOut')->boolean());
+        }
+
+        return $claims;
+    }
+
+    /**
+     * @template T
+     *
+     * @param array<string, T> $known by id
+     *
+     * @return ?T
+     */
+    private function named(Node $node, array $known, string $kind): mixed
+    {
+        $id = $node->optionalText(60);
+        if (null === $id) {
+            return null;
+        }
+        if (!isset($known['#'.$id])) {
+            $node->fault('There is no {kind} with the id “{id}” in this document.', kind: $kind, id: $id);
+        }
+
+        return $known['#'.$id] ?? null;
+    }
+}

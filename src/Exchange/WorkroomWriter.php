@@ -1,0 +1,210 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Exchange;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Alteration;
+use Octavum\Core\Pattern\Edition;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Requirement;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Person;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Season;
+use Octavum\Core\Season\Wish;
+use Octavum\Core\Workroom\Settings;
+use Octavum\Core\Workroom\Workroom;
+
+/**
+ * Writes a workroom as an octavum-workroom document, version 1. What is not known is left out. The parts stored as JSON
+ * are written by the same methods.
+ */
+final readonly class WorkroomWriter
+{
+    public function write(Workroom $workroom): string
+    {
+        return json_encode($this->document($workroom), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE)."\n";
+    }
+
+    /** @return array<string, mixed> */
+    public function settings(Settings $settings): array
+    {
+        return [
+            'units' => $settings->system->value,
+            'counter' => $settings->counter->value,
+            'currency' => $settings->currency,
+            'squaring' => $settings->assumptions->squaring->millimetres(),
+            'selvage' => $settings->assumptions->selvage->millimetres(),
+            'fitsLeast' => $settings->assumptions->fitsLeast->millimetres(),
+        ];
+    }
+
+    /**
+     * @param list<LedgerEntry> $ledger
+     *
+     * @return list<array<string, mixed>>
+     */
+    public function ledger(array $ledger): array
+    {
+        return array_map(static fn (LedgerEntry $entry): array => self::known([
+            'on' => $entry->on->format('Y-m-d'),
+            'kind' => $entry->kind->value,
+            'length' => $entry->length?->millimetres(),
+            'note' => $entry->note,
+        ]), $ledger);
+    }
+
+    /**
+     * @param list<Edition> $editions
+     *
+     * @return list<array<string, mixed>>
+     */
+    public function editions(array $editions): array
+    {
+        return array_map(static fn (Edition $edition): array => self::known(['name' => $edition->name, 'sizes' => $edition->sizes, 'paper' => $edition->paper?->value]), $editions);
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function requirements(RequirementTable $table): array
+    {
+        return array_map(static fn (Requirement $row): array => [
+            'role' => $row->role->value,
+            'width' => $row->width->millimetres(),
+            'nap' => $row->nap->value,
+            'lengths' => array_map(static fn (string $size): float|int|null => ($row->cells[$size] ?? null)?->millimetres(), $table->sizes),
+        ], $table->rows);
+    }
+
+    /**
+     * @param list<Alteration> $alterations
+     *
+     * @return list<array<string, mixed>>
+     */
+    public function alterations(array $alterations): array
+    {
+        return array_map(static fn (Alteration $alteration): array => ['name' => $alteration->name, 'length' => $alteration->length->millimetres()], $alterations);
+    }
+
+    /** @return array<string, mixed> */
+    public function wish(Wish $wish): array
+    {
+        return self::known([
+            'name' => $wish->name,
+            'fibres' => $wish->fibres->shares,
+            'structure' => $wish->structure->value,
+            'oneWay' => $wish->oneWay,
+            'repeat' => $wish->repeat?->millimetres(),
+            'pricePerMetre' => $wish->pricePerMetre,
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private function document(Workroom $workroom): array
+    {
+        return [
+            'format' => WorkroomReader::FORMAT,
+            'version' => WorkroomReader::VERSION,
+            'name' => $workroom->name,
+            'settings' => $this->settings($workroom->settings),
+            'people' => array_map(static fn (Person $person): array => self::known(['id' => $person->id, 'name' => $person->name, 'child' => $person->child, 'notes' => $person->notes]), $workroom->people),
+            'cloths' => array_map(fn (Cloth $cloth): array => $this->cloth($cloth, $workroom->settings->assumptions->selvage), $workroom->cloths),
+            'patterns' => array_map($this->pattern(...), $workroom->patterns),
+            'seasons' => array_map(static fn (Season $season): array => self::known(['id' => $season->id, 'name' => $season->name, 'starts' => $season->starts->format('Y-m-d'), 'weeks' => $season->weeks, 'minutesPerWeek' => $season->minutesPerWeek, 'notes' => $season->notes]), $workroom->seasons),
+            'projects' => array_map($this->project(...), $workroom->projects),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function cloth(Cloth $cloth, Length $usualSelvage): array
+    {
+        $selvage = $cloth->width?->selvage;
+
+        return self::known([
+            'id' => $cloth->id,
+            'name' => $cloth->name,
+            'structure' => $cloth->structure->value,
+            'type' => $cloth->type?->value,
+            'fibres' => $cloth->fibres->shares,
+            'fibresKnown' => $cloth->fibres->isKnown() ? $cloth->fibres->knowledge->value : null,
+            'weight' => $cloth->weight->grams ?? $cloth->weight?->class->value,
+            'width' => $cloth->width?->full->millimetres(),
+            'selvage' => null === $selvage || $selvage->equals($usualSelvage) ? null : $selvage->millimetres(),
+            'print' => $cloth->print->value,
+            'direction' => $cloth->direction->value,
+            'repeat' => $cloth->repeat?->millimetres(),
+            'shrinkage' => null === $cloth->tested ? null : ['along' => $cloth->tested->along->number(), 'across' => $cloth->tested->across->number()],
+            'colours' => $cloth->colours,
+            'place' => $cloth->place,
+            'pricePerMetre' => $cloth->pricePerMetre,
+            'moreToBeHad' => $cloth->moreToBeHad,
+            'setAside' => $cloth->setAside,
+            'notes' => $cloth->notes,
+            'cuts' => array_map(fn (Cut $cut): array => self::known(['id' => $cut->id, 'label' => $cut->label, 'state' => $cut->state->value, 'expected' => $cut->expected?->format('Y-m-d'), 'ledger' => $this->ledger($cut->ledger)]), $cloth->cuts),
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private function pattern(Pattern $pattern): array
+    {
+        return self::known([
+            'id' => $pattern->id,
+            'title' => $pattern->title,
+            'maker' => $pattern->maker,
+            'number' => $pattern->number,
+            'otherNumbers' => $pattern->otherNumbers,
+            'garment' => $pattern->garment->value,
+            'format' => $pattern->format->value,
+            'ownership' => $pattern->ownership->value,
+            'onlyFor' => $pattern->onlyFor?->value,
+            'minutes' => $pattern->minutes,
+            'place' => $pattern->place,
+            'notes' => $pattern->notes,
+            'editions' => $this->editions($pattern->editions),
+            'versions' => array_map(fn (Version $version): array => self::known([
+                'id' => $version->id, 'name' => $version->name, 'minutes' => $version->minutes, 'notions' => $version->notions, 'notes' => $version->notes,
+                'sizes' => $version->table->sizes, 'requirements' => $this->requirements($version->table),
+            ]), $pattern->versions),
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private function project(Project $project): array
+    {
+        return self::known([
+            'id' => $project->id,
+            'name' => $project->name,
+            'season' => $project->season->id,
+            'rank' => $project->rank,
+            'person' => $project->person?->id,
+            'version' => $project->version?->id,
+            'size' => $project->size,
+            'gradedTo' => $project->gradedTo,
+            'certainty' => $project->certainty->value,
+            'state' => $project->state->value,
+            'deadline' => $project->deadline?->format('Y-m-d'),
+            'minutes' => $project->minutes,
+            'alterations' => $this->alterations($project->alterations),
+            'claims' => array_map(fn (Claim $claim): array => self::known(['role' => $claim->role->value, 'cut' => $claim->cut?->id, 'buy' => null === $claim->wish ? null : $this->wish($claim->wish), 'length' => $claim->stated?->millimetres(), 'cutOut' => $claim->cutOut]), $project->claims),
+            'notes' => $project->notes,
+        ]);
+    }
+
+    /**
+     * Without what is not known: null, false, and empty texts and lists.
+     *
+     * @param array<string, mixed> $fields
+     *
+     * @return array<string, mixed>
+     */
+    private static function known(array $fields): array
+    {
+        return array_filter($fields, static fn (mixed $value, string $name): bool => !\in_array($value, [null, '', []], true) && (false !== $value || 'moreToBeHad' === $name), \ARRAY_FILTER_USE_BOTH);
+    }
+}

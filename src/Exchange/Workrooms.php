@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Exchange;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Cloth\ClothMapper;
+use Octavum\Cloth\ClothRecord;
+use Octavum\Cloth\ClothRepository;
+use Octavum\Cloth\CutRecord;
+use Octavum\Core\Workroom\Workroom;
+use Octavum\Pattern\PatternMapper;
+use Octavum\Pattern\PatternRecord;
+use Octavum\Pattern\PatternRepository;
+use Octavum\Pattern\VersionRecord;
+use Octavum\Season\ClaimRecord;
+use Octavum\Season\PersonRecord;
+use Octavum\Season\ProjectMapper;
+use Octavum\Season\ProjectRecord;
+use Octavum\Season\ProjectRepository;
+use Octavum\Season\SeasonRecord;
+
+/** A whole workroom out of the database and into it. */
+final readonly class Workrooms
+{
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private ClothRepository $cloths,
+        private PatternRepository $patterns,
+        private ProjectRepository $projects,
+        private ClothMapper $clothMapper,
+        private PatternMapper $patternMapper,
+        private ProjectMapper $projectMapper,
+        private AccountSettings $settings,
+        private WorkroomWriter $writer,
+    ) {
+    }
+
+    public function load(Account $account): Workroom
+    {
+        $settings = $this->settings->of($account);
+        $cloths = $patterns = [];
+        foreach ($this->cloths->allOf($account) as $record) {
+            $cloths[$record->id] = $this->clothMapper->cloth($record, $settings->assumptions);
+        }
+        foreach ($this->patterns->allOf($account) as $record) {
+            $patterns[$record->id] = $this->patternMapper->pattern($record);
+        }
+
+        return new Workroom(
+            $account->name,
+            $settings,
+            array_map($this->projectMapper->person(...), $this->entities->getRepository(PersonRecord::class)->findBy(['account' => $account], ['id' => 'ASC'])),
+            array_values($cloths),
+            array_values($patterns),
+            array_map($this->projectMapper->season(...), $this->entities->getRepository(SeasonRecord::class)->findBy(['account' => $account], ['starts' => 'ASC'])),
+            $this->projectMapper->projects($this->projects->allOf($account), $settings->assumptions, $cloths, $patterns),
+        );
+    }
+
+    public function isEmpty(Account $account): bool
+    {
+        foreach ([ClothRecord::class, PatternRecord::class, SeasonRecord::class] as $class) {
+            if (null !== $this->entities->getRepository($class)->findOneBy(['account' => $account])) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** Puts a workroom in the place of what the account has; what was there is kept beside it, to be put back. */
+    public function replace(Account $account, Workroom $workroom): void
+    {
+        $this->entities->wrapInTransaction(function () use ($account, $workroom): void {
+            $account->replaced = $this->isEmpty($account) ? null : $this->writer->write($this->load($account));
+            foreach ([SeasonRecord::class, PersonRecord::class, ClothRecord::class, PatternRecord::class] as $class) {
+                $this->entities->createQuery('DELETE '.$class.' r WHERE r.account = :account')->execute(['account' => $account]);
+            }
+            $account->settings = $this->writer->settings($workroom->settings);
+            $account->name = $workroom->name;
+            $account->season = null;
+            $this->add($account, $workroom);
+        });
+    }
+
+    private function add(Account $account, Workroom $workroom): void
+    {
+        $cuts = $versions = $people = $seasons = [];
+        foreach ($workroom->people as $person) {
+            $record = $people[$person->id] = new PersonRecord($account);
+            $record->name = $person->name;
+            $record->child = $person->child;
+            $record->notes = $person->notes;
+            $this->entities->persist($record);
+        }
+        foreach ($workroom->cloths as $cloth) {
+            $record = new ClothRecord($account);
+            $this->clothMapper->store($cloth, $record, $workroom->settings->assumptions);
+            foreach ($cloth->cuts as $cut) {
+                $this->clothMapper->storeCut($cut, $cuts[$cut->id] = new CutRecord($record));
+            }
+            $this->entities->persist($record);
+        }
+        foreach ($workroom->patterns as $pattern) {
+            $record = new PatternRecord($account);
+            $this->patternMapper->store($pattern, $record);
+            foreach ($pattern->versions as $version) {
+                $this->patternMapper->storeVersion($version, $versions[$version->id] = new VersionRecord($record));
+            }
+            $this->entities->persist($record);
+        }
+        foreach ($workroom->seasons as $season) {
+            $record = $seasons[$season->id] = new SeasonRecord($account, $season->starts);
+            $record->name = $season->name;
+            $record->weeks = $season->weeks;
+            $record->minutesPerWeek = $season->minutesPerWeek;
+            $record->notes = $season->notes;
+            $this->entities->persist($record);
+        }
+        foreach ($workroom->projects as $project) {
+            $record = new ProjectRecord($seasons[$project->season->id]);
+            $this->projectMapper->store($project, $record);
+            $record->person = null === $project->person ? null : $people[$project->person->id];
+            $record->version = null === $project->version ? null : $versions[$project->version->id];
+            foreach ($project->claims as $claim) {
+                $stored = new ClaimRecord($record);
+                $this->projectMapper->storeClaim($claim, $stored);
+                $stored->cut = null === $claim->cut ? null : $cuts[$claim->cut->id];
+            }
+            $this->entities->persist($record);
+        }
+        $this->entities->flush();
+    }
+}

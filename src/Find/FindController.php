@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Find;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Cloth\ClothRecord;
+use Octavum\Pattern\PatternRecord;
+use Octavum\Season\ProjectRecord;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Finds a cloth, pattern or project by any words of it, to jump there. */
+final class FindController extends AbstractController
+{
+    private const MOST = 8;
+
+    private const SOURCES = [
+        'project' => ['SELECT r.id, r.name AS name, s.name AS more FROM '.ProjectRecord::class.' r JOIN r.season s WHERE s.account = :account AND r.removedAt IS NULL', ['r.name', 'r.notes']],
+        'cloth' => ['SELECT r.id, r.name AS name, r.place AS more FROM '.ClothRecord::class.' r WHERE r.account = :account AND r.removedAt IS NULL', ['r.name', 'r.place', 'r.notes', 'r.type', 'r.fibres']],
+        'pattern' => ['SELECT r.id, r.title AS name, r.number AS more FROM '.PatternRecord::class.' r WHERE r.account = :account AND r.removedAt IS NULL', ['r.title', 'r.maker', 'r.number', 'r.otherNumbers', 'r.garment', 'r.place']],
+    ];
+
+    #[Route('/find', name: 'find', methods: ['GET'])]
+    public function find(Request $request, EntityManagerInterface $entities, #[CurrentUser] Account $account): Response
+    {
+        $text = mb_substr(trim($request->query->getString('q')), 0, 80);
+        $words = \array_slice(preg_split('/\s+/u', $text, -1, \PREG_SPLIT_NO_EMPTY) ?: [], 0, 6);
+        $found = [];
+        foreach ([] === $words ? [] : self::SOURCES as $kind => [$select, $fields]) {
+            $query = $entities->createQuery($select.implode('', array_map(
+                static fn (int $i): string => ' AND ('.implode(' OR ', array_map(static fn (string $field): string => $field.' LIKE :word'.$i." ESCAPE '!'", $fields)).')',
+                array_keys($words),
+            )))->setParameter('account', $account)->setMaxResults(self::MOST);
+            foreach ($words as $i => $word) {
+                $query->setParameter('word'.$i, '%'.strtr($word, ['!' => '!!', '%' => '!%', '_' => '!_']).'%');
+            }
+            foreach ($query->getArrayResult() as $row) {
+                $found[] = ['kind' => $kind] + $row;
+            }
+        }
+
+        return $this->render($request->isXmlHttpRequest() ? 'find/_found.html.twig' : 'find/show.html.twig', ['found' => $found, 'text' => $text]);
+    }
+}

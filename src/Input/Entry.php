@@ -1,0 +1,252 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Input;
+
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Percent;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Unit;
+use Octavum\Core\Measure\Unreadable;
+
+/**
+ * What was typed into a form, read field by field. A field that cannot be read gives a sentence and something harmless,
+ * so that one pass finds every fault; what was typed stays as it is, to be shown again.
+ *
+ * A field in a row of a repeated part is named "part.3.field".
+ */
+final class Entry
+{
+    private const LONGEST_TEXT = 10_000;
+
+    /** @var array<string, Sentence> by field */
+    private array $faults = [];
+
+    /** @param array<mixed> $typed */
+    public function __construct(public readonly array $typed)
+    {
+    }
+
+    /** @return array<string, Sentence> by field */
+    public function faults(): array
+    {
+        return $this->faults;
+    }
+
+    public function isSound(): bool
+    {
+        return [] === $this->faults;
+    }
+
+    public function fault(string $field, Sentence $sentence): void
+    {
+        $this->faults[$field] ??= $sentence;
+    }
+
+    /** As typed, without white space at the ends; empty when the field is missing or is not a text. */
+    public function raw(string $field): string
+    {
+        $value = $this->typed;
+        foreach (explode('.', $field) as $key) {
+            $value = \is_array($value) ? $value[$key] ?? null : null;
+        }
+        if (!\is_string($value)) {
+            return '';
+        }
+        $value = str_replace("\r\n", "\n", mb_scrub($value, 'UTF-8'));
+
+        return trim(preg_replace('/[^\P{C}\n\t]+/u', '', $value) ?? $value);
+    }
+
+    /** @return list<string> the keys of a repeated part */
+    public function rows(string $part): array
+    {
+        $rows = $this->typed[$part] ?? [];
+
+        return \is_array($rows) ? array_map(strval(...), \array_slice(array_keys($rows), 0, 500)) : [];
+    }
+
+    public function text(string $field, int $most = self::LONGEST_TEXT): string
+    {
+        $text = $this->raw($field);
+        if (mb_strlen($text) > $most) {
+            $this->fault($field, new Sentence('This has {count} characters; {most} can be kept. Shorten it, or put the rest into the notes.', ['count' => mb_strlen($text), 'most' => $most]));
+        }
+
+        return mb_substr($text, 0, $most);
+    }
+
+    public function name(string $field, int $most = 120): string
+    {
+        if ('' === $this->raw($field)) {
+            $this->fault($field, new Sentence('A name is missing: type a few words by which you would know it again.'));
+        }
+
+        return $this->text($field, $most);
+    }
+
+    /** @return list<string> separated by commas */
+    public function texts(string $field, int $most): array
+    {
+        $texts = array_values(array_filter(array_map(trim(...), preg_split('/[,;\n]/', $this->raw($field)) ?: []), static fn (string $text): bool => '' !== $text));
+        foreach ($texts as $text) {
+            if (mb_strlen($text) > $most) {
+                $this->fault($field, new Sentence('“{text}” is longer than the {most} characters that can be kept: shorten it, and put commas between entries.', ['text' => mb_substr($text, 0, 40).'…', 'most' => $most]));
+            }
+        }
+
+        return $texts;
+    }
+
+    public function length(string $field, Unit $default): ?Length
+    {
+        if ('' === $this->raw($field)) {
+            return null;
+        }
+
+        return $this->attempt($field, fn (): Length => Length::parse($this->raw($field), $default));
+    }
+
+    public function integer(string $field, int $least, int $most): ?int
+    {
+        $text = $this->raw($field);
+        if ('' === $text) {
+            return null;
+        }
+        if (1 !== preg_match('/^\d{1,9}$/', $text) || (int) $text < $least || (int) $text > $most) {
+            $this->fault($field, new Sentence('“{text}” cannot be: type a whole number from {least} to {most}.', ['text' => mb_substr($text, 0, 40), 'least' => $least, 'most' => $most]));
+
+            return null;
+        }
+
+        return (int) $text;
+    }
+
+    public function percent(string $field): ?Percent
+    {
+        $text = rtrim(str_replace(',', '.', $this->raw($field)), " %\u{a0}");
+        if ('' === $text) {
+            return null;
+        }
+        if (1 !== preg_match('/^\d{1,3}(\.\d{1,2})?$/', $text)) {
+            $this->fault($field, new Sentence('“{text}” is not a share: type a number from 0 to 100, such as 4 or 2.5.', ['text' => mb_substr($text, 0, 40)]));
+
+            return null;
+        }
+
+        return $this->attempt($field, static fn (): Percent => Percent::of((float) $text));
+    }
+
+    /** Hours as "2", "1.5" or "1 h 30", in minutes. */
+    public function minutes(string $field, int $most): ?int
+    {
+        $text = str_replace([',', '½'], ['.', '.5'], mb_strtolower($this->raw($field)));
+        if ('' === $text) {
+            return null;
+        }
+        $minutes = match (true) {
+            1 === preg_match('/^(\d{0,4}(?:\.\d{1,2})?)\s*(?:h|hours?)?$/', $text, $part) && '' !== $part[1] && '.' !== $part[1] => (int) round(60 * (float) $part[1]),
+            1 === preg_match('/^(\d{1,4})\s*(?:h|hours?|:)\s*(\d{1,2})\s*(?:m|min|minutes)?$/', $text, $part) => 60 * (int) $part[1] + (int) $part[2],
+            1 === preg_match('/^(\d{1,5})\s*(?:m|min|minutes)$/', $text, $part) => (int) $part[1],
+            default => null,
+        };
+        if (null === $minutes || $minutes > $most) {
+            $this->fault($field, new Sentence('“{text}” cannot be read as hours up to {most}: type such as 2, 1.5 or 1 h 30.', ['text' => mb_substr($this->raw($field), 0, 40), 'most' => intdiv($most, 60)]));
+
+            return null;
+        }
+
+        return $minutes;
+    }
+
+    /** A price such as "12.80", in the smallest coin. */
+    public function money(string $field): ?int
+    {
+        $text = trim(str_replace(',', '.', $this->raw($field)), " \u{a0}€£$");
+        if ('' === $text) {
+            return null;
+        }
+        if (1 !== preg_match('/^\d{1,5}(\.\d{1,2})?$/', $text)) {
+            $this->fault($field, new Sentence('“{text}” cannot be read as a price: type a number such as 12.80.', ['text' => mb_substr($this->raw($field), 0, 40)]));
+
+            return null;
+        }
+
+        return (int) round(100 * (float) $text);
+    }
+
+    public function date(string $field): ?\DateTimeImmutable
+    {
+        $text = $this->raw($field);
+        if ('' === $text) {
+            return null;
+        }
+        $date = 1 === preg_match('/^[12]\d{3}-\d\d-\d\d$/', $text) ? \DateTimeImmutable::createFromFormat('!Y-m-d', $text) : false;
+        if (false === $date || $date->format('Y-m-d') !== $text) {
+            $this->fault($field, new Sentence('“{text}” is not a day: type year, month and day, such as 2027-03-01.', ['text' => mb_substr($text, 0, 40)]));
+
+            return null;
+        }
+
+        return $date;
+    }
+
+    public function boolean(string $field): bool
+    {
+        return '' !== $this->raw($field);
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param T $default
+     *
+     * @return T
+     */
+    public function choice(string $field, \BackedEnum $default): \BackedEnum
+    {
+        return $this->optionalChoice($field, $default::class) ?? $default;
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $enum with string values
+     *
+     * @return ?T
+     */
+    public function optionalChoice(string $field, string $enum): ?\BackedEnum
+    {
+        $text = $this->raw($field);
+        if ('' === $text) {
+            return null;
+        }
+        $case = $enum::tryFrom($text);
+        if (null === $case) {
+            $this->fault($field, new Sentence('“{text}” cannot be chosen here: take one from the list.', ['text' => mb_substr($text, 0, 40)]));
+        }
+
+        return $case;
+    }
+
+    /**
+     * What the core makes of it, or null with the core's sentence at the field.
+     *
+     * @template T
+     *
+     * @param \Closure(): T $make
+     *
+     * @return ?T
+     */
+    public function attempt(string $field, \Closure $make): mixed
+    {
+        try {
+            return $make();
+        } catch (Unreadable $unreadable) {
+            $this->fault($field, $unreadable->sentence);
+
+            return null;
+        }
+    }
+}

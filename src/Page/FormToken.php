@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Page;
+
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Event\RequestEvent;
+use Symfony\Component\Security\Csrf\CsrfToken;
+use Symfony\Component\Security\Csrf\CsrfTokenManagerInterface;
+use Twig\Environment;
+
+/**
+ * Every change must come from a form of this application: a request that changes anything and lacks the session's token
+ * is refused before anything else sees it, and what was typed is handed back.
+ */
+final readonly class FormToken
+{
+    public const ID = 'form';
+
+    public function __construct(private CsrfTokenManagerInterface $tokens, private Environment $twig)
+    {
+    }
+
+    #[AsEventListener(priority: 20)]
+    public function onRequest(RequestEvent $event): void
+    {
+        $request = $event->getRequest();
+        if (!$event->isMainRequest() || $request->isMethodSafe()) {
+            return;
+        }
+        $token = $request->request->all()['_token'] ?? $request->headers->get('X-Token');
+        if (\is_string($token) && $this->tokens->isTokenValid(new CsrfToken(self::ID, $token))) {
+            return;
+        }
+        $length = (int) $request->headers->get('Content-Length', '0');
+        $tooLarge = $length > 0 && 0 === $request->request->count() && 0 === $request->files->count();
+        $event->setResponse(new Response($this->twig->render('error/token.html.twig', [
+            'tooLarge' => $tooLarge,
+            'entries' => $this->entries($request->request->all()),
+        ]), $tooLarge ? Response::HTTP_REQUEST_ENTITY_TOO_LARGE : Response::HTTP_FORBIDDEN));
+    }
+
+    /**
+     * What was typed, but no passwords.
+     *
+     * @param array<mixed> $fields
+     *
+     * @return array<string, string>
+     */
+    private function entries(array $fields, string $prefix = ''): array
+    {
+        $entries = [];
+        foreach ($fields as $name => $value) {
+            $name = '' === $prefix ? (string) $name : $prefix.' '.$name;
+            if (\is_array($value)) {
+                $entries += $this->entries($value, $name);
+            } elseif (\is_string($value) && '' !== $value && '_token' !== $name && !str_contains(mb_strtolower($name), 'password') && \count($entries) < 200) {
+                $entries[$name] = $value;
+            }
+        }
+
+        return $entries;
+    }
+}

@@ -1,0 +1,237 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Pattern;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Measure\System;
+use Octavum\Core\Pattern\Garment;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Version;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\Pager;
+use Octavum\Page\Toast;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The library: its list by garment, a pattern's page and form, and the requirement grid of each version. */
+final class PatternController extends AbstractController
+{
+    public function __construct(
+        private readonly PatternRepository $patterns,
+        private readonly PatternMapper $mapper,
+        private readonly PatternForm $form,
+        private readonly AccountSettings $settings,
+        private readonly EntityManagerInterface $entities,
+        private readonly Toast $toast,
+    ) {
+    }
+
+    #[Route('/patterns', name: 'patterns', methods: ['GET'])]
+    public function list(Request $request, Library $library, #[CurrentUser] Account $account): Response
+    {
+        $garment = Garment::tryFrom($request->query->getString('garment'));
+        $words = mb_strtolower(trim($request->query->getString('words')));
+        $all = $library->all($account);
+        $found = array_values(array_filter($all, static fn (Pattern $pattern): bool => (null === $garment || $pattern->garment === $garment)
+            && ('' === $words || str_contains(mb_strtolower(implode(' ', [$pattern->title, $pattern->maker, $pattern->number, $pattern->place, ...$pattern->otherNumbers])), $words))));
+        $order = array_flip(array_column(Garment::cases(), 'value'));
+        usort($found, static fn (Pattern $a, Pattern $b): int => [$order[$a->garment->value], mb_strtolower($a->title)] <=> [$order[$b->garment->value], mb_strtolower($b->title)]);
+
+        return $this->render('pattern/list.html.twig', [
+            'pager' => Pager::of($found, $request->query->getInt('page', 1)),
+            'total' => \count($all),
+            'counts' => array_count_values(array_map(static fn (Pattern $pattern): string => $pattern->garment->value, $all)),
+            'typed' => $request->query->all(),
+        ]);
+    }
+
+    #[Route('/patterns/new', name: 'pattern_new', methods: ['GET', 'POST'])]
+    public function new(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $system = $this->settings->of($account)->system;
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST') && '' === $entry->raw('spread')) {
+            $pattern = $this->form->read($entry, '', []);
+            $version = $this->form->readVersion($entry, '', $system);
+            if ($entry->isSound()) {
+                $record = new PatternRecord($account);
+                $this->mapper->store($pattern, $record);
+                $this->mapper->storeVersion($version, new VersionRecord($record));
+                $this->entities->persist($record);
+                $this->entities->flush();
+                $this->toast->say('{pattern} is in the library.', ['pattern' => $pattern->title]);
+
+                return $this->redirectToRoute('pattern', ['id' => $record->id]);
+            }
+        }
+        $values = $this->form->values(new Pattern('', '')) + ['versionName' => 'A', 'notions' => '', 'units' => $system->value];
+
+        return $this->form('pattern/form.html.twig', ['record' => null, 'withVersion' => true], $values, $entry, $this->grid($entry, $system));
+    }
+
+    #[Route('/patterns/{id}', name: 'pattern', methods: ['GET'])]
+    public function show(string $id, #[CurrentUser] Account $account): Response
+    {
+        return $this->render('pattern/show.html.twig', ['pattern' => $this->mapper->pattern($this->own($account, $id))]);
+    }
+
+    #[Route('/patterns/{id}/edit', name: 'pattern_edit', methods: ['GET', 'POST'])]
+    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $pattern = $this->form->read($entry, $id, []);
+            Revision::check($entry, $record->revision);
+            if ($entry->isSound()) {
+                $this->mapper->store($pattern, $record);
+                $this->entities->flush();
+                $this->toast->say('{pattern} is saved.', ['pattern' => $pattern->title]);
+
+                return $this->redirectToRoute('pattern', ['id' => $id]);
+            }
+        }
+
+        return $this->form('pattern/form.html.twig', ['record' => $record, 'withVersion' => false], $this->form->values($this->mapper->pattern($record)), $entry);
+    }
+
+    #[Route('/patterns/{id}/versions/new', name: 'version_new', methods: ['GET', 'POST'])]
+    public function newVersion(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+
+        return $this->version($record, null, new Version('', '', new RequirementTable([], [])), $request, $account);
+    }
+
+    #[Route('/versions/{id}', name: 'version_edit', methods: ['GET', 'POST'])]
+    public function editVersion(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
+
+        return $this->version($record->pattern, $record, $this->mapper->version($record), $request, $account);
+    }
+
+    /** Takes a pasted table apart, for the grid to show; nothing is saved. */
+    #[Route('/patterns/table/read', name: 'table_read', methods: ['POST'], priority: 1)]
+    public function readTable(Request $request): Response
+    {
+        return new JsonResponse($this->form->grid(new Entry($request->request->all())));
+    }
+
+    #[Route('/patterns/{id}/remove', name: 'pattern_remove', methods: ['POST'])]
+    public function remove(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    {
+        $record = $this->own($account, $id);
+        $record->removedAt = $clock->now();
+        $this->entities->flush();
+        $this->toast->say('{pattern} is taken out of the library.', ['pattern' => $record->title], $this->generateUrl('pattern_restore', ['id' => $id]));
+
+        return $this->redirectToRoute('patterns');
+    }
+
+    #[Route('/patterns/{id}/restore', name: 'pattern_restore', methods: ['POST'])]
+    public function restore(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->patterns->oneOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = null;
+        $this->entities->flush();
+        $this->toast->say('{pattern} is back in the library.', ['pattern' => $record->title]);
+
+        return $this->redirectToRoute('pattern', ['id' => $id]);
+    }
+
+    #[Route('/versions/{id}/remove', name: 'version_remove', methods: ['POST'])]
+    public function removeVersion(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    {
+        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = $clock->now();
+        $this->entities->flush();
+        $this->toast->say('Version {version} is taken out.', ['version' => $record->name], $this->generateUrl('version_restore', ['id' => $id]));
+
+        return $this->redirectToRoute('pattern', ['id' => $record->pattern->id]);
+    }
+
+    #[Route('/versions/{id}/restore', name: 'version_restore', methods: ['POST'])]
+    public function restoreVersion(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = null;
+        $this->entities->flush();
+        $this->toast->say('Version {version} is back.', ['version' => $record->name]);
+
+        return $this->redirectToRoute('pattern', ['id' => $record->pattern->id]);
+    }
+
+    private function version(PatternRecord $pattern, ?VersionRecord $record, Version $version, Request $request, Account $account): Response
+    {
+        $system = $this->settings->of($account)->system;
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST') && '' === $entry->raw('spread')) {
+            $changed = $this->form->readVersion($entry, $version->id, $system);
+            Revision::check($entry, $pattern->revision);
+            if ($entry->isSound()) {
+                $this->mapper->storeVersion($changed, $record ?? new VersionRecord($pattern));
+                ++$pattern->changes;
+                $this->entities->flush();
+                $this->toast->say('Version {version} of {pattern} is saved.', ['version' => $changed->name, 'pattern' => $pattern->title]);
+
+                return $this->redirectToRoute('pattern', ['id' => $pattern->id]);
+            }
+        }
+        $values = $this->form->versionValues($version, $system);
+
+        return $this->form('pattern/version.html.twig', ['pattern' => $pattern, 'record' => $record], $values, $entry, $this->grid($entry, $system, $values));
+    }
+
+    /**
+     * @param ?array<string, mixed> $values of the version as it stands
+     *
+     * @return array{sizes: mixed, rows: mixed}
+     */
+    private function grid(Entry $entry, System $system, ?array $values = null): array
+    {
+        if ([] !== $entry->typed) {
+            $grid = $this->form->grid($entry);
+
+            return ['sizes' => $grid->sizes, 'rows' => $grid->rows];
+        }
+        if (null !== $values && [] !== $values['rows']) {
+            return ['sizes' => $values['sizes'], 'rows' => $values['rows']];
+        }
+        $blank = PatternForm::blank($system);
+
+        return ['sizes' => $blank->sizes, 'rows' => $blank->rows];
+    }
+
+    /**
+     * @param array<string, mixed>                    $with
+     * @param array<string, mixed>                    $values
+     * @param ?array{sizes: mixed, rows: mixed} $grid
+     */
+    private function form(string $template, array $with, array $values, Entry $entry, ?array $grid = null): Response
+    {
+        return $this->render($template, $with + [
+            'values' => $entry->typed + $values,
+            'grid' => $grid,
+            'faults' => $entry->faults(),
+        ], new Response(status: $entry->isSound() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+    }
+
+    private function own(Account $account, string $id): PatternRecord
+    {
+        $record = $this->patterns->oneOf($account, $id);
+
+        return null !== $record && null === $record->removedAt ? $record : throw $this->createNotFoundException();
+    }
+}

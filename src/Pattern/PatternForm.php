@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Pattern;
+
+use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\System;
+use Octavum\Core\Measure\Tape;
+use Octavum\Core\Pattern\Edition;
+use Octavum\Core\Pattern\Garment;
+use Octavum\Core\Pattern\Grid;
+use Octavum\Core\Pattern\Nap;
+use Octavum\Core\Pattern\Ownership;
+use Octavum\Core\Pattern\PaperState;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternFormat;
+use Octavum\Core\Pattern\Role;
+use Octavum\Core\Pattern\Version;
+use Octavum\Input\Entry;
+
+/** The forms of a pattern and of a version: what their fields show, and what was typed into them. */
+final readonly class PatternForm
+{
+    public const MOST_HOURS = 60_000;
+
+    /** @return array<string, mixed> by field, as typed */
+    public function values(Pattern $pattern): array
+    {
+        return [
+            'title' => $pattern->title,
+            'maker' => $pattern->maker,
+            'number' => $pattern->number,
+            'otherNumbers' => implode(', ', $pattern->otherNumbers),
+            'garment' => $pattern->garment->value,
+            'format' => $pattern->format->value,
+            'ownership' => $pattern->ownership->value,
+            'onlyFor' => $pattern->onlyFor->value ?? '',
+            'hours' => self::hours($pattern->minutes),
+            'place' => $pattern->place,
+            'notes' => $pattern->notes,
+            'editions' => array_map(static fn (Edition $edition): array => ['name' => $edition->name, 'sizes' => implode(', ', $edition->sizes), 'paper' => $edition->paper->value ?? ''], $pattern->editions),
+        ];
+    }
+
+    /** @param list<Version> $versions kept as they are */
+    public function read(Entry $entry, string $id, array $versions): Pattern
+    {
+        $editions = [];
+        foreach ($entry->rows('editions') as $i) {
+            $name = $entry->text('editions.'.$i.'.name', 120);
+            $sizes = $entry->texts('editions.'.$i.'.sizes', 20);
+            $paper = $entry->optionalChoice('editions.'.$i.'.paper', PaperState::class);
+            if ('' !== $name || [] !== $sizes || null !== $paper) {
+                $editions[] = new Edition($name, $sizes, $paper);
+            }
+        }
+
+        return new Pattern(
+            $id,
+            $entry->name('title'),
+            $entry->text('maker', 120),
+            $entry->text('number', 60),
+            $entry->texts('otherNumbers', 60),
+            $entry->choice('garment', Garment::Other),
+            $entry->choice('format', PatternFormat::Tissue),
+            $entry->choice('ownership', Ownership::Owned),
+            $entry->optionalChoice('onlyFor', Structure::class),
+            $entry->minutes('hours', self::MOST_HOURS),
+            $entry->text('place', 120),
+            $entry->text('notes'),
+            $editions,
+            $versions,
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function versionValues(Version $version, System $system): array
+    {
+        $grid = Grid::of($version->table, (new Tape($system))->typed(...));
+
+        return [
+            'versionName' => $version->name,
+            'notions' => implode("\n", $version->notions),
+            'versionHours' => self::hours($version->minutes),
+            'versionNotes' => $version->notes,
+            'units' => $system->value,
+            'pasted' => '',
+            'sizes' => $grid->sizes,
+            'rows' => $grid->rows,
+        ];
+    }
+
+    public function readVersion(Entry $entry, string $id, System $usual): Version
+    {
+        $system = System::tryFrom($entry->raw('units')) ?? $usual;
+        $table = $this->grid($entry)->table($system, static function (string $place, Sentence $sentence) use ($entry): void {
+            $entry->fault('sizes' === $place ? 'sizes' : 'rows.'.$place, $sentence);
+        });
+
+        return new Version(
+            $id,
+            $entry->name('versionName', 60),
+            $table,
+            array_values(array_filter(array_map(static fn (string $line): string => mb_substr(trim($line), 0, 200), explode("\n", $entry->text('notions'))), static fn (string $line): bool => '' !== $line)),
+            $entry->minutes('versionHours', self::MOST_HOURS),
+            $entry->text('versionNotes'),
+        );
+    }
+
+    /** The grid as typed; a table pasted in one go takes its place. */
+    public function grid(Entry $entry): Grid
+    {
+        $sizes = array_map(static fn (string $i): string => mb_substr($entry->raw('sizes.'.$i), 0, 20), $entry->rows('sizes'));
+        $pasted = \is_string($entry->typed['pasted'] ?? null) ? mb_scrub($entry->typed['pasted']) : '';
+        if ('' !== trim($pasted)) {
+            return Grid::ofPasted($pasted, array_values(array_filter($sizes, static fn (string $size): bool => '' !== $size)));
+        }
+        $columns = $entry->rows('sizes');
+
+        return new Grid($sizes, array_map(static fn (string $i): array => [
+            'role' => $entry->raw('rows.'.$i.'.role'),
+            'width' => $entry->raw('rows.'.$i.'.width'),
+            'nap' => $entry->raw('rows.'.$i.'.nap'),
+            'cells' => array_map(static fn (string $j): string => $entry->raw('rows.'.$i.'.cells.'.$j), $columns),
+        ], $entry->rows('rows')));
+    }
+
+    /** A grid to begin with. */
+    public static function blank(System $system): Grid
+    {
+        $widths = System::Metric === $system ? ['115 cm', '150 cm'] : ['45 in', '60 in'];
+
+        return new Grid(['', '', '', ''], array_map(static fn (string $width): array => ['role' => Role::Main->value, 'width' => $width, 'nap' => Nap::Either->value, 'cells' => ['', '', '', '']], $widths));
+    }
+
+    private static function hours(?int $minutes): string
+    {
+        return null === $minutes ? '' : rtrim(rtrim(number_format($minutes / 60, 2, '.', ''), '0'), '.');
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Pattern;
+
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Version;
+use Octavum\Exchange\Node;
+use Octavum\Exchange\WorkroomReader;
+use Octavum\Exchange\WorkroomWriter;
+
+/** Stored patterns and versions to the core's and back. */
+final readonly class PatternMapper
+{
+    public function __construct(private WorkroomReader $reader, private WorkroomWriter $writer)
+    {
+    }
+
+    public function pattern(PatternRecord $record): Pattern
+    {
+        return new Pattern(
+            $record->id,
+            $record->title,
+            $record->maker,
+            $record->number,
+            $record->otherNumbers,
+            $record->garment,
+            $record->format,
+            $record->ownership,
+            $record->onlyFor,
+            $record->minutes,
+            $record->place,
+            $record->notes,
+            $this->reader->editions(Node::stored($record->editions)),
+            array_values($record->versions->filter(static fn (VersionRecord $version): bool => null === $version->removedAt)->map($this->version(...))->toArray()),
+        );
+    }
+
+    public function version(VersionRecord $record): Version
+    {
+        return new Version($record->id, $record->name, $this->reader->table(Node::stored($record->sizes), Node::stored($record->requirements)), $record->notions, $record->minutes, $record->notes);
+    }
+
+    /** Everything but the versions. */
+    public function store(Pattern $pattern, PatternRecord $record): void
+    {
+        $record->title = $pattern->title;
+        $record->maker = $pattern->maker;
+        $record->number = $pattern->number;
+        $record->otherNumbers = $pattern->otherNumbers;
+        $record->garment = $pattern->garment;
+        $record->format = $pattern->format;
+        $record->ownership = $pattern->ownership;
+        $record->onlyFor = $pattern->onlyFor;
+        $record->minutes = $pattern->minutes;
+        $record->place = $pattern->place;
+        $record->notes = $pattern->notes;
+        $record->editions = $this->writer->editions($pattern->editions);
+    }
+
+    public function storeVersion(Version $version, VersionRecord $record): void
+    {
+        $record->name = $version->name;
+        $record->sizes = $version->table->sizes;
+        $record->requirements = $this->writer->requirements($version->table);
+        $record->notions = $version->notions;
+        $record->minutes = $version->minutes;
+        $record->notes = $version->notes;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Pattern;
+
+use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\ORM\QueryBuilder;
+use Doctrine\Persistence\ManagerRegistry;
+use Octavum\Account\Account;
+
+/** @extends ServiceEntityRepository<PatternRecord> */
+final class PatternRepository extends ServiceEntityRepository
+{
+    public function __construct(ManagerRegistry $registry)
+    {
+        parent::__construct($registry, PatternRecord::class);
+    }
+
+    /** @return list<PatternRecord> with their versions, in one query */
+    public function allOf(Account $account): array
+    {
+        /* @var list<PatternRecord> */
+        return $this->own($account)->getQuery()->getResult();
+    }
+
+    /** One of the account's own; removed ones too, so that a removal can be undone. */
+    public function oneOf(Account $account, string $id): ?PatternRecord
+    {
+        return $this->findOneBy(['id' => $id, 'account' => $account]);
+    }
+
+    public function versionOf(Account $account, string $id): ?VersionRecord
+    {
+        /* @var ?VersionRecord */
+        return $this->getEntityManager()->createQuery('SELECT v, p FROM '.VersionRecord::class.' v JOIN v.pattern p WHERE v.id = :id AND p.account = :account AND p.removedAt IS NULL')
+            ->setParameter('id', $id)->setParameter('account', $account)->getOneOrNullResult();
+    }
+
+    private function own(Account $account): QueryBuilder
+    {
+        return $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.versions', 'part')
+            ->where('r.account = :account')->andWhere('r.removedAt IS NULL')->setParameter('account', $account)
+            ->orderBy('r.id')->addOrderBy('part.id');
+    }
+}

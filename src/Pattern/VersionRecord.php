@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Pattern;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Symfony\Component\Uid\Ulid;
+
+/** A version of a pattern as stored, its requirement table with it. */
+#[ORM\Entity]
+#[ORM\Table(name: 'version')]
+class VersionRecord
+{
+    #[ORM\Id]
+    #[ORM\Column(length: 26)]
+    public readonly string $id;
+
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $removedAt = null;
+
+    #[ORM\Column(length: 60)]
+    public string $name = '';
+
+    /** @var list<string> */
+    #[ORM\Column]
+    public array $sizes = [];
+
+    /** @var list<array<string, mixed>> rows as in the exchange format */
+    #[ORM\Column]
+    public array $requirements = [];
+
+    /** @var list<string> */
+    #[ORM\Column]
+    public array $notions = [];
+
+    #[ORM\Column(nullable: true)]
+    public ?int $minutes = null;
+
+    #[ORM\Column(type: Types::TEXT)]
+    public string $notes = '';
+
+    public function __construct(
+        #[ORM\ManyToOne(inversedBy: 'versions')]
+        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly PatternRecord $pattern,
+    ) {
+        $this->id = (string) new Ulid();
+        $pattern->versions->add($this);
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Season;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Season\CheckedSeason;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Season;
+use Octavum\Core\Season\SeasonCheck;
+
+/** An account's seasons and projects, checked; for every room that needs them. */
+final readonly class Plan
+{
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private ProjectRepository $projects,
+        private ProjectMapper $mapper,
+        private AccountSettings $settings,
+    ) {
+    }
+
+    /** @return list<SeasonRecord> the earliest first */
+    public function seasons(Account $account): array
+    {
+        return $this->entities->getRepository(SeasonRecord::class)->findBy(['account' => $account], ['starts' => 'ASC', 'id' => 'ASC']);
+    }
+
+    /**
+     * The season asked for, or last looked at, or the latest.
+     *
+     * @param list<SeasonRecord> $seasons
+     */
+    public function current(Account $account, array $seasons, ?string $id = null): ?SeasonRecord
+    {
+        foreach ([$id, $account->season] as $wanted) {
+            foreach ($seasons as $season) {
+                if ($season->id === $wanted) {
+                    return $season;
+                }
+            }
+        }
+
+        return $seasons[\count($seasons) - 1] ?? null;
+    }
+
+    /** @return list<Project> of all seasons */
+    public function projects(Account $account): array
+    {
+        return $this->mapper->projects($this->projects->allOf($account), $this->settings->of($account)->assumptions);
+    }
+
+    /** @param ?list<Project> $projects when they are at hand */
+    public function check(Account $account, Season $season, ?array $projects = null): CheckedSeason
+    {
+        return (new SeasonCheck($this->settings->of($account)->assumptions))->check($season, $projects ?? $this->projects($account));
+    }
+
+    /** @return array<string, list<Promise>> by cut, in rank order */
+    public function promises(Account $account): array
+    {
+        return (new SeasonCheck($this->settings->of($account)->assumptions))->promises($this->projects($account));
+    }
+}

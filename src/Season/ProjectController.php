@@ -1,0 +1,222 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Season;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Cloth\Stash;
+use Octavum\Core\Pattern\Role;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Person;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Season\Season;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\Toast;
+use Octavum\Pattern\Library;
+use Octavum\Pattern\VersionRecord;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Planning one project; what it comes to is shown while it is being planned. */
+#[Route('/project')]
+final class ProjectController extends AbstractController
+{
+    public function __construct(
+        private readonly ProjectRepository $projects,
+        private readonly ProjectMapper $mapper,
+        private readonly ProjectForm $form,
+        private readonly Plan $plan,
+        private readonly Stash $stash,
+        private readonly SeasonDrawing $drawing,
+        private readonly AccountSettings $settings,
+        private readonly EntityManagerInterface $entities,
+        private readonly Toast $toast,
+    ) {
+    }
+
+    #[Route('/new', name: 'project_new', methods: ['GET', 'POST'])]
+    public function new(Request $request, Library $library, #[CurrentUser] Account $account): Response
+    {
+        $seasons = $this->plan->seasons($account);
+        $season = $this->plan->current($account, $seasons, $request->query->getString('season'));
+        if (null === $season) {
+            return $this->redirectToRoute('season_new');
+        }
+        $rank = \count($this->projects->ranked($season)) + 1;
+        $pattern = $version = null;
+        foreach ($library->named($account) as [$candidate, $known]) {
+            if ($known->id === $request->query->getString('version')) {
+                [$pattern, $version] = [$candidate, $known];
+            }
+        }
+        $roles = $version?->table->roles() ?: [Role::Main];
+        $blank = new Project('', '', $this->mapper->season($season), $rank, null, $pattern, $version, claims: array_map(static fn (Role $role): Claim => new Claim('', $role), $roles));
+
+        return $this->page($request, null, $blank, $seasons, $account);
+    }
+
+    #[Route('/{id}', name: 'project', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET', 'POST'])]
+    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $project = null;
+        foreach ($this->plan->projects($account) as $known) {
+            $project = $known->id === $id ? $known : $project;
+        }
+
+        return $this->page($request, $record, $project ?? throw $this->createNotFoundException(), $this->plan->seasons($account), $account);
+    }
+
+    /** What the project as typed would come to; nothing is saved. */
+    #[Route('/preview', name: 'project_preview', methods: ['POST'])]
+    public function preview(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        $seasons = $this->seasons($this->plan->seasons($account));
+        $season = $seasons[$entry->raw('season')] ?? throw $this->createNotFoundException();
+        $id = $entry->raw('id');
+        $project = $this->form->read($entry, '' === $id ? 'new' : $id, 1000, $season, $seasons, $this->people($account), $account);
+
+        return $this->answer($project, $account);
+    }
+
+    /** The sizes and roles of a version, for the fields to offer. */
+    #[Route('/version', name: 'project_version', methods: ['GET'])]
+    public function version(Request $request, Library $library, #[CurrentUser] Account $account): Response
+    {
+        [, $version] = $library->named($account)[$request->query->getString('name')] ?? [null, null];
+
+        return new JsonResponse(['sizes' => $version->table->sizes ?? [], 'roles' => array_map(static fn (Role $role): string => $role->value, $version?->table->roles() ?? [])]);
+    }
+
+    #[Route('/{id}/remove', name: 'project_remove', methods: ['POST'])]
+    public function remove(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    {
+        $record = $this->own($account, $id);
+        $record->removedAt = $clock->now();
+        $this->entities->flush();
+        $this->toast->say('{project} is taken off the plan.', ['project' => $record->name], $this->generateUrl('project_restore', ['id' => $id]));
+
+        return $this->redirectToRoute('season', ['id' => $record->season->id]);
+    }
+
+    #[Route('/{id}/restore', name: 'project_restore', methods: ['POST'])]
+    public function restore(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->projects->oneOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = null;
+        $this->entities->flush();
+        $this->toast->say('{project} is back on the plan.', ['project' => $record->name]);
+
+        return $this->redirectToRoute('season', ['id' => $record->season->id]);
+    }
+
+    /** @param list<SeasonRecord> $seasons */
+    private function page(Request $request, ?ProjectRecord $record, Project $project, array $seasons, Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $known = $this->seasons($seasons);
+            $changed = $this->form->read($entry, $project->id, $project->rank, $project->season, $known, $this->people($account), $account);
+            if (null !== $record) {
+                Revision::check($entry, $record->revision);
+            }
+            if ($entry->isSound()) {
+                $saved = $this->store($changed, $record, $account);
+                $this->toast->say('{project} is saved.', ['project' => $saved->name]);
+
+                return $this->redirectToRoute('season', ['id' => $saved->season->id, 'project' => $saved->id, '_fragment' => 'p'.$saved->id]);
+            }
+        }
+
+        return $this->render('season/project.html.twig', [
+            'record' => $record,
+            'project' => $project,
+            'values' => $entry->typed + $this->form->values($project, $account),
+            'choices' => $this->form->choices($account),
+            'seasons' => $seasons,
+            'people' => $this->people($account),
+            'faults' => $entry->faults(),
+            'answer' => [] === $entry->typed && null !== $record && $project->state->isOpen() ? $this->answer($project, $account)->getContent() : '',
+        ], new Response(status: $entry->isSound() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+    }
+
+    private function answer(Project $project, Account $account): Response
+    {
+        $others = array_filter($this->plan->projects($account), static fn (Project $other): bool => $other->id !== $project->id);
+        $open = new Project($project->id, $project->name, $project->season, $project->rank, $project->person, $project->pattern, $project->version, $project->size, $project->gradedTo, $project->certainty, ProjectState::Planned, $project->deadline, $project->minutes, $project->alterations, $project->claims);
+        $rows = $this->drawing->of($this->plan->check($account, $project->season, [...array_values($others), $open]), $this->settings->of($account))['rows'];
+        foreach (\is_array($rows) ? $rows : [] as $row) {
+            if (\is_array($row) && $row['answer'] instanceof ProjectAnswer && $row['answer']->project->id === $project->id) {
+                return $this->render('season/_answer.html.twig', ['row' => $row]);
+            }
+        }
+
+        return new Response('');
+    }
+
+    private function store(Project $project, ?ProjectRecord $record, Account $account): ProjectRecord
+    {
+        $season = $this->entities->getReference(SeasonRecord::class, $project->season->id) ?? throw $this->createNotFoundException();
+        $record ??= new ProjectRecord($season);
+        $record->season = $season;
+        $this->mapper->store($project, $record);
+        $record->person = null === $project->person ? null : $this->entities->getReference(PersonRecord::class, $project->person->id);
+        $record->version = null === $project->version ? null : $this->entities->getReference(VersionRecord::class, $project->version->id);
+        $record->claims->clear();
+        foreach ($project->claims as $claim) {
+            $stored = new ClaimRecord($record);
+            $this->mapper->storeClaim($claim, $stored);
+            $stored->cut = null === $claim->cut ? null : $this->stash->record($account, $claim->cut->id);
+        }
+        $this->entities->persist($record);
+        $this->entities->flush();
+        $this->projects->renumber($record);
+
+        return $record;
+    }
+
+    /**
+     * @param list<SeasonRecord> $records
+     *
+     * @return array<string, Season>
+     */
+    private function seasons(array $records): array
+    {
+        $seasons = [];
+        foreach ($records as $record) {
+            $seasons[$record->id] = $this->mapper->season($record);
+        }
+
+        return $seasons;
+    }
+
+    /** @return array<string, Person> by id */
+    private function people(Account $account): array
+    {
+        $people = [];
+        foreach ($this->entities->getRepository(PersonRecord::class)->findBy(['account' => $account], ['name' => 'ASC']) as $record) {
+            $people[$record->id] = $this->mapper->person($record);
+        }
+
+        return $people;
+    }
+
+    private function own(Account $account, string $id): ProjectRecord
+    {
+        $record = $this->projects->oneOf($account, $id);
+
+        return null !== $record && null === $record->removedAt ? $record : throw $this->createNotFoundException();
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Season;
+
+use Octavum\Cloth\ClothMapper;
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Person;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Season;
+use Octavum\Exchange\Node;
+use Octavum\Exchange\WorkroomReader;
+use Octavum\Exchange\WorkroomWriter;
+use Octavum\Pattern\PatternMapper;
+
+/** Stored seasons, people and projects to the core's and back. */
+final readonly class ProjectMapper
+{
+    public function __construct(
+        private ClothMapper $cloths,
+        private PatternMapper $patterns,
+        private WorkroomReader $reader,
+        private WorkroomWriter $writer,
+    ) {
+    }
+
+    /**
+     * @param iterable<ProjectRecord> $records
+     * @param array<string, Cloth>    $cloths   built already, by id
+     * @param array<string, Pattern>  $patterns built already, by id
+     *
+     * @return list<Project> sharing one Cloth for each cloth
+     */
+    public function projects(iterable $records, Assumptions $assumptions, array $cloths = [], array $patterns = []): array
+    {
+        $projects = [];
+        foreach ($records as $record) {
+            $stored = $record->version?->pattern;
+            $pattern = null === $stored || null !== $stored->removedAt ? null : $patterns[$stored->id] ??= $this->patterns->pattern($stored);
+            $claims = [];
+            foreach ($record->claims as $claim) {
+                $stored = $claim->cut?->cloth;
+                $cloth = null === $stored || null !== $stored->removedAt ? null : $cloths[$stored->id] ??= $this->cloths->cloth($stored, $assumptions);
+                $claims[] = new Claim(
+                    $claim->id,
+                    $claim->role,
+                    $cloth,
+                    $this->find($cloth->cuts ?? [], $claim->cut?->id),
+                    null === $claim->buy ? null : $this->reader->wish(Node::stored($claim->buy)),
+                    null === $claim->stated ? null : Length::ofMicrometres($claim->stated),
+                    $claim->cutOut,
+                );
+            }
+            $projects[] = new Project(
+                $record->id,
+                $record->name,
+                $this->season($record->season),
+                $record->rank,
+                null === $record->person ? null : $this->person($record->person),
+                $pattern,
+                $this->find($pattern->versions ?? [], $record->version?->id),
+                $record->size,
+                $record->gradedTo,
+                $record->certainty,
+                $record->state,
+                $record->deadline,
+                $record->minutes,
+                $this->reader->alterations(Node::stored($record->alterations)),
+                $claims,
+                $record->notes,
+            );
+        }
+
+        return $projects;
+    }
+
+    public function season(SeasonRecord $record): Season
+    {
+        return new Season($record->id, $record->name, $record->starts, $record->weeks, $record->minutesPerWeek, $record->notes);
+    }
+
+    public function person(PersonRecord $record): Person
+    {
+        return new Person($record->id, $record->name, $record->child, $record->notes);
+    }
+
+    /** Everything but season, person, version and claims, which are other records. */
+    public function store(Project $project, ProjectRecord $record): void
+    {
+        $record->name = $project->name;
+        $record->rank = $project->rank;
+        $record->size = $project->size;
+        $record->gradedTo = $project->gradedTo;
+        $record->certainty = $project->certainty;
+        $record->state = $project->state;
+        $record->deadline = $project->deadline;
+        $record->minutes = $project->minutes;
+        $record->alterations = $this->writer->alterations($project->alterations);
+        $record->notes = $project->notes;
+    }
+
+    /** Everything but the cut, which is another record. */
+    public function storeClaim(Claim $claim, ClaimRecord $record): void
+    {
+        $record->role = $claim->role;
+        $record->buy = null === $claim->wish ? null : $this->writer->wish($claim->wish);
+        $record->stated = $claim->stated?->micrometres;
+        $record->cutOut = $claim->cutOut;
+    }
+
+    /**
+     * @template T of Cut|Version
+     *
+     * @param list<T> $all
+     *
+     * @return ?T
+     */
+    private function find(array $all, ?string $id): Cut|Version|null
+    {
+        foreach ($all as $one) {
+            if ($one->id === $id) {
+                return $one;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Season;
+
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Season\CheckedSeason;
+use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Season;
+use Octavum\Core\Workroom\Settings;
+use Octavum\Strip\Scale;
+use Octavum\Strip\StripBuilder;
+
+/** A checked season as the page draws it: each role's strip to one scale, and each project on the ruler of weeks. */
+final readonly class SeasonDrawing
+{
+    private const RULER = 156;
+
+    public function __construct(private StripBuilder $strips)
+    {
+    }
+
+    /** @return array<string, mixed> for the template season/show.html.twig */
+    public function of(CheckedSeason $checked, Settings $settings): array
+    {
+        $scale = Scale::row($this->longest($checked->projects));
+        $line = null;
+        $rows = [];
+        foreach ($checked->projects as $i => $answer) {
+            if ($answer->belowChalkLine) {
+                $line ??= $i;
+            }
+            $rows[] = [
+                'answer' => $answer,
+                'roles' => array_map(fn (RoleAnswer $role): array => ['role' => $role, 'strip' => $this->strips->role($role, $answer->project->name, $scale, $settings->system)], $answer->roles),
+                'weeks' => $this->weeks($answer, $checked->season),
+            ];
+        }
+
+        return ['checked' => $checked, 'rows' => $rows, 'chalkLine' => $line, 'months' => $this->months($checked->season)];
+    }
+
+    /** @param list<ProjectAnswer> $projects */
+    private function longest(array $projects): Length
+    {
+        $longest = Length::zero();
+        foreach ($projects as $answer) {
+            foreach ($answer->roles as $role) {
+                $end = ($role->toCut->length ?? Length::zero())->larger($role->amount() ?? Length::zero());
+                $promised = Length::zero();
+                foreach ($role->promises as $promise) {
+                    $promised = $promised->plus($promise->amount);
+                }
+                $longest = $longest->larger($end)->larger($promised);
+            }
+        }
+
+        return $longest;
+    }
+
+    /** @return array{lines: list<float>, x: float, width: float, deadline: ?float} in pixels on a ruler of 156 */
+    private function weeks(ProjectAnswer $answer, Season $season): array
+    {
+        $week = self::RULER / $season->weeks;
+        $x = static fn (int $minutes): float => 0 === $season->minutesPerWeek ? 0 : min(self::RULER - 3, $minutes / $season->minutesPerWeek * $week);
+        $deadline = $answer->project->deadline;
+
+        return [
+            'lines' => array_map(static fn (int $i): float => round($i * $week, 1), range(0, $season->weeks)),
+            'x' => round($x($answer->from), 1),
+            'width' => round(max(3, $x($answer->to) - $x($answer->from)), 1),
+            'deadline' => null === $deadline ? null : round(max(2, min(self::RULER - 2, (float) $season->starts->diff($deadline)->format('%r%a') / 7 * $week)), 1),
+        ];
+    }
+
+    /** @return list<array{x: float, name: string}> */
+    private function months(Season $season): array
+    {
+        $months = [['x' => 0.0, 'name' => $season->starts->format('M')]];
+        $first = $season->starts->modify('first day of next month');
+        while ($first <= $season->ends()) {
+            $x = round($season->starts->diff($first)->days / 7 * self::RULER / $season->weeks, 1);
+            if ($x - $months[\count($months) - 1]['x'] >= 26 && $x < self::RULER - 18) {
+                $months[] = ['x' => $x, 'name' => $first->format('M')];
+            }
+            $first = $first->modify('first day of next month');
+        }
+
+        return $months;
+    }
+}

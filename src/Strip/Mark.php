@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Strip;
+
+use Octavum\Core\Measure\Length;
+
+/** A claim chalked on a strip, in pixels; what runs past the end of the cloth is drawn as missing. */
+final readonly class Mark
+{
+    /**
+     * @param string  $label   the project's mark, shortened to what fits; empty when nothing does
+     * @param bool    $own     of the project the strip is drawn for
+     * @param float   $inside  how much of it lies on cloth
+     * @param float   $over    how much of it does not
+     * @param ?Length $missing written behind it
+     */
+    public function __construct(
+        public string $project,
+        public string $label,
+        public bool $own,
+        public float $x,
+        public float $inside,
+        public float $over,
+        public ?Length $missing,
+        public bool $toBuy = false,
+    ) {
+    }
+
+    public function labelWidth(): float
+    {
+        return 6.6 * mb_strlen($this->label) + 10;
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Strip;
+
+use Octavum\Core\Cloth\Cloth;
+
+/** A cut drawn to scale: everything the template prints, in pixels. */
+final readonly class Strip
+{
+    /**
+     * @param ?Cloth                                        $cloth  null for cloth still to be bought
+     * @param float                                         $width  of the whole drawing
+     * @param float                                         $length of the cloth along x
+     * @param float                                         $height of the cloth along y
+     * @param string                                        $edge   path of the cloth's outline; empty where none is owned
+     * @param list<Mark>                                    $marks
+     * @param list<array{x: float, h: int, label: string}>  $ticks
+     * @param bool                                          $widthKnown a strip of unknown width has a wavy lower edge
+     * @param bool                                          $torn   longer than is drawn
+     */
+    public function __construct(
+        public string $id,
+        public ?Cloth $cloth,
+        public float $width,
+        public float $length,
+        public float $height,
+        public string $edge,
+        public array $marks,
+        public array $ticks,
+        public bool $widthKnown,
+        public bool $lengthKnown,
+        public bool $torn,
+        public bool $large,
+    ) {
+    }
+}

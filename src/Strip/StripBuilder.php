@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Strip;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\System;
+use Octavum\Core\Measure\Unit;
+use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\RoleAnswer;
+
+/** Draws strips: cloth to cut from as it lies on the table, the claims on it in rank order, and what is missing. */
+final class StripBuilder
+{
+    private const TOOTH = 5.0;
+
+    private int $drawn = 0;
+
+    /** @param list<Promise> $promises */
+    public function cut(Cloth $cloth, Cut $cut, array $promises, Scale $scale, Assumptions $assumptions, System $system): Strip
+    {
+        return $this->strip($cloth, ToCut::of($cloth, $cut, $assumptions), $promises, null, $scale, $system);
+    }
+
+    public function role(RoleAnswer $role, string $project, Scale $scale, System $system): ?Strip
+    {
+        if (null !== $role->claim->wish && null !== $role->amount()) {
+            $mark = new Mark($project, '', true, 0, 0, $scale->x($role->amount()), $role->amount(), true);
+
+            return $this->assemble(null, 0, $scale->across * 1.4, [$mark], $scale, $system, true, true, false);
+        }
+        if (null === $role->claim->cloth || null === $role->toCut) {
+            return null;
+        }
+
+        return $this->strip($role->claim->cloth, $role->toCut, $role->promises, $role->claim->id, $scale, $system);
+    }
+
+    /** @param list<Promise> $promises */
+    private function strip(Cloth $cloth, ToCut $toCut, array $promises, ?string $own, Scale $scale, System $system): Strip
+    {
+        $height = null === $toCut->width ? $scale->across * 1.4 : max(6.0, $scale->y($toCut->width));
+        $full = $scale->x($toCut->length ?? Length::ofMetres('1'));
+        $length = min($full, $scale->room - 20);
+        $marks = [];
+        $at = Length::zero();
+        foreach (null === $toCut->length ? [] : $promises as $promise) {
+            $x = $scale->x($at);
+            $at = $at->plus($promise->amount);
+            $inside = max(0.0, min($scale->x($at), $length) - $x);
+            $over = $full > $length ? 0.0 : max(0.0, $scale->x($at) - max($x, $length));
+            $missing = $at->minus($toCut->length ?? $at);
+            $marks[] = new Mark(
+                $promise->project->name,
+                $this->fit($promise->project->name, $inside),
+                null === $own || $promise->claim->id === $own,
+                min($x, $scale->room),
+                $inside,
+                $over,
+                $over > 0 ? $missing->smaller($promise->amount) : null,
+            );
+        }
+
+        return $this->assemble($cloth, $length, $height, $marks, $scale, $system, null !== $toCut->width, null !== $toCut->length, $full > $length);
+    }
+
+    /** @param list<Mark> $marks */
+    private function assemble(?Cloth $cloth, float $length, float $height, array $marks, Scale $scale, System $system, bool $widthKnown, bool $lengthKnown, bool $torn): Strip
+    {
+        $end = $length;
+        foreach ($marks as $mark) {
+            $end = max($end, $mark->x + $mark->inside + $mark->over);
+        }
+
+        return new Strip(
+            's'.++$this->drawn,
+            $cloth,
+            round(max($end + 70, 90), 1),
+            $length,
+            round($height, 1),
+            null === $cloth ? '' : $this->edge($length, $height, $widthKnown, $torn),
+            $marks,
+            $this->ticks($end, $scale, $system),
+            $widthKnown,
+            $lengthKnown,
+            $torn,
+            $scale->across >= 60,
+        );
+    }
+
+    /** The cut end is pinked, or torn in two long teeth where the cloth goes on; an unknown width waves. */
+    private function edge(float $length, float $height, bool $widthKnown, bool $torn): string
+    {
+        $path = 'M0 0H'.$length;
+        $tooth = $torn ? max(self::TOOTH, $height / 2) : self::TOOTH;
+        $depth = $torn ? 7 : 2.5;
+        for ($y = 0.0; $y < $height; $y += $tooth) {
+            $path .= \sprintf('L%.1f %.1f', max(0, $length - $depth), min($y + $tooth / 2, $height));
+            $path .= \sprintf('L%.1f %.1f', $length, min($y + $tooth, $height));
+        }
+        if (!$widthKnown) {
+            for ($x = $length; $x > 0; $x -= 8) {
+                $path .= \sprintf('Q%.1f %.1f %.1f %.1f', max(0, $x - 4), $height + (0 === (int) (($length - $x) / 8) % 2 ? 5 : -5), max(0, $x - 8), $height);
+            }
+        }
+
+        return $path.'L0 '.$height.'Z';
+    }
+
+    /** @return list<array{x: float, h: int, label: string}> every 10 cm, or every eighth of a yard */
+    private function ticks(float $end, Scale $scale, System $system): array
+    {
+        [$step, $whole, $half, $symbol] = System::Metric === $system ? [Length::of('10', Unit::Centimetre), 10, 5, 'm'] : [Length::ofMicrometres(Unit::EighthYard->value), 8, 4, 'yd'];
+        $ticks = [];
+        for ($i = 0; ($x = $scale->x($step->times($i))) <= $end + 1; ++$i) {
+            $ticks[] = ['x' => $x, 'h' => match (0) {
+                $i % $whole => 8,
+                $i % $half => 5,
+                default => 3,
+            }, 'label' => $i > 0 && 0 === $i % $whole ? intdiv($i, $whole).' '.$symbol : ''];
+        }
+
+        return $ticks;
+    }
+
+    private function fit(string $name, float $room): string
+    {
+        $letters = (int) (($room - 24) / 6.6);
+
+        return match (true) {
+            mb_strlen($name) <= $letters => $name,
+            $letters < 5 => '',
+            default => rtrim(mb_substr($name, 0, $letters - 1)).'…',
+        };
+    }
+}
