@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Octavum\Account;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Shopping\Counter;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Exchange\WorkroomWriter;
 use Octavum\Input\Entry;
-use Octavum\Core\Measure\Assumptions;
-use Octavum\Core\Workroom\Settings;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Bundle\SecurityBundle\Security;
@@ -30,7 +30,6 @@ final class AccountController extends AbstractController
 
     public function __construct(
         private readonly AccountRepository $accounts,
-        private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
         private readonly UserPasswordHasherInterface $hasher,
         private readonly Security $security,
@@ -99,12 +98,12 @@ final class AccountController extends AbstractController
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $name = $entry->name('name');
-            $system = $entry->choice('units', System::Metric);
+            $system = $entry->choice('units', System::class) ?? System::Metric;
             $currency = mb_strtoupper($entry->text('currency', 3));
             if (1 !== preg_match('/^[A-Z]{3}$/D', $currency)) {
                 $entry->fault('currency', new Sentence('A currency is three letters, such as EUR.'));
             }
-            $settings = new Settings($system, $entry->choice('counter', Counter::TenCentimetres), $currency, new Assumptions(
+            $settings = new Settings($system, $entry->choice('counter', Counter::class) ?? Counter::TenCentimetres, $currency, new Assumptions(
                 $entry->length('squaring', $system->widthUnit()),
                 $entry->length('selvage', $system->widthUnit()),
                 $entry->length('fitsLeast', $system->widthUnit()),

@@ -196,7 +196,7 @@ final class ClothController extends AbstractController
         return $this->render($template, [
             'record' => $record,
             'values' => $entry->typed + $values,
-            'rows' => $entry->rows('cuts') ?: ['0'],
+            'rows' => [] === $entry->rows('cuts') ? ['0'] : $entry->rows('cuts'),
             'faults' => $entry->faults(),
         ], new Response(status: $entry->isSound() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }

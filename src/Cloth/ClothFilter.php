@@ -9,6 +9,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
+use Octavum\Input\Words;
 
 /** Which cloths of a stash are shown, and in what order. */
 final readonly class ClothFilter
@@ -44,7 +45,7 @@ final readonly class ClothFilter
     private function lets(Cloth $cloth, Assumptions $assumptions): bool
     {
         $text = mb_strtolower(implode(' ', [$cloth->name, $cloth->type->value ?? '', $cloth->structure->value, $cloth->place, $cloth->print->value, $cloth->notes, ...array_keys($cloth->fibres->shares)]));
-        foreach (preg_split('/\s+/u', mb_strtolower($this->words), -1, \PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+        foreach (Words::of(mb_strtolower($this->words)) as $word) {
             if (!str_contains($text, $word)) {
                 return false;
             }

@@ -83,7 +83,7 @@ final readonly class ClothForm
         $name = $entry->name('name');
         $full = $entry->length('width', $settings->system->widthUnit());
         $selvage = $entry->length('selvage', $settings->system->widthUnit()) ?? $settings->assumptions->selvage;
-        $knowledge = $entry->choice('fibresKnown', Knowledge::Unknown);
+        $knowledge = $entry->choice('fibresKnown', Knowledge::class) ?? Knowledge::Unknown;
         if (null !== $full && Length::of('4', Unit::Metre)->isLessThan($full)) {
             $entry->fault('width', new Sentence('No loom is that wide: type a width up to 4 m, such as 140 cm or 54 in.'));
         }
@@ -92,12 +92,12 @@ final readonly class ClothForm
             $id,
             $name,
             null === $full ? null : $entry->attempt('width', static fn (): Width => Width::of($full, $selvage)),
-            $entry->choice('structure', Structure::Woven),
-            $entry->optionalChoice('type', ClothType::class),
+            $entry->choice('structure', Structure::class) ?? Structure::Woven,
+            $entry->choice('type', ClothType::class),
             $entry->attempt('fibres', static fn (): FibreMix => (new FibreReader())->read($entry->raw('fibres'), Knowledge::Unknown === $knowledge ? Knowledge::Guess : $knowledge)),
             $this->weight($entry),
-            $entry->choice('print', PrintKind::Plain),
-            $entry->choice('direction', Direction::None),
+            $entry->choice('print', PrintKind::class) ?? PrintKind::Plain,
+            $entry->choice('direction', Direction::class) ?? Direction::None,
             $entry->length('repeat', $settings->system->widthUnit()),
             $this->tested($entry),
             $this->colours($entry),
@@ -149,7 +149,7 @@ final readonly class ClothForm
     private function weight(Entry $entry): ?Weight
     {
         $grams = $entry->integer('grams', 5, 2000);
-        $class = $entry->optionalChoice('weight', WeightClass::class);
+        $class = $entry->choice('weight', WeightClass::class);
 
         return match (true) {
             null !== $grams => Weight::ofGrams($grams),

@@ -20,8 +20,10 @@ final class ClothRepository extends ServiceEntityRepository
     /** @return list<ClothRecord> with their cuts, in one query */
     public function allOf(Account $account): array
     {
-        /* @var list<ClothRecord> */
-        return $this->own($account)->getQuery()->getResult();
+        /** @var list<ClothRecord> $records */
+        $records = $this->own($account)->getQuery()->getResult();
+
+        return $records;
     }
 
     /** One of the account's own; removed ones too, so that a removal can be undone. */
@@ -32,9 +34,11 @@ final class ClothRepository extends ServiceEntityRepository
 
     public function cutOf(Account $account, string $id): ?CutRecord
     {
-        /* @var ?CutRecord */
-        return $this->getEntityManager()->createQuery('SELECT c, cloth FROM '.CutRecord::class.' c JOIN c.cloth cloth WHERE c.id = :id AND cloth.account = :account')
+        /** @var ?CutRecord $record */
+        $record = $this->getEntityManager()->createQuery('SELECT c, cloth FROM '.CutRecord::class.' c JOIN c.cloth cloth WHERE c.id = :id AND cloth.account = :account')
             ->setParameter('id', $id)->setParameter('account', $account)->getOneOrNullResult();
+
+        return $record;
     }
 
     private function own(Account $account): QueryBuilder

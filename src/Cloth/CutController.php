@@ -67,7 +67,7 @@ final class CutController extends AbstractController
     {
         $record = $this->own($account, $id);
         $entry = new Entry($request->request->all());
-        $kind = $entry->choice('kind', LedgerKind::Measured);
+        $kind = $entry->choice('kind', LedgerKind::class) ?? LedgerKind::Measured;
         $length = $entry->length('length', $this->settings->of($account)->system->lengthUnit());
         if (null === $length && \in_array($kind, self::NEEDS_LENGTH, true) && $entry->isSound()) {
             $entry->fault('length', new Sentence('The length is missing: type what the tape says, such as 1.4 m or 1 5/8 yd.'));

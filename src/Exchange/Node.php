@@ -245,23 +245,11 @@ final readonly class Node
     /**
      * @template T of \BackedEnum
      *
-     * @param T $default
-     *
-     * @return T
-     */
-    public function choice(\BackedEnum $default): \BackedEnum
-    {
-        return $this->optionalChoice($default::class) ?? $default;
-    }
-
-    /**
-     * @template T of \BackedEnum
-     *
      * @param class-string<T> $enum with string values
      *
      * @return ?T
      */
-    public function optionalChoice(string $enum): ?\BackedEnum
+    public function choice(string $enum): ?\BackedEnum
     {
         if (null === $this->value) {
             return null;

@@ -19,7 +19,6 @@ use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Measure\Assumptions;
-use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
@@ -95,8 +94,8 @@ final readonly class WorkroomReader
         }
 
         return new Settings(
-            $node->at('units')->choice(System::Metric),
-            $node->at('counter')->choice(Counter::TenCentimetres),
+            $node->at('units')->choice(System::class) ?? System::Metric,
+            $node->at('counter')->choice(Counter::class) ?? Counter::TenCentimetres,
             $currency,
             new Assumptions($node->at('squaring')->length(), $node->at('selvage')->length(), $node->at('fitsLeast')->length()),
         );
@@ -108,7 +107,7 @@ final readonly class WorkroomReader
         return array_map(static function (Node $entry): LedgerEntry {
             $entry->object(['on', 'kind', 'length', 'note']);
 
-            return new LedgerEntry($entry->at('on')->requiredDate(), $entry->at('kind')->choice(LedgerKind::Bought), $entry->at('length')->length(), $entry->at('note')->text());
+            return new LedgerEntry($entry->at('on')->requiredDate(), $entry->at('kind')->choice(LedgerKind::class) ?? LedgerKind::Bought, $entry->at('length')->length(), $entry->at('note')->text());
         }, $node->items());
     }
 
@@ -118,7 +117,7 @@ final readonly class WorkroomReader
         return array_map(static function (Node $edition): Edition {
             $edition->object(['name', 'sizes', 'paper']);
 
-            return new Edition($edition->at('name')->text(120), $edition->at('sizes')->texts(20), $edition->at('paper')->optionalChoice(PaperState::class));
+            return new Edition($edition->at('name')->text(120), $edition->at('sizes')->texts(20), $edition->at('paper')->choice(PaperState::class));
         }, $node->items());
     }
 
@@ -143,7 +142,7 @@ final readonly class WorkroomReader
                 }
             }
 
-            return new Requirement($row->at('role')->choice(Role::Main), $row->at('width')->requiredLength(), $row->at('nap')->choice(Nap::Either), $cells);
+            return new Requirement($row->at('role')->choice(Role::class) ?? Role::Main, $row->at('width')->requiredLength(), $row->at('nap')->choice(Nap::class) ?? Nap::Either, $cells);
         }, $rows->items()));
     }
 
@@ -164,7 +163,7 @@ final readonly class WorkroomReader
         return new Wish(
             $node->at('name')->name(),
             $this->fibres($node->at('fibres'), Knowledge::Seller),
-            $node->at('structure')->choice(Structure::Woven),
+            $node->at('structure')->choice(Structure::class) ?? Structure::Woven,
             $node->at('oneWay')->boolean(),
             $node->at('repeat')->length(),
             $node->at('pricePerMetre')->integer(0, 10_000_000),
@@ -253,12 +252,12 @@ final readonly class WorkroomReader
             $node->at('id')->name(60),
             $node->at('name')->name(),
             null === $full ? null : $node->at('width')->attempt(static fn (): Width => Width::of($full, $selvage ?? $assumptions->selvage)),
-            $node->at('structure')->choice(Structure::Woven),
-            $node->at('type')->optionalChoice(ClothType::class),
-            $this->fibres($node->at('fibres'), $node->at('fibresKnown')->choice(Knowledge::Unknown)),
+            $node->at('structure')->choice(Structure::class) ?? Structure::Woven,
+            $node->at('type')->choice(ClothType::class),
+            $this->fibres($node->at('fibres'), $node->at('fibresKnown')->choice(Knowledge::class) ?? Knowledge::Unknown),
             $this->weight($node->at('weight')),
-            $node->at('print')->choice(PrintKind::Plain),
-            $node->at('direction')->choice(Direction::None),
+            $node->at('print')->choice(PrintKind::class) ?? PrintKind::Plain,
+            $node->at('direction')->choice(Direction::class) ?? Direction::None,
             $node->at('repeat')->length(),
             $shrinkage->isThere() && $shrinkage->object(['along', 'across']) ? $shrinkage->attempt(static fn (): Shrinkage => Shrinkage::tested(Percent::of($shrinkage->at('along')->number()), Percent::of($shrinkage->at('across')->number()))) : null,
             $this->colours($node->at('colours')),
@@ -295,7 +294,7 @@ final readonly class WorkroomReader
 
             return null === $grams ? null : Weight::ofGrams($grams);
         }
-        $class = $node->optionalChoice(WeightClass::class);
+        $class = $node->choice(WeightClass::class);
 
         return null === $class ? null : Weight::ofClass($class);
     }
@@ -319,7 +318,7 @@ final readonly class WorkroomReader
         return array_map(function (Node $cut): Cut {
             $cut->object(['id', 'label', 'state', 'expected', 'ledger']);
 
-            return new Cut($cut->at('id')->name(60), $this->ledger($cut->at('ledger')), $cut->at('label')->text(60), $cut->at('state')->choice(CutState::Arrived), $cut->at('expected')->date());
+            return new Cut($cut->at('id')->name(60), $this->ledger($cut->at('ledger')), $cut->at('label')->text(60), $cut->at('state')->choice(CutState::class) ?? CutState::Arrived, $cut->at('expected')->date());
         }, $node->items());
     }
 
@@ -333,10 +332,10 @@ final readonly class WorkroomReader
             $node->at('maker')->text(120),
             $node->at('number')->text(60),
             $node->at('otherNumbers')->texts(60),
-            $node->at('garment')->choice(Garment::Other),
-            $node->at('format')->choice(PatternFormat::Tissue),
-            $node->at('ownership')->choice(Ownership::Owned),
-            $node->at('onlyFor')->optionalChoice(Structure::class),
+            $node->at('garment')->choice(Garment::class) ?? Garment::Other,
+            $node->at('format')->choice(PatternFormat::class) ?? PatternFormat::Tissue,
+            $node->at('ownership')->choice(Ownership::class) ?? Ownership::Owned,
+            $node->at('onlyFor')->choice(Structure::class),
             $node->at('minutes')->integer(0, 100_000),
             $node->at('place')->text(120),
             $node->at('notes')->text(),
@@ -393,8 +392,8 @@ final readonly class WorkroomReader
                 $version,
                 $node->at('size')->optionalText(20),
                 $node->at('gradedTo')->optionalText(20),
-                $node->at('certainty')->choice(Certainty::Likely),
-                $node->at('state')->choice(ProjectState::Planned),
+                $node->at('certainty')->choice(Certainty::class) ?? Certainty::Likely,
+                $node->at('state')->choice(ProjectState::class) ?? ProjectState::Planned,
                 $node->at('deadline')->date(),
                 $node->at('minutes')->integer(0, 100_000),
                 $this->alterations($node->at('alterations')),
@@ -420,7 +419,7 @@ final readonly class WorkroomReader
             if (null !== $cut && $node->at('buy')->isThere()) {
                 $node->fault('A claim has either a cut or something to buy, not both.');
             }
-            $claims[] = new Claim($project.'#'.$i, $node->at('role')->choice(Role::Main), $cloth, $cut, $node->at('buy')->isThere() ? $this->wish($node->at('buy')) : null, $node->at('length')->length(), $node->at('cutOut')->boolean());
+            $claims[] = new Claim($project.'#'.$i, $node->at('role')->choice(Role::class) ?? Role::Main, $cloth, $cut, $node->at('buy')->isThere() ? $this->wish($node->at('buy')) : null, $node->at('length')->length(), $node->at('cutOut')->boolean());
         }
 
         return $claims;

@@ -7,6 +7,7 @@ namespace Octavum\Find;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Cloth\ClothRecord;
+use Octavum\Input\Words;
 use Octavum\Pattern\PatternRecord;
 use Octavum\Season\ProjectRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -30,7 +31,7 @@ final class FindController extends AbstractController
     public function find(Request $request, EntityManagerInterface $entities, #[CurrentUser] Account $account): Response
     {
         $text = mb_substr(trim($request->query->getString('q')), 0, 80);
-        $words = \array_slice(preg_split('/\s+/u', $text, -1, \PREG_SPLIT_NO_EMPTY) ?: [], 0, 6);
+        $words = \array_slice(Words::of($text), 0, 6);
         $found = [];
         foreach ([] === $words ? [] : self::SOURCES as $kind => [$select, $fields]) {
             $query = $entities->createQuery($select.implode('', array_map(
@@ -40,7 +41,9 @@ final class FindController extends AbstractController
             foreach ($words as $i => $word) {
                 $query->setParameter('word'.$i, '%'.strtr($word, ['!' => '!!', '%' => '!%', '_' => '!_']).'%');
             }
-            foreach ($query->getArrayResult() as $row) {
+            /** @var list<array{id: string, name: string, more: string}> $rows */
+            $rows = $query->getArrayResult();
+            foreach ($rows as $row) {
                 $found[] = ['kind' => $kind] + $row;
             }
         }

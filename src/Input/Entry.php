@@ -89,7 +89,7 @@ final class Entry
     /** @return list<string> separated by commas */
     public function texts(string $field, int $most): array
     {
-        $texts = array_values(array_filter(array_map(trim(...), preg_split('/[,;\n]/', $this->raw($field)) ?: []), static fn (string $text): bool => '' !== $text));
+        $texts = array_values(array_filter(array_map(trim(...), explode(',', strtr($this->raw($field), ";\n", ',,'))), static fn (string $text): bool => '' !== $text));
         foreach ($texts as $text) {
             if (mb_strlen($text) > $most) {
                 $this->fault($field, new Sentence('“{text}” is longer than the {most} characters that can be kept: shorten it, and put commas between entries.', ['text' => mb_substr($text, 0, 40).'…', 'most' => $most]));
@@ -200,23 +200,11 @@ final class Entry
     /**
      * @template T of \BackedEnum
      *
-     * @param T $default
-     *
-     * @return T
-     */
-    public function choice(string $field, \BackedEnum $default): \BackedEnum
-    {
-        return $this->optionalChoice($field, $default::class) ?? $default;
-    }
-
-    /**
-     * @template T of \BackedEnum
-     *
      * @param class-string<T> $enum with string values
      *
      * @return ?T
      */
-    public function optionalChoice(string $field, string $enum): ?\BackedEnum
+    public function choice(string $field, string $enum): ?\BackedEnum
     {
         $text = $this->raw($field);
         if ('' === $text) {

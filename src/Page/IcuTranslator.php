@@ -26,7 +26,7 @@ final class IcuTranslator implements TranslatorInterface, TranslatorBagInterface
         $this->formatter = new IntlFormatter();
     }
 
-    /** @param array<string, mixed> $parameters */
+    /** @param array<mixed> $parameters */
     public function trans(string $id, array $parameters = [], ?string $domain = null, ?string $locale = null): string
     {
         $locale ??= $this->getLocale();

@@ -215,8 +215,8 @@ final class PatternController extends AbstractController
     }
 
     /**
-     * @param array<string, mixed>                    $with
-     * @param array<string, mixed>                    $values
+     * @param array<string, mixed>              $with
+     * @param array<string, mixed>              $values
      * @param ?array{sizes: mixed, rows: mixed} $grid
      */
     private function form(string $template, array $with, array $values, Entry $entry, ?array $grid = null): Response

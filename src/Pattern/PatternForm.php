@@ -51,7 +51,7 @@ final readonly class PatternForm
         foreach ($entry->rows('editions') as $i) {
             $name = $entry->text('editions.'.$i.'.name', 120);
             $sizes = $entry->texts('editions.'.$i.'.sizes', 20);
-            $paper = $entry->optionalChoice('editions.'.$i.'.paper', PaperState::class);
+            $paper = $entry->choice('editions.'.$i.'.paper', PaperState::class);
             if ('' !== $name || [] !== $sizes || null !== $paper) {
                 $editions[] = new Edition($name, $sizes, $paper);
             }
@@ -63,10 +63,10 @@ final readonly class PatternForm
             $entry->text('maker', 120),
             $entry->text('number', 60),
             $entry->texts('otherNumbers', 60),
-            $entry->choice('garment', Garment::Other),
-            $entry->choice('format', PatternFormat::Tissue),
-            $entry->choice('ownership', Ownership::Owned),
-            $entry->optionalChoice('onlyFor', Structure::class),
+            $entry->choice('garment', Garment::class) ?? Garment::Other,
+            $entry->choice('format', PatternFormat::class) ?? PatternFormat::Tissue,
+            $entry->choice('ownership', Ownership::class) ?? Ownership::Owned,
+            $entry->choice('onlyFor', Structure::class),
             $entry->minutes('hours', self::MOST_HOURS),
             $entry->text('place', 120),
             $entry->text('notes'),

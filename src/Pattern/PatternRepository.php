@@ -20,8 +20,10 @@ final class PatternRepository extends ServiceEntityRepository
     /** @return list<PatternRecord> with their versions, in one query */
     public function allOf(Account $account): array
     {
-        /* @var list<PatternRecord> */
-        return $this->own($account)->getQuery()->getResult();
+        /** @var list<PatternRecord> $records */
+        $records = $this->own($account)->getQuery()->getResult();
+
+        return $records;
     }
 
     /** One of the account's own; removed ones too, so that a removal can be undone. */
@@ -32,9 +34,11 @@ final class PatternRepository extends ServiceEntityRepository
 
     public function versionOf(Account $account, string $id): ?VersionRecord
     {
-        /* @var ?VersionRecord */
-        return $this->getEntityManager()->createQuery('SELECT v, p FROM '.VersionRecord::class.' v JOIN v.pattern p WHERE v.id = :id AND p.account = :account AND p.removedAt IS NULL')
+        /** @var ?VersionRecord $record */
+        $record = $this->getEntityManager()->createQuery('SELECT v, p FROM '.VersionRecord::class.' v JOIN v.pattern p WHERE v.id = :id AND p.account = :account AND p.removedAt IS NULL')
             ->setParameter('id', $id)->setParameter('account', $account)->getOneOrNullResult();
+
+        return $record;
     }
 
     private function own(Account $account): QueryBuilder

@@ -60,8 +60,8 @@ final class ProjectController extends AbstractController
                 [$pattern, $version] = [$candidate, $known];
             }
         }
-        $roles = $version?->table->roles() ?: [Role::Main];
-        $blank = new Project('', '', $this->mapper->season($season), $rank, null, $pattern, $version, claims: array_map(static fn (Role $role): Claim => new Claim('', $role), $roles));
+        $roles = $version?->table->roles() ?? [];
+        $blank = new Project('', '', $this->mapper->season($season), $rank, null, $pattern, $version, claims: array_map(static fn (Role $role): Claim => new Claim('', $role), [] === $roles ? [Role::Main] : $roles));
 
         return $this->page($request, null, $blank, $seasons, $account);
     }
@@ -156,7 +156,7 @@ final class ProjectController extends AbstractController
     {
         $others = array_filter($this->plan->projects($account), static fn (Project $other): bool => $other->id !== $project->id);
         $open = new Project($project->id, $project->name, $project->season, $project->rank, $project->person, $project->pattern, $project->version, $project->size, $project->gradedTo, $project->certainty, ProjectState::Planned, $project->deadline, $project->minutes, $project->alterations, $project->claims);
-        $rows = $this->drawing->of($this->plan->check($account, $project->season, [...array_values($others), $open]), $this->settings->of($account))['rows'];
+        $rows = $this->drawing->of($this->plan->check($account, $project->season, [...array_values($others), $open]), $this->settings->of($account), narrow: true)['rows'];
         foreach (\is_array($rows) ? $rows : [] as $row) {
             if (\is_array($row) && $row['answer'] instanceof ProjectAnswer && $row['answer']->project->id === $project->id) {
                 return $this->render('season/_answer.html.twig', ['row' => $row]);

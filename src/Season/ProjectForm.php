@@ -52,13 +52,13 @@ final readonly class ProjectForm
         $cuts = $this->stash->named($account);
         $version = $cutName = '';
         foreach ($this->library->named($account) as $name => [, $known]) {
-            $version = $known->id === $project->version?->id ? (string) $name : $version;
+            $version = $known->id === $project->version?->id ? $name : $version;
         }
         $claims = [];
         foreach ($project->claims as $claim) {
             $cutName = '';
             foreach ($cuts as $name => [, $known]) {
-                $cutName = $known->id === $claim->cut?->id ? (string) $name : $cutName;
+                $cutName = $known->id === $claim->cut?->id ? $name : $cutName;
             }
             $fibres = [];
             foreach ($claim->wish->fibres->shares ?? [] as $fibre => $share) {
@@ -133,8 +133,8 @@ final readonly class ProjectForm
             $version,
             $size,
             $gradedTo === $size ? null : $gradedTo,
-            $entry->choice('certainty', Certainty::Likely),
-            $entry->choice('state', ProjectState::Planned),
+            $entry->choice('certainty', Certainty::class) ?? Certainty::Likely,
+            $entry->choice('state', ProjectState::class) ?? ProjectState::Planned,
             $entry->date('deadline'),
             $entry->minutes('hours', PatternForm::MOST_HOURS),
             $this->alterations($entry, $account),
@@ -188,14 +188,14 @@ final readonly class ProjectForm
                 $wish = new Wish(
                     '' === $entry->raw($at.'buy') ? 'Cloth for '.$entry->raw($at.'role') : $entry->text($at.'buy', 120),
                     $entry->attempt($at.'fibres', static fn (): FibreMix => (new FibreReader())->read($entry->raw($at.'fibres'), Knowledge::Seller)) ?? FibreMix::unknown(),
-                    $entry->choice($at.'structure', Structure::Woven),
+                    $entry->choice($at.'structure', Structure::class) ?? Structure::Woven,
                     $entry->boolean($at.'oneWay'),
                     $entry->length($at.'repeat', $system->widthUnit()),
                     $entry->money($at.'price'),
                 );
             }
             $stated = $entry->length($at.'stated', $system->lengthUnit());
-            $claims[] = new Claim($project.'#'.$i, $entry->choice($at.'role', Role::Main), $cloth, $cut, $wish, $stated, $entry->boolean($at.'cutOut'));
+            $claims[] = new Claim($project.'#'.$i, $entry->choice($at.'role', Role::class) ?? Role::Main, $cloth, $cut, $wish, $stated, $entry->boolean($at.'cutOut'));
         }
 
         return $claims;

@@ -50,11 +50,13 @@ final class ProjectRepository extends ServiceEntityRepository
 
     public function oneOf(Account $account, string $id): ?ProjectRecord
     {
-        /* @var ?ProjectRecord */
-        return $this->createQueryBuilder('p')->join('p.season', 'season')
+        /** @var ?ProjectRecord $record */
+        $record = $this->createQueryBuilder('p')->join('p.season', 'season')
             ->where('season.account = :account')->andWhere('p.id = :id')
             ->setParameter('account', $account)->setParameter('id', $id)
             ->getQuery()->getOneOrNullResult();
+
+        return $record;
     }
 
     /** @return array<string, ProjectRecord> the season's open projects by id, in rank order */
@@ -90,7 +92,7 @@ final class ProjectRepository extends ServiceEntityRepository
     private function loadWith(string $class, string $collection, array $ids): void
     {
         $this->getEntityManager()->createQueryBuilder()->select('r', 'part')->from($class, 'r')->leftJoin('r.'.$collection, 'part')
-            ->where('r.id IN (:ids)')->setParameter('ids', array_values(array_unique(array_filter($ids))))
+            ->where('r.id IN (:ids)')->setParameter('ids', array_values(array_unique(array_filter($ids, is_string(...)))))
             ->getQuery()->getResult();
     }
 }

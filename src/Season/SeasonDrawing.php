@@ -22,10 +22,15 @@ final readonly class SeasonDrawing
     {
     }
 
-    /** @return array<string, mixed> for the template season/show.html.twig */
-    public function of(CheckedSeason $checked, Settings $settings): array
+    /**
+     * @param bool $narrow for the margin of a page
+     *
+     * @return array<string, mixed> for the template season/show.html.twig
+     */
+    public function of(CheckedSeason $checked, Settings $settings, bool $narrow = false): array
     {
-        $scale = Scale::row($this->longest($checked->projects));
+        $longest = $this->longest($checked->projects);
+        $scale = $narrow ? Scale::margin($longest) : Scale::row($longest);
         $line = null;
         $rows = [];
         foreach ($checked->projects as $i => $answer) {
@@ -64,13 +69,15 @@ final readonly class SeasonDrawing
     private function weeks(ProjectAnswer $answer, Season $season): array
     {
         $week = self::RULER / $season->weeks;
-        $x = static fn (int $minutes): float => 0 === $season->minutesPerWeek ? 0 : min(self::RULER - 3, $minutes / $season->minutesPerWeek * $week);
+        $x = static fn (int $minutes): float => 0 === $season->minutesPerWeek ? 0 : min(self::RULER, $minutes / $season->minutesPerWeek * $week);
+        // what begins after the last week is drawn at the end of the ruler
+        $from = min($x($answer->from), self::RULER - 12);
         $deadline = $answer->project->deadline;
 
         return [
             'lines' => array_map(static fn (int $i): float => round($i * $week, 1), range(0, $season->weeks)),
-            'x' => round($x($answer->from), 1),
-            'width' => round(max(3, $x($answer->to) - $x($answer->from)), 1),
+            'x' => round($from, 1),
+            'width' => round(max(3, $x($answer->to) - $from), 1),
             'deadline' => null === $deadline ? null : round(max(2, min(self::RULER - 2, (float) $season->starts->diff($deadline)->format('%r%a') / 7 * $week)), 1),
         ];
     }

@@ -19,6 +19,11 @@ final readonly class Scale
         return new self(self::fit($longest, $room, 62, 112), 24, $room);
     }
 
+    public static function margin(?Length $longest, float $room = 262): self
+    {
+        return new self(self::fit($longest, $room, 40, 90), 24, $room);
+    }
+
     public static function thumb(?Length $longest, float $room = 300): self
     {
         return new self(self::fit($longest, $room, 34, 72), 15, $room);

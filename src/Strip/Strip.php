@@ -10,15 +10,15 @@ use Octavum\Core\Cloth\Cloth;
 final readonly class Strip
 {
     /**
-     * @param ?Cloth                                        $cloth  null for cloth still to be bought
-     * @param float                                         $width  of the whole drawing
-     * @param float                                         $length of the cloth along x
-     * @param float                                         $height of the cloth along y
-     * @param string                                        $edge   path of the cloth's outline; empty where none is owned
-     * @param list<Mark>                                    $marks
-     * @param list<array{x: float, h: int, label: string}>  $ticks
-     * @param bool                                          $widthKnown a strip of unknown width has a wavy lower edge
-     * @param bool                                          $torn   longer than is drawn
+     * @param ?Cloth                                       $cloth      null for cloth still to be bought
+     * @param float                                        $width      of the whole drawing
+     * @param float                                        $length     of the cloth along x
+     * @param float                                        $height     of the cloth along y
+     * @param string                                       $edge       path of the cloth's outline; empty where none is owned
+     * @param list<Mark>                                   $marks
+     * @param list<array{x: float, h: int, label: string}> $ticks
+     * @param bool                                         $widthKnown a strip of unknown width has a wavy lower edge
+     * @param bool                                         $torn       longer than is drawn
      */
     public function __construct(
         public string $id,

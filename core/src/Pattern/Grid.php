@@ -29,7 +29,7 @@ final readonly class Grid
     ];
 
     /**
-     * @param list<string>                                                             $sizes
+     * @param list<string>                                                               $sizes
      * @param list<array{role: string, width: string, nap: string, cells: list<string>}> $rows
      */
     public function __construct(public array $sizes, public array $rows)
@@ -45,8 +45,8 @@ final readonly class Grid
      */
     public static function ofPasted(string $text, array $sizes = []): self
     {
-        $lines = array_values(array_filter(preg_split('/\R/u', $text) ?: [], static fn (string $line): bool => '' !== trim($line)));
-        $table = array_map(static fn (string $line): array => array_map(trim(...), str_contains($line, "\t") ? explode("\t", $line) : (preg_split('/;| {2,}/', trim($line)) ?: [])), \array_slice($lines, 0, self::MOST_ROWS));
+        $lines = array_values(array_filter(explode("\n", strtr($text, "\r", "\n")), static fn (string $line): bool => '' !== trim($line)));
+        $table = array_map(self::cellsOf(...), \array_slice($lines, 0, self::MOST_ROWS));
         if ([] === $table) {
             return new self($sizes, []);
         }
@@ -127,6 +127,12 @@ final readonly class Grid
         }
 
         return new RequirementTable($sizes, $rows);
+    }
+
+    /** @return list<string> of a line, between tabs or, where there are none, semicolons or wide gaps */
+    private static function cellsOf(string $line): array
+    {
+        return array_map(trim(...), explode("\t", str_contains($line, "\t") ? $line : preg_replace('/;| {2,}/', "\t", trim($line)) ?? $line));
     }
 
     /** @return array{role: string, width: string, nap: string} */
