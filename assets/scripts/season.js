@@ -7,6 +7,7 @@ export const ranked = () => ({
     sortConfig: { handle: '.grip', ghostClass: 'sort-ghost', filter: '.chalk-line', preventOnFilter: false, animation: matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150 },
 
     init() {
+        this.workings = ask(this.$root.dataset.workingsUrl).then((html) => new DOMParser().parseFromString(html ?? '', 'text/html'));
         this.onKey = (event) => this.key(event.detail);
         window.addEventListener('season-key', this.onKey);
         const selected = this.$root.querySelector('.project.is-selected') ?? this.$root.querySelector('.project:has(.v-short, .v-not-known-yet)') ?? this.$root.querySelector('.project');
@@ -21,22 +22,27 @@ export const ranked = () => ({
 
     select(event) { this.mark(event.currentTarget); },
 
-    mark(row) {
+    async mark(row) {
         this.rows().forEach((other) => other.classList.toggle('is-selected', other === row));
-        window.dispatchEvent(new CustomEvent('project-selected', { detail: { name: row.dataset.name, working: row.querySelector('[data-working]') } }));
+        const working = await this.working(row);
+        if (row.classList.contains('is-selected')) {
+            window.dispatchEvent(new CustomEvent('project-selected', { detail: { name: row.dataset.name, working } }));
+        }
+    },
+
+    /** A copy of a project's working, to be put where it is wanted. */
+    async working(row) {
+        return (await this.workings).getElementById('working-' + row.dataset.id)?.cloneNode(true) ?? '';
     },
 
     /** On a phone, and with the key w, the working unfolds beneath the figure; on a desk it stands in the margin. */
     unfold(event) { this.toggle(event.currentTarget.closest('.project'), !wide.matches); },
 
-    toggle(row, beneath) {
+    async toggle(row, beneath) {
         this.mark(row);
         const place = row.querySelector('.unfold');
         const shut = place.childElementCount === 0;
-        place.replaceChildren();
-        if (beneath && shut) {
-            place.append(row.querySelector('[data-working]').content.cloneNode(true));
-        }
+        place.replaceChildren(...(beneath && shut ? [await this.working(row)] : []));
         row.querySelectorAll('.enough').forEach((button) => button.setAttribute('aria-expanded', String(beneath && shut)));
     },
 
@@ -124,7 +130,7 @@ export const working = () => ({
     init() {
         this.onSelect = (event) => {
             this.name = event.detail.name;
-            this.$refs.place.replaceChildren(event.detail.working.content.cloneNode(true));
+            this.$refs.place.replaceChildren(event.detail.working);
         };
         window.addEventListener('project-selected', this.onSelect);
     },

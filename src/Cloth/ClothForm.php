@@ -40,7 +40,7 @@ final readonly class ClothForm
     public function values(Cloth $cloth, Settings $settings): array
     {
         $tape = new Tape($settings->system);
-        $typed = static fn (?Length $length): string => null === $length ? '' : $tape->typed($length);
+        $typed = static fn (?Length $length): string => null === $length ? '' : $tape->typed($length, small: true);
         $selvage = $cloth->width?->selvage;
         $fibres = [];
         foreach ($cloth->fibres->shares as $fibre => $share) {

@@ -7,20 +7,20 @@ namespace Octavum\Cloth;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Width;
-use Octavum\Exchange\Node;
-use Octavum\Exchange\WorkroomReader;
 use Octavum\Exchange\WorkroomWriter;
 
 /** Stored cloths and cuts to the core's and back. */
 final readonly class ClothMapper
 {
-    public function __construct(private WorkroomReader $reader, private WorkroomWriter $writer)
+    public function __construct(private WorkroomWriter $writer)
     {
     }
 
@@ -54,7 +54,7 @@ final readonly class ClothMapper
 
     public function cut(CutRecord $record): Cut
     {
-        return new Cut($record->id, $this->reader->ledger(Node::stored($record->ledger)), $record->label, $record->state, $record->expected);
+        return new Cut($record->id, array_map(self::entry(...), $record->ledger), $record->label, $record->state, $record->expected);
     }
 
     /** Everything but the cuts, which have ledgers of their own. */
@@ -89,6 +89,12 @@ final readonly class ClothMapper
         $record->state = $cut->state;
         $record->expected = $cut->expected;
         $record->ledger = $this->writer->ledger($cut->ledger);
+    }
+
+    /** @param array{on: string, kind: string, length?: float|int, note?: string} $entry */
+    private static function entry(array $entry): LedgerEntry
+    {
+        return new LedgerEntry(new \DateTimeImmutable($entry['on']), LedgerKind::from($entry['kind']), isset($entry['length']) ? Length::ofMillimetres($entry['length']) : null, $entry['note'] ?? '');
     }
 
     private static function length(?int $micrometres): ?Length

@@ -34,7 +34,7 @@ class CutRecord
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $expected = null;
 
-    /** @var list<array<string, mixed>> entries as in the exchange format, oldest first */
+    /** @var list<array{on: string, kind: string, length?: float|int, note?: string}> as in the exchange format, oldest first */
     #[ORM\Column]
     public array $ledger = [];
 

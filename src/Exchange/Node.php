@@ -16,7 +16,7 @@ final readonly class Node
 {
     private const LONGEST_TEXT = 10_000;
 
-    public function __construct(private mixed $value, private Faults $faults, private string $pointer = '')
+    public function __construct(private mixed $value, private Faults $faults, private ?self $parent = null, private string $key = '')
     {
     }
 
@@ -27,7 +27,7 @@ final readonly class Node
 
     public function at(string $key): self
     {
-        return new self(\is_array($this->value) ? $this->value[$key] ?? null : null, $this->faults, $this->pointer.'/'.strtr($key, ['~' => '~0', '/' => '~1']));
+        return new self(\is_array($this->value) ? $this->value[$key] ?? null : null, $this->faults, $this, $key);
     }
 
     public function isThere(): bool
@@ -41,7 +41,7 @@ final readonly class Node
         foreach ($with as $name => $value) {
             $named[(string) $name] = $value;
         }
-        $this->faults->add($this->pointer, new Sentence($message, $named));
+        $this->faults->add($this->pointer(), new Sentence($message, $named));
     }
 
     /**
@@ -100,6 +100,11 @@ final readonly class Node
         }
 
         return $map;
+    }
+
+    public function scalar(): string|int|null
+    {
+        return \is_string($this->value) || \is_int($this->value) ? $this->value : null;
     }
 
     public function text(int $most = self::LONGEST_TEXT): string
@@ -280,6 +285,11 @@ final readonly class Node
 
             return null;
         }
+    }
+
+    private function pointer(): string
+    {
+        return null === $this->parent ? '' : $this->parent->pointer().'/'.strtr($this->key, ['~' => '~0', '/' => '~1']);
     }
 
     /** The value found, for a sentence. */

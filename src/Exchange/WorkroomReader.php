@@ -64,10 +64,13 @@ final readonly class WorkroomReader
         $faults = new Faults();
         $document = new Node($this->decode($json, $faults), $faults);
         $faults->refuse();
-        if (self::FORMAT !== $document->at('format')->text() || self::VERSION !== $document->at('version')->integer(1, 1)) {
-            $document->fault('This is not an octavum-workroom document of version 1: “format” and “version” must say so.');
-            $faults->refuse();
+        if (self::FORMAT !== $document->at('format')->scalar()) {
+            $document->at('format')->fault('This is not an octavum-workroom document: “format” must say so, found {found}.', found: $document->at('format')->found());
         }
+        if (self::VERSION !== $document->at('version')->scalar()) {
+            $document->at('version')->fault('Version {found} of the format cannot be read here; version 1 can.', found: $document->at('version')->found());
+        }
+        $faults->refuse();
         $document->object(['format', 'version', 'name', 'settings', 'people', 'cloths', 'patterns', 'seasons', 'projects']);
         $settings = $this->settings($document->at('settings'));
         $people = $this->byId($document->at('people'), $this->person(...));
@@ -102,7 +105,7 @@ final readonly class WorkroomReader
     }
 
     /** @return list<LedgerEntry> */
-    public function ledger(Node $node): array
+    private function ledger(Node $node): array
     {
         return array_map(static function (Node $entry): LedgerEntry {
             $entry->object(['on', 'kind', 'length', 'note']);
@@ -121,7 +124,7 @@ final readonly class WorkroomReader
         }, $node->items());
     }
 
-    public function table(Node $sizes, Node $rows): RequirementTable
+    private function table(Node $sizes, Node $rows): RequirementTable
     {
         $columns = $sizes->texts(20);
         if (\count(array_unique($columns)) !== \count($columns)) {

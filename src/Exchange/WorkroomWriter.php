@@ -49,16 +49,16 @@ final readonly class WorkroomWriter
     /**
      * @param list<LedgerEntry> $ledger
      *
-     * @return list<array<string, mixed>>
+     * @return list<array{on: string, kind: string, length?: float|int, note?: string}>
      */
     public function ledger(array $ledger): array
     {
-        return array_map(static fn (LedgerEntry $entry): array => self::known([
+        return array_map(static fn (LedgerEntry $entry): array => [
             'on' => $entry->on->format('Y-m-d'),
             'kind' => $entry->kind->value,
-            'length' => $entry->length?->millimetres(),
-            'note' => $entry->note,
-        ]), $ledger);
+            ...(null === $entry->length ? [] : ['length' => $entry->length->millimetres()]),
+            ...('' === $entry->note ? [] : ['note' => $entry->note]),
+        ], $ledger);
     }
 
     /**
@@ -71,7 +71,7 @@ final readonly class WorkroomWriter
         return array_map(static fn (Edition $edition): array => self::known(['name' => $edition->name, 'sizes' => $edition->sizes, 'paper' => $edition->paper?->value]), $editions);
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<array{role: string, width: float|int, nap: string, lengths: list<float|int|null>}> */
     public function requirements(RequirementTable $table): array
     {
         return array_map(static fn (Requirement $row): array => [

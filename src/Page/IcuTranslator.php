@@ -30,9 +30,7 @@ final class IcuTranslator implements TranslatorInterface, TranslatorBagInterface
     public function trans(string $id, array $parameters = [], ?string $domain = null, ?string $locale = null): string
     {
         $locale ??= $this->getLocale();
-        $catalogue = $this->inner->getCatalogue($locale);
-        $domain ??= 'messages';
-        $message = $catalogue->has($id, $domain) ? $catalogue->get($id, $domain) : $id;
+        $message = $this->inner->getCatalogue($locale)->get($id, $domain ?? 'messages');
 
         return str_contains($message, '{') ? $this->formatter->formatIntl($message, $locale, $parameters) : $message;
     }

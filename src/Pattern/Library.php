@@ -24,28 +24,38 @@ final readonly class Library
     /**
      * Every version under a name by which it can be typed or chosen; no two have the same.
      *
-     * @return array<string, array{Pattern, Version}>
+     * @return array<string, string> name → id of the version
      */
-    public function named(Account $account): array
+    public function names(Account $account): array
     {
-        $named = [];
-        foreach ($this->all($account) as $pattern) {
-            foreach ($pattern->versions as $version) {
-                $name = self::name($pattern, $version);
-                $again = 1;
-                $free = $name;
-                while (isset($named[$free])) {
-                    $free = $name.' ('.++$again.')';
-                }
-                $named[$free] = [$pattern, $version];
+        $names = [];
+        foreach ($this->patterns->versionNames($account) as ['id' => $id, 'number' => $number, 'title' => $title, 'name' => $version]) {
+            $name = trim($number.' '.$title).', '.$version;
+            $again = 1;
+            $free = $name;
+            while (isset($names[$free])) {
+                $free = $name.' ('.++$again.')';
+            }
+            $names[$free] = $id;
+        }
+
+        return $names;
+    }
+
+    /** @return ?array{Pattern, Version} */
+    public function version(Account $account, string $id): ?array
+    {
+        $record = $this->patterns->versionOf($account, $id);
+        if (null === $record) {
+            return null;
+        }
+        $pattern = $this->mapper->pattern($record->pattern);
+        foreach ($pattern->versions as $version) {
+            if ($version->id === $id) {
+                return [$pattern, $version];
             }
         }
 
-        return $named;
-    }
-
-    public static function name(Pattern $pattern, Version $version): string
-    {
-        return implode(', ', array_filter([trim($pattern->number.' '.$pattern->title), $version->name], static fn (string $part): bool => '' !== $part));
+        return null;
     }
 }

@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Pattern;
 
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Requirement;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\Version;
 use Octavum\Exchange\Node;
 use Octavum\Exchange\WorkroomReader;
@@ -39,7 +44,7 @@ final readonly class PatternMapper
 
     public function version(VersionRecord $record): Version
     {
-        return new Version($record->id, $record->name, $this->reader->table(Node::stored($record->sizes), Node::stored($record->requirements)), $record->notions, $record->minutes, $record->notes);
+        return new Version($record->id, $record->name, self::table($record), $record->notions, $record->minutes, $record->notes);
     }
 
     /** Everything but the versions. */
@@ -67,5 +72,19 @@ final readonly class PatternMapper
         $record->notions = $version->notions;
         $record->minutes = $version->minutes;
         $record->notes = $version->notes;
+    }
+
+    private static function table(VersionRecord $record): RequirementTable
+    {
+        return new RequirementTable($record->sizes, array_map(static function (array $row) use ($record): Requirement {
+            $cells = [];
+            foreach ($record->sizes as $i => $size) {
+                if (isset($row['lengths'][$i])) {
+                    $cells[$size] = Length::ofMillimetres($row['lengths'][$i]);
+                }
+            }
+
+            return new Requirement(Role::from($row['role']), Length::ofMillimetres($row['width']), Nap::from($row['nap']), $cells);
+        }, $record->requirements));
     }
 }

@@ -32,6 +32,16 @@ final class PatternRepository extends ServiceEntityRepository
         return $this->findOneBy(['id' => $id, 'account' => $account]);
     }
 
+    /** @return list<array{id: string, number: string, title: string, name: string}> of all versions, in the order of their patterns */
+    public function versionNames(Account $account): array
+    {
+        /** @var list<array{id: string, number: string, title: string, name: string}> $names */
+        $names = $this->getEntityManager()->createQuery('SELECT v.id, p.number, p.title, v.name FROM '.VersionRecord::class.' v JOIN v.pattern p WHERE p.account = :account AND p.removedAt IS NULL AND v.removedAt IS NULL ORDER BY p.id, v.id')
+            ->setParameter('account', $account)->getArrayResult();
+
+        return $names;
+    }
+
     public function versionOf(Account $account, string $id): ?VersionRecord
     {
         /** @var ?VersionRecord $record */

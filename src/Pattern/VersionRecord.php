@@ -27,7 +27,7 @@ class VersionRecord
     #[ORM\Column]
     public array $sizes = [];
 
-    /** @var list<array<string, mixed>> rows as in the exchange format */
+    /** @var list<array{role: string, width: float|int, nap: string, lengths: list<float|int|null>}> rows as in the exchange format */
     #[ORM\Column]
     public array $requirements = [];
 

@@ -54,12 +54,7 @@ final class ProjectController extends AbstractController
             return $this->redirectToRoute('season_new');
         }
         $rank = \count($this->projects->ranked($season)) + 1;
-        $pattern = $version = null;
-        foreach ($library->named($account) as [$candidate, $known]) {
-            if ($known->id === $request->query->getString('version')) {
-                [$pattern, $version] = [$candidate, $known];
-            }
-        }
+        [$pattern, $version] = $library->version($account, $request->query->getString('version')) ?? [null, null];
         $roles = $version?->table->roles() ?? [];
         $blank = new Project('', '', $this->mapper->season($season), $rank, null, $pattern, $version, claims: array_map(static fn (Role $role): Claim => new Claim('', $role), [] === $roles ? [Role::Main] : $roles));
 
@@ -86,7 +81,7 @@ final class ProjectController extends AbstractController
         $seasons = $this->seasons($this->plan->seasons($account));
         $season = $seasons[$entry->raw('season')] ?? throw $this->createNotFoundException();
         $id = $entry->raw('id');
-        $project = $this->form->read($entry, '' === $id ? 'new' : $id, 1000, $season, $seasons, $this->people($account), $account);
+        $project = $this->form->read($entry, '' === $id ? 'new' : $id, 1000, $season, $seasons, $this->people($account), $this->form->choices($account), $account);
 
         return $this->answer($project, $account);
     }
@@ -95,7 +90,7 @@ final class ProjectController extends AbstractController
     #[Route('/version', name: 'project_version', methods: ['GET'])]
     public function version(Request $request, Library $library, #[CurrentUser] Account $account): Response
     {
-        [, $version] = $library->named($account)[$request->query->getString('name')] ?? [null, null];
+        [, $version] = $library->version($account, $library->names($account)[$request->query->getString('name')] ?? '') ?? [null, null];
 
         return new JsonResponse(['sizes' => $version->table->sizes ?? [], 'roles' => array_map(static fn (Role $role): string => $role->value, $version?->table->roles() ?? [])]);
     }
@@ -126,9 +121,10 @@ final class ProjectController extends AbstractController
     private function page(Request $request, ?ProjectRecord $record, Project $project, array $seasons, Account $account): Response
     {
         $entry = new Entry($request->request->all());
+        $choices = $this->form->choices($account);
         if ($request->isMethod('POST')) {
             $known = $this->seasons($seasons);
-            $changed = $this->form->read($entry, $project->id, $project->rank, $project->season, $known, $this->people($account), $account);
+            $changed = $this->form->read($entry, $project->id, $project->rank, $project->season, $known, $this->people($account), $choices, $account);
             if (null !== $record) {
                 Revision::check($entry, $record->revision);
             }
@@ -143,8 +139,8 @@ final class ProjectController extends AbstractController
         return $this->render('season/project.html.twig', [
             'record' => $record,
             'project' => $project,
-            'values' => $entry->typed + $this->form->values($project, $account),
-            'choices' => $this->form->choices($account),
+            'values' => $entry->typed + $this->form->values($project, $choices, $this->settings->of($account)->system),
+            'choices' => $choices,
             'seasons' => $seasons,
             'people' => $this->people($account),
             'faults' => $entry->faults(),

@@ -7,12 +7,15 @@ namespace Octavum\Season;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Cloth\Stash;
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\FibreReader;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Tape;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Pattern\Role;
@@ -35,31 +38,30 @@ final readonly class ProjectForm
     }
 
     /**
-     * The names that can be chosen for a cut and for a version.
+     * What can be chosen for a cut and for a version, by name.
      *
-     * @return array{cuts: list<string>, versions: list<string>}
+     * @return array{cuts: array<string, array{Cloth, Cut}>, versions: array<string, string>}
      */
     public function choices(Account $account): array
     {
-        return ['cuts' => array_map(strval(...), array_keys($this->stash->named($account))), 'versions' => array_map(strval(...), array_keys($this->library->named($account)))];
+        return ['cuts' => $this->stash->named($account), 'versions' => $this->library->names($account)];
     }
 
-    /** @return array<string, mixed> by field, as typed */
-    public function values(Project $project, Account $account): array
+    /**
+     * @param array{cuts: array<string, array{Cloth, Cut}>, versions: array<string, string>} $choices
+     *
+     * @return array<string, mixed> by field, as typed
+     */
+    public function values(Project $project, array $choices, System $system): array
     {
-        $tape = new Tape($this->settings->of($account)->system);
+        $tape = new Tape($system);
         $typed = static fn (?Length $length): string => null === $length ? '' : $tape->typed($length);
-        $cuts = $this->stash->named($account);
-        $version = $cutName = '';
-        foreach ($this->library->named($account) as $name => [, $known]) {
-            $version = $known->id === $project->version?->id ? $name : $version;
+        $cutNames = [];
+        foreach ($choices['cuts'] as $name => [, $cut]) {
+            $cutNames[$cut->id] = $name;
         }
         $claims = [];
         foreach ($project->claims as $claim) {
-            $cutName = '';
-            foreach ($cuts as $name => [, $known]) {
-                $cutName = $known->id === $claim->cut?->id ? $name : $cutName;
-            }
             $fibres = [];
             foreach ($claim->wish->fibres->shares ?? [] as $fibre => $share) {
                 $fibres[] = $share.' '.$fibre;
@@ -71,12 +73,12 @@ final readonly class ProjectForm
                     null !== $claim->cut => 'own',
                     default => '',
                 },
-                'cut' => $cutName,
+                'cut' => null === $claim->cut ? '' : $cutNames[$claim->cut->id] ?? '',
                 'buy' => $claim->wish->name ?? '',
                 'fibres' => implode(', ', $fibres),
                 'structure' => $claim->wish->structure->value ?? Structure::Woven->value,
                 'oneWay' => true === $claim->wish?->oneWay ? '1' : '',
-                'repeat' => $typed($claim->wish?->repeat),
+                'repeat' => null === $claim->wish?->repeat ? '' : $tape->typed($claim->wish->repeat, small: true),
                 'price' => null === $claim->wish?->pricePerMetre ? '' : \sprintf('%.2f', $claim->wish->pricePerMetre / 100),
                 'stated' => $typed($claim->stated),
                 'cutOut' => $claim->cutOut ? '1' : '',
@@ -85,7 +87,7 @@ final readonly class ProjectForm
 
         return [
             'name' => $project->name,
-            'version' => $version,
+            'version' => null === $project->version ? '' : (string) array_search($project->version->id, $choices['versions'], true),
             'size' => $project->size ?? '',
             'gradedTo' => $project->gradedTo ?? '',
             'person' => $project->person->id ?? '',
@@ -95,22 +97,24 @@ final readonly class ProjectForm
             'state' => $project->state->value,
             'deadline' => $project->deadline?->format('Y-m-d') ?? '',
             'hours' => null === $project->minutes ? '' : (string) round($project->minutes / 60, 2),
-            'alterations' => array_map(static fn (Alteration $alteration): array => ['name' => $alteration->name, 'length' => $typed($alteration->length)], $project->alterations),
+            'alterations' => array_map(static fn (Alteration $alteration): array => ['name' => $alteration->name, 'length' => $tape->typed($alteration->length, small: true)], $project->alterations),
             'claims' => $claims,
             'notes' => $project->notes,
         ];
     }
 
     /**
-     * @param array<string, Season> $seasons by id
-     * @param array<string, Person> $people  by id
+     * @param array<string, Season>                                                          $seasons by id
+     * @param array<string, Person>                                                          $people  by id
+     * @param array{cuts: array<string, array{Cloth, Cut}>, versions: array<string, string>} $choices
      */
-    public function read(Entry $entry, string $id, int $rank, Season $season, array $seasons, array $people, Account $account): Project
+    public function read(Entry $entry, string $id, int $rank, Season $season, array $seasons, array $people, array $choices, Account $account): Project
     {
+        $system = $this->settings->of($account)->system;
         $pattern = $version = null;
         $typed = $entry->raw('version');
         if ('' !== $typed) {
-            [$pattern, $version] = $this->library->named($account)[$typed] ?? [null, null];
+            [$pattern, $version] = $this->library->version($account, $choices['versions'][$typed] ?? '') ?? [null, null];
             if (null === $version) {
                 $entry->fault('version', new Sentence('There is no version called “{text}” in the library: choose one from the list, or add the pattern first.', ['text' => mb_substr($typed, 0, 60)]));
             }
@@ -137,8 +141,8 @@ final readonly class ProjectForm
             $entry->choice('state', ProjectState::class) ?? ProjectState::Planned,
             $entry->date('deadline'),
             $entry->minutes('hours', PatternForm::MOST_HOURS),
-            $this->alterations($entry, $account),
-            $this->claims($entry, $id, $account),
+            $this->alterations($entry, $system),
+            $this->claims($entry, $id, $choices['cuts'], $system),
             $entry->text('notes'),
         );
     }
@@ -151,12 +155,12 @@ final readonly class ProjectForm
     }
 
     /** @return list<Alteration> */
-    private function alterations(Entry $entry, Account $account): array
+    private function alterations(Entry $entry, System $system): array
     {
         $alterations = [];
         foreach ($entry->rows('alterations') as $i) {
             $name = $entry->text('alterations.'.$i.'.name', 120);
-            $length = $entry->length('alterations.'.$i.'.length', $this->settings->of($account)->system->widthUnit());
+            $length = $entry->length('alterations.'.$i.'.length', $system->widthUnit());
             if (null !== $length) {
                 $alterations[] = new Alteration('' === $name ? 'Alteration' : $name, $length);
             } elseif ('' !== $name && '' === $entry->raw('alterations.'.$i.'.length')) {
@@ -167,11 +171,13 @@ final readonly class ProjectForm
         return $alterations;
     }
 
-    /** @return list<Claim> */
-    private function claims(Entry $entry, string $project, Account $account): array
+    /**
+     * @param array<string, array{Cloth, Cut}> $cuts by name
+     *
+     * @return list<Claim>
+     */
+    private function claims(Entry $entry, string $project, array $cuts, System $system): array
     {
-        $system = $this->settings->of($account)->system;
-        $cuts = $this->stash->named($account);
         $claims = [];
         foreach ($entry->rows('claims') as $i) {
             $at = 'claims.'.$i.'.';

@@ -20,30 +20,20 @@ final class ProjectRepository extends ServiceEntityRepository
     }
 
     /**
-     * All projects of the workroom with everything their check needs, in three queries whatever their number.
+     * All projects of the workroom with everything their check needs, in three queries whatever their number: the cloths
+     * they claim, the patterns they use, and the projects themselves.
      *
      * @return list<ProjectRecord>
      */
     public function allOf(Account $account): array
     {
+        $this->load($account, 'SELECT r, part FROM '.ClothRecord::class.' r LEFT JOIN r.cuts part WHERE r.id IN (
+            SELECT IDENTITY(cut.cloth) FROM '.ClaimRecord::class.' claim JOIN claim.cut cut JOIN claim.project p JOIN p.season season WHERE season.account = :account) ORDER BY part.id');
+        $this->load($account, 'SELECT r, part FROM '.PatternRecord::class.' r LEFT JOIN r.versions part WHERE r.id IN (
+            SELECT IDENTITY(version.pattern) FROM '.ProjectRecord::class.' p JOIN p.version version JOIN p.season season WHERE season.account = :account) ORDER BY part.name');
         /** @var list<ProjectRecord> $projects */
-        $projects = $this->createQueryBuilder('p')
-            ->addSelect('season', 'person', 'version', 'pattern', 'claim', 'cut', 'cloth')
-            ->join('p.season', 'season')->leftJoin('p.person', 'person')
-            ->leftJoin('p.version', 'version')->leftJoin('version.pattern', 'pattern')
-            ->leftJoin('p.claims', 'claim')->leftJoin('claim.cut', 'cut')->leftJoin('cut.cloth', 'cloth')
-            ->where('season.account = :account')->andWhere('p.removedAt IS NULL')->setParameter('account', $account)
-            ->orderBy('season.starts')->addOrderBy('p.rank')->addOrderBy('p.id')->addOrderBy('claim.id')
-            ->getQuery()->getResult();
-        $cloths = $patterns = [];
-        foreach ($projects as $project) {
-            $patterns[] = $project->version?->pattern->id;
-            foreach ($project->claims as $claim) {
-                $cloths[] = $claim->cut?->cloth->id;
-            }
-        }
-        $this->loadWith(ClothRecord::class, 'cuts', $cloths);
-        $this->loadWith(PatternRecord::class, 'versions', $patterns);
+        $projects = $this->load($account, 'SELECT p, season, person, claim FROM '.ProjectRecord::class.' p JOIN p.season season LEFT JOIN p.person person LEFT JOIN p.claims claim
+            WHERE season.account = :account AND p.removedAt IS NULL ORDER BY season.starts, p.rank, p.id, claim.id');
 
         return $projects;
     }
@@ -83,16 +73,8 @@ final class ProjectRepository extends ServiceEntityRepository
         $this->getEntityManager()->flush();
     }
 
-    /**
-     * Fills a collection of records that are loaded already.
-     *
-     * @param class-string  $class
-     * @param list<?string> $ids
-     */
-    private function loadWith(string $class, string $collection, array $ids): void
+    private function load(Account $account, string $query): mixed
     {
-        $this->getEntityManager()->createQueryBuilder()->select('r', 'part')->from($class, 'r')->leftJoin('r.'.$collection, 'part')
-            ->where('r.id IN (:ids)')->setParameter('ids', array_values(array_unique(array_filter($ids, is_string(...)))))
-            ->getQuery()->getResult();
+        return $this->getEntityManager()->createQuery($query)->setParameter('account', $account)->getResult();
     }
 }

@@ -60,6 +60,13 @@ final class SeasonController extends AbstractController
         ]);
     }
 
+    /** The arithmetic of every project, which the page fetches once it stands. */
+    #[Route('/season/{id}/workings', name: 'season_workings', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
+    public function workings(string $id, #[CurrentUser] Account $account): Response
+    {
+        return $this->render('season/_workings.html.twig', ['checked' => $this->plan->check($account, $this->mapper->season($this->own($account, $id)))]);
+    }
+
     /** A new order of rank: the ids of the open projects, the first first. */
     #[Route('/season/{id}/rank', name: 'season_rank', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['POST'])]
     public function rank(string $id, Request $request, ProjectRepository $repository, #[CurrentUser] Account $account): Response

@@ -44,7 +44,7 @@ final readonly class SeasonDrawing
             ];
         }
 
-        return ['checked' => $checked, 'rows' => $rows, 'chalkLine' => $line, 'months' => $this->months($checked->season)];
+        return ['checked' => $checked, 'rows' => $rows, 'chalkLine' => $line, 'months' => $this->months($checked->season), 'weekLines' => $this->weekLines($checked->season)];
     }
 
     /** @param list<ProjectAnswer> $projects */
@@ -65,7 +65,7 @@ final readonly class SeasonDrawing
         return $longest;
     }
 
-    /** @return array{lines: list<float>, x: float, width: float, deadline: ?float} in pixels on a ruler of 156 */
+    /** @return array{x: float, width: float, deadline: ?float} in pixels on a ruler of 156 */
     private function weeks(ProjectAnswer $answer, Season $season): array
     {
         $week = self::RULER / $season->weeks;
@@ -75,11 +75,16 @@ final readonly class SeasonDrawing
         $deadline = $answer->project->deadline;
 
         return [
-            'lines' => array_map(static fn (int $i): float => round($i * $week, 1), range(0, $season->weeks)),
             'x' => round($from, 1),
             'width' => round(max(3, $x($answer->to) - $from), 1),
             'deadline' => null === $deadline ? null : round(max(2, min(self::RULER - 2, (float) $season->starts->diff($deadline)->format('%r%a') / 7 * $week)), 1),
         ];
+    }
+
+    /** A line for the end of each week, as a path. */
+    private function weekLines(Season $season): string
+    {
+        return implode('', array_map(static fn (int $i): string => \sprintf('M%.1f 10v14', 0.5 + $i * (self::RULER - 1) / $season->weeks), range(0, $season->weeks)));
     }
 
     /** @return list<array{x: float, name: string}> */

@@ -10,15 +10,14 @@ use Octavum\Core\Cloth\Cloth;
 final readonly class Strip
 {
     /**
-     * @param ?Cloth                                       $cloth      null for cloth still to be bought
-     * @param float                                        $width      of the whole drawing
-     * @param float                                        $length     of the cloth along x
-     * @param float                                        $height     of the cloth along y
-     * @param string                                       $edge       path of the cloth's outline; empty where none is owned
-     * @param list<Mark>                                   $marks
-     * @param list<array{x: float, h: int, label: string}> $ticks
-     * @param bool                                         $widthKnown a strip of unknown width has a wavy lower edge
-     * @param bool                                         $torn       longer than is drawn
+     * @param ?Cloth     $cloth      null for cloth still to be bought
+     * @param float      $width      of the whole drawing
+     * @param float      $length     of the cloth along x
+     * @param float      $height     of the cloth along y
+     * @param string     $edge       path of the cloth's outline; empty where none is owned
+     * @param list<Mark> $marks
+     * @param bool       $widthKnown a strip of unknown width has a wavy lower edge
+     * @param bool       $torn       longer than is drawn
      */
     public function __construct(
         public string $id,
@@ -28,11 +27,23 @@ final readonly class Strip
         public float $height,
         public string $edge,
         public array $marks,
-        public array $ticks,
+        public Tape $tape,
         public bool $widthKnown,
         public bool $lengthKnown,
         public bool $torn,
         public bool $large,
     ) {
+    }
+
+    /** Whether others claim the cut too; their claims are hatched. */
+    public function isShared(): bool
+    {
+        foreach ($this->marks as $mark) {
+            if (!$mark->own) {
+                return true;
+            }
+        }
+
+        return false;
     }
 }

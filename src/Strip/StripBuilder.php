@@ -85,7 +85,7 @@ final class StripBuilder
             round($height, 1),
             null === $cloth ? '' : $this->edge($length, $height, $widthKnown, $torn),
             $marks,
-            $this->ticks($end, $scale, $system),
+            $this->tape($end, $scale, $system),
             $widthKnown,
             $lengthKnown,
             $torn,
@@ -112,20 +112,25 @@ final class StripBuilder
         return $path.'L0 '.$height.'Z';
     }
 
-    /** @return list<array{x: float, h: int, label: string}> every 10 cm, or every eighth of a yard */
-    private function ticks(float $end, Scale $scale, System $system): array
+    /** Ticks every 10 cm, or every eighth of a yard, with the whole metres or yards named. */
+    private function tape(float $end, Scale $scale, System $system): Tape
     {
-        [$step, $whole, $half, $symbol] = System::Metric === $system ? [Length::of('10', Unit::Centimetre), 10, 5, 'm'] : [Length::ofMicrometres(Unit::EighthYard->value), 8, 4, 'yd'];
-        $ticks = [];
-        for ($i = 0; ($x = $scale->x($step->times($i))) <= $end + 1; ++$i) {
-            $ticks[] = ['x' => $x, 'h' => match (0) {
-                $i % $whole => 8,
-                $i % $half => 5,
+        [$whole, $parts, $symbol] = System::Metric === $system ? [Unit::Metre, 10, 'm'] : [Unit::Yard, 8, 'yd'];
+        $unit = $scale->along * $whole->value / Unit::Metre->value;
+        $ticks = '';
+        for ($i = 0; $i < $parts; ++$i) {
+            $ticks .= \sprintf('M%.1f 0v%d', 0.5 + $i * $unit / $parts, match ($i) {
+                0 => 8,
+                intdiv($parts, 2) => 5,
                 default => 3,
-            }, 'label' => $i > 0 && 0 === $i % $whole ? intdiv($i, $whole).' '.$symbol : ''];
+            });
+        }
+        $names = [];
+        for ($i = 1; $i * $unit <= $end + 1; ++$i) {
+            $names[] = ['x' => round($i * $unit + 3, 1), 'name' => $i.' '.$symbol];
         }
 
-        return $ticks;
+        return new Tape(round($unit, 3), $ticks, round($end + 1, 1), $names);
     }
 
     private function fit(string $name, float $room): string

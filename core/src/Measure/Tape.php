@@ -31,18 +31,22 @@ final readonly class Tape
         };
     }
 
-    /** The length exactly, as someone might type it; read again it gives the same length. */
-    public function typed(Length $length): string
+    /**
+     * The length exactly, as someone might type it; read again it gives the same length.
+     *
+     * @param bool $small a width or another measure for which people use cm and inches
+     */
+    public function typed(Length $length, bool $small = false): string
     {
         $eighths = 0 === $length->micrometres % self::EIGHTH_INCH ? intdiv($length->micrometres, self::EIGHTH_INCH) : null;
         $whole = 0 === $length->micrometres % Unit::Millimetre->value;
         if (null !== $eighths && (System::Imperial === $this->system || !$whole)) {
-            return 0 === $length->micrometres % Unit::EighthYard->value && $eighths >= 18 * 8
+            return !$small && 0 === $length->micrometres % Unit::EighthYard->value && $eighths >= 18 * 8
                 ? $this->eighths(intdiv($length->micrometres, Unit::EighthYard->value)).' yd'
                 : $this->eighths($eighths).' in';
         }
 
-        return $length->isLessThan(Length::ofMicrometres(Unit::Metre->value))
+        return $small || $length->isLessThan(Length::ofMicrometres(Unit::Metre->value))
             ? $this->decimal($length, Unit::Centimetre, 4, 0, Rounding::Nearest).' cm'
             : $this->decimal($length, Unit::Metre, 6, 0, Rounding::Nearest).' m';
     }

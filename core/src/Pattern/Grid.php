@@ -71,14 +71,14 @@ final readonly class Grid
         return new self($sizes, $rows);
     }
 
-    /** @param \Closure(Length): string $write so that it can be read again */
+    /** @param \Closure(Length, bool $small): string $write so that it can be read again */
     public static function of(RequirementTable $table, \Closure $write): self
     {
         return new self($table->sizes, array_map(static fn (Requirement $row): array => [
             'role' => $row->role->value,
-            'width' => $write($row->width),
+            'width' => $write($row->width, true),
             'nap' => $row->nap->value,
-            'cells' => array_map(static fn (string $size): string => isset($row->cells[$size]) ? $write($row->cells[$size]) : '', $table->sizes),
+            'cells' => array_map(static fn (string $size): string => isset($row->cells[$size]) ? $write($row->cells[$size], false) : '', $table->sizes),
         ], $table->rows));
     }
 

@@ -5,12 +5,17 @@ declare(strict_types=1);
 namespace Octavum\Core\Season;
 
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Need;
+use Octavum\Core\Need\Unknown;
 
-/** A project's claim on a cut with the length it comes to, in rank order with the others on that cut. */
+/** A project's claim on a cut with the length it comes to (nothing while that is not known). */
 final readonly class Promise
 {
-    public function __construct(public Project $project, public Claim $claim, public Length $amount)
+    public Length $amount;
+
+    public function __construct(public Project $project, public Claim $claim, public Need|Unknown $need)
     {
+        $this->amount = $need instanceof Need ? $need->amount : Length::zero();
     }
 
     /**

@@ -17,7 +17,6 @@ use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Missing;
-use Octavum\Core\Need\Need;
 use Octavum\Core\Need\On;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
@@ -77,8 +76,7 @@ final readonly class SeasonCheck
                 if (null === $claim->cut || null === $claim->cloth || $claim->cutOut) {
                     continue;
                 }
-                $need = $this->estimator->estimate($project->wanted($claim), On::cloth($claim->cloth));
-                $promises[$claim->cut->id][] = new Promise($project, $claim, $need instanceof Need ? $need->amount : Length::zero());
+                $promises[$claim->cut->id][] = new Promise($project, $claim, $this->estimator->estimate($project->wanted($claim), On::cloth($claim->cloth)));
             }
         }
 
@@ -148,14 +146,14 @@ final readonly class SeasonCheck
     private function onCut(Project $project, Claim $claim, Cloth $cloth, Cut $cut, array $promises): RoleAnswer
     {
         $toCut = ToCut::of($cloth, $cut, $this->assumptions);
-        $need = $this->estimator->estimate($project->wanted($claim), On::cloth($cloth));
+        [$ahead, $own] = $this->place($promises, $claim);
+        $need = $own->need;
         $stock = $this->stockSnags($project, $cloth, $cut);
         if ($need instanceof Unknown || null === $toCut->length) {
             $unknown = $need instanceof Unknown ? $need : new Unknown(Missing::Length, new Sentence('Measure the length.'));
 
             return new RoleAnswer($claim, Verdict::NotKnown, $toCut, $unknown, null, $promises, $toCut->working, [$this->unknownSnag($project, $claim, $unknown), ...$stock]);
         }
-        $ahead = $this->ahead($promises, $claim);
         $available = $toCut->length;
         $working = $toCut->working;
         foreach ($ahead as $promise) {
@@ -183,19 +181,16 @@ final readonly class SeasonCheck
     /**
      * @param list<Promise> $promises
      *
-     * @return list<Promise>
+     * @return array{list<Promise>, Promise} those ahead of a claim, and its own
      */
-    private function ahead(array $promises, Claim $claim): array
+    private function place(array $promises, Claim $claim): array
     {
-        $ahead = [];
-        foreach ($promises as $promise) {
+        foreach ($promises as $i => $promise) {
             if ($promise->claim->id === $claim->id) {
-                break;
+                return [\array_slice($promises, 0, $i), $promise];
             }
-            $ahead[] = $promise;
         }
-
-        return $ahead;
+        throw new \LogicException('A claim on a cut has been promised it.');
     }
 
     /**

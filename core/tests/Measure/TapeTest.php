@@ -49,6 +49,8 @@ final class TapeTest extends TestCase
     {
         self::assertSame('2¾ yd', (new Tape(System::Metric))->typed(Length::of('2.75', Unit::Yard)), 'typed in yards, shown in yards');
         self::assertSame('2.5 m', (new Tape(System::Metric))->typed(Length::ofMetres('2.5')));
+        self::assertSame('140 cm', (new Tape(System::Metric))->typed(Length::ofMetres('1.4'), small: true));
+        self::assertSame('54 in', (new Tape(System::Imperial))->typed(Length::of('54', Unit::Inch), small: true));
         mt_srand(4);
         for ($i = 0; $i < 2000; ++$i) {
             $step = [1, 1000, 3175, 114_300][$i % 4];

@@ -9,9 +9,13 @@ use PHPat\Test\Attributes\TestRule;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
-/** The order of the core's parts: each knows those before it, none knows those after it, and nobody the application. */
-final class CoreTest
+/**
+ * The order of the core's parts: each knows those before it, none knows those after it, and nobody the application.
+ * In the application, a room's controllers do not reach into another room's repository.
+ */
+final class LayersRules
 {
+    private const ROOMS = ['Cloth', 'Pattern', 'Season', 'Shopping', 'Find', 'Exchange'];
     private const PARTS = ['Measure', 'Cloth', 'Pattern', 'Need', 'Remedy', 'Season', 'Shopping', 'Workroom'];
 
     #[TestRule]
@@ -23,6 +27,19 @@ final class CoreTest
             ->canOnlyDependOn()
             ->classes(Selector::inNamespace('Octavum\Core'), Selector::isStandardClass())
             ->because('the core is PHP and itself: no framework, database, HTTP or clock');
+    }
+
+    /** @return iterable<string, Rule> */
+    #[TestRule]
+    public function repositoriesStayInTheirRoom(): iterable
+    {
+        foreach (self::ROOMS as $room) {
+            yield $room => PHPat::rule()
+                ->classes(Selector::classname('/^Octavum\\\\'.$room.'\\\\\w+Controller$/', true))
+                ->shouldNot()->dependOn()
+                ->classes(...array_map(static fn (string $other) => Selector::classname('/^Octavum\\\\'.$other.'\\\\\w+Repository$/', true), array_values(array_diff(self::ROOMS, [$room]))))
+                ->because('a room asks another room’s service, not its repository');
+        }
     }
 
     /** @return iterable<string, Rule> */

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Console;
+
+use Octavum\Core\Season\SeasonCheck;
+use Octavum\Exchange\WorkroomReader;
+use Octavum\Exchange\WorkroomWriter;
+use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Command\Command;
+use Symfony\Component\Console\Style\SymfonyStyle;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Filesystem\Filesystem;
+use Symfony\Component\Process\PhpSubprocess;
+use Symfony\Component\Process\Process;
+
+/**
+ * Measures, on a made-up workroom of 500 cloths, 700 cuts, 300 patterns and 60 projects: the check of a document, as a
+ * command and in the core alone, and the pages as served.
+ */
+#[AsCommand('octavum:bench', 'Measures how long the check of a large workroom and its pages take')]
+final readonly class BenchCommand
+{
+    private const PAGES = ['/season', '/cloth', '/patterns', '/shopping', '/project/new', '/find?q=moss'];
+    private const TIMES = 15;
+    private const WARM_UP = 5;
+
+    /** As bin/octavum start runs it. */
+    private const SERVER = ['-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit_buffer_size=64M', '-d', 'opcache.jit=tracing'];
+
+    public function __construct(
+        private WorkroomReader $reader,
+        private WorkroomWriter $writer,
+        private Filesystem $files,
+        #[Autowire('%kernel.project_dir%')] private string $project,
+    ) {
+    }
+
+    public function __invoke(SymfonyStyle $io): int
+    {
+        $workroom = (new LargeWorkroom())->make();
+        $data = sys_get_temp_dir().'/octavum-bench-'.bin2hex(random_bytes(4));
+        $this->files->mkdir($data.'/sessions');
+        $file = $data.'/workroom.json';
+        $this->files->dumpFile($file, $this->writer->write($workroom));
+        try {
+            $this->row($io, 'document', \sprintf('%.1f MB', (int) filesize($file) / 1e6));
+            $this->measure($io, 'read and validate the document', fn () => $this->reader->read((string) file_get_contents($file)));
+            $this->measure($io, 'check the season, core alone', static fn () => (new SeasonCheck($workroom->settings->assumptions))->check($workroom->seasons[0], $workroom->projects));
+            $environment = ['OCTAVUM_DATA' => $data, 'APP_ENV' => 'prod', 'APP_DEBUG' => '0'];
+            $this->measure($io, 'bin/octavum check FILE --json', fn () => $this->command(['bin/console', 'octavum:check', $file, '--json'], $environment), 5);
+            $this->pages($io, $data, $environment);
+        } finally {
+            $this->files->remove($data);
+        }
+
+        return Command::SUCCESS;
+    }
+
+    /** @param array<string, string> $environment */
+    private function pages(SymfonyStyle $io, string $data, array $environment): void
+    {
+        $this->command(['bin/console', 'doctrine:migrations:migrate', '--no-interaction'], $environment);
+        $this->command(['bin/console', 'octavum:demo'], $environment);
+        $this->measure($io, 'import the document', fn () => $this->command(['bin/console', 'octavum:import', $data.'/workroom.json', '--account', 'ottoline@demo.invalid', '--replace'], $environment), 1);
+        $port = random_int(20_000, 40_000);
+        $server = new PhpSubprocess([...self::SERVER, '-S', '127.0.0.1:'.$port, '-t', 'public', 'public/router.php'], $this->project, $environment, 600);
+        $server->start();
+        try {
+            $client = new BenchClient('http://127.0.0.1:'.$port);
+            $client->openDemo();
+            preg_match('~data-workings-url="([^"]+)"~', $client->get('/season'), $found);
+            foreach ([...self::PAGES, $found[1] ?? ''] as $page) {
+                for ($i = 0; $i < self::WARM_UP; ++$i) {
+                    $client->get($page);
+                }
+                $this->measure($io, 'page '.$page, static fn () => $client->get($page));
+            }
+        } finally {
+            $server->stop(1);
+        }
+    }
+
+    /**
+     * @param list<string>          $arguments
+     * @param array<string, string> $environment
+     */
+    private function command(array $arguments, array $environment): void
+    {
+        (new Process([\PHP_BINARY, '-d', 'memory_limit=1G', ...$arguments], $this->project, $environment, null, 120))->mustRun();
+    }
+
+    private function measure(SymfonyStyle $io, string $what, \Closure $do, int $times = self::TIMES): void
+    {
+        $spent = [];
+        for ($i = 0; $i < $times; ++$i) {
+            $start = hrtime(true);
+            $do();
+            $spent[] = (hrtime(true) - $start) / 1e6;
+        }
+        sort($spent);
+        $this->row($io, $what, \sprintf('fastest %.0f, median %.0f, slowest %.0f ms of %d', $spent[0], $spent[intdiv($times, 2)], $spent[$times - 1], $times));
+    }
+
+    private function row(SymfonyStyle $io, string $what, string $figure): void
+    {
+        $io->writeln(\sprintf('%-34s %s', $what, $figure), SymfonyStyle::OUTPUT_RAW);
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Console;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\Fibre;
+use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\PrintKind;
+use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Width;
+use Octavum\Core\Pattern\Garment;
+use Octavum\Core\Pattern\Nap;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Requirement;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Role;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Person;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Season;
+use Octavum\Core\Workroom\Settings;
+use Octavum\Core\Workroom\Workroom;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** A made-up workroom of any size, the same for the same numbers, to measure and test with. */
+final class LargeWorkroom
+{
+    private const WORDS = ['Moss', 'Ember', 'Tarn', 'Bramble', 'Slate', 'Kelp', 'Dune', 'Rook', 'Fallow', 'Cinder', 'Brook', 'Thistle'];
+    private const CLOTHS = ['lawn', 'twill', 'jersey', 'tweed', 'linen', 'crepe', 'canvas', 'poplin'];
+    private const SIZES = ['8', '10', '12', '14', '16', '18', '20'];
+
+    private readonly Randomizer $random;
+
+    public function __construct(int $seed = 1)
+    {
+        $this->random = new Randomizer(new Mt19937($seed));
+    }
+
+    public function make(int $cloths = 500, int $cuts = 700, int $patterns = 300, int $projects = 60): Workroom
+    {
+        $season = new Season('season', 'Thaw', new \DateTimeImmutable('2027-03-01'), 13, 270);
+        $people = [new Person('person-0', 'Ottoline'), new Person('person-1', 'Suvi', true)];
+        $stash = [];
+        for ($i = 0; $i < $cloths; ++$i) {
+            $stash[] = $this->cloth($i, 1 + ($i < $cuts - $cloths ? 1 : 0));
+        }
+        $library = array_map($this->pattern(...), range(0, $patterns - 1));
+        $plan = [];
+        for ($i = 0; $i < $projects; ++$i) {
+            $pattern = $library[$this->number(0, $patterns - 1)];
+            $version = $pattern->versions[$this->number(0, \count($pattern->versions) - 1)];
+            $claims = [];
+            foreach ([Role::Main, Role::Lining] as $role) {
+                $cloth = $stash[$this->number(0, $cloths - 1)];
+                $claims[] = new Claim('claim-'.$i.'-'.$role->value, $role, $cloth, $cloth->cuts[0]);
+            }
+            $plan[] = new Project('project-'.$i, $pattern->title.' '.($i + 1), $season, $i + 1, $people[$i % 2], $pattern, $version, self::SIZES[$this->number(0, 6)], claims: $claims);
+        }
+
+        return new Workroom('A large workroom', new Settings(), $people, $stash, $library, [$season], $plan);
+    }
+
+    private function cloth(int $i, int $cuts): Cloth
+    {
+        $fibre = Fibre::cases()[$this->number(0, 12)];
+        $width = $this->number(0, 9);
+
+        return new Cloth(
+            'cloth-'.$i,
+            $this->word(self::WORDS).' '.$this->word(self::CLOTHS).' '.$i,
+            0 === $width ? null : Width::of(Length::ofMillimetres($this->number(900, 1600)), Length::ofMillimetres(10)),
+            0 === $i % 3 ? Structure::Knit : Structure::Woven,
+            fibres: FibreMix::of([$fibre->value => 100], Knowledge::Label),
+            print: PrintKind::cases()[$this->number(0, 4)],
+            direction: Direction::cases()[$this->number(0, 2)],
+            colours: [\sprintf('#%06x', $this->number(0, 0xFFFFFF)), \sprintf('#%06x', $this->number(0, 0xFFFFFF))],
+            place: 'Locker '.$this->number(1, 6),
+            cuts: array_map(fn (int $j): Cut => new Cut('cut-'.$i.'-'.$j, [
+                new LedgerEntry(new \DateTimeImmutable('2026-10-01'), LedgerKind::Bought, Length::ofMillimetres($this->number(400, 4500))),
+                ...(0 === $this->number(0, 1) ? [new LedgerEntry(new \DateTimeImmutable('2026-11-01'), LedgerKind::Washed, Length::ofMillimetres($this->number(400, 4500)))] : []),
+            ]), range(0, $cuts - 1)),
+        );
+    }
+
+    private function pattern(int $i): Pattern
+    {
+        return new Pattern('pattern-'.$i, $this->word(self::WORDS).' '.Garment::cases()[$i % 19]->value, 'Marrowlane', 'T'.$i, garment: Garment::cases()[$i % 19], minutes: 60 * $this->number(1, 12), versions: array_map(function (int $j) use ($i): Version {
+            $base = $this->number(900, 2600);
+            $row = static fn (Role $role, int $width, int $least): Requirement => new Requirement($role, Length::ofMillimetres($width), Nap::Without, array_combine(self::SIZES, array_map(static fn (int $k): Length => Length::ofMillimetres($least + 40 * $k), array_keys(self::SIZES))));
+
+            return new Version('version-'.$i.'-'.$j, ['A', 'B', 'C'][$j], new RequirementTable(self::SIZES, [$row(Role::Main, 1150, $base), $row(Role::Main, 1500, intdiv($base * 4, 5)), $row(Role::Lining, 1150, intdiv($base, 2))]));
+        }, range(0, $i % 3)));
+    }
+
+    /** @param non-empty-list<string> $words */
+    private function word(array $words): string
+    {
+        return $words[$this->number(0, \count($words) - 1)];
+    }
+
+    private function number(int $least, int $most): int
+    {
+        return $this->random->getInt($least, $most);
+    }
+}

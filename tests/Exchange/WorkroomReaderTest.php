@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Tests\Exchange;
+
+use Octavum\Console\LargeWorkroom;
+use Octavum\Exchange\Fault;
+use Octavum\Exchange\Refused;
+use Octavum\Exchange\WorkroomReader;
+use Octavum\Exchange\WorkroomWriter;
+use Opis\JsonSchema\Helper;
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class WorkroomReaderTest extends TestCase
+{
+    private const DEMO = __DIR__.'/../../fixtures/demo-workroom.json';
+    private const SCHEMA = __DIR__.'/../../docs/formats/octavum-workroom.schema.json';
+
+    public function testTheDemoWorkroomHoldsWhatItShould(): void
+    {
+        $workroom = (new WorkroomReader())->read((string) file_get_contents(self::DEMO));
+        self::assertGreaterThanOrEqual(40, \count($workroom->cloths));
+        self::assertGreaterThanOrEqual(25, \count($workroom->patterns));
+        self::assertSame(['Rime', 'Thaw'], array_map(static fn ($season): string => $season->name, $workroom->seasons));
+        self::assertCount(13, $workroom->projects);
+    }
+
+    public function testWhatIsWrittenIsReadBackTheSame(): void
+    {
+        $demo = (new WorkroomReader())->read((string) file_get_contents(self::DEMO));
+        foreach ([$demo, (new LargeWorkroom(3))->make(40, 60, 30, 20)] as $workroom) {
+            $written = (new WorkroomWriter())->write($workroom);
+            $again = (new WorkroomReader())->read($written);
+            self::assertSame($written, (new WorkroomWriter())->write($again));
+            self::assertEquals($workroom->cloths, $again->cloths);
+            self::assertEquals($workroom->patterns, $again->patterns);
+        }
+    }
+
+    public function testTheSchemaAgrees(): void
+    {
+        self::assertTrue($this->isValid(json_decode((string) file_get_contents(self::DEMO), true)), 'the demo');
+        self::assertTrue($this->isValid(json_decode((new WorkroomWriter())->write((new LargeWorkroom(4))->make(20, 30, 10, 8)), true)), 'a generated one');
+    }
+
+    /** @param \Closure(array<mixed>): array<mixed> $spoil */
+    #[DataProvider('spoilt')]
+    public function testEveryFaultIsNamedWithItsPlaceAndASentence(\Closure $spoil, string $pointer, string $sentence, bool $schemaSees = true): void
+    {
+        $document = $spoil(self::small());
+        $faults = $this->faults((string) json_encode($document));
+        self::assertSame($pointer, $faults[0]->pointer, implode("\n", array_map(static fn (Fault $fault): string => $fault->pointer.' '.$fault->sentence, $faults)));
+        self::assertLessThanOrEqual(2, \count($faults), 'one fault, and at most what follows from it');
+        self::assertStringContainsString($sentence, (string) $faults[0]->sentence);
+        if ($schemaSees) {
+            self::assertFalse($this->isValid($document), 'the schema refuses it too');
+        }
+    }
+
+    /** @return iterable<string, array{0: \Closure(array<mixed>): array<mixed>, 1: string, 2: string, 3?: bool}> */
+    public static function spoilt(): iterable
+    {
+        $set = static fn (string $path, mixed $value): \Closure => static fn (array $document): array => self::with($document, explode('/', $path), $value);
+        yield 'another format' => [$set('format', 'something-else'), '/format', 'not an octavum-workroom document'];
+        yield 'a later version' => [$set('version', 2), '/version', 'Version 2 of the format cannot be read here'];
+        yield 'a name missing' => [$set('cloths/0/name', ''), '/cloths/0/name', 'A name is missing'];
+        yield 'a negative length' => [$set('cloths/0/cuts/0/ledger/0/length', -5), '/cloths/0/cuts/0/ledger/0/length', 'must be above 0'];
+        yield 'forty kilometres' => [$set('cloths/0/cuts/0/ledger/0/length', 40_000_000), '/cloths/0/cuts/0/ledger/0/length', 'at most 500 m'];
+        yield 'a length as text' => [$set('cloths/0/width', '140 cm'), '/cloths/0/width', 'number of millimetres, found “140 cm”'];
+        yield 'fibres of 120 %' => [$set('cloths/0/fibres', ['cotton' => 80, 'linen' => 40]), '/cloths/0/fibres', 'add up to 120 %', false];
+        yield 'a fibre nobody knows' => [$set('cloths/0/fibres', ['moonbeam' => 100]), '/cloths/0/fibres', '“moonbeam” is not a fibre'];
+        yield 'a structure nobody knows' => [$set('cloths/0/structure', 'woollen'), '/cloths/0/structure', 'choose one of woven, knit, non-woven'];
+        yield 'selvages too wide' => [$set('cloths/0/selvage', 800), '/cloths/0/width', 'leave nothing', false];
+        yield 'a colour that is none' => [$set('cloths/0/colours', ['red']), '/cloths/0/colours/0', 'written such as #27405e'];
+        yield 'an unknown field' => [$set('cloths/0/tint', 'blue'), '/cloths/0/tint', 'There is no field “tint” here'];
+        yield 'a day that is none' => [$set('seasons/0/starts', '2027-02-30'), '/seasons/0/starts', 'A day such as 2027-03-01', false];
+        yield 'no hours' => [$set('seasons/0/minutesPerWeek', 'many'), '/seasons/0/minutesPerWeek', 'found “many”'];
+        yield 'a cell "lots"' => [$set('patterns/0/versions/0/requirements/0/lengths/0', 'lots'), '/patterns/0/versions/0/requirements/0/lengths/0', 'found “lots”'];
+        yield 'a cell too few' => [$set('patterns/0/versions/0/requirements/0/lengths', [1000]), '/patterns/0/versions/0/requirements/0/lengths', '1 lengths for 2 sizes', false];
+        yield 'a size twice' => [$set('patterns/0/versions/0/sizes', ['14', '14']), '/patterns/0/versions/0/sizes', 'only once'];
+        yield 'a cut that is not there' => [$set('projects/0/claims/0/cut', 'nowhere'), '/projects/0/claims/0/cut', 'no cut with the id “nowhere”', false];
+        yield 'a season that is not there' => [$set('projects/0/season', 'nowhen'), '/projects/0/season', 'no season with the id “nowhen”', false];
+        yield 'an id twice' => [$set('cloths/1', ['id' => 'c', 'name' => 'Again']), '/cloths/1/id', 'more than once', false];
+        yield 'a cut twice' => [$set('cloths/0/cuts/1', ['id' => 'cut', 'ledger' => []]), '/cloths/0/cuts/1/id', 'more than once', false];
+        yield 'a list where an object belongs' => [$set('settings', [1, 2]), '/settings', 'An object is expected here, found a list'];
+        yield 'an object where a list belongs' => [$set('cloths', ['a' => 1]), '/cloths', 'A list is expected here'];
+        yield 'a pointer is escaped' => [$set('people/0/a~b', 1), '/people/0/a~0b', 'There is no field'];
+    }
+
+    public function testSeveralFaultsAreAllReported(): void
+    {
+        $document = self::small();
+        $document['name'] = 7;
+        $document['people'] = [['id' => 'p'], ['id' => 'q', 'name' => 'Suvi', 'child' => 'yes']];
+        $pointers = array_map(static fn (Fault $fault): string => $fault->pointer, $this->faults((string) json_encode($document)));
+        self::assertSame(['/people/0/name', '/people/1/child', '/name', '/name'], $pointers);
+    }
+
+    public function testATruncatedDocumentAndOneTooLargeAreRefusedUnread(): void
+    {
+        $demo = (string) file_get_contents(self::DEMO);
+        self::assertStringContainsString('not a whole JSON document', (string) $this->faults(substr($demo, 0, 9000))[0]->sentence);
+        self::assertStringContainsString('larger than 20 MB', (string) $this->faults(str_repeat(' ', 30_000_000))[0]->sentence);
+        foreach (['[]', '"x"', 'null', '{}'] as $other) {
+            self::assertStringContainsString('not an octavum-workroom document', (string) $this->faults($other)[0]->sentence, $other);
+        }
+    }
+
+    /** @return non-empty-list<Fault> */
+    private function faults(string $json): array
+    {
+        try {
+            (new WorkroomReader())->read($json);
+        } catch (Refused $refused) {
+            return $refused->faults;
+        }
+        self::fail('The document was not refused.');
+    }
+
+    private function isValid(mixed $document): bool
+    {
+        $validator = new Validator();
+        $validator->resolver()?->registerFile('https://octavum.invalid/octavum-workroom.schema.json', self::SCHEMA);
+
+        return $validator->validate(Helper::toJSON($document), 'https://octavum.invalid/octavum-workroom.schema.json')->isValid();
+    }
+
+    /**
+     * @param array<mixed>           $document
+     * @param non-empty-list<string> $path
+     *
+     * @return array<mixed>
+     */
+    private static function with(array $document, array $path, mixed $value): array
+    {
+        $key = array_shift($path);
+        $document[$key] = [] === $path ? $value : self::with((array) ($document[$key] ?? []), $path, $value);
+
+        return $document;
+    }
+
+    /** @return array<mixed> */
+    private static function small(): array
+    {
+        return [
+            'format' => 'octavum-workroom', 'version' => 1, 'name' => 'Maud',
+            'settings' => ['units' => 'metric'],
+            'people' => [['id' => 'p', 'name' => 'Maud']],
+            'cloths' => [['id' => 'c', 'name' => 'Lawn', 'width' => 1400, 'cuts' => [['id' => 'cut', 'ledger' => [['on' => '2027-01-01', 'kind' => 'bought', 'length' => 2000]]]]]],
+            'patterns' => [['id' => 'k', 'title' => 'Skirt', 'versions' => [['id' => 'v', 'name' => 'A', 'sizes' => ['14', '16'], 'requirements' => [['role' => 'main', 'width' => 1400, 'nap' => 'either', 'lengths' => [1000, null]]]]]]],
+            'seasons' => [['id' => 's', 'name' => 'Thaw', 'starts' => '2027-03-01', 'weeks' => 13, 'minutesPerWeek' => 240]],
+            'projects' => [['id' => 'j', 'name' => 'Skirt', 'season' => 's', 'rank' => 1, 'person' => 'p', 'version' => 'v', 'size' => '14', 'claims' => [['role' => 'main', 'cut' => 'cut']]]],
+        ];
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Tests;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountRepository;
+use Octavum\Core\Workroom\Workroom;
+use Octavum\Exchange\Workrooms;
+use Symfony\Bundle\FrameworkBundle\KernelBrowser;
+use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
+use Symfony\Component\DomCrawler\Crawler;
+
+/** Pages asked for over the real kernel and a real SQLite database, rolled back after each test. */
+abstract class PageTestCase extends WebTestCase
+{
+    protected KernelBrowser $browser;
+
+    protected function setUp(): void
+    {
+        $this->browser = self::createClient();
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param class-string<T> $class
+     *
+     * @return T
+     */
+    protected function service(string $class): object
+    {
+        $service = self::getContainer()->get($class);
+        self::assertInstanceOf($class, $service);
+
+        return $service;
+    }
+
+    protected function demo(): Account
+    {
+        return $this->service(AccountRepository::class)->demo() ?? self::fail('The demo workroom is not loaded.');
+    }
+
+    protected function signInToDemo(): Account
+    {
+        $account = $this->demo();
+        $this->browser->loginUser($account);
+
+        return $account;
+    }
+
+    /** A new account with an empty workroom. */
+    protected function account(string $email = 'maud@example.org', string $password = 'four quiet lockers'): Account
+    {
+        $account = new Account($email, 'Maud');
+        $account->password = password_hash($password, \PASSWORD_BCRYPT, ['cost' => 4]);
+        $entities = $this->service(EntityManagerInterface::class);
+        $entities->persist($account);
+        $entities->flush();
+
+        return $account;
+    }
+
+    /** The account as the database has it now. */
+    protected function fresh(Account $account): Account
+    {
+        $this->service(EntityManagerInterface::class)->clear();
+
+        return $this->service(AccountRepository::class)->find($account->id) ?? self::fail('The account is gone.');
+    }
+
+    /** @phpstan-impure */
+    protected function workroom(Account $account): Workroom
+    {
+        return $this->service(Workrooms::class)->load($this->fresh($account));
+    }
+
+    protected function get(string $path): Crawler
+    {
+        $page = $this->browser->request('GET', $path);
+        self::assertResponseIsSuccessful($path);
+
+        return $page;
+    }
+
+    /**
+     * The form that holds a button, filled in and sent.
+     *
+     * @param array<string, mixed> $fields
+     */
+    protected function send(string $button, array $fields): Crawler
+    {
+        $form = $this->browser->getCrawler()->selectButton($button)->form();
+        $values = array_replace_recursive($form->getPhpValues(), $fields);
+
+        return $this->browser->request($form->getMethod(), $form->getUri(), $values, $form->getPhpFiles());
+    }
+
+    /**
+     * Sends fields to an address with the token of the page last seen.
+     *
+     * @param array<string, mixed> $fields
+     */
+    protected function post(string $path, array $fields = []): Crawler
+    {
+        return $this->browser->request('POST', $path, $fields + ['_token' => (string) $this->browser->getCrawler()->filter('meta[name=csrf]')->attr('content')]);
+    }
+
+    /** What a part of a page says, with a space between any two of its pieces. */
+    protected static function says(Crawler $page, string $selector = 'body'): string
+    {
+        $html = preg_replace('~<(script|svg)\b.*?</\1>~s', '', $page->filter($selector)->html()) ?? '';
+
+        return trim(preg_replace('/\s+/u', ' ', html_entity_decode(strip_tags(str_replace('<', ' <', $html)))) ?? '');
+    }
+}
