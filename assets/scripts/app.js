@@ -20,5 +20,20 @@ Alpine.data('grid', grid);
 Alpine.data('toast', () => ({ shown: true, hide() { this.shown = false; } }));
 Alpine.data('switcher', () => ({ go() { location.href = this.$el.value; } }));
 Alpine.data('autosubmit', () => ({ send() { this.$el.form.requestSubmit(); } }));
+/** What is too large for its box (a long strip, a full margin) scrolls there, by keyboard too. */
+function letBoxesScroll() {
+    document.querySelectorAll('.strip-box, .margin').forEach((box) => {
+        const scrolls = box.scrollWidth > box.clientWidth || box.scrollHeight > box.clientHeight + 1;
+        if (scrolls) {
+            box.tabIndex = 0;
+        } else {
+            box.removeAttribute('tabindex');
+        }
+    });
+}
+letBoxesScroll();
+addEventListener('resize', letBoxesScroll);
+new MutationObserver(letBoxesScroll).observe(document.getElementById('main'), { childList: true, subtree: true });
+
 Alpine.start();
 document.documentElement.dataset.ready = 'yes';

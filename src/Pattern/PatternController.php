@@ -61,7 +61,7 @@ final class PatternController extends AbstractController
     {
         $system = $this->settings->of($account)->system;
         $entry = new Entry($request->request->all());
-        if ($request->isMethod('POST') && '' === $entry->raw('spread')) {
+        if ($request->isMethod('POST')) {
             $pattern = $this->form->read($entry, '', []);
             $version = $this->form->readVersion($entry, '', $system);
             if ($entry->isSound()) {
@@ -177,7 +177,7 @@ final class PatternController extends AbstractController
     {
         $system = $this->settings->of($account)->system;
         $entry = new Entry($request->request->all());
-        if ($request->isMethod('POST') && '' === $entry->raw('spread')) {
+        if ($request->isMethod('POST')) {
             $changed = $this->form->readVersion($entry, $version->id, $system);
             Revision::check($entry, $pattern->revision);
             if ($entry->isSound()) {

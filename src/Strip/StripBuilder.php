@@ -80,7 +80,7 @@ final class StripBuilder
         return new Strip(
             's'.++$this->drawn,
             $cloth,
-            round(max($end + 70, 90), 1),
+            round($end + ($end > $length ? 64 : 30), 1),
             $length,
             round($height, 1),
             null === $cloth ? '' : $this->edge($length, $height, $widthKnown, $torn),

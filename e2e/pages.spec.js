@@ -1,0 +1,73 @@
+import { expect, expectAccessible, expectNoSidewaysScroll, open, test } from './workroom.js';
+
+const first = async (page, list, selector) => {
+    await page.goto(list);
+    return page.locator(selector).first().getAttribute('href');
+};
+
+for (const [device, viewport] of Object.entries({ desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } })) {
+    test.describe(device, () => {
+        test.use({ viewport });
+
+        test('every page is accessible and nothing scrolls sideways', async ({ demo: page }) => {
+            test.setTimeout(90_000);
+            const cloth = await first(page, '/cloth?words=heron', '.sheet td a');
+            const pattern = await first(page, '/patterns?words=towpath', '.sheet td a');
+            const project = await first(page, '/season', '.project:nth-of-type(4) .who a');
+            for (const path of ['/season', '/season/new', '/project/new', project, '/cloth', '/cloth/new', cloth, cloth + '/edit', '/patterns', '/patterns/new', pattern, pattern + '/versions/new', '/shopping', '/settings', '/find?q=heron', '/find']) {
+                await test.step(path, async () => {
+                    await open(page, path);
+                    await expectAccessible(page);
+                    await expectNoSidewaysScroll(page);
+                });
+            }
+        });
+
+        test('signing in and registering are accessible', async ({ page }) => {
+            for (const path of ['/sign-in', '/register']) {
+                await open(page, path);
+                await expectAccessible(page);
+                await expectNoSidewaysScroll(page);
+            }
+        });
+    });
+}
+
+test('the demo workroom opens with one button', async ({ page }) => {
+    await open(page, '/sign-in');
+    await page.getByRole('button', { name: 'Open the demo workroom' }).click();
+    await expect(page.getByRole('heading', { name: 'Thaw' })).toBeVisible();
+});
+
+test('keys go to every room, find, list themselves and begin something new', async ({ demo: page }) => {
+    await page.locator('body').press('?');
+    await expect(page.getByRole('dialog')).toContainText('move the selected project');
+    await page.keyboard.press('Escape');
+    for (const [keys, heading] of [['gc', 'Cloth'], ['gp', 'Patterns'], ['gh', 'Shopping for Thaw'], ['gs', 'Thaw']]) {
+        await page.keyboard.press(keys[0]);
+        await page.keyboard.press(keys[1]);
+        await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible();
+        await expect(page.locator('html')).toHaveAttribute('data-ready', 'yes');
+    }
+    await page.keyboard.press('/');
+    await expect(page.getByRole('searchbox')).toBeFocused();
+    await page.keyboard.type('heron');
+    await expect(page.locator('.found a').first()).toBeVisible();
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('ArrowDown');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'Heron lawn' })).toBeVisible();
+    await open(page, '/cloth');
+    await page.keyboard.press('n');
+    await expect(page.getByRole('heading', { name: 'Enter a cloth' })).toBeVisible();
+});
+
+test('settings switch the units of the whole plan', async ({ demo: page }) => {
+    await open(page, '/settings');
+    await page.getByLabel('Units').selectOption('imperial');
+    await page.getByRole('button', { name: 'Save the settings' }).click();
+    await expect(page.getByText('The settings are saved.')).toBeVisible();
+    await open(page, '/season');
+    await expect(page.locator('.project[data-name="Towpath coat"]')).toContainText('10¼ in missing');
+    await expect(page.locator('.strip .tape').first()).toContainText('1 yd');
+});
