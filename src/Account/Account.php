@@ -6,6 +6,7 @@ namespace Octavum\Account;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Octavum\Database\Identified;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 use Symfony\Component\Uid\Ulid;
@@ -14,9 +15,7 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Entity(repositoryClass: AccountRepository::class)]
 class Account implements UserInterface, PasswordAuthenticatedUserInterface
 {
-    #[ORM\Id]
-    #[ORM\Column(length: 26)]
-    public readonly string $id;
+    use Identified;
 
     #[ORM\Column(length: 180, unique: true)]
     public string $email;

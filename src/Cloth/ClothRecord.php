@@ -15,6 +15,9 @@ use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\WeightClass;
+use Octavum\Database\Identified;
+use Octavum\Database\Removable;
+use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
 
 /** A cloth as stored; ClothMapper turns it into the core's Cloth and back. Lengths are micrometres. */
@@ -23,16 +26,9 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Index(columns: ['account_id', 'removed_at'])]
 class ClothRecord
 {
-    #[ORM\Id]
-    #[ORM\Column(length: 26)]
-    public readonly string $id;
-
-    #[ORM\Version]
-    #[ORM\Column(type: Types::INTEGER)]
-    public int $revision = 1;
-
-    #[ORM\Column(nullable: true)]
-    public ?\DateTimeImmutable $removedAt = null;
+    use Identified;
+    use Removable;
+    use Revised;
 
     #[ORM\Column(length: 120)]
     public string $name = '';

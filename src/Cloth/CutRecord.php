@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Octavum\Cloth;
 
-use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Core\Cloth\CutState;
+use Octavum\Database\Identified;
+use Octavum\Database\Removable;
+use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
 
 /** A cut as stored, its ledger with it so that both change together or not at all. */
@@ -14,16 +16,9 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Table(name: 'cut')]
 class CutRecord
 {
-    #[ORM\Id]
-    #[ORM\Column(length: 26)]
-    public readonly string $id;
-
-    #[ORM\Version]
-    #[ORM\Column(type: Types::INTEGER)]
-    public int $revision = 1;
-
-    #[ORM\Column(nullable: true)]
-    public ?\DateTimeImmutable $removedAt = null;
+    use Identified;
+    use Removable;
+    use Revised;
 
     #[ORM\Column(length: 60)]
     public string $label = '';

@@ -13,6 +13,9 @@ use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Pattern\Garment;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\PatternFormat;
+use Octavum\Database\Identified;
+use Octavum\Database\Removable;
+use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
 
 /** A pattern as stored; PatternMapper turns it into the core's Pattern and back. */
@@ -21,20 +24,13 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Index(columns: ['account_id', 'removed_at'])]
 class PatternRecord
 {
-    #[ORM\Id]
-    #[ORM\Column(length: 26)]
-    public readonly string $id;
-
-    #[ORM\Version]
-    #[ORM\Column(type: Types::INTEGER)]
-    public int $revision = 1;
+    use Identified;
+    use Removable;
+    use Revised;
 
     /** Counts changes to its versions, so that they too make a new revision. */
     #[ORM\Column]
     public int $changes = 0;
-
-    #[ORM\Column(nullable: true)]
-    public ?\DateTimeImmutable $removedAt = null;
 
     #[ORM\Column(length: 120)]
     public string $title = '';

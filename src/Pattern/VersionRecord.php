@@ -6,6 +6,8 @@ namespace Octavum\Pattern;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Octavum\Database\Identified;
+use Octavum\Database\Removable;
 use Symfony\Component\Uid\Ulid;
 
 /** A version of a pattern as stored, its requirement table with it. */
@@ -13,12 +15,8 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Table(name: 'version')]
 class VersionRecord
 {
-    #[ORM\Id]
-    #[ORM\Column(length: 26)]
-    public readonly string $id;
-
-    #[ORM\Column(nullable: true)]
-    public ?\DateTimeImmutable $removedAt = null;
+    use Identified;
+    use Removable;
 
     #[ORM\Column(length: 60)]
     public string $name = '';

@@ -8,15 +8,14 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Cloth\CutRecord;
 use Octavum\Core\Pattern\Role;
+use Octavum\Database\Identified;
 use Symfony\Component\Uid\Ulid;
 
 #[ORM\Entity]
 #[ORM\Table(name: 'claim')]
 class ClaimRecord
 {
-    #[ORM\Id]
-    #[ORM\Column(length: 26)]
-    public readonly string $id;
+    use Identified;
 
     #[ORM\Column]
     public Role $role = Role::Main;

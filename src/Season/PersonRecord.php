@@ -7,6 +7,7 @@ namespace Octavum\Season;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
+use Octavum\Database\Identified;
 use Symfony\Component\Uid\Ulid;
 
 #[ORM\Entity]
@@ -14,9 +15,7 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Index(columns: ['account_id'])]
 class PersonRecord
 {
-    #[ORM\Id]
-    #[ORM\Column(length: 26)]
-    public readonly string $id;
+    use Identified;
 
     #[ORM\Column(length: 120)]
     public string $name = '';

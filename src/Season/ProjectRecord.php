@@ -10,6 +10,9 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\ProjectState;
+use Octavum\Database\Identified;
+use Octavum\Database\Removable;
+use Octavum\Database\Revised;
 use Octavum\Pattern\VersionRecord;
 use Symfony\Component\Uid\Ulid;
 
@@ -18,16 +21,9 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Table(name: 'project')]
 class ProjectRecord
 {
-    #[ORM\Id]
-    #[ORM\Column(length: 26)]
-    public readonly string $id;
-
-    #[ORM\Version]
-    #[ORM\Column(type: Types::INTEGER)]
-    public int $revision = 1;
-
-    #[ORM\Column(nullable: true)]
-    public ?\DateTimeImmutable $removedAt = null;
+    use Identified;
+    use Removable;
+    use Revised;
 
     #[ORM\Column(length: 120)]
     public string $name = '';

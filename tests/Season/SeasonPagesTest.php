@@ -161,6 +161,54 @@ final class SeasonPagesTest extends PageTestCase
         self::assertStringContainsString('finished or let go', self::says($this->get('/season/'.$rime->id)));
     }
 
+    /** @param array<string, string> $fields */
+    #[DataProvider('seasons')]
+    public function testASeasonSaysWhatIsMissingOrCannotBe(array $fields, string $sentence): void
+    {
+        $account = $this->account();
+        $this->browser->loginUser($account);
+        $this->get('/season/new');
+        $page = $this->send('Save the season', $fields + ['name' => 'Thaw', 'starts' => '2027-03-01', 'weeks' => '13', 'hours' => '4']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString($sentence, self::says($page));
+        self::assertSame([], $this->workroom($account)->seasons);
+    }
+
+    /** @return iterable<string, array{array<string, string>, string}> */
+    public static function seasons(): iterable
+    {
+        yield 'no name' => [['name' => ''], 'A name is missing'];
+        yield 'no hours' => [['hours' => ''], 'the chalk line is drawn from it'];
+        yield 'more hours than a week has' => [['hours' => '200'], 'hours up to 168'];
+        yield 'no weeks' => [['weeks' => '0'], 'type a whole number from 1 to 60'];
+        yield 'a day that is none' => [['starts' => 'soon'], 'is not a day'];
+    }
+
+    public function testASeasonIsChangedAndTheChalkLineMoves(): void
+    {
+        $account = $this->signInToDemo();
+        $this->get('/season');
+        self::assertStringContainsString('The hours run out here: 58.5 h', self::says($this->get('/season')));
+        $this->get('/season/'.$this->named($account, 'Towpath coat')->season->id.'/edit');
+        $this->send('Save the season', ['hours' => '6']);
+        self::assertStringContainsString('All of it fits into 78 h: 4.5 h to spare', self::says($this->browser->followRedirect()));
+    }
+
+    public function testPeopleAreAddedAndChanged(): void
+    {
+        $account = $this->account();
+        $this->browser->loginUser($account);
+        $this->get('/settings');
+        $this->send('Add', ['personName' => 'Suvi', 'child' => '1']);
+        $person = $this->workroom($account)->people[0];
+        self::assertSame(['Suvi', true], [$person->name, $person->child]);
+        $this->get('/settings');
+        $this->post('/people', ['id' => $person->id, 'personName' => 'Suvi <b>']);
+        self::assertSame(['Suvi <b>', false], [$this->workroom($account)->people[0]->name, $this->workroom($account)->people[0]->child]);
+        $this->get('/settings');
+        self::assertStringContainsString('A name is missing', self::says($this->send('Add', ['personName' => ' '])));
+    }
+
     public function testAChildsProjectShowsTheUsualCautions(): void
     {
         $account = $this->signInToDemo();
