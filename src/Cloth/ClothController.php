@@ -79,7 +79,7 @@ final class ClothController extends AbstractController
         $settings = $this->settings->of($account);
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
-            $cloth = $this->form->read($entry, '', [], $settings);
+            $cloth = $this->form->read($entry, new Cloth('', ''), $settings);
             $cuts = $this->form->cuts($entry, $settings);
             if ($entry->isSound()) {
                 $record = new ClothRecord($account);
@@ -112,7 +112,7 @@ final class ClothController extends AbstractController
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
-            $changed = $this->form->read($entry, $record->id, $cloth->cuts, $settings);
+            $changed = $this->form->read($entry, $cloth, $settings);
             Revision::check($entry, $record->revision);
             if ($entry->isSound()) {
                 $this->mapper->store($changed, $record, $settings->assumptions);

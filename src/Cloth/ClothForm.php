@@ -77,8 +77,8 @@ final readonly class ClothForm
         ];
     }
 
-    /** @param list<Cut> $cuts kept as they are */
-    public function read(Entry $entry, string $id, array $cuts, Settings $settings): Cloth
+    /** @param Cloth $before whose cuts, and what the form does not show, are kept */
+    public function read(Entry $entry, Cloth $before, Settings $settings): Cloth
     {
         $name = $entry->name('name');
         $full = $entry->length('width', $settings->system->widthUnit());
@@ -88,8 +88,12 @@ final readonly class ClothForm
             $entry->fault('width', new Sentence('No loom is that wide: type a width up to 4 m, such as 140 cm or 54 in.'));
         }
 
+        if (null === $full && '' !== $entry->raw('selvage')) {
+            $entry->fault('width', new Sentence('The selvage is taken from the width: type the width too, or empty the selvage.'));
+        }
+
         return new Cloth(
-            $id,
+            $before->id,
             $name,
             null === $full ? null : $entry->attempt('width', static fn (): Width => Width::of($full, $selvage)),
             $entry->choice('structure', Structure::class) ?? Structure::Woven,
@@ -100,7 +104,7 @@ final readonly class ClothForm
             $entry->choice('direction', Direction::class) ?? Direction::None,
             $entry->length('repeat', $settings->system->widthUnit()),
             $this->tested($entry),
-            $this->colours($entry),
+            [...$this->colours($entry), ...\array_slice($before->colours, 3)],
             $entry->text('place', 120),
             $entry->money('price'),
             match ($entry->raw('more')) {
@@ -110,7 +114,7 @@ final readonly class ClothForm
             },
             $entry->boolean('setAside'),
             $entry->text('notes'),
-            $cuts,
+            $before->cuts,
         );
     }
 

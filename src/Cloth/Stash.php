@@ -29,7 +29,7 @@ final readonly class Stash
     }
 
     /**
-     * Every cut still here under a name by which it can be typed or chosen; no two have the same.
+     * Every cut under a name by which it can be typed or chosen; no two have the same, and those gone say so.
      *
      * @return array<string, array{Cloth, Cut}> name → cloth and cut
      */
@@ -40,15 +40,13 @@ final readonly class Stash
         $named = [];
         foreach ($this->all($account) as $cloth) {
             foreach ($cloth->cuts as $cut) {
-                if ($cut->gone) {
-                    continue;
-                }
                 $length = ToCut::of($cloth, $cut, $assumptions)->length;
                 $name = implode(', ', array_filter([
                     $cloth->name,
                     $cut->label,
                     null === $length ? '' : $tape->write(Figure::owned($length)),
                     null === $cloth->width ? '' : $tape->write(Figure::width($cloth->width->full)),
+                    $cut->gone ? 'no longer here' : '',
                 ], static fn (string $part): bool => '' !== $part));
                 $again = 1;
                 $free = $name;

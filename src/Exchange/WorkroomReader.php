@@ -169,7 +169,7 @@ final readonly class WorkroomReader
             $node->at('structure')->choice(Structure::class) ?? Structure::Woven,
             $node->at('oneWay')->boolean(),
             $node->at('repeat')->length(),
-            $node->at('pricePerMetre')->integer(0, 10_000_000),
+            $node->at('pricePerMetre')->integer(0, 9_999_999),
         );
     }
 
@@ -248,6 +248,9 @@ final readonly class WorkroomReader
         $node->object(['id', 'name', 'structure', 'type', 'fibres', 'fibresKnown', 'weight', 'width', 'selvage', 'print', 'direction', 'repeat', 'shrinkage', 'colours', 'place', 'pricePerMetre', 'moreToBeHad', 'setAside', 'notes', 'cuts']);
         $full = $node->at('width')->length();
         $selvage = $node->at('selvage')->length();
+        if (null === $full && $node->at('selvage')->isThere()) {
+            $node->at('selvage')->fault('A selvage is taken from the width: give the width too.');
+        }
         $shrinkage = $node->at('shrinkage');
         $cuts = $this->cuts($node->at('cuts'));
 
@@ -265,7 +268,7 @@ final readonly class WorkroomReader
             $shrinkage->isThere() && $shrinkage->object(['along', 'across']) ? $shrinkage->attempt(static fn (): Shrinkage => Shrinkage::tested(Percent::of($shrinkage->at('along')->number()), Percent::of($shrinkage->at('across')->number()))) : null,
             $this->colours($node->at('colours')),
             $node->at('place')->text(120),
-            $node->at('pricePerMetre')->integer(0, 10_000_000),
+            $node->at('pricePerMetre')->integer(0, 9_999_999),
             $node->at('moreToBeHad')->optionalBoolean(),
             $node->at('setAside')->boolean(),
             $node->at('notes')->text(),

@@ -24,6 +24,7 @@ use Octavum\Input\Entry;
 final readonly class PatternForm
 {
     public const MOST_HOURS = 60_000;
+    private const LONGEST_SIZE = 20;
 
     /** @return array<string, mixed> by field, as typed */
     public function values(Pattern $pattern): array
@@ -95,7 +96,13 @@ final readonly class PatternForm
     public function readVersion(Entry $entry, string $id, System $usual): Version
     {
         $system = System::tryFrom($entry->raw('units')) ?? $usual;
-        $table = $this->grid($entry)->table($system, static function (string $place, Sentence $sentence) use ($entry): void {
+        $grid = $this->grid($entry);
+        foreach ($grid->sizes as $size) {
+            if (mb_strlen($size) > self::LONGEST_SIZE) {
+                $entry->fault('sizes', new Sentence('“{size}” is too long for a size: up to {most} characters can be kept.', ['size' => mb_substr($size, 0, 40).'…', 'most' => self::LONGEST_SIZE]));
+            }
+        }
+        $table = $grid->table($system, static function (string $place, Sentence $sentence) use ($entry): void {
             $entry->fault('sizes' === $place ? 'sizes' : 'rows.'.$place, $sentence);
         });
 
@@ -103,16 +110,29 @@ final readonly class PatternForm
             $id,
             $entry->name('versionName', 60),
             $table,
-            array_values(array_filter(array_map(static fn (string $line): string => mb_substr(trim($line), 0, 200), explode("\n", $entry->text('notions'))), static fn (string $line): bool => '' !== $line)),
+            $this->lines($entry, 'notions', 200),
             $entry->minutes('versionHours', self::MOST_HOURS),
             $entry->text('versionNotes'),
         );
     }
 
+    /** @return list<string> */
+    private function lines(Entry $entry, string $field, int $most): array
+    {
+        $lines = array_values(array_filter(array_map(trim(...), explode("\n", $entry->text($field))), static fn (string $line): bool => '' !== $line));
+        foreach ($lines as $line) {
+            if (mb_strlen($line) > $most) {
+                $entry->fault($field, new Sentence('A line has {count} characters; {most} can be kept. Put each notion on a line of its own.', ['count' => mb_strlen($line), 'most' => $most]));
+            }
+        }
+
+        return $lines;
+    }
+
     /** The grid as typed; a table pasted in one go takes its place. */
     public function grid(Entry $entry): Grid
     {
-        $sizes = array_map(static fn (string $i): string => mb_substr($entry->raw('sizes.'.$i), 0, 20), $entry->rows('sizes'));
+        $sizes = array_map(static fn (string $i): string => $entry->raw('sizes.'.$i), $entry->rows('sizes'));
         $pasted = \is_string($entry->typed['pasted'] ?? null) ? mb_scrub($entry->typed['pasted']) : '';
         if ('' !== trim($pasted)) {
             return Grid::ofPasted($pasted, array_values(array_filter($sizes, static fn (string $size): bool => '' !== $size)));

@@ -12,8 +12,6 @@ use Octavum\Core\Pattern\Role;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Person;
 use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Season;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
@@ -151,10 +149,9 @@ final class ProjectController extends AbstractController
     private function answer(Project $project, Account $account): Response
     {
         $others = array_filter($this->plan->projects($account), static fn (Project $other): bool => $other->id !== $project->id);
-        $open = new Project($project->id, $project->name, $project->season, $project->rank, $project->person, $project->pattern, $project->version, $project->size, $project->gradedTo, $project->certainty, ProjectState::Planned, $project->deadline, $project->minutes, $project->alterations, $project->claims);
-        $rows = $this->drawing->of($this->plan->check($account, $project->season, [...array_values($others), $open]), $this->settings->of($account), narrow: true)['rows'];
-        foreach (\is_array($rows) ? $rows : [] as $row) {
-            if (\is_array($row) && $row['answer'] instanceof ProjectAnswer && $row['answer']->project->id === $project->id) {
+        $checked = $this->plan->check($account, $project->season, [...array_values($others), $project]);
+        foreach ($this->drawing->of($checked, $this->settings->of($account), narrow: true)['rows'] as $row) {
+            if ($row['answer']->project->id === $project->id) {
                 return $this->render('season/_answer.html.twig', ['row' => $row]);
             }
         }

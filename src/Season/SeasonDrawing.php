@@ -11,6 +11,7 @@ use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Strip\Scale;
+use Octavum\Strip\Strip;
 use Octavum\Strip\StripBuilder;
 
 /** A checked season as the page draws it: each role's strip to one scale, and each project on the ruler of weeks. */
@@ -25,7 +26,7 @@ final readonly class SeasonDrawing
     /**
      * @param bool $narrow for the margin of a page
      *
-     * @return array<string, mixed> for the template season/show.html.twig
+     * @return array{checked: CheckedSeason, rows: list<array{answer: ProjectAnswer, roles: list<array{role: RoleAnswer, strip: ?Strip}>, weeks: array{x: float, width: float, deadline: ?float}}>, chalkLine: ?int, months: list<array{x: float, name: string}>, weekLines: string} for the template season/show.html.twig
      */
     public function of(CheckedSeason $checked, Settings $settings, bool $narrow = false): array
     {

@@ -95,6 +95,7 @@ final class ClothPagesTest extends PageTestCase
         yield 'a price in words' => [['price' => 'cheap'], 'cannot be read as a price'];
         yield 'a colour in words' => [['colour1' => 'blue'], 'A colour is written such as'];
         yield 'a shrinkage of 300 %' => [['shrinkAlong' => '300'], '300 % is not a share'];
+        yield 'a selvage without a width' => [['selvage' => '2 cm'], 'The selvage is taken from the width'];
         yield 'selvages wider than the cloth' => [['width' => '5 cm', 'selvage' => '3 cm'], 'leave nothing'];
     }
 

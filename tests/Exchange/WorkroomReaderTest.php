@@ -74,6 +74,11 @@ final class WorkroomReaderTest extends TestCase
         yield 'a fibre nobody knows' => [$set('cloths/0/fibres', ['moonbeam' => 100]), '/cloths/0/fibres', '“moonbeam” is not a fibre'];
         yield 'a structure nobody knows' => [$set('cloths/0/structure', 'woollen'), '/cloths/0/structure', 'choose one of woven, knit, non-woven'];
         yield 'selvages too wide' => [$set('cloths/0/selvage', 800), '/cloths/0/width', 'leave nothing', false];
+        yield 'a selvage of nothing' => [static function (array $document): array {
+            $document['cloths'] = [['id' => 'c', 'name' => 'Lawn', 'selvage' => 20, 'cuts' => [['id' => 'cut', 'ledger' => []]]]];
+
+            return $document;
+        }, '/cloths/0/selvage', 'give the width too'];
         yield 'a colour that is none' => [$set('cloths/0/colours', ['red']), '/cloths/0/colours/0', 'written such as #27405e'];
         yield 'an unknown field' => [$set('cloths/0/tint', 'blue'), '/cloths/0/tint', 'There is no field “tint” here'];
         yield 'a day that is none' => [$set('seasons/0/starts', '2027-02-30'), '/seasons/0/starts', 'A day such as 2027-03-01', false];

@@ -47,10 +47,7 @@ final class SeasonDrawingTest extends TestCase
     /** @return list<array{x: float, width: float, deadline: ?float}> */
     private function rows(Project ...$projects): array
     {
-        /** @var list<array{weeks: array{x: float, width: float, deadline: ?float}}> $rows */
-        $rows = (new SeasonDrawing(new StripBuilder()))->of(Plan::check(...$projects), new Settings())['rows'];
-
-        return array_column($rows, 'weeks');
+        return array_column((new SeasonDrawing(new StripBuilder()))->of(Plan::check(...$projects), new Settings())['rows'], 'weeks');
     }
 
     private function project(string $name, int $rank, int $hours, ?string $deadline = null): Project

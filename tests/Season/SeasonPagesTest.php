@@ -8,7 +8,10 @@ use Octavum\Account\Account;
 use Octavum\Console\LargeWorkroom;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Workroom\Workroom;
+use Octavum\Exchange\WorkroomReader;
 use Octavum\Exchange\Workrooms;
+use Octavum\Exchange\WorkroomWriter;
 use Octavum\Tests\PageTestCase;
 use Octavum\Tests\QueryCounter;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -207,6 +210,56 @@ final class SeasonPagesTest extends PageTestCase
         self::assertSame(['Suvi <b>', false], [$this->workroom($account)->people[0]->name, $this->workroom($account)->people[0]->child]);
         $this->get('/settings');
         self::assertStringContainsString('A name is missing', self::says($this->send('Add', ['personName' => ' '])));
+    }
+
+    /** Whatever a document may hold, opening a form and saving it loses nothing. */
+    public function testEveryFormOfTheDemoSavedUnchangedChangesNothing(): void
+    {
+        $account = $this->signInToDemo();
+        $before = $this->workroom($account);
+        foreach ($before->cloths as $cloth) {
+            $this->get('/cloth/'.$cloth->id.'/edit');
+            $this->send('Save the cloth', []);
+            self::assertResponseRedirects(message: $cloth->name);
+        }
+        foreach ($before->patterns as $pattern) {
+            $this->get('/patterns/'.$pattern->id.'/edit');
+            $this->send('Save the pattern', []);
+            self::assertResponseRedirects(message: $pattern->title);
+            foreach ($pattern->versions as $version) {
+                $this->get('/versions/'.$version->id);
+                $this->send('Save the version', []);
+                self::assertResponseRedirects(message: $pattern->title.' '.$version->name);
+            }
+        }
+        foreach ($before->projects as $project) {
+            $this->get('/project/'.$project->id);
+            $this->send('Save the project', []);
+            self::assertResponseRedirects(message: $project->name);
+        }
+        $written = static fn (Workroom $workroom): string => (new WorkroomWriter())->write($workroom);
+        self::assertSame($written($before), $written($this->workroom($account)));
+    }
+
+    public function testMoreThanAFormHasRoomForIsKept(): void
+    {
+        $account = $this->account();
+        $this->service(Workrooms::class)->replace($this->fresh($account), (new WorkroomReader())->read(json_encode([
+            'format' => 'octavum-workroom', 'version' => 1, 'name' => 'Maud',
+            'cloths' => [['id' => 'c', 'name' => 'Lawn', 'colours' => ['#111111', '#222222', '#333333', '#444444', '#555555'], 'cuts' => [['id' => 'cut', 'ledger' => [['on' => '2027-01-01', 'kind' => 'bought', 'length' => 2286], ['on' => '2027-01-02', 'kind' => 'given away']]]]]],
+            'patterns' => [['id' => 'k', 'title' => 'Skirt', 'editions' => array_map(static fn (int $i): array => ['name' => 'Copy '.$i, 'sizes' => [(string) $i]], range(1, 6)), 'versions' => [['id' => 'v', 'name' => 'A', 'sizes' => ['14']]]]],
+            'seasons' => [['id' => 's', 'name' => 'Thaw', 'starts' => '2027-03-01', 'weeks' => 13, 'minutesPerWeek' => 240]],
+            'projects' => [['id' => 'j', 'name' => 'Skirt', 'season' => 's', 'rank' => 1, 'version' => 'v', 'alterations' => array_map(static fn (int $i): array => ['name' => 'Longer '.$i, 'length' => 10 * $i], range(1, 5)), 'claims' => [['role' => 'main', 'cut' => 'cut', 'cutOut' => true], ['role' => 'lining', 'buy' => ['name' => 'Silk', 'repeat' => 80, 'oneWay' => true, 'structure' => 'knit']]]]],
+        ], \JSON_THROW_ON_ERROR)));
+        $this->browser->loginUser($account);
+        $before = $this->workroom($account);
+        foreach (['/cloth/'.$before->cloths[0]->id.'/edit' => 'Save the cloth', '/patterns/'.$before->patterns[0]->id.'/edit' => 'Save the pattern', '/project/'.$before->projects[0]->id => 'Save the project'] as $path => $button) {
+            $this->get($path);
+            $this->send($button, []);
+            self::assertResponseRedirects();
+        }
+        $written = static fn (Workroom $workroom): string => (new WorkroomWriter())->write($workroom);
+        self::assertSame($written($before), $written($this->workroom($account)));
     }
 
     public function testAChildsProjectShowsTheUsualCautions(): void

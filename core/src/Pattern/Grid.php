@@ -15,7 +15,7 @@ use Octavum\Core\Measure\Unreadable;
  */
 final readonly class Grid
 {
-    private const MOST_ROWS = 60;
+    private const MOST_ROWS = 200;
     private const MOST_SIZES = 40;
 
     private const HEADINGS = '/^(role|fabrics?|cloths?|cloth width|fabric width|widths?|nap|sizes?|views?|versions?|)$/iu';
