@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
+use Octavum\Core\Lay\Judge;
+use Octavum\Core\Lay\LayMaker;
 use Octavum\Core\Season\SeasonCheck;
 use Octavum\Exchange\WorkroomReader;
 use Octavum\Exchange\WorkroomWriter;
+use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
+use Symfony\Component\Console\Attribute\Option;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Style\SymfonyStyle;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -17,9 +21,9 @@ use Symfony\Component\Process\Process;
 
 /**
  * Measures, on a made-up workroom of 500 cloths, 700 cuts, 300 patterns and 60 projects: the check of a document, as a
- * command and in the core alone, and the pages as served.
+ * command and in the core alone, and the pages as served. `bench lay` measures the lay engine on its set of lays.
  */
-#[AsCommand('octavum:bench', 'Measures how long the check of a large workroom and its pages take')]
+#[AsCommand('octavum:bench', 'Measures the check of a large workroom and its pages, or the lay engine')]
 final readonly class BenchCommand
 {
     private const PAGES = ['/season', '/cloth', '/patterns', '/shopping', '/project/new', '/find?q=moss'];
@@ -37,8 +41,13 @@ final readonly class BenchCommand
     ) {
     }
 
-    public function __invoke(SymfonyStyle $io): int
+    public function __invoke(SymfonyStyle $io, #[Argument('workroom or lay')] string $what = 'workroom', #[Option('Seconds for each lay')] float $seconds = 3): int
     {
+        if ('lay' === $what) {
+            $this->lays($io, $seconds);
+
+            return Command::SUCCESS;
+        }
         $workroom = (new LargeWorkroom())->make();
         $data = sys_get_temp_dir().'/octavum-bench-'.bin2hex(random_bytes(4));
         $this->files->mkdir($data.'/sessions');
@@ -56,6 +65,37 @@ final readonly class BenchCommand
         }
 
         return Command::SUCCESS;
+    }
+
+    /** Every lay of the shipped set: how long against the best or against a plain shelf lay, and when the first one stood. */
+    private function lays(SymfonyStyle $io, float $seconds): void
+    {
+        $set = new LaySet();
+        $judge = new Judge();
+        $ratios = ['sawn' => [], 'garment' => []];
+        $faults = 0;
+        $slowest = 0.0;
+        foreach ($set->all($seconds) as $name => [$request, $best]) {
+            $start = hrtime(true);
+            $elapsed = static fn (): float => (hrtime(true) - $start) / 1e9;
+            $first = null;
+            $lay = (new LayMaker())->make($request, $elapsed, static function () use (&$first, $elapsed): void {
+                $first ??= $elapsed();
+            });
+            $spent = $elapsed();
+            $used = array_sum($lay->used);
+            $shelf = $set->shelf($request);
+            $ratios[null === $best ? 'garment' : 'sawn'][] = $used / ($best ?? $shelf);
+            $wrong = $judge->faults($request, $lay);
+            $faults += \count($wrong);
+            $slowest = max($slowest, $first ?? 0);
+            $io->writeln(\sprintf('%-22s %5.0f mm, %s %5.0f, %.3f of it; shelf %5.0f; used %.0f %%; first %3.0f ms; %5d tried in %.2f s%s', $name, $used, null === $best ? 'shelf' : 'best ', $best ?? $shelf, $used / ($best ?? $shelf), $shelf, 100 * $lay->utilisation, 1000 * ($first ?? 0), $lay->evaluated, $spent, [] === $wrong ? '' : '  WRONG: '.implode('; ', $wrong)), SymfonyStyle::OUTPUT_RAW);
+        }
+        foreach ($ratios as $kind => $all) {
+            $this->row($io, $kind.' against '.('sawn' === $kind ? 'the best' : 'a shelf lay'), \sprintf('mean %.3f, worst %.3f of %d', array_sum($all) / max(1, \count($all)), [] === $all ? 0 : max($all), \count($all)));
+        }
+        $this->row($io, 'slowest first lay', \sprintf('%.0f ms', 1000 * $slowest));
+        $this->row($io, 'faults by the judge', (string) $faults);
     }
 
     /** @param array<string, string> $environment */

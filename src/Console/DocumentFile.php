@@ -31,10 +31,11 @@ final readonly class DocumentFile
         return (string) file_get_contents($path);
     }
 
-    public function explain(Refused $refused, SymfonyStyle $io): void
+    /** @param int $most faults to print */
+    public function explain(Refused $refused, SymfonyStyle $io, int $most = \PHP_INT_MAX): void
     {
         $error = $io->getErrorStyle();
-        foreach ($refused->faults as $fault) {
+        foreach (\array_slice($refused->faults, 0, $most) as $fault) {
             $error->writeln(\sprintf('%s  %s', '' === $fault->pointer ? '(document)' : $fault->pointer, $this->sentences->write($fault->sentence, new Tape(System::Metric))), SymfonyStyle::OUTPUT_RAW);
         }
     }

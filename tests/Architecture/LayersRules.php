@@ -16,7 +16,7 @@ use PHPat\Test\PHPat;
 final class LayersRules
 {
     private const ROOMS = ['Cloth', 'Pattern', 'Season', 'Shopping', 'Find', 'Exchange'];
-    private const PARTS = ['Measure', 'Cloth', 'Pattern', 'Need', 'Remedy', 'Season', 'Shopping', 'Workroom'];
+    private const PARTS = ['Measure', 'Cloth', 'Pattern', 'Need', 'Lay', 'Remedy', 'Season', 'Shopping', 'Workroom'];
 
     #[TestRule]
     public function coreStandsAlone(): Rule

@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay;
+
+/**
+ * Lays items one after another, each as far to the cut end as it goes (bottom-left fill, Chazelle 1983, over rows of the
+ * cloth as in Burke et al. 2006): for every row it keeps the stretches that are taken, a piece is a stretch for every row,
+ * and for each height the piece is pushed past what is in its way until nothing is. Along the cloth this is exact; across,
+ * places are multiples of the row. Holes are filled. Cost: pieces × rows² × stretches in a row.
+ */
+final class Decoder
+{
+    /** How much a piece's own length counts beside the place of its beginning when lanes and variants are compared. */
+    private const LENGTH_COUNTS = 0.35;
+
+    /** @var list<list<list<array{float, float}>>> for each lane and row, what is taken at the start */
+    private array $empty;
+
+    /** @param non-empty-list<Lane> $lanes */
+    public function __construct(private readonly array $lanes, private readonly float $row, private readonly float $gap)
+    {
+        $this->empty = array_map($this->rows(...), $lanes);
+    }
+
+    /**
+     * @param list<Item> $items in the order in which they are laid
+     * @param float      $limit gives up, with null, when a lane alone would be used further than this
+     *
+     * @return ?array{list<Spot>, list<Item>} where they lie, and those for which there was no room
+     */
+    public function decode(array $items, float $limit = \INF): ?array
+    {
+        $limit = 1 === \count($this->lanes) ? $limit : \INF;
+        $taken = $this->empty;
+        $spots = $left = [];
+        foreach ($items as $item) {
+            $spot = $this->best($item, $taken, $limit);
+            if (null === $spot) {
+                if ($limit < \INF) {
+                    return null;
+                }
+                $left[] = $item;
+                continue;
+            }
+            $spots[] = $spot;
+            $this->take($taken[$spot->lane], $spot);
+        }
+
+        return [$spots, $left];
+    }
+
+    /** @param list<list<list<array{float, float}>>> $taken */
+    private function best(Item $item, array $taken, float $limit): ?Spot
+    {
+        $best = null;
+        $least = \INF;
+        foreach ($this->lanes as $i => $lane) {
+            if ((null !== $item->piece->cut && $item->piece->cut !== $lane->sheet) || ($item->onFold && !$lane->fold) || $item->layers !== $lane->layers) {
+                continue;
+            }
+            foreach ($item->variants as $variant) {
+                $end = min($lane->length, $limit) - $variant->length;
+                $place = $this->place($variant, $taken[$i], $lane->width, min($end, $least - $variant->length * self::LENGTH_COUNTS), $item->onFold);
+                if (null !== $place && $place[0] + $variant->length * self::LENGTH_COUNTS < $least - 1e-6) {
+                    $least = $place[0] + $variant->length * self::LENGTH_COUNTS;
+                    $best = new Spot($item, $variant, $i, $place[0], $place[1]);
+                }
+            }
+            if (null !== $best && ($this->lanes[$i + 1]->sheet ?? $lane->sheet) !== $lane->sheet) {
+                break;
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param list<list<array{float, float}>> $rows taken in the lane
+     * @param float                           $most the largest x wanted
+     *
+     * @return ?array{float, float} x and y
+     */
+    private function place(Variant $variant, array $rows, float $width, float $most, bool $onFold): ?array
+    {
+        $best = null;
+        $last = $onFold ? 0 : (int) floor(($width - $variant->width) / $this->row + 1e-6);
+        if ($variant->width > $width + 1e-6) {
+            return null;
+        }
+        [$from, $to] = [$variant->from, $variant->to];
+        $count = \count($from);
+        for ($s = 0; $s <= $last; ++$s) {
+            $x = 0.0;
+            $clear = 0;
+            $r = 0;
+            while ($clear < $count) {
+                $start = $x + $from[$r];
+                $end = $x + $to[$r];
+                foreach ($rows[$s + $r] as [$a, $b]) {
+                    if ($end <= $a + 1e-7) {
+                        break;
+                    }
+                    if ($start < $b - 1e-7) {
+                        $x += $b - $start;
+                        $start = $b;
+                        $end = $x + $to[$r];
+                        $clear = 0;
+                    }
+                }
+                if ($x > $most) {
+                    continue 2;
+                }
+                ++$clear;
+                if (++$r === $count) {
+                    $r = 0;
+                }
+            }
+            if (null !== $variant->match) {
+                $aligned = $this->aligned($variant, $variant->match, $x, $s * $this->row);
+                if (null === $aligned || ($aligned > $x + 1e-6 && !$this->isFree($variant, $rows, $s, $aligned)) || $aligned > $most) {
+                    continue;
+                }
+                $x = $aligned;
+            }
+            if ($x < $most - 1e-9 || null === $best) {
+                $most = $x;
+                $best = [$x, $s * $this->row];
+                if ($x < 1e-9) {
+                    break;
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /** The next x at which the matched point sits where the repeat begins; null when this height does not suit it. */
+    private function aligned(Variant $variant, Repeat $match, float $x, float $y): ?float
+    {
+        if ($match->width > 0 && abs(fmod($y + $match->y + $match->width / 2, $match->width) - $match->width / 2) > 0.5) {
+            return null;
+        }
+
+        return $match->length > 0 ? ceil(($x + $match->x) / $match->length - 1e-6) * $match->length - $match->x : $x;
+    }
+
+    /** @param list<list<array{float, float}>> $rows */
+    private function isFree(Variant $variant, array $rows, int $s, float $x): bool
+    {
+        foreach ($variant->from as $r => $from) {
+            foreach ($rows[$s + $r] as [$a, $b]) {
+                if ($x + $from < $b - 1e-7 && $x + $variant->to[$r] > $a + 1e-7) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /** @param list<list<array{float, float}>> $rows */
+    private function take(array &$rows, Spot $spot): void
+    {
+        $s = (int) round($spot->y / $this->row);
+        $around = (int) ceil($this->gap / $this->row);
+        foreach ($spot->variant->from as $r => $from) {
+            $stretch = [$spot->x + $from - $this->gap, $spot->x + $spot->variant->to[$r] + $this->gap];
+            for ($k = $s + $r - $around; $k <= $s + $r + $around; ++$k) {
+                if (isset($rows[$k])) {
+                    $rows[$k] = $this->with($rows[$k], $stretch);
+                }
+            }
+        }
+    }
+
+    /**
+     * @param list<array{float, float}> $stretches apart from one another, in order
+     * @param array{float, float}       $new
+     *
+     * @return list<array{float, float}>
+     */
+    private function with(array $stretches, array $new): array
+    {
+        $before = $after = [];
+        foreach ($stretches as $stretch) {
+            if ($stretch[1] < $new[0] - 0.5) {
+                $before[] = $stretch;
+            } elseif ($stretch[0] > $new[1] + 0.5) {
+                $after[] = $stretch;
+            } else {
+                $new = [min($new[0], $stretch[0]), max($new[1], $stretch[1])];
+            }
+        }
+
+        return [...$before, $new, ...$after];
+    }
+
+    /** @return list<list<array{float, float}>> */
+    private function rows(Lane $lane): array
+    {
+        $rows = array_fill(0, (int) ceil($lane->width / $this->row) + 1, []);
+        foreach ($lane->missing as $part) {
+            $outline = Outline::convex($part);
+            foreach ($rows as $r => $stretches) {
+                [$y0, $y1] = [$r * $this->row, ($r + 1) * $this->row];
+                if ($outline->top > $y0 + 1e-6 && $outline->bottom < $y1 - 1e-6) {
+                    $rows[$r] = $this->with($stretches, [$outline->left, $outline->right]);
+                }
+            }
+        }
+
+        return $rows;
+    }
+}

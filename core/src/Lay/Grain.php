@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay;
+
+/** How a piece's length lies to the cloth's. */
+enum Grain: string
+{
+    case Along = 'along';
+    case Across = 'across';
+    case Either = 'either';
+    case Bias = 'bias';
+
+    /**
+     * @param bool $oneWay the top of every piece points the same way
+     *
+     * @return non-empty-list<int> degrees
+     */
+    public function turns(bool $oneWay): array
+    {
+        return match ($this) {
+            self::Along => $oneWay ? [0] : [0, 180],
+            self::Across => $oneWay ? [90] : [90, 270],
+            self::Either => $oneWay ? [0, 90] : [0, 180, 90, 270],
+            self::Bias => $oneWay ? [45, 315] : [45, 135, 225, 315],
+        };
+    }
+}

@@ -1,0 +1,167 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay;
+
+/**
+ * Checks any lay, machine's or hand's, against its request, by polygons alone and without looking at how it was made: no
+ * overlap by more than half a millimetre, nothing off the cloth, no turn against grain or print, every copy once, and the
+ * length reported the one that is used.
+ */
+final readonly class Judge
+{
+    private const TOLERANCE = 0.5;
+
+    public function __construct(private Convex $convex = new Convex())
+    {
+    }
+
+    /** @return list<string> what is wrong; nothing when the lay is sound */
+    public function faults(Request $request, Lay $lay): array
+    {
+        return [...$this->places($request, $lay), ...$this->overlaps($lay), ...$this->copies($request, $lay), ...$this->lengths($lay), ...$this->matches($lay)];
+    }
+
+    /** @return list<string> */
+    private function places(Request $request, Lay $lay): array
+    {
+        $faults = [];
+        $sheets = array_column(array_map(static fn (Sheet $sheet): array => [$sheet->id, $sheet], $request->sheets), 1, 0);
+        foreach ($lay->placements as $placement) {
+            $name = $placement->piece->id.' '.$placement->copy;
+            $sheet = $sheets[$placement->sheet] ?? null;
+            if (null === $sheet || (null !== $placement->piece->cut && $placement->piece->cut !== $placement->sheet)) {
+                $faults[] = $name.' lies on another cut';
+                continue;
+            }
+            $width = match ($lay->fold) {
+                Fold::Lengthwise, Fold::Gate => $sheet->width / 2,
+                Fold::Part => 2 === $placement->layers ? $sheet->width / 2 : $sheet->width,
+                default => $sheet->width,
+            };
+            $length = ($sheet->length ?? \INF) / (Fold::Crosswise === $lay->fold ? 2 : 1);
+            $o = $placement->outline;
+            if (min($o->left, $o->bottom) < -self::TOLERANCE || $o->top > $width + self::TOLERANCE || $o->right > $length + self::TOLERANCE) {
+                $faults[] = $name.' leaves the cloth';
+            }
+            foreach ($sheet->missingParts() as $missing) {
+                foreach ($o->convexParts() as $part) {
+                    if ($this->convex->depth($missing, $part) > self::TOLERANCE) {
+                        $faults[] = $name.' lies where there is no cloth';
+                    }
+                }
+            }
+            if (!\in_array($placement->turn, $placement->piece->grain->turns($request->oneWay), true)) {
+                $faults[] = $name.' is turned against its grain or the print';
+            }
+            $shape = $placement->piece->onFold && 2 !== $placement->layers ? $placement->piece->flat() : ($placement->piece->onFold && Fold::Crosswise !== $lay->fold ? $placement->piece->outline : $placement->piece->flat());
+            $expected = ($placement->flipped ? $shape->flipped() : $shape)->turned($placement->turn)->moved($placement->x, $placement->y);
+            foreach ($expected->points as $i => $point) {
+                if (!isset($o->points[$i]) || hypot($point[0] - $o->points[$i][0], $point[1] - $o->points[$i][1]) > 0.1) {
+                    $faults[] = $name.' is drawn in another shape than its own';
+                    break;
+                }
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return list<string> */
+    private function overlaps(Lay $lay): array
+    {
+        $faults = [];
+        $parts = array_map(static fn (Placement $placement): array => $placement->outline->convexParts(), $lay->placements);
+        foreach ($lay->placements as $i => $a) {
+            for ($j = $i + 1; $j < \count($lay->placements); ++$j) {
+                $b = $lay->placements[$j];
+                if ($a->sheet !== $b->sheet || $a->outline->right <= $b->outline->left || $b->outline->right <= $a->outline->left || $a->outline->top <= $b->outline->bottom || $b->outline->top <= $a->outline->bottom) {
+                    continue;
+                }
+                foreach ($parts[$i] as $p) {
+                    foreach ($parts[$j] as $q) {
+                        if ($this->convex->depth($p, $q) > self::TOLERANCE) {
+                            $faults[] = \sprintf('%s %d and %s %d overlap', $a->piece->id, $a->copy, $b->piece->id, $b->copy);
+                            continue 3;
+                        }
+                    }
+                }
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return list<string> */
+    private function copies(Request $request, Lay $lay): array
+    {
+        $faults = $seen = $over = [];
+        foreach ($lay->placements as $placement) {
+            $two = 2 === $placement->layers && !($placement->piece->onFold && Fold::Crosswise !== $lay->fold);
+            foreach ($two ? [$placement->copy, $placement->copy + 1] : [$placement->copy] as $copy) {
+                $seen[$placement->piece->id][] = $copy;
+            }
+            if ($placement->piece->pair && !$two) {
+                $over[$placement->piece->id] = ($over[$placement->piece->id] ?? 0) + ($placement->flipped ? 1 : 0);
+            }
+        }
+        foreach ($lay->unplaced as ['piece' => $piece, 'copy' => $copy]) {
+            $seen[$piece][] = $copy;
+        }
+        foreach ($request->pieces as $piece) {
+            $copies = $seen[$piece->id] ?? [];
+            sort($copies);
+            if (Status::Impossible !== $lay->status && $copies !== range(1, $piece->quantity)) {
+                $faults[] = \sprintf('of piece %s, %d copies are wanted and %d are accounted for', $piece->id, $piece->quantity, \count($copies));
+            }
+            if ($piece->pair && [] === $lay->unplaced && isset($over[$piece->id]) && 2 * $over[$piece->id] !== $piece->quantity && !$piece->flat()->isSymmetric()) {
+                $faults[] = \sprintf('half of piece %s should be turned over', $piece->id);
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return list<string> */
+    private function matches(Lay $lay): array
+    {
+        $faults = [];
+        $first = [];
+        foreach ($lay->placements as $placement) {
+            $match = $placement->piece->match;
+            if (null === $match) {
+                continue;
+            }
+            $point = Outline::convex([[$match->x, $match->y]]);
+            [$x, $y] = ($placement->flipped ? $point->flipped() : $point)->turned($placement->turn)->moved($placement->x, $placement->y)->points[0];
+            $key = $match->length.' '.$match->width;
+            [$fx, $fy] = $first[$key] ??= [$x, $y];
+            foreach ([[$x - $fx, $match->length], [$y - $fy, $match->width]] as [$off, $repeat]) {
+                if ($repeat > 0 && abs($off - round($off / $repeat) * $repeat) > self::TOLERANCE) {
+                    $faults[] = \sprintf('%s %d does not match', $placement->piece->id, $placement->copy);
+                    break;
+                }
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return list<string> */
+    private function lengths(Lay $lay): array
+    {
+        $faults = [];
+        foreach ($lay->used as $sheet => $used) {
+            $end = 0.0;
+            foreach ($lay->placements as $placement) {
+                $end = $placement->sheet === $sheet ? max($end, $placement->outline->right) : $end;
+            }
+            if (abs($used - $end * (Fold::Crosswise === $lay->fold ? 2 : 1)) > self::TOLERANCE) {
+                $faults[] = \sprintf('%.1f mm of cut %s are reported and %.1f are used', $used, $sheet, $end);
+            }
+        }
+
+        return $faults;
+    }
+}

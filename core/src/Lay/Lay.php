@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay;
+
+/** Pieces laid on cloth. Lengths in millimetres. */
+final readonly class Lay
+{
+    /**
+     * @param array<string, float>                                                      $used       length used of each cut
+     * @param list<Placement>                                                           $placements
+     * @param list<array{piece: string, copy: int, reason: string}>                     $unplaced
+     * @param list<array{cut: string, x: float, y: float, length: float, width: float}> $leftovers  the largest free rectangles
+     * @param array<string, float|string>                                               $folds      for each way considered, the length it would use or why it was refused
+     * @param float                                                                     $bound      no lay can be shorter
+     * @param int                                                                       $evaluated  lays tried
+     */
+    public function __construct(
+        public Status $status,
+        public Fold $fold,
+        public array $used,
+        public array $placements,
+        public array $unplaced,
+        public array $leftovers,
+        public array $folds,
+        public float $utilisation,
+        public float $bound,
+        public int $evaluated,
+    ) {
+    }
+}

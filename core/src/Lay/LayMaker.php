@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay;
+
+/**
+ * Lays pieces by machine: tries every way of laying the cloth, searches each, settles the best exactly, and says what each
+ * would use. The same request with the same seed tries the same lays in the same order; how far it comes depends on the time.
+ */
+final readonly class LayMaker
+{
+    /** Height of the decoder's rows in mm; settling makes up for what they lose. */
+    private const ROW = 10.0;
+
+    /**
+     * @param \Closure(): float            $elapsed seconds since the start
+     * @param ?\Closure(Fold, float): void $better  hears of every better lay: its way and the length it uses
+     */
+    public function make(Request $request, \Closure $elapsed, ?\Closure $better = null): Lay
+    {
+        $bound = $this->bound($request);
+        $impossible = $this->impossible($request);
+        if (null !== $impossible) {
+            return new Lay(Status::Impossible, $request->folds[0], [], [], [$impossible], [], [], 0, $bound, 0);
+        }
+        $best = null;
+        $folds = [];
+        $evaluated = 0;
+        $limit = max(0.05, $request->seconds - 0.05);
+        $ways = array_map(static fn (Fold $fold): Way => (new Ways(self::ROW))->of($request, $fold), $request->folds);
+        foreach ($ways as $i => $way) {
+            if (null !== $way->refused) {
+                $folds[$way->fold->value] = $way->refused;
+                continue;
+            }
+            $from = $elapsed();
+            $share = max(0.02, ($limit - $from) / (\count($ways) - $i));
+            [$spots, $left, $tried] = $this->search($request, $way, static fn (): float => 1 - ($elapsed() - $from) / $share, $better);
+            $evaluated += $tried;
+            $cost = new Cost($way);
+            $used = $cost->length($spots);
+            if (Fold::Part === $way->fold && $used > ($request->sheets[0]->length ?? \INF) + 1e-6) {
+                $folds[$way->fold->value] = \sprintf('part folded, part flat would use %.0f mm, more than the cut has', $used);
+                continue;
+            }
+            $folds[$way->fold->value] = round($used, 1);
+            $total = $cost->of($spots, $left);
+            if (null === $best || $total < $best[0] - 1e-6) {
+                $best = [$total, $way, $spots, $left];
+            }
+        }
+        if (null === $best) {
+            $flat = (new Ways(self::ROW))->of($request, Fold::Flat);
+            [$spots, $left, $tried] = $this->search($request, $flat, static fn (): float => 1 - $elapsed() / $limit, $better);
+            $evaluated += $tried;
+            $best = [0.0, $flat, $spots, $left];
+        }
+
+        return $this->lay($request, $best[1], $best[2], $best[3], $folds, $bound, $evaluated);
+    }
+
+    /**
+     * @param \Closure(): float            $left   share of the time that is left
+     * @param ?\Closure(Fold, float): void $better
+     *
+     * @return array{list<Spot>, list<Item>, int}
+     */
+    private function search(Request $request, Way $way, \Closure $left, ?\Closure $better): array
+    {
+        if ([] === $way->lanes) {
+            return [[], $way->items, 0];
+        }
+        $cost = new Cost($way);
+        $skyline = new Skyline($way->lanes[0], $request->gap);
+        $exact = 1 === \count($way->lanes) && $skyline->suits($way->items);
+        $settler = new Settler($way->lanes, $request->gap);
+        $search = new Search($exact ? $skyline->decode(...) : (new Decoder($way->lanes, self::ROW, $request->gap))->decode(...), $cost, $request->seed);
+        $settled = [];
+        [$spots, $unplaced] = $search->run($way->items, $left, static function (array $spots) use ($way, $settler, $exact, $cost, $better, &$settled): void {
+            $spots = $exact ? $spots : $settler->settle($spots);
+            if (\count($spots) > \count($settled) || $cost->length($spots) < $cost->length($settled) - 1e-6) {
+                $settled = $spots;
+                if (null !== $better) {
+                    $better($way->fold, $cost->length($spots));
+                }
+            }
+        });
+
+        return [[] === $unplaced && [] !== $settled ? $settled : ($exact ? $spots : $settler->settle($spots)), $unplaced, $search->evaluated];
+    }
+
+    /**
+     * @param list<Spot>                  $spots
+     * @param list<Item>                  $left
+     * @param array<string, float|string> $folds
+     */
+    private function lay(Request $request, Way $way, array $spots, array $left, array $folds, float $bound, int $evaluated): Lay
+    {
+        $used = (new Cost($way))->used($spots);
+        $folded = 0.0;
+        foreach ($spots as $spot) {
+            $folded = 0 === $spot->lane ? max($folded, $spot->x + $spot->variant->length) : $folded;
+        }
+        $placements = array_map(fn (Spot $spot): Placement => $this->placement($way, $spot, Fold::Part === $way->fold && 1 === $spot->lane ? $folded : 0), $spots);
+        $area = $laid = 0.0;
+        $leftovers = [];
+        foreach ($request->sheets as $sheet) {
+            $area += $sheet->width * ($used[$sheet->id] ?? 0);
+            $on = array_values(array_filter($placements, static fn (Placement $placement): bool => $placement->sheet === $sheet->id));
+            if (Fold::Flat === $way->fold) {
+                $taken = array_merge($sheet->missingParts(), ...array_map(static fn (Placement $placement): array => $placement->outline->convexParts(), $on));
+                foreach ((new Leftovers())->of($taken, $sheet->width, $sheet->length ?? ($used[$sheet->id] ?? 0)) as $free) {
+                    $leftovers[] = ['cut' => $sheet->id] + $free;
+                }
+            }
+        }
+        foreach ($spots as $spot) {
+            $laid += $spot->item->area() * ($spot->item->onFold ? 2 : $spot->item->layers);
+        }
+
+        return new Lay(
+            [] === $left ? Status::Placed : Status::Short,
+            $way->fold,
+            array_map(static fn (float $length): float => round($length, 3), $used),
+            $placements,
+            array_merge(...array_map(static fn (Item $item): array => array_map(static fn (int $copy): array => ['piece' => $item->piece->id, 'copy' => $copy, 'reason' => 'no room is left for it on any cut'], range($item->copy, $item->copy + ($item->onFold ? 0 : $item->layers - 1))), $left)),
+            $leftovers,
+            $folds,
+            $area > 0 ? round($laid / $area, 4) : 0,
+            $bound,
+            $evaluated,
+        );
+    }
+
+    private function placement(Way $way, Spot $spot, float $shift): Placement
+    {
+        $lane = $way->lanes[$spot->lane];
+        $outline = $spot->variant->outline->moved($spot->x + $shift, $spot->y);
+        $outline = $lane->down ? $outline->flipped()->moved(0, $lane->offset) : $outline->moved(0, $lane->offset);
+        $turn = $lane->down ? (360 - $spot->variant->turn) % 360 : $spot->variant->turn;
+        $flipped = $spot->variant->flipped !== $lane->down;
+        $flat = $spot->item->onFold ? $spot->item->piece->outline : $spot->item->piece->flat();
+        $local = ($flipped ? $flat->flipped() : $flat)->turned($turn);
+
+        return new Placement($spot->item->piece, $spot->item->copy, $lane->sheet, $turn, $flipped, $spot->item->layers, round($outline->points[0][0] - $local->points[0][0], 4), round($outline->points[0][1] - $local->points[0][1], 4), $outline);
+    }
+
+    private function bound(Request $request): float
+    {
+        $width = max(array_map(static fn (Sheet $sheet): float => $sheet->width, $request->sheets));
+        $longest = 0.0;
+        foreach ($request->pieces as $piece) {
+            $longest = max($longest, min(array_map(static fn (int $turn): float => $piece->flat()->turned($turn)->length(), $piece->grain->turns($request->oneWay))));
+        }
+
+        return round(max($request->area() / $width, $longest), 1);
+    }
+
+    /** @return ?array{piece: string, copy: int, reason: string} */
+    private function impossible(Request $request): ?array
+    {
+        foreach ($request->pieces as $piece) {
+            $fits = false;
+            foreach ($piece->grain->turns($request->oneWay) as $turn) {
+                $outline = $piece->flat()->turned($turn);
+                foreach ($request->sheets as $sheet) {
+                    $fits = $fits || ((null === $piece->cut || $piece->cut === $sheet->id) && $outline->width() <= $sheet->width + 1e-6 && $outline->length() <= ($sheet->length ?? \INF) + 1e-6);
+                }
+            }
+            if (!$fits) {
+                return ['piece' => $piece->id, 'copy' => 1, 'reason' => \sprintf('piece %s, %.0f × %.0f mm, is wider or longer than every cut', $piece->id, $piece->flat()->length(), $piece->flat()->width())];
+            }
+        }
+
+        return null;
+    }
+}

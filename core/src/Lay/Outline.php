@@ -1,0 +1,326 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay;
+
+/**
+ * A simple polygon in millimetres, x along the cloth and y across it, in either order, not closed by repeating the
+ * first point. Every transformation keeps the order of the points.
+ */
+final readonly class Outline
+{
+    public float $left;
+    public float $right;
+    public float $bottom;
+    public float $top;
+
+    /** @param non-empty-list<array{float, float}> $points at least three */
+    private function __construct(public array $points)
+    {
+        $xs = array_column($points, 0);
+        $ys = array_column($points, 1);
+        [$this->left, $this->right, $this->bottom, $this->top] = [min($xs), max($xs), min($ys), max($ys)];
+    }
+
+    /**
+     * @param list<array{float, float}> $points
+     *
+     * @throws \InvalidArgumentException when it is not a simple polygon with an area
+     */
+    public static function of(array $points): self
+    {
+        $count = \count($points);
+        if ($count < 3) {
+            throw new \InvalidArgumentException(\sprintf('an outline has at least 3 points, found %d', $count));
+        }
+        $outline = new self($points);
+        if ($outline->area() < 1) {
+            throw new \InvalidArgumentException('an outline encloses an area; this one encloses none');
+        }
+        for ($i = 0; $i < $count; ++$i) {
+            for ($j = $i + 1; $j < $count; ++$j) {
+                $neighbours = $j === $i + 1 || (0 === $i && $j === $count - 1);
+                if (self::cross($points[$i], $points[($i + 1) % $count], $points[$j], $points[($j + 1) % $count], $neighbours)) {
+                    throw new \InvalidArgumentException(\sprintf('an outline does not cross itself; edges %d and %d do', $i, $j));
+                }
+            }
+        }
+
+        return $outline;
+    }
+
+    /**
+     * A part that is known to be convex; points may fall together.
+     *
+     * @param list<array{float, float}> $points
+     */
+    public static function convex(array $points): self
+    {
+        return [] === $points ? throw new \InvalidArgumentException('a part has points') : new self($points);
+    }
+
+    public static function rectangle(float $length, float $width): self
+    {
+        return new self([[0.0, 0.0], [$length, 0.0], [$length, $width], [0.0, $width]]);
+    }
+
+    public function length(): float
+    {
+        return $this->right - $this->left;
+    }
+
+    public function width(): float
+    {
+        return $this->top - $this->bottom;
+    }
+
+    public function area(): float
+    {
+        return abs($this->signedArea());
+    }
+
+    public function isRectangle(): bool
+    {
+        return abs($this->area() - $this->length() * $this->width()) < 1e-6 * max(1, $this->area());
+    }
+
+    /** @param int $degrees counter-clockwise, a multiple of 45 */
+    public function turned(int $degrees): self
+    {
+        [$cos, $sin] = match (($degrees % 360 + 360) % 360) {
+            0 => [1.0, 0.0],
+            90 => [0.0, 1.0],
+            180 => [-1.0, 0.0],
+            270 => [0.0, -1.0],
+            default => [cos(deg2rad($degrees)), sin(deg2rad($degrees))],
+        };
+
+        return new self(array_map(static fn (array $p): array => [$p[0] * $cos - $p[1] * $sin, $p[0] * $sin + $p[1] * $cos], $this->points));
+    }
+
+    /** Turned over: y → −y. */
+    public function flipped(): self
+    {
+        return new self(array_map(static fn (array $p): array => [$p[0], -$p[1]], $this->points));
+    }
+
+    public function moved(float $x, float $y): self
+    {
+        return new self(array_map(static fn (array $p): array => [$p[0] + $x, $p[1] + $y], $this->points));
+    }
+
+    /** Moved so that its lowest x and y are nought. */
+    public function atOrigin(): self
+    {
+        return $this->moved(-$this->left, -$this->bottom);
+    }
+
+    /** Opened at a fold edge on y = 0: joined to its mirror. */
+    public function unfolded(): self
+    {
+        $count = \count($this->points);
+        $start = null;
+        for ($i = 0; $i < $count; ++$i) {
+            [$a, $b] = [$this->points[$i], $this->points[($i + 1) % $count]];
+            if (abs($a[1]) < 0.01 && abs($b[1]) < 0.01) {
+                $start = ($i + 1) % $count;
+            }
+        }
+        if (null === $start) {
+            throw new \InvalidArgumentException('a piece on the fold has an edge on y = 0');
+        }
+        $half = [...\array_slice($this->points, $start), ...\array_slice($this->points, 0, $start)];
+        $mirror = array_map(static fn (array $p): array => [$p[0], -$p[1]], array_reverse($half));
+        foreach ($mirror as $point) {
+            if (abs($point[1]) >= 0.01) {
+                $half[] = $point;
+            }
+        }
+
+        return new self([] === $half ? $this->points : $half);
+    }
+
+    /** Whether turning it over gives the same shape, so that either side of the cloth will do. */
+    public function isSymmetric(): bool
+    {
+        $key = static function (self $outline): array {
+            $points = array_map(static fn (array $p): string => \sprintf('%.2f %.2f', $p[0] + 0.0, $p[1] + 0.0), $outline->atOrigin()->points);
+            sort($points);
+
+            return str_replace('-0.00', '0.00', $points);
+        };
+
+        return $key($this) === $key($this->flipped());
+    }
+
+    /**
+     * Convex parts that cover it: ears cut off one by one, then joined across a diagonal while the union stays convex
+     * (Hertel and Mehlhorn 1983). Counter-clockwise. Cost: cubic in the number of points.
+     *
+     * @return non-empty-list<list<array{float, float}>>
+     */
+    public function convexParts(): array
+    {
+        $points = $this->signedArea() < 0 ? array_reverse($this->points) : $this->points;
+        $parts = [];
+        while (\count($points) > 3) {
+            $ear = $this->ear($points);
+            $count = \count($points);
+            $parts[] = [$points[($ear + $count - 1) % $count], $points[$ear], $points[($ear + 1) % $count]];
+            array_splice($points, $ear, 1);
+        }
+        $parts[] = $points;
+
+        return $this->joined($parts);
+    }
+
+    private function signedArea(): float
+    {
+        $sum = 0.0;
+        $before = $this->points[\count($this->points) - 1];
+        foreach ($this->points as $point) {
+            $sum += $before[0] * $point[1] - $point[0] * $before[1];
+            $before = $point;
+        }
+
+        return $sum / 2;
+    }
+
+    /** @param list<array{float, float}> $points counter-clockwise */
+    private function ear(array $points): int
+    {
+        $count = \count($points);
+        $best = 0;
+        $least = \INF;
+        for ($i = 0; $i < $count; ++$i) {
+            [$a, $b, $c] = [$points[($i + $count - 1) % $count], $points[$i], $points[($i + 1) % $count]];
+            $turn = ($b[0] - $a[0]) * ($c[1] - $a[1]) - ($b[1] - $a[1]) * ($c[0] - $a[0]);
+            if (abs($turn) < 1e-9) {
+                return $i;
+            }
+            if ($turn < 0) {
+                continue;
+            }
+            foreach ($points as $p) {
+                if ($p !== $a && $p !== $b && $p !== $c && self::inTriangle($p, $a, $b, $c)) {
+                    continue 2;
+                }
+            }
+            $long = max(hypot($a[0] - $c[0], $a[1] - $c[1]), hypot($a[0] - $b[0], $a[1] - $b[1]), hypot($b[0] - $c[0], $b[1] - $c[1]));
+            if ($long < $least) {
+                [$best, $least] = [$i, $long];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param non-empty-list<list<array{float, float}>> $parts
+     *
+     * @return non-empty-list<list<array{float, float}>>
+     */
+    private function joined(array $parts): array
+    {
+        for ($i = 0; $i < \count($parts); ++$i) {
+            for ($j = $i + 1; $j < \count($parts); ++$j) {
+                $union = self::join($parts[$i], $parts[$j]);
+                if (null !== $union) {
+                    $parts[$i] = $union;
+                    array_splice($parts, $j, 1);
+                    $j = $i;
+                }
+            }
+        }
+
+        return [] === $parts ? throw new \LogicException('Joining loses nothing.') : $parts;
+    }
+
+    /**
+     * @param list<array{float, float}> $a
+     * @param list<array{float, float}> $b
+     *
+     * @return ?non-empty-list<array{float, float}> their union when they share an edge and it is convex
+     */
+    private static function join(array $a, array $b): ?array
+    {
+        [$n, $m] = [\count($a), \count($b)];
+        for ($i = 0; $i < $n; ++$i) {
+            for ($j = 0; $j < $m; ++$j) {
+                if ($a[$i] === $b[($j + 1) % $m] && $a[($i + 1) % $n] === $b[$j]) {
+                    $union = [];
+                    for ($k = 1; $k <= $n; ++$k) {
+                        $union[] = $a[($i + $k) % $n];
+                    }
+                    for ($k = 2; $k < $m; ++$k) {
+                        $union[] = $b[($j + $k) % $m];
+                    }
+
+                    return [] !== $union && self::isConvex($union) ? $union : null;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @param list<array{float, float}> $points counter-clockwise */
+    private static function isConvex(array $points): bool
+    {
+        $count = \count($points);
+        for ($i = 0; $i < $count; ++$i) {
+            [$a, $b, $c] = [$points[$i], $points[($i + 1) % $count], $points[($i + 2) % $count]];
+            if (($b[0] - $a[0]) * ($c[1] - $b[1]) - ($b[1] - $a[1]) * ($c[0] - $b[0]) < -1e-9) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * @param array{float, float} $p
+     * @param array{float, float} $a
+     * @param array{float, float} $b
+     * @param array{float, float} $c counter-clockwise
+     */
+    private static function inTriangle(array $p, array $a, array $b, array $c): bool
+    {
+        return self::side($a, $b, $p) >= -1e-9 && self::side($b, $c, $p) >= -1e-9 && self::side($c, $a, $p) >= -1e-9;
+    }
+
+    /**
+     * Whether two edges meet where they should not.
+     *
+     * @param array{float, float} $a
+     * @param array{float, float} $b
+     * @param array{float, float} $c
+     * @param array{float, float} $d
+     * @param bool                $neighbours they share a point, and may only share that one
+     */
+    private static function cross(array $a, array $b, array $c, array $d, bool $neighbours): bool
+    {
+        [$ca, $cb, $ac, $ad] = [self::side($c, $d, $a), self::side($c, $d, $b), self::side($a, $b, $c), self::side($a, $b, $d)];
+        if (abs($ca) + abs($cb) + abs($ac) + abs($ad) < 1e-9) {
+            $overlap = min(max($a[0], $b[0]), max($c[0], $d[0])) - max(min($a[0], $b[0]), min($c[0], $d[0]));
+            $rise = min(max($a[1], $b[1]), max($c[1], $d[1])) - max(min($a[1], $b[1]), min($c[1], $d[1]));
+
+            return $overlap > 1e-9 || $rise > 1e-9;
+        }
+
+        return !$neighbours && $ca * $cb <= 0 && $ac * $ad <= 0 && ($ca * $cb < 0 || $ac * $ad < 0 || 0.0 === $ca * $cb);
+    }
+
+    /**
+     * Above 0 when $p lies to the left of the line from $u to $v.
+     *
+     * @param array{float, float} $u
+     * @param array{float, float} $v
+     * @param array{float, float} $p
+     */
+    private static function side(array $u, array $v, array $p): float
+    {
+        return ($v[0] - $u[0]) * ($p[1] - $u[1]) - ($v[1] - $u[1]) * ($p[0] - $u[0]);
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay;
+
+/** A pattern piece to be laid, with how many of it and how it may lie. */
+final readonly class Piece
+{
+    /**
+     * @param int     $quantity copies wanted
+     * @param bool    $pair     half of the copies turned over
+     * @param bool    $onFold   the outline's edge on y = 0 is a fold edge
+     * @param ?string $cut      only from that cut
+     * @param ?Repeat $match    the point that must sit at the same place in the repeat
+     */
+    public function __construct(
+        public string $id,
+        public Outline $outline,
+        public int $quantity = 1,
+        public bool $pair = false,
+        public bool $onFold = false,
+        public Grain $grain = Grain::Along,
+        public ?string $cut = null,
+        public ?Repeat $match = null,
+    ) {
+    }
+
+    /** Laid flat: opened at its fold where it has one. */
+    public function flat(): Outline
+    {
+        return $this->onFold ? $this->outline->unfolded() : $this->outline;
+    }
+}

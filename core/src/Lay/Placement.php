@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay;
+
+/** Where a copy of a piece lies. */
+final readonly class Placement
+{
+    /**
+     * @param int     $copy    counted from 1; the first of two where two layers give two copies
+     * @param int     $turn    degrees
+     * @param int     $layers  cut through at once: 2 gives two copies, or one of a piece on the fold
+     * @param Outline $outline in the cloth's coordinates, its points in the order of the request
+     */
+    public function __construct(
+        public Piece $piece,
+        public int $copy,
+        public string $sheet,
+        public int $turn,
+        public bool $flipped,
+        public int $layers,
+        public float $x,
+        public float $y,
+        public Outline $outline,
+    ) {
+    }
+}

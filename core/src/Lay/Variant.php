@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay;
+
+/** A piece turned and flipped one of the ways it may lie, with its lowest x and y at nought. */
+final readonly class Variant
+{
+    public float $length;
+    public float $width;
+
+    /** @var non-empty-list<list<array{float, float}>> */
+    public array $parts;
+
+    /** @var list<float> for each row, where the piece begins in it; INF where it is not */
+    public array $from;
+
+    /** @var list<float> for each row, where the piece ends in it */
+    public array $to;
+
+    /** @param float $row height of the rows of the decoder */
+    public function __construct(public Outline $outline, public int $turn, public bool $flipped, float $row, public ?Repeat $match)
+    {
+        $this->length = $outline->right;
+        $this->width = $outline->top;
+        $this->parts = $outline->convexParts();
+        $count = max(1, (int) ceil($this->width / $row - 1e-6));
+        $from = array_fill(0, $count, \INF);
+        $to = array_fill(0, $count, -\INF);
+        $points = $outline->points;
+        foreach ($points as $i => $a) {
+            $b = $points[($i + 1) % \count($points)];
+            [$low, $high] = $a[1] <= $b[1] ? [$a, $b] : [$b, $a];
+            for ($r = max(0, (int) floor($low[1] / $row - 1e-6)), $last = min($count - 1, (int) floor($high[1] / $row)); $r <= $last; ++$r) {
+                foreach ([max($low[1], $r * $row), min($high[1], ($r + 1) * $row)] as $y) {
+                    $x = $high[1] - $low[1] < 1e-9 ? $low[0] : $low[0] + ($high[0] - $low[0]) * ($y - $low[1]) / ($high[1] - $low[1]);
+                    $from[$r] = min($from[$r], $x, ...($high[1] - $low[1] < 1e-9 ? [$high[0]] : []));
+                    $to[$r] = max($to[$r], $x, ...($high[1] - $low[1] < 1e-9 ? [$high[0]] : []));
+                }
+            }
+        }
+        $this->from = array_values($from);
+        $this->to = array_values($to);
+    }
+}

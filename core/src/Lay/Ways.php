@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay;
+
+/** Turns a request into the ways of laying it: how the cloth lies, and which copies go on it in one go. */
+final readonly class Ways
+{
+    public function __construct(private float $row)
+    {
+    }
+
+    public function of(Request $request, Fold $fold): Way
+    {
+        return match ($fold) {
+            Fold::Flat => new Way($fold, array_map(static fn (Sheet $sheet): Lane => new Lane($sheet->id, $sheet->width, $sheet->length ?? \INF, missing: $sheet->missingParts()), $request->sheets), $this->single($request, $request->pieces)),
+            Fold::Lengthwise => $this->folded($request, $fold, static fn (Sheet $sheet): array => [new Lane($sheet->id, $sheet->width / 2, $sheet->length ?? \INF, 2, true)]),
+            Fold::Gate => $this->folded($request, $fold, static fn (Sheet $sheet): array => [
+                new Lane($sheet->id, $sheet->width / 4, $sheet->length ?? \INF, 2, true),
+                new Lane($sheet->id, $sheet->width / 4, $sheet->length ?? \INF, 2, true, $sheet->width / 2, true),
+            ]),
+            Fold::Crosswise => $request->oneWay
+                ? new Way($fold, [], [], refused: 'folded crosswise, one layer would point the other way, and the cloth is one-way')
+                : $this->folded($request, $fold, static fn (Sheet $sheet): array => [new Lane($sheet->id, $sheet->width, null === $sheet->length ? \INF : $sheet->length / 2, 2)], 2),
+            Fold::Part => $this->part($request),
+        };
+    }
+
+    /** @param \Closure(Sheet): list<Lane> $lanes */
+    private function folded(Request $request, Fold $fold, \Closure $lanes, float $doubled = 1): Way
+    {
+        foreach ($request->sheets as $sheet) {
+            if (null !== $sheet->outline) {
+                return new Way($fold, [], [], refused: 'an irregular cut is laid flat');
+            }
+        }
+        $items = [];
+        foreach ($request->pieces as $piece) {
+            $doubles = $this->doubles($piece, $request->oneWay, Fold::Crosswise === $fold);
+            if (\is_string($doubles)) {
+                return new Way($fold, [], [], refused: $doubles);
+            }
+            $items = [...$items, ...$doubles];
+        }
+
+        return new Way($fold, array_merge(...array_map($lanes, $request->sheets)), $items, $doubled);
+    }
+
+    /** Folded lengthwise as far as what can be cut double goes, then flat for the rest; the flat lane comes second. */
+    private function part(Request $request): Way
+    {
+        if (1 !== \count($request->sheets) || null !== $request->sheets[0]->outline) {
+            return new Way(Fold::Part, [], [], refused: 'part folded, part flat is for one straight cut');
+        }
+        $sheet = $request->sheets[0];
+        $double = $single = [];
+        foreach ($request->pieces as $piece) {
+            $doubles = $this->doubles($piece, $request->oneWay, false);
+            if (\is_string($doubles)) {
+                $single[] = $piece;
+            } else {
+                $double = [...$double, ...$doubles];
+            }
+        }
+        if ([] === $double || [] === $single) {
+            return new Way(Fold::Part, [], [], refused: [] === $single ? 'every piece can be cut double: nothing is left to lay flat' : 'no piece can be cut double');
+        }
+
+        return new Way(Fold::Part, [new Lane($sheet->id, $sheet->width / 2, $sheet->length ?? \INF, 2, true), new Lane($sheet->id, $sheet->width, $sheet->length ?? \INF)], [...$double, ...$this->single($request, $single)]);
+    }
+
+    /**
+     * @param list<Piece> $pieces
+     *
+     * @return list<Item> a copy each
+     */
+    private function single(Request $request, array $pieces): array
+    {
+        $items = [];
+        foreach ($pieces as $piece) {
+            $straight = $this->variants($piece->flat(), $piece, $request->oneWay, [false]);
+            $over = $piece->pair ? $this->variants($piece->flat(), $piece, $request->oneWay, [true]) : $straight;
+            for ($copy = 1; $copy <= $piece->quantity; ++$copy) {
+                $items[] = new Item($piece, $copy, 1, false, $piece->pair && 2 * $copy > $piece->quantity ? $over : $straight);
+            }
+        }
+
+        return $items;
+    }
+
+    /** @return list<Item>|string or why the piece cannot be cut from two layers */
+    private function doubles(Piece $piece, bool $oneWay, bool $crosswise): array|string
+    {
+        if ($piece->onFold && !$crosswise) {
+            if (Grain::Along !== $piece->grain && Grain::Either !== $piece->grain) {
+                return \sprintf('piece %s lies on the fold, and its grain does not run along it', $piece->id);
+            }
+            $half = $piece->outline->bottom < -0.01 ? $piece->outline->flipped() : $piece->outline;
+            $turned = $piece->outline->bottom < -0.01;
+            $variants = [new Variant($half->moved(-$half->left, -$half->bottom), 0, $turned, $this->row, $piece->match)];
+            if (!$oneWay) {
+                $back = $half->turned(180)->flipped();
+                $variants[] = new Variant($back->moved(-$back->left, -$back->bottom), 180, !$turned, $this->row, $piece->match);
+            }
+
+            return array_map(static fn (int $copy): Item => new Item($piece, $copy, 2, true, $variants), range(1, $piece->quantity));
+        }
+        if (0 !== $piece->quantity % 2) {
+            return \sprintf('piece %s is wanted %d times: from two layers it would be cut twice at once', $piece->id, $piece->quantity);
+        }
+        $outline = $piece->flat();
+        if (!$piece->pair && !$outline->isSymmetric()) {
+            return \sprintf('both copies of piece %s are the same way over, and two layers give one of each', $piece->id);
+        }
+        $variants = $this->variants($outline, $piece, $oneWay, [false, true]);
+
+        return array_map(static fn (int $pair): Item => new Item($piece, 2 * $pair - 1, 2, false, $variants), range(1, intdiv($piece->quantity, 2)));
+    }
+
+    /**
+     * @param non-empty-list<bool> $sides turned over or not
+     *
+     * @return list<Variant> no two of the same shape
+     */
+    private function variants(Outline $outline, Piece $piece, bool $oneWay, array $sides): array
+    {
+        $variants = [];
+        foreach ($sides as $flipped) {
+            foreach ($piece->grain->turns($oneWay) as $turn) {
+                $placed = ($flipped ? $outline->flipped() : $outline)->turned($turn)->atOrigin();
+                $shape = array_map(static fn (array $p): string => \sprintf('%.1f %.1f', $p[0] + 0.0, $p[1] + 0.0), $placed->points);
+                sort($shape);
+                $variants[implode(' ', $shape)] ??= new Variant($placed, $turn, $flipped, $this->row, $this->matched($piece, $outline, $turn, $flipped));
+            }
+        }
+
+        return array_values($variants);
+    }
+
+    /** The point to match, in the coordinates of the placed outline. */
+    private function matched(Piece $piece, Outline $outline, int $turn, bool $flipped): ?Repeat
+    {
+        if (null === $piece->match) {
+            return null;
+        }
+        $point = static fn (Outline $o): Outline => ($flipped ? $o->flipped() : $o)->turned($turn);
+        $whole = $point($outline);
+        [$x, $y] = $point($outline->moved(-$outline->points[0][0] + $piece->match->x, -$outline->points[0][1] + $piece->match->y))->points[0];
+
+        return new Repeat($piece->match->length, $piece->match->width, $x - $whole->left, $y - $whole->bottom);
+    }
+}

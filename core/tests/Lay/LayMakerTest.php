@@ -1,0 +1,235 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Tests\Lay;
+
+use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\Grain;
+use Octavum\Core\Lay\Judge;
+use Octavum\Core\Lay\Lay;
+use Octavum\Core\Lay\LayMaker;
+use Octavum\Core\Lay\Outline;
+use Octavum\Core\Lay\Piece;
+use Octavum\Core\Lay\Placement;
+use Octavum\Core\Lay\Repeat;
+use Octavum\Core\Lay\Request;
+use Octavum\Core\Lay\Sheet;
+use Octavum\Core\Lay\Status;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Time is counted in looks at the clock, so that every run is the same. */
+final class LayMakerTest extends TestCase
+{
+    private const TEE = [[0.0, 0.0], [560.0, 0.0], [660.0, 110.0], [630.0, 230.0], [470.0, 230.0], [430.0, 270.0], [0.0, 280.0]];
+
+    #[DataProvider('seeds')]
+    public function testAnyRequestIsLaidSoundly(int $seed): void
+    {
+        mt_srand($seed);
+        for ($i = 0; $i < 8; ++$i) {
+            $request = $this->random();
+            $lay = $this->make($request, 30);
+            self::assertSame([], (new Judge())->faults($request, $lay), "seed $seed, request $i, ".$lay->fold->value);
+            self::assertLessThanOrEqual(1.0, $lay->utilisation);
+            foreach ($request->sheets as $sheet) {
+                self::assertLessThanOrEqual(($sheet->length ?? \INF) + 0.01, $lay->used[$sheet->id] ?? 0);
+            }
+        }
+    }
+
+    /** @return iterable<string, array{int}> */
+    public static function seeds(): iterable
+    {
+        foreach (range(1, 8) as $seed) {
+            yield 'seed '.$seed => [$seed];
+        }
+    }
+
+    public function testRectanglesSawnFromAClothGoBackOnIt(): void
+    {
+        $boards = [[700.0, 500.0], [700.0, 900.0], [1300.0, 350.0], [600.0, 1050.0], [700.0, 250.0], [700.0, 800.0]];
+        $request = new Request([new Sheet('c', 1400, null)], array_map(static fn (int $i): Piece => new Piece('board '.$i, Outline::rectangle(...$boards[$i])), array_keys($boards)));
+        $lay = $this->make($request, 300);
+        self::assertSame(2000.0, $lay->used['c']);
+        self::assertSame([1.0, 2000.0, []], [$lay->utilisation, $lay->bound, $lay->leftovers]);
+    }
+
+    public function testTheSameSeedGivesTheSameLay(): void
+    {
+        mt_srand(5);
+        $request = $this->random();
+        self::assertEquals($this->make($request, 80), $this->make($request, 80));
+    }
+
+    public function testEveryLaySaidToBeBetterIsShorterThanTheOneBefore(): void
+    {
+        $heard = [];
+        $request = $this->tee([Fold::Flat], 150, false);
+        $lay = (new LayMaker())->make($request, $this->clock(300), static function (Fold $fold, float $used) use (&$heard): void {
+            $heard[] = $used;
+        });
+        $falling = $heard;
+        rsort($falling);
+        self::assertSame($falling, $heard);
+        self::assertEqualsWithDelta($lay->used['c'], end($heard), 0.01);
+    }
+
+    public function testFrontAndBackOnTheFoldLieInGateFoldWhereThatIsShorter(): void
+    {
+        $lay = $this->make($this->tee([Fold::Lengthwise, Fold::Gate], 1240), 100);
+        self::assertSame(Fold::Gate, $lay->fold);
+        self::assertLessThan($lay->folds['lengthwise'], $lay->folds['gate'], 'and the result says what each would use');
+        $ends = array_map(static fn (Placement $placement): array => [$placement->outline->bottom, $placement->outline->top], $lay->placements);
+        self::assertContains(0.0, array_merge(...$ends), 'one at the lower fold edge');
+        self::assertContains(620.0, array_merge(...$ends), 'one at the upper');
+    }
+
+    public function testCrosswiseIsRefusedForOneWayClothWithTheReason(): void
+    {
+        $pair = new Piece('front', Outline::rectangle(500, 600), 2, true);
+        $request = new Request([new Sheet('c', 700, null)], [$pair], oneWay: true, folds: [Fold::Crosswise, Fold::Flat]);
+        $lay = $this->make($request, 50);
+        self::assertStringContainsString('one-way', (string) $lay->folds['crosswise']);
+        self::assertSame(Fold::Flat, $lay->fold);
+        $lay = $this->make(new Request([new Sheet('c', 700, null)], [$pair], folds: [Fold::Crosswise]), 50);
+        self::assertSame([Fold::Crosswise, 1000.0, 2], [$lay->fold, $lay->used['c'], $lay->placements[0]->layers]);
+    }
+
+    public function testAPieceWantedOnceIsNotCutTwiceFromAFold(): void
+    {
+        $request = new Request([new Sheet('c', 1400, null)], [new Piece('front', Outline::rectangle(500, 300), 2, true), new Piece('pocket', Outline::rectangle(150, 140))], folds: [Fold::Lengthwise, Fold::Part]);
+        $lay = $this->make($request, 60);
+        self::assertStringContainsString('piece pocket is wanted 1 times', (string) $lay->folds['lengthwise']);
+        self::assertSame(Fold::Part, $lay->fold);
+        self::assertSame([2, 1], array_map(static fn (Placement $placement): int => $placement->layers, $lay->placements));
+        self::assertSame(650.0, $lay->used['c'], 'folded for 500, flat for 150');
+    }
+
+    public function testOneWayClothTakesMoreWhereTurningWouldNestPieces(): void
+    {
+        $wedge = new Piece('gore', Outline::of([[0.0, 0.0], [800.0, 130.0], [800.0, 170.0], [0.0, 300.0]]), 8);
+        $both = fn (bool $oneWay): float => $this->make(new Request([new Sheet('c', 700, null)], [$wedge], oneWay: $oneWay), 80)->used['c'];
+        self::assertLessThan($both(true), $both(false));
+    }
+
+    public function testTwoCutsAreUsedWithoutAPieceAcrossTheGap(): void
+    {
+        $cuts = [new Sheet('long', 1440, 1800), new Sheet('short', 1440, 1650)];
+        $pieces = [new Piece('pinafore', Outline::rectangle(1100, 620), 2), new Piece('vest', Outline::rectangle(600, 500), 4), new Piece('skirt', Outline::rectangle(560, 1300), 1)];
+        $lay = $this->make(new Request($cuts, $pieces), 200);
+        self::assertSame(Status::Placed, $lay->status);
+        self::assertEqualsCanonicalizing(['long', 'short'], array_values(array_unique(array_map(static fn (Placement $placement): string => $placement->sheet, $lay->placements))));
+        $one = $this->make(new Request($cuts, [new Piece('skirt', Outline::rectangle(560, 1300), 2)]), 50);
+        self::assertContains(0.0, $one->used, 'as few cuts as possible');
+    }
+
+    public function testWhatDoesNotFitIsNamed(): void
+    {
+        $lay = $this->make(new Request([new Sheet('c', 1000, 1000)], [new Piece('big', Outline::rectangle(900, 900), 2)]), 30);
+        self::assertSame([Status::Short, 1, ['big']], [$lay->status, \count($lay->placements), array_column($lay->unplaced, 'piece')]);
+        $lay = $this->make(new Request([new Sheet('c', 1000, null)], [new Piece('wide', Outline::rectangle(300, 1001))]), 30);
+        self::assertSame(Status::Impossible, $lay->status);
+        self::assertStringContainsString('piece wide', $lay->unplaced[0]['reason']);
+        self::assertSame(Status::Placed, $this->make(new Request([new Sheet('c', 1000, null)], [new Piece('wide', Outline::rectangle(300, 1001), grain: Grain::Either)]), 30)->status);
+    }
+
+    public function testAPieceBoundToACutLiesThere(): void
+    {
+        $lay = $this->make(new Request([new Sheet('a', 1000, 1000), new Sheet('b', 1000, 1000)], [new Piece('cuff', Outline::rectangle(100, 100), cut: 'b')]), 30);
+        self::assertSame('b', $lay->placements[0]->sheet);
+    }
+
+    public function testTheGapIsKeptAndTheRepeatMatched(): void
+    {
+        $request = new Request([new Sheet('c', 700, null)], [new Piece('panel', Outline::rectangle(300, 330), 4, match: new Repeat(80, 0, 10, 0))], gap: 12);
+        $lay = $this->make($request, 60);
+        self::assertSame([], (new Judge())->faults($request, $lay));
+        foreach ($lay->placements as $i => $a) {
+            self::assertEqualsWithDelta(0, fmod($a->x + 10 + 0.01, 80), 0.1);
+            foreach (\array_slice($lay->placements, $i + 1) as $b) {
+                self::assertGreaterThanOrEqual(11.99, max($b->outline->left - $a->outline->right, $a->outline->left - $b->outline->right, $b->outline->bottom - $a->outline->top, $a->outline->bottom - $b->outline->top));
+            }
+        }
+    }
+
+    public function testTheLargestFreeRectanglesAreNamed(): void
+    {
+        $lay = $this->make(new Request([new Sheet('c', 1000, 2000)], [new Piece('square', Outline::rectangle(500, 500))]), 30);
+        self::assertSame(['cut' => 'c', 'x' => 500.0, 'y' => 0.0, 'length' => 1500.0, 'width' => 1000.0], $lay->leftovers[0]);
+        self::assertSame(['cut' => 'c', 'x' => 0.0, 'y' => 500.0, 'length' => 500.0, 'width' => 500.0], $lay->leftovers[1]);
+    }
+
+    public function testTheJudgeSeesWhatIsWrong(): void
+    {
+        $request = new Request([new Sheet('c', 1000, 2000)], [new Piece('front', Outline::of([[0.0, 0.0], [400.0, 0.0], [300.0, 200.0], [0.0, 200.0]]), 2, true), new Piece('back', Outline::rectangle(300, 300))]);
+        $lay = $this->make($request, 30);
+        self::assertSame([], (new Judge())->faults($request, $lay));
+        [$first, $second] = $lay->placements;
+        $rest = \array_slice($lay->placements, 1);
+        $judged = static fn (Placement ...$placements): string => implode('; ', (new Judge())->faults($request, new Lay($lay->status, $lay->fold, $lay->used, array_values($placements), [], [], [], 0, 0, 0)));
+        $moved = static fn (Placement $p, float $x, float $y, ?int $turn = null): Placement => new Placement($p->piece, $p->copy, $p->sheet, $turn ?? $p->turn, $p->flipped, $p->layers, $p->x + $x, $p->y + $y, $p->outline->moved($x, $y));
+        self::assertStringContainsString('overlap', $judged($moved($first, $second->outline->left - $first->outline->left, $second->outline->bottom - $first->outline->bottom), ...$rest));
+        self::assertStringContainsString('leaves the cloth', $judged($moved($first, -600, 0), ...$rest));
+        self::assertStringContainsString('against its grain', $judged($moved($first, 0, 0, 90), ...$rest));
+        self::assertStringContainsString('are wanted and', $judged(...$rest));
+        self::assertStringContainsString('are reported', $judged(...array_map(static fn (Placement $p): Placement => $moved($p, 700, 0), $lay->placements)));
+        self::assertStringContainsString('another shape', $judged(new Placement($first->piece, $first->copy, 'c', $first->turn, $first->flipped, 1, $first->x, $first->y, Outline::rectangle(10, 10)), ...$rest));
+        self::assertStringContainsString('another cut', $judged(new Placement($first->piece, $first->copy, 'z', 0, false, 1, 0, 0, $first->outline), ...$rest));
+    }
+
+    /** @param non-empty-list<Fold> $folds */
+    private function tee(array $folds, float $width, bool $onFold = true): Request
+    {
+        return new Request([new Sheet('c', max($width, 620), null)], [new Piece('front', Outline::of(self::TEE), 1, false, $onFold), new Piece('back', Outline::of(self::TEE), 1, false, $onFold)], folds: $folds);
+    }
+
+    private function random(): Request
+    {
+        $width = (float) mt_rand(600, 1600);
+        $pieces = array_map(static function (int $i) use ($width): Piece {
+            $onFold = 0 === mt_rand(0, 4);
+            $pair = !$onFold && 0 === mt_rand(0, 2);
+            $outline = $onFold ? self::half(mt_rand(3, 8), $width / 4 - 5) : OutlineTest::star(mt_rand(3, 9));
+
+            return new Piece('piece '.$i, $outline, $pair ? 2 * mt_rand(1, 2) : mt_rand(1, 3), $pair, $onFold, $onFold ? Grain::Along : Grain::cases()[mt_rand(0, 3)], null, 0 === mt_rand(0, 8) ? new Repeat(mt_rand(60, 200), 0, 0, 0) : null);
+        }, range(1, mt_rand(1, 8)));
+        $sheets = array_map(static function (int $i) use ($width): Sheet {
+            $length = 0 === mt_rand(0, 1) && 1 === $i ? null : (float) mt_rand(500, 2500);
+            $bitten = null !== $length && 0 === mt_rand(0, 3);
+
+            return new Sheet('cut '.$i, $width, $length, $bitten ? Outline::of([[0.0, 0.0], [$length, 0.0], [$length, $width * 0.6], [$length * 0.7, $width * 0.7], [$length * 0.6, $width], [0.0, $width]]) : null);
+        }, range(1, mt_rand(1, 2)));
+        $folds = array_values(array_filter(Fold::cases(), static fn (): bool => 0 === mt_rand(0, 1)));
+
+        return new Request($sheets, $pieces, 0 === mt_rand(0, 2) ? (float) mt_rand(1, 15) : 0.0, 0 === mt_rand(0, 1), [] === $folds ? [Fold::Flat] : $folds, seed: mt_rand(1, 99));
+    }
+
+    private static function half(int $points, float $most): Outline
+    {
+        $corners = [[0.0, 0.0], [400.0, 0.0]];
+        for ($j = 1; $j < $points; ++$j) {
+            $angle = \M_PI * $j / $points;
+            $reach = mt_rand(30, 100) / 100;
+            $corners[] = [200 + 200 * $reach * cos($angle), max(1.0, min($most, 250) * $reach * sin($angle))];
+        }
+
+        return Outline::of($corners);
+    }
+
+    private function make(Request $request, int $looks): Lay
+    {
+        return (new LayMaker())->make($request, $this->clock($looks));
+    }
+
+    /** @return \Closure(): float a clock that has run down after so many looks */
+    private function clock(int $looks): \Closure
+    {
+        $seen = 0;
+
+        return static function () use (&$seen, $looks): float {
+            return 2 * ++$seen / $looks;
+        };
+    }
+}
