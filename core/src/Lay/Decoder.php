@@ -18,8 +18,11 @@ final class Decoder
     /** @var list<list<list<array{float, float}>>> for each lane and row, what is taken at the start */
     private array $empty;
 
-    /** @param non-empty-list<Lane> $lanes */
-    public function __construct(private readonly array $lanes, private readonly float $row, private readonly float $gap)
+    /**
+     * @param non-empty-list<Lane> $lanes
+     * @param ?\Closure(): float   $left  share of the time that is left; when there is none, what remains is laid on shelves
+     */
+    public function __construct(private readonly array $lanes, private readonly float $row, private readonly float $gap, private readonly ?\Closure $left = null)
     {
         $this->empty = array_map($this->rows(...), $lanes);
     }
@@ -35,7 +38,10 @@ final class Decoder
         $limit = 1 === \count($this->lanes) ? $limit : \INF;
         $taken = $this->empty;
         $spots = $left = [];
-        foreach ($items as $item) {
+        foreach ($items as $i => $item) {
+            if (null !== $this->left && \INF === $limit && ($this->left)() <= 0) {
+                return $this->shelved(\array_slice($items, $i), $spots, $left);
+            }
             $spot = $this->best($item, $taken, $limit);
             if (null === $spot) {
                 if ($limit < \INF) {
@@ -46,6 +52,45 @@ final class Decoder
             }
             $spots[] = $spot;
             $this->take($taken[$spot->lane], $spot);
+        }
+
+        return [$spots, $left];
+    }
+
+    /**
+     * In no time: side by side across the cloth beyond all that is laid, row after row.
+     *
+     * @param list<Item> $items
+     * @param list<Spot> $spots
+     * @param list<Item> $left
+     *
+     * @return array{list<Spot>, list<Item>}
+     */
+    private function shelved(array $items, array $spots, array $left): array
+    {
+        $shelf = array_fill(0, \count($this->lanes), [0.0, 0.0, 0.0]);
+        foreach ($spots as $spot) {
+            $end = $spot->x + $spot->variant->length + $this->gap;
+            $shelf[$spot->lane] = [max($shelf[$spot->lane][0], $end), 0.0, max($shelf[$spot->lane][0], $end)];
+        }
+        foreach ($items as $item) {
+            foreach ($this->lanes as $i => $lane) {
+                $variant = $item->variants[0];
+                if ((null !== $item->piece->cut && $item->piece->cut !== $lane->sheet) || ($item->onFold && !$lane->fold) || $item->layers !== $lane->layers || [] !== $lane->missing) {
+                    continue;
+                }
+                [$x, $y, $next] = $shelf[$i];
+                if ($y + $variant->width > $lane->width + 1e-6 || ($item->onFold && $y > 0) || null !== $variant->match) {
+                    [$x, $y] = [$next, 0.0];
+                }
+                $at = null === $variant->match ? $x : $this->aligned($variant, $variant->match, $x, $y);
+                if (null !== $at && $variant->width <= $lane->width + 1e-6 && $at + $variant->length <= $lane->length + 1e-6) {
+                    $spots[] = new Spot($item, $variant, $i, $at, $y);
+                    $shelf[$i] = [$x, $y + $variant->width + $this->gap, max($next, $at + $variant->length + $this->gap)];
+                    continue 2;
+                }
+            }
+            $left[] = $item;
         }
 
         return [$spots, $left];

@@ -10,8 +10,8 @@ namespace Octavum\Core\Lay;
  */
 final readonly class LayMaker
 {
-    /** Height of the decoder's rows in mm; settling makes up for what they lose. */
-    private const ROW = 10.0;
+    /** Height of the decoder's rows in mm up to so many copies; settling makes up for what they lose. */
+    private const ROWS = [100 => 10.0, 400 => 20.0, \PHP_INT_MAX => 40.0];
 
     /**
      * @param \Closure(): float            $elapsed seconds since the start
@@ -28,15 +28,20 @@ final readonly class LayMaker
         $folds = [];
         $evaluated = 0;
         $limit = max(0.05, $request->seconds - 0.05);
-        $ways = array_map(static fn (Fold $fold): Way => (new Ways(self::ROW))->of($request, $fold), $request->folds);
-        foreach ($ways as $i => $way) {
+        $row = $this->row($request);
+        foreach ($request->folds as $i => $fold) {
+            if (null !== $best && $elapsed() >= $limit) {
+                $folds[$fold->value] = 'no time was left to try it';
+                continue;
+            }
+            $way = (new Ways($row))->of($request, $fold);
             if (null !== $way->refused) {
                 $folds[$way->fold->value] = $way->refused;
                 continue;
             }
             $from = $elapsed();
-            $share = max(0.02, ($limit - $from) / (\count($ways) - $i));
-            [$spots, $left, $tried] = $this->search($request, $way, static fn (): float => 1 - ($elapsed() - $from) / $share, $better);
+            $share = max(0.02, ($limit - $from) / (\count($request->folds) - $i));
+            [$spots, $left, $tried] = $this->search($request, $way, $row, static fn (): float => 1 - ($elapsed() - $from) / $share, $better);
             $evaluated += $tried;
             $cost = new Cost($way);
             $used = $cost->length($spots);
@@ -51,13 +56,13 @@ final readonly class LayMaker
             }
         }
         if (null === $best) {
-            $flat = (new Ways(self::ROW))->of($request, Fold::Flat);
-            [$spots, $left, $tried] = $this->search($request, $flat, static fn (): float => 1 - $elapsed() / $limit, $better);
+            $flat = (new Ways($row))->of($request, Fold::Flat);
+            [$spots, $left, $tried] = $this->search($request, $flat, $row, static fn (): float => 1 - $elapsed() / $limit, $better);
             $evaluated += $tried;
             $best = [0.0, $flat, $spots, $left];
         }
 
-        return $this->lay($request, $best[1], $best[2], $best[3], $folds, $bound, $evaluated);
+        return $this->lay($request, $best[1], $best[2], $best[3], $folds, $bound, $evaluated, $elapsed() < $request->seconds + 0.05);
     }
 
     /**
@@ -66,7 +71,7 @@ final readonly class LayMaker
      *
      * @return array{list<Spot>, list<Item>, int}
      */
-    private function search(Request $request, Way $way, \Closure $left, ?\Closure $better): array
+    private function search(Request $request, Way $way, float $row, \Closure $left, ?\Closure $better): array
     {
         if ([] === $way->lanes) {
             return [[], $way->items, 0];
@@ -75,10 +80,13 @@ final readonly class LayMaker
         $skyline = new Skyline($way->lanes[0], $request->gap);
         $exact = 1 === \count($way->lanes) && $skyline->suits($way->items);
         $settler = new Settler($way->lanes, $request->gap);
-        $search = new Search($exact ? $skyline->decode(...) : (new Decoder($way->lanes, self::ROW, $request->gap))->decode(...), $cost, $request->seed);
+        $search = new Search($exact ? $skyline->decode(...) : (new Decoder($way->lanes, $row, $request->gap, $left))->decode(...), $cost, $request->seed);
         $settled = [];
-        [$spots, $unplaced] = $search->run($way->items, $left, static function (array $spots) use ($way, $settler, $exact, $cost, $better, &$settled): void {
-            $spots = $exact ? $spots : $settler->settle($spots);
+        [$spots, $unplaced] = $search->run($way->items, $left, static function (array $spots) use ($way, $settler, $exact, $cost, $better, $left, &$settled): void {
+            if ([] === $settled && null !== $better) {
+                $better($way->fold, $cost->length($spots));
+            }
+            $spots = $exact ? $spots : $settler->settle($spots, $left);
             if (\count($spots) > \count($settled) || $cost->length($spots) < $cost->length($settled) - 1e-6) {
                 $settled = $spots;
                 if (null !== $better) {
@@ -87,15 +95,16 @@ final readonly class LayMaker
             }
         });
 
-        return [[] === $unplaced && [] !== $settled ? $settled : ($exact ? $spots : $settler->settle($spots)), $unplaced, $search->evaluated];
+        return [[] === $unplaced && [] !== $settled ? $settled : ($exact ? $spots : $settler->settle($spots, $left)), $unplaced, $search->evaluated];
     }
 
     /**
      * @param list<Spot>                  $spots
      * @param list<Item>                  $left
      * @param array<string, float|string> $folds
+     * @param bool                        $time  is left to look for leftovers
      */
-    private function lay(Request $request, Way $way, array $spots, array $left, array $folds, float $bound, int $evaluated): Lay
+    private function lay(Request $request, Way $way, array $spots, array $left, array $folds, float $bound, int $evaluated, bool $time): Lay
     {
         $used = (new Cost($way))->used($spots);
         $folded = 0.0;
@@ -107,9 +116,13 @@ final readonly class LayMaker
         $leftovers = [];
         foreach ($request->sheets as $sheet) {
             $area += $sheet->width * ($used[$sheet->id] ?? 0);
-            $on = array_values(array_filter($placements, static fn (Placement $placement): bool => $placement->sheet === $sheet->id));
-            if (Fold::Flat === $way->fold) {
-                $taken = array_merge($sheet->missingParts(), ...array_map(static fn (Placement $placement): array => $placement->outline->convexParts(), $on));
+            if ($time && Fold::Flat === $way->fold) {
+                $taken = $sheet->missingParts();
+                foreach ($spots as $spot) {
+                    foreach ($way->lanes[$spot->lane]->sheet === $sheet->id ? $spot->variant->solids(0) : [] as $solid) {
+                        $taken[] = array_map(static fn (array $p): array => [$p[0] + $spot->x, $p[1] + $spot->y], $solid->points);
+                    }
+                }
                 foreach ((new Leftovers())->of($taken, $sheet->width, $sheet->length ?? ($used[$sheet->id] ?? 0)) as $free) {
                     $leftovers[] = ['cut' => $sheet->id] + $free;
                 }
@@ -144,6 +157,17 @@ final readonly class LayMaker
         $local = ($flipped ? $flat->flipped() : $flat)->turned($turn);
 
         return new Placement($spot->item->piece, $spot->item->copy, $lane->sheet, $turn, $flipped, $spot->item->layers, round($outline->points[0][0] - $local->points[0][0], 4), round($outline->points[0][1] - $local->points[0][1], 4), $outline);
+    }
+
+    private function row(Request $request): float
+    {
+        $copies = array_sum(array_map(static fn (Piece $piece): int => $piece->quantity, $request->pieces));
+        foreach (self::ROWS as $most => $row) {
+            if ($copies <= $most) {
+                return $row;
+            }
+        }
+        throw new \LogicException('The last row is for any number.');
     }
 
     private function bound(Request $request): float

@@ -74,17 +74,16 @@ final readonly class Leftovers
     /**
      * @param list<array{float, float}> $stretches
      *
-     * @return list<array{float, float}>
+     * @return list<array{float, float}> what is left and long enough to count
      */
     private function cut(array $stretches, float $from, float $to): array
     {
         $left = [];
         foreach ($stretches as [$a, $b]) {
-            if ($from > $a + 1) {
-                $left[] = [$a, min($b, $from)];
-            }
-            if ($to < $b - 1) {
-                $left[] = [max($a, $to), $b];
+            foreach ([[$a, min($b, $from)], [max($a, $to), $b]] as [$c, $d]) {
+                if ($d - $c >= self::LEAST[0]) {
+                    $left[] = [$c, $d];
+                }
             }
         }
 

@@ -13,17 +13,21 @@ final readonly class Settler
 {
     private const ROUNDS = 6;
 
+    private const X = 0;
+    private const Y = 1;
+
     /** @param non-empty-list<Lane> $lanes */
     public function __construct(private array $lanes, private float $gap, private Convex $convex = new Convex())
     {
     }
 
     /**
-     * @param list<Spot> $spots
+     * @param list<Spot>        $spots
+     * @param \Closure(): float $left  share of the time that is left; when there is none it stops where it is
      *
      * @return list<Spot>
      */
-    public function settle(array $spots): array
+    public function settle(array $spots, \Closure $left): array
     {
         usort($spots, static fn (Spot $a, Spot $b): int => $a->x <=> $b->x);
         for ($round = 0; $round < self::ROUNDS; ++$round) {
@@ -32,8 +36,11 @@ final readonly class Settler
                 if (null !== $spot->variant->match) {
                     continue;
                 }
-                $x = $this->slid($spot, $spots, $i, false);
-                $y = $spot->item->onFold ? $spot->y : $this->slid($spot->at($x, $spot->y), $spots, $i, true);
+                if ($left() <= 0) {
+                    return $spots;
+                }
+                $x = $this->slid($spot, $spots, $i, self::X);
+                $y = $spot->item->onFold ? $spot->y : $this->slid($spot->at($x, $spot->y), $spots, $i, self::Y);
                 $moved += $spot->x - $x + $spot->y - $y;
                 $spots[$i] = $spot->at($x, $y);
             }
@@ -46,37 +53,70 @@ final readonly class Settler
     }
 
     /**
-     * How far a piece comes towards 0, along the cloth or across it.
+     * How far a piece comes towards 0 along an axis. Only what shares some of its breadth and does not lie wholly ahead of it
+     * can be in its way, so boxes are compared first.
      *
      * @param list<Spot> $spots
      */
-    private function slid(Spot $spot, array $spots, int $own, bool $across): float
+    private function slid(Spot $spot, array $spots, int $own, int $axis): float
     {
-        $start = $across ? $spot->y : $spot->x;
+        $start = self::X === $axis ? $spot->x : $spot->y;
+        $side = self::X === $axis ? $spot->y : $spot->x;
+        $reach = $start + (self::X === $axis ? $spot->variant->length : $spot->variant->width);
+        $breadth = self::X === $axis ? $spot->variant->width : $spot->variant->length;
+        $moving = $spot->variant->solids($axis);
         $least = 0.0;
-        $fixed = array_map(static fn (array $part): array => [$part, 0.0, 0.0], $this->lanes[$spot->lane]->missing);
         foreach ($spots as $j => $other) {
-            if ($j !== $own && $other->lane === $spot->lane) {
-                foreach ($other->variant->parts as $part) {
-                    $fixed[] = [$this->widened($part), $other->x, $other->y];
-                }
+            [$at, $beside] = self::X === $axis ? [$other->x, $other->y] : [$other->y, $other->x];
+            $wide = self::X === $axis ? $other->variant->width : $other->variant->length;
+            if ($j === $own || $other->lane !== $spot->lane || $at - $this->gap >= $reach || $beside - $this->gap >= $side + $breadth || $beside + $wide + $this->gap <= $side) {
+                continue;
             }
+            $free = $this->past($other->variant->solids($axis), $this->gap, $moving, $start - $at, $side - $beside, $least - $at);
+            if (null === $free) {
+                return $start;
+            }
+            $least = max($least, $free + $at);
         }
-        foreach ($fixed as [$part, $x, $y]) {
-            foreach ($spot->variant->parts as $moving) {
-                $blocked = $across
-                    ? $this->convex->blocked(self::transposed($part), self::transposed($moving), $spot->x - $x)
-                    : $this->convex->blocked($part, $moving, $spot->y - $y);
-                $shift = $across ? $y : $x;
-                if (null !== $blocked && $blocked[1] + $shift <= $start + 1e-6) {
-                    $least = max($least, $blocked[1] + $shift);
-                } elseif (null !== $blocked && $blocked[0] + $shift < $start - 1e-6) {
-                    return $start;
+        foreach ($this->lanes[$spot->lane]->missing as $part) {
+            $free = $this->past([Solid::of($part, $axis)], 0, $moving, $start, $side, $least);
+            if (null === $free) {
+                return $start;
+            }
+            $least = max($least, $free);
+        }
+
+        return min($start, $least);
+    }
+
+    /**
+     * Where the moving parts come to rest at the fixed ones, all seen from the fixed; null when they overlap to begin with.
+     *
+     * @param list<Solid> $fixed
+     * @param list<Solid> $moving
+     */
+    private function past(array $fixed, float $gap, array $moving, float $start, float $side, float $least): ?float
+    {
+        foreach ($fixed as $solid) {
+            $points = null;
+            foreach ($moving as $part) {
+                if ($solid->low - $gap >= $part->high + $side || $solid->high + $gap <= $part->low + $side || $solid->left - $gap >= $start + $part->right || $solid->right + $gap - $part->left <= $least) {
+                    continue;
+                }
+                $points ??= $this->widened($solid->points, $gap);
+                $blocked = $this->convex->blocked($points, $part->points, $side);
+                if (null === $blocked) {
+                    continue;
+                }
+                if ($blocked[1] <= $start + 1e-6) {
+                    $least = max($least, $blocked[1]);
+                } elseif ($blocked[0] < $start - 1e-6) {
+                    return null;
                 }
             }
         }
 
-        return min($start, $least);
+        return $least;
     }
 
     /**
@@ -84,15 +124,15 @@ final readonly class Settler
      *
      * @return list<array{float, float}> with the gap around it, square at the corners
      */
-    private function widened(array $part): array
+    private function widened(array $part, float $gap): array
     {
-        if ($this->gap <= 0) {
+        if ($gap <= 0 || [] === $part) {
             return $part;
         }
         $points = [];
         foreach ($part as [$x, $y]) {
             foreach ([[-1, -1], [1, -1], [1, 1], [-1, 1]] as [$dx, $dy]) {
-                $points[] = [$x + $dx * $this->gap, $y + $dy * $this->gap];
+                $points[] = [$x + $dx * $gap, $y + $dy * $gap];
             }
         }
 
@@ -130,15 +170,5 @@ final readonly class Settler
         }
 
         return \count($hull) > 1 ? \array_slice($hull, 0, -1) : $hull;
-    }
-
-    /**
-     * @param list<array{float, float}> $part
-     *
-     * @return list<array{float, float}>
-     */
-    private static function transposed(array $part): array
-    {
-        return array_map(static fn (array $p): array => [$p[1], $p[0]], $part);
     }
 }

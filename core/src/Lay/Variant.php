@@ -10,8 +10,8 @@ final readonly class Variant
     public float $length;
     public float $width;
 
-    /** @var non-empty-list<list<array{float, float}>> */
-    public array $parts;
+    /** @var array{list<Solid>, list<Solid>} its convex parts, to be moved along x and along y */
+    private array $solids;
 
     /** @var list<float> for each row, where the piece begins in it; INF where it is not */
     public array $from;
@@ -24,7 +24,8 @@ final readonly class Variant
     {
         $this->length = $outline->right;
         $this->width = $outline->top;
-        $this->parts = $outline->convexParts();
+        $parts = $outline->convexParts();
+        $this->solids = [array_map(static fn (array $part): Solid => Solid::of($part, 0), $parts), array_map(static fn (array $part): Solid => Solid::of($part, 1), $parts)];
         $count = max(1, (int) ceil($this->width / $row - 1e-6));
         $from = array_fill(0, $count, \INF);
         $to = array_fill(0, $count, -\INF);
@@ -42,5 +43,15 @@ final readonly class Variant
         }
         $this->from = array_values($from);
         $this->to = array_values($to);
+    }
+
+    /**
+     * @param int $axis 0 for x, 1 for y
+     *
+     * @return list<Solid>
+     */
+    public function solids(int $axis): array
+    {
+        return 0 === $axis ? $this->solids[0] : $this->solids[1];
     }
 }

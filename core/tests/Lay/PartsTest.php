@@ -98,18 +98,18 @@ final class PartsTest extends TestCase
         $a = self::box('a', 203.7, 300);
         $b = self::box('b', 100, 333.3);
         $settler = new Settler([new Lane('c', 1000, \INF)], 0);
-        $spots = $settler->settle([new Spot($a, $a->variants[0], 0, 12.0, 40.0), new Spot($b, $b->variants[0], 0, 500.0, 50.0)]);
+        $spots = $settler->settle([new Spot($a, $a->variants[0], 0, 12.0, 40.0), new Spot($b, $b->variants[0], 0, 500.0, 50.0)], static fn (): float => 1);
         self::assertSame([['a', 0.0, 0.0], ['b', 203.7, 0.0]], array_map(static fn (array $told): array => [$told[0], round($told[1], 3), round($told[2], 3)], self::told($spots)));
-        $spots = (new Settler([new Lane('c', 1000, \INF)], 8))->settle($spots);
+        $spots = (new Settler([new Lane('c', 1000, \INF)], 8))->settle($spots, static fn (): float => 1);
         self::assertSame(203.7, round(self::told($spots)[1][1], 1), 'pieces that are too near already stay where they are');
-        $spots = (new Settler([new Lane('c', 1000, \INF)], 8))->settle([new Spot($a, $a->variants[0], 0, 0.0, 0.0), new Spot($b, $b->variants[0], 0, 500.0, 0.0)]);
+        $spots = (new Settler([new Lane('c', 1000, \INF)], 8))->settle([new Spot($a, $a->variants[0], 0, 0.0, 0.0), new Spot($b, $b->variants[0], 0, 500.0, 0.0)], static fn (): float => 1);
         self::assertSame(211.7, round(self::told($spots)[1][1], 3), 'the gap is kept');
     }
 
     public function testAMatchedPieceIsNotMovedOffItsRepeat(): void
     {
         $matched = self::item('a', Outline::rectangle(100, 100), new Repeat(80, 0, 0, 0));
-        self::assertSame(160.0, (new Settler([new Lane('c', 500, \INF)], 0))->settle([new Spot($matched, $matched->variants[0], 0, 160.0, 0.0)])[0]->x);
+        self::assertSame(160.0, (new Settler([new Lane('c', 500, \INF)], 0))->settle([new Spot($matched, $matched->variants[0], 0, 160.0, 0.0)], static fn (): float => 1)[0]->x);
     }
 
     public function testTheSearchFindsTheBestOrderAndTheSameSeedTheSameOne(): void
