@@ -30,6 +30,6 @@ final readonly class Mark
 
     public function labelWidth(): float
     {
-        return 6.6 * mb_strlen($this->label) + 10;
+        return 6.4 * mb_strlen($this->label) + 10;
     }
 }
