@@ -8,6 +8,11 @@ $file = __DIR__.(is_string($path) ? rawurldecode($path) : '/');
 if (is_file($file) && !str_ends_with($file, '.php')) {
     return false;
 }
+// it does not put the environment into $_SERVER, where the application looks for it
+foreach (['APP_ENV' => 'prod', 'APP_DEBUG' => '0', 'APP_SECRET' => '', 'OCTAVUM_DATA' => ''] as $name => $default) {
+    $value = getenv($name);
+    $_SERVER[$name] = $_ENV[$name] = false === $value ? $default : $value;
+}
 $_SERVER['SCRIPT_NAME'] = '/index.php';
 $_SERVER['SCRIPT_FILENAME'] = __DIR__.'/index.php';
 
