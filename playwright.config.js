@@ -8,6 +8,8 @@ export default defineConfig({
     workers: 2,
     fullyParallel: true,
     forbidOnly: true,
+    expect: { timeout: 10_000 },
+    timeout: 60_000,
     reporter: [['list', { printSteps: false }]],
     use: {
         baseURL: `http://127.0.0.1:${port}`,

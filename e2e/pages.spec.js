@@ -71,3 +71,11 @@ test('settings switch the units of the whole plan', async ({ demo: page }) => {
     await expect(page.locator('.project[data-name="Towpath coat"]')).toContainText('10¼ in missing');
     await expect(page.locator('.strip .tape').first()).toContainText('1 yd');
 });
+
+test('an address that leads nowhere is answered in the application’s own words', async ({ empty: page }) => {
+    page.removeAllListeners('console');
+    const response = await page.goto('/cloth/00000000000000000000000000');
+    expect(response.status()).toBe(404);
+    await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
+    await expect(page.locator('body')).not.toContainText('Exception');
+});
