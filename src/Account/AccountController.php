@@ -89,7 +89,7 @@ final class AccountController extends AbstractController
             }
         }
 
-        return $this->render('account/register.html.twig', ['values' => $entry->typed, 'faults' => $entry->faults()], new Response(status: $entry->isSound() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->render('account/register.html.twig', ['values' => $entry->typed, 'faults' => $entry->faults()], new Response(status: $entry->status()));
     }
 
     #[Route('/settings', name: 'settings', methods: ['GET', 'POST'])]

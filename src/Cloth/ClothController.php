@@ -95,7 +95,7 @@ final class ClothController extends AbstractController
             }
         }
 
-        return $this->form('cloth/form.html.twig', null, $this->form->values(new Cloth('', ''), $settings), $entry);
+        return $this->form(null, $this->form->values(new Cloth('', ''), $settings), $entry);
     }
 
     #[Route('/{id}', name: 'cloth', methods: ['GET'])]
@@ -123,7 +123,7 @@ final class ClothController extends AbstractController
             }
         }
 
-        return $this->form('cloth/form.html.twig', $record, $this->form->values($cloth, $settings), $entry);
+        return $this->form($record, $this->form->values($cloth, $settings), $entry);
     }
 
     #[Route('/{id}/remove', name: 'cloth_remove', methods: ['POST'])]
@@ -163,7 +163,7 @@ final class ClothController extends AbstractController
             'faults' => $entry->faults(),
             'inHand' => $cutInHand,
             'today' => $today,
-        ], new Response(status: $entry->isSound() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        ], new Response(status: $entry->status()));
     }
 
     /**
@@ -191,14 +191,14 @@ final class ClothController extends AbstractController
     }
 
     /** @param array<string, string> $values */
-    private function form(string $template, ?ClothRecord $record, array $values, Entry $entry): Response
+    private function form(?ClothRecord $record, array $values, Entry $entry): Response
     {
-        return $this->render($template, [
+        return $this->render('cloth/form.html.twig', [
             'record' => $record,
             'values' => $entry->typed + $values,
             'rows' => [] === $entry->rows('cuts') ? ['0'] : $entry->rows('cuts'),
             'faults' => $entry->faults(),
-        ], new Response(status: $entry->isSound() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        ], new Response(status: $entry->status()));
     }
 
     private function own(Account $account, string $id): ClothRecord

@@ -42,10 +42,6 @@ final readonly class ClothForm
         $tape = new Tape($settings->system);
         $typed = static fn (?Length $length): string => null === $length ? '' : $tape->typed($length, small: true);
         $selvage = $cloth->width?->selvage;
-        $fibres = [];
-        foreach ($cloth->fibres->shares as $fibre => $share) {
-            $fibres[] = $share.' '.$fibre;
-        }
 
         return [
             'name' => $cloth->name,
@@ -53,7 +49,7 @@ final readonly class ClothForm
             'selvage' => null === $selvage || $selvage->equals($settings->assumptions->selvage) ? '' : $typed($selvage),
             'structure' => $cloth->structure->value,
             'type' => $cloth->type->value ?? '',
-            'fibres' => implode(', ', $fibres),
+            'fibres' => $cloth->fibres->typed(),
             'fibresKnown' => $cloth->fibres->knowledge->value,
             'grams' => (string) $cloth->weight?->grams,
             'weight' => null === $cloth->weight?->grams ? $cloth->weight->class->value ?? '' : '',
@@ -66,7 +62,7 @@ final readonly class ClothForm
             'colour2' => $cloth->colours[1] ?? '',
             'colour3' => $cloth->colours[2] ?? '',
             'place' => $cloth->place,
-            'price' => null === $cloth->pricePerMetre ? '' : \sprintf('%.2f', $cloth->pricePerMetre / 100),
+            'price' => Entry::price($cloth->pricePerMetre),
             'more' => match ($cloth->moreToBeHad) {
                 true => 'yes',
                 false => 'no',

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Octavum\Cloth;
 
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
-use Doctrine\ORM\QueryBuilder;
 use Doctrine\Persistence\ManagerRegistry;
 use Octavum\Account\Account;
 
@@ -21,7 +20,9 @@ final class ClothRepository extends ServiceEntityRepository
     public function allOf(Account $account): array
     {
         /** @var list<ClothRecord> $records */
-        $records = $this->own($account)->getQuery()->getResult();
+        $records = $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.cuts', 'part')
+            ->where('r.account = :account')->andWhere('r.removedAt IS NULL')->setParameter('account', $account)
+            ->orderBy('r.id')->addOrderBy('part.id')->getQuery()->getResult();
 
         return $records;
     }
@@ -39,12 +40,5 @@ final class ClothRepository extends ServiceEntityRepository
             ->setParameter('id', $id)->setParameter('account', $account)->getOneOrNullResult();
 
         return $record;
-    }
-
-    private function own(Account $account): QueryBuilder
-    {
-        return $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.cuts', 'part')
-            ->where('r.account = :account')->andWhere('r.removedAt IS NULL')->setParameter('account', $account)
-            ->orderBy('r.id')->addOrderBy('part.id');
     }
 }

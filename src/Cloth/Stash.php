@@ -12,6 +12,7 @@ use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Input\Names;
 
 /** An account's cloths as the core knows them, for every room that needs them. */
 final readonly class Stash
@@ -48,12 +49,7 @@ final readonly class Stash
                     null === $cloth->width ? '' : $tape->write(Figure::width($cloth->width->full)),
                     $cut->gone ? 'no longer here' : '',
                 ], static fn (string $part): bool => '' !== $part));
-                $again = 1;
-                $free = $name;
-                while (isset($named[$free])) {
-                    $free = $name.' ('.++$again.')';
-                }
-                $named[$free] = [$cloth, $cut];
+                $named[Names::free($name, $named)] = [$cloth, $cut];
             }
         }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Exchange;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\SettingsPage;
 use Octavum\Core\Measure\Sentence;
@@ -62,11 +61,10 @@ final class ExchangeController extends AbstractController
 
     /** Puts back what an import has replaced; doing it twice is redoing it. */
     #[Route('/settings/import/undo', name: 'import_undo', methods: ['POST'])]
-    public function undo(EntityManagerInterface $entities, #[CurrentUser] Account $account): Response
+    public function undo(#[CurrentUser] Account $account): Response
     {
         if (null !== $account->replaced) {
             $this->workrooms->replace($account, $this->reader->read($account->replaced));
-            $entities->flush();
             $this->toast->say('The workroom is as it was before the import.', [], $this->generateUrl('import_undo'));
         }
 

@@ -9,6 +9,7 @@ use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
+use Symfony\Component\HttpFoundation\Response;
 
 /**
  * What was typed into a form, read field by field. A field that cannot be read gives a sentence and something harmless,
@@ -37,6 +38,12 @@ final class Entry
     public function isSound(): bool
     {
         return [] === $this->faults;
+    }
+
+    /** Of the page that shows the form again: 200, or 422 when there is a fault. */
+    public function status(): int
+    {
+        return $this->isSound() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY;
     }
 
     public function fault(string $field, Sentence $sentence): void
@@ -160,6 +167,12 @@ final class Entry
         return $minutes;
     }
 
+    /** As it would be typed, in hours. */
+    public static function hours(?int $minutes): string
+    {
+        return null === $minutes ? '' : (string) round($minutes / 60, 2);
+    }
+
     /** A price such as "12.80", in the smallest coin. */
     public function money(string $field): ?int
     {
@@ -174,6 +187,12 @@ final class Entry
         }
 
         return (int) round(100 * (float) $text);
+    }
+
+    /** As it would be typed. */
+    public static function price(?int $coins): string
+    {
+        return null === $coins ? '' : \sprintf('%.2f', $coins / 100);
     }
 
     public function date(string $field): ?\DateTimeImmutable

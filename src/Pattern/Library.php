@@ -7,6 +7,7 @@ namespace Octavum\Pattern;
 use Octavum\Account\Account;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
+use Octavum\Input\Names;
 
 /** An account's patterns as the core knows them, for every room that needs them. */
 final readonly class Library
@@ -30,13 +31,7 @@ final readonly class Library
     {
         $names = [];
         foreach ($this->patterns->versionNames($account) as ['id' => $id, 'number' => $number, 'title' => $title, 'name' => $version]) {
-            $name = trim($number.' '.$title).', '.$version;
-            $again = 1;
-            $free = $name;
-            while (isset($names[$free])) {
-                $free = $name.' ('.++$again.')';
-            }
-            $names[$free] = $id;
+            $names[Names::free(trim($number.' '.$title).', '.$version, $names)] = $id;
         }
 
         return $names;

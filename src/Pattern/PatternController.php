@@ -62,7 +62,7 @@ final class PatternController extends AbstractController
         $system = $this->settings->of($account)->system;
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
-            $pattern = $this->form->read($entry, '', []);
+            $pattern = $this->form->read($entry, '');
             $version = $this->form->readVersion($entry, '', $system);
             if ($entry->isSound()) {
                 $record = new PatternRecord($account);
@@ -92,7 +92,7 @@ final class PatternController extends AbstractController
         $record = $this->own($account, $id);
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
-            $pattern = $this->form->read($entry, $id, []);
+            $pattern = $this->form->read($entry, $id);
             Revision::check($entry, $record->revision);
             if ($entry->isSound()) {
                 $this->mapper->store($pattern, $record);
@@ -225,7 +225,7 @@ final class PatternController extends AbstractController
             'values' => $entry->typed + $values,
             'grid' => $grid,
             'faults' => $entry->faults(),
-        ], new Response(status: $entry->isSound() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        ], new Response(status: $entry->status()));
     }
 
     private function own(Account $account, string $id): PatternRecord

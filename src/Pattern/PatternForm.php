@@ -38,15 +38,15 @@ final readonly class PatternForm
             'format' => $pattern->format->value,
             'ownership' => $pattern->ownership->value,
             'onlyFor' => $pattern->onlyFor->value ?? '',
-            'hours' => self::hours($pattern->minutes),
+            'hours' => Entry::hours($pattern->minutes),
             'place' => $pattern->place,
             'notes' => $pattern->notes,
             'editions' => array_map(static fn (Edition $edition): array => ['name' => $edition->name, 'sizes' => implode(', ', $edition->sizes), 'paper' => $edition->paper->value ?? ''], $pattern->editions),
         ];
     }
 
-    /** @param list<Version> $versions kept as they are */
-    public function read(Entry $entry, string $id, array $versions): Pattern
+    /** Everything but the versions, which have a form of their own. */
+    public function read(Entry $entry, string $id): Pattern
     {
         $editions = [];
         foreach ($entry->rows('editions') as $i) {
@@ -72,7 +72,6 @@ final readonly class PatternForm
             $entry->text('place', 120),
             $entry->text('notes'),
             $editions,
-            $versions,
         );
     }
 
@@ -84,7 +83,7 @@ final readonly class PatternForm
         return [
             'versionName' => $version->name,
             'notions' => implode("\n", $version->notions),
-            'versionHours' => self::hours($version->minutes),
+            'versionHours' => Entry::hours($version->minutes),
             'versionNotes' => $version->notes,
             'units' => $system->value,
             'pasted' => '',
@@ -153,10 +152,5 @@ final readonly class PatternForm
         $widths = System::Metric === $system ? ['115 cm', '150 cm'] : ['45 in', '60 in'];
 
         return new Grid(['', '', '', ''], array_map(static fn (string $width): array => ['role' => Role::Main->value, 'width' => $width, 'nap' => Nap::Either->value, 'cells' => ['', '', '', '']], $widths));
-    }
-
-    private static function hours(?int $minutes): string
-    {
-        return null === $minutes ? '' : rtrim(rtrim(number_format($minutes / 60, 2, '.', ''), '0'), '.');
     }
 }

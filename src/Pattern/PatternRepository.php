@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Octavum\Pattern;
 
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
-use Doctrine\ORM\QueryBuilder;
 use Doctrine\Persistence\ManagerRegistry;
 use Octavum\Account\Account;
 
@@ -21,7 +20,9 @@ final class PatternRepository extends ServiceEntityRepository
     public function allOf(Account $account): array
     {
         /** @var list<PatternRecord> $records */
-        $records = $this->own($account)->getQuery()->getResult();
+        $records = $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.versions', 'part')
+            ->where('r.account = :account')->andWhere('r.removedAt IS NULL')->setParameter('account', $account)
+            ->orderBy('r.id')->addOrderBy('part.id')->getQuery()->getResult();
 
         return $records;
     }
@@ -49,12 +50,5 @@ final class PatternRepository extends ServiceEntityRepository
             ->setParameter('id', $id)->setParameter('account', $account)->getOneOrNullResult();
 
         return $record;
-    }
-
-    private function own(Account $account): QueryBuilder
-    {
-        return $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.versions', 'part')
-            ->where('r.account = :account')->andWhere('r.removedAt IS NULL')->setParameter('account', $account)
-            ->orderBy('r.id')->addOrderBy('part.id');
     }
 }

@@ -56,7 +56,7 @@ final class ProjectController extends AbstractController
         $roles = $version?->table->roles() ?? [];
         $blank = new Project('', '', $this->mapper->season($season), $rank, null, $pattern, $version, claims: array_map(static fn (Role $role): Claim => new Claim('', $role), [] === $roles ? [Role::Main] : $roles));
 
-        return $this->page($request, null, $blank, $seasons, $account);
+        return $this->page($request, null, $blank, [], $seasons, $account);
     }
 
     #[Route('/{id}', name: 'project', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET', 'POST'])]
@@ -64,11 +64,12 @@ final class ProjectController extends AbstractController
     {
         $record = $this->own($account, $id);
         $project = null;
-        foreach ($this->plan->projects($account) as $known) {
+        $projects = $this->plan->projects($account);
+        foreach ($projects as $known) {
             $project = $known->id === $id ? $known : $project;
         }
 
-        return $this->page($request, $record, $project ?? throw $this->createNotFoundException(), $this->plan->seasons($account), $account);
+        return $this->page($request, $record, $project ?? throw $this->createNotFoundException(), $projects, $this->plan->seasons($account), $account);
     }
 
     /** What the project as typed would come to; nothing is saved. */
@@ -81,7 +82,7 @@ final class ProjectController extends AbstractController
         $id = $entry->raw('id');
         $project = $this->form->read($entry, '' === $id ? 'new' : $id, 1000, $season, $seasons, $this->people($account), $this->form->choices($account), $account);
 
-        return $this->answer($project, $account);
+        return $this->answer($project, $this->plan->projects($account), $account);
     }
 
     /** The sizes and roles of a version, for the fields to offer. */
@@ -115,8 +116,11 @@ final class ProjectController extends AbstractController
         return $this->redirectToRoute('season', ['id' => $record->season->id]);
     }
 
-    /** @param list<SeasonRecord> $seasons */
-    private function page(Request $request, ?ProjectRecord $record, Project $project, array $seasons, Account $account): Response
+    /**
+     * @param list<Project>      $projects of all seasons; none for a new project, which has no answer yet
+     * @param list<SeasonRecord> $seasons
+     */
+    private function page(Request $request, ?ProjectRecord $record, Project $project, array $projects, array $seasons, Account $account): Response
     {
         $entry = new Entry($request->request->all());
         $choices = $this->form->choices($account);
@@ -142,13 +146,14 @@ final class ProjectController extends AbstractController
             'seasons' => $seasons,
             'people' => $this->people($account),
             'faults' => $entry->faults(),
-            'answer' => [] === $entry->typed && null !== $record && $project->state->isOpen() ? $this->answer($project, $account)->getContent() : '',
-        ], new Response(status: $entry->isSound() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+            'answer' => [] === $entry->typed && null !== $record && $project->state->isOpen() ? $this->answer($project, $projects, $account)->getContent() : '',
+        ], new Response(status: $entry->status()));
     }
 
-    private function answer(Project $project, Account $account): Response
+    /** @param list<Project> $projects of all seasons */
+    private function answer(Project $project, array $projects, Account $account): Response
     {
-        $others = array_filter($this->plan->projects($account), static fn (Project $other): bool => $other->id !== $project->id);
+        $others = array_filter($projects, static fn (Project $other): bool => $other->id !== $project->id);
         $checked = $this->plan->check($account, $project->season, [...array_values($others), $project]);
         foreach ($this->drawing->of($checked, $this->settings->of($account), narrow: true)['rows'] as $row) {
             if ($row['answer']->project->id === $project->id) {

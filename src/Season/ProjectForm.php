@@ -62,10 +62,6 @@ final readonly class ProjectForm
         }
         $claims = [];
         foreach ($project->claims as $claim) {
-            $fibres = [];
-            foreach ($claim->wish->fibres->shares ?? [] as $fibre => $share) {
-                $fibres[] = $share.' '.$fibre;
-            }
             $claims[] = [
                 'role' => $claim->role->value,
                 'from' => match (true) {
@@ -75,11 +71,11 @@ final readonly class ProjectForm
                 },
                 'cut' => null === $claim->cut ? '' : $cutNames[$claim->cut->id] ?? '',
                 'buy' => $claim->wish->name ?? '',
-                'fibres' => implode(', ', $fibres),
+                'fibres' => $claim->wish?->fibres->typed() ?? '',
                 'structure' => $claim->wish->structure->value ?? Structure::Woven->value,
                 'oneWay' => true === $claim->wish?->oneWay ? '1' : '',
                 'repeat' => null === $claim->wish?->repeat ? '' : $tape->typed($claim->wish->repeat, small: true),
-                'price' => null === $claim->wish?->pricePerMetre ? '' : \sprintf('%.2f', $claim->wish->pricePerMetre / 100),
+                'price' => Entry::price($claim->wish?->pricePerMetre),
                 'stated' => $typed($claim->stated),
                 'cutOut' => $claim->cutOut ? '1' : '',
             ];
@@ -96,7 +92,7 @@ final readonly class ProjectForm
             'certainty' => $project->certainty->value,
             'state' => $project->state->value,
             'deadline' => $project->deadline?->format('Y-m-d') ?? '',
-            'hours' => null === $project->minutes ? '' : (string) round($project->minutes / 60, 2),
+            'hours' => Entry::hours($project->minutes),
             'alterations' => array_map(static fn (Alteration $alteration): array => ['name' => $alteration->name, 'length' => $tape->typed($alteration->length, small: true)], $project->alterations),
             'claims' => $claims,
             'notes' => $project->notes,

@@ -130,9 +130,9 @@ final class SeasonController extends AbstractController
                 return $this->redirectToRoute('season', ['id' => $record->id]);
             }
         }
-        $values = ['name' => $season->name, 'starts' => $season->starts->format('Y-m-d'), 'weeks' => (string) $season->weeks, 'hours' => (string) round($season->minutesPerWeek / 60, 2), 'notes' => $season->notes];
+        $values = ['name' => $season->name, 'starts' => $season->starts->format('Y-m-d'), 'weeks' => (string) $season->weeks, 'hours' => Entry::hours($season->minutesPerWeek), 'notes' => $season->notes];
 
-        return $this->render('season/form.html.twig', ['record' => $record, 'values' => $entry->typed + $values, 'faults' => $entry->faults()], new Response(status: $entry->isSound() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->render('season/form.html.twig', ['record' => $record, 'values' => $entry->typed + $values, 'faults' => $entry->faults()], new Response(status: $entry->status()));
     }
 
     private function own(Account $account, string $id): SeasonRecord

@@ -6,6 +6,7 @@ namespace Octavum\Tests\Input;
 
 use Octavum\Core\Season\Certainty;
 use Octavum\Input\Entry;
+use Octavum\Input\Names;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -36,6 +37,69 @@ final class EntryTest extends TestCase
         self::assertNull($entry->money('e'));
         self::assertNull($entry->percent('f'));
         self::assertSame(['e', 'f'], array_keys($entry->faults()));
+    }
+
+    public function testHoursAndPricesReadBackAsTheyAreShown(): void
+    {
+        foreach ([0 => '0', 45 => '0.75', 90 => '1.5', 6000 => '100'] as $minutes => $shown) {
+            self::assertSame($shown, Entry::hours($minutes));
+            self::assertSame($minutes, (new Entry(['hours' => $shown]))->minutes('hours', 6000));
+        }
+        foreach ([0 => '0.00', 5 => '0.05', 1280 => '12.80', 9_999_999 => '99999.99'] as $coins => $shown) {
+            self::assertSame($shown, Entry::price($coins));
+            self::assertSame($coins, (new Entry(['price' => $shown]))->money('price'));
+        }
+        self::assertSame(['', ''], [Entry::hours(null), Entry::price(null)]);
+    }
+
+    #[DataProvider('days')]
+    public function testADayIsOneThatIsInTheCalendar(string $text, bool $isOne): void
+    {
+        $entry = new Entry(['on' => $text]);
+        self::assertSame($isOne ? $text : null, $entry->date('on')?->format('Y-m-d'));
+        self::assertSame($isOne || '' === $text ? 200 : 422, $entry->status());
+    }
+
+    /** @return iterable<string, array{string, bool}> */
+    public static function days(): iterable
+    {
+        foreach (['' => false, '2027-03-01' => true, '2028-02-29' => true, '2027-02-29' => false, '2027-13-01' => false, '01.03.2027' => false, 'tomorrow' => false, '0027-03-01' => false] as $text => $isOne) {
+            yield 'day: '.$text => [$text, $isOne];
+        }
+    }
+
+    #[DataProvider('ranks')]
+    public function testAWholeNumberKeepsWithinItsBounds(string $text, ?int $number): void
+    {
+        $entry = new Entry(['rank' => $text]);
+        self::assertSame($number, $entry->integer('rank', 1, 1000));
+        self::assertSame(null === $number && '' !== $text, isset($entry->faults()['rank']));
+    }
+
+    /** @return iterable<string, array{string, ?int}> */
+    public static function ranks(): iterable
+    {
+        yield 'nothing' => ['', null];
+        yield 'the least' => ['1', 1];
+        yield 'the most' => ['1000', 1000];
+        yield 'too little' => ['0', null];
+        yield 'too much' => ['1001', null];
+        yield 'negative' => ['-3', null];
+        yield 'a part' => ['2.5', null];
+        yield 'beyond any number' => ['99999999999999999999', null];
+    }
+
+    public function testALongTextIsAFaultAndSaysHowMuchCanBeKept(): void
+    {
+        $entry = new Entry(['notes' => str_repeat('ø', 61)]);
+        self::assertSame(60, mb_strlen($entry->text('notes', 60)));
+        self::assertStringContainsString('61 characters; 60 can be kept', (string) $entry->faults()['notes']);
+    }
+
+    public function testATakenNameIsCounted(): void
+    {
+        self::assertSame('Moss twill', Names::free('Moss twill', []));
+        self::assertSame('Moss twill (3)', Names::free('Moss twill', ['Moss twill' => 1, 'Moss twill (2)' => 1]));
     }
 
     public function testTheFirstFaultOfAFieldStands(): void

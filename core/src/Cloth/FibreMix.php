@@ -44,6 +44,12 @@ final readonly class FibreMix
         return new self($shares, [] === $shares ? Knowledge::Unknown : $knowledge);
     }
 
+    /** As FibreReader reads it: "95 cotton, 5 elastane". */
+    public function typed(): string
+    {
+        return implode(', ', array_map(static fn (string $fibre, int $share): string => $share.' '.$fibre, array_keys($this->shares), $this->shares));
+    }
+
     public function isKnown(): bool
     {
         return [] !== $this->shares;

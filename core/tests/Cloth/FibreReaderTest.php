@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Cloth;
 
+use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\FibreReader;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Measure\Unreadable;
@@ -17,6 +18,21 @@ final class FibreReaderTest extends TestCase
     public function testReadsFibresAsPeopleWriteThem(string $text, array $shares): void
     {
         self::assertSame($shares, (new FibreReader())->read($text, Knowledge::Label)->shares);
+    }
+
+    /** @param array<string, int> $shares */
+    #[DataProvider('written')]
+    public function testReadsBackWhatAMixIsTypedAs(string $text, array $shares): void
+    {
+        $typed = (new FibreReader())->read($text, Knowledge::Label)->typed();
+
+        self::assertSame($shares, (new FibreReader())->read($typed, Knowledge::Label)->shares);
+    }
+
+    public function testAMixIsTypedTheLargestShareFirst(): void
+    {
+        self::assertSame('62 modal, 33 cotton, 5 elastane', (new FibreReader())->read('5 elastane 33 cotton 62 modal', Knowledge::Label)->typed());
+        self::assertSame('', FibreMix::unknown()->typed());
     }
 
     /** @return iterable<string, array{string, array<string, int>}> */
