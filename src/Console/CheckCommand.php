@@ -47,7 +47,7 @@ final readonly class CheckCommand
         #[Option('Print JSON')] bool $json = false,
     ): int {
         try {
-            $workroom = null !== $file ? $this->reader->read($this->documents->contents($file)) : $this->stored($account);
+            $workroom = null !== $file ? $this->reader->read($this->documents->contents($file)) : $this->workrooms->load($this->accounts->named($account));
         } catch (Refused $refused) {
             $this->documents->explain($refused, $io);
 
@@ -77,13 +77,6 @@ final readonly class CheckCommand
         }
 
         return Command::SUCCESS;
-    }
-
-    private function stored(?string $email): Workroom
-    {
-        $account = null === $email ? $this->accounts->demo() : $this->accounts->byEmail($email);
-
-        return null === $account ? throw Refused::because('There is no account with this e-mail address; name one with --account.') : $this->workrooms->load($account);
     }
 
     private function season(Workroom $workroom, ?string $name): ?Season

@@ -22,9 +22,10 @@ final readonly class ExportCommand
 
     public function __invoke(SymfonyStyle $io, #[Option('E-mail address of the account; the demo workroom when left out')] ?string $account = null): int
     {
-        $owner = null === $account ? $this->accounts->demo() : $this->accounts->byEmail($account);
-        if (null === $owner) {
-            $this->documents->explain(Refused::because('There is no account with this e-mail address; name one with --account.'), $io);
+        try {
+            $owner = $this->accounts->named($account);
+        } catch (Refused $refused) {
+            $this->documents->explain($refused, $io);
 
             return Command::INVALID;
         }

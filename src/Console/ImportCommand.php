@@ -27,12 +27,9 @@ final readonly class ImportCommand
         #[Option('E-mail address of the account')] string $account = '',
         #[Option('Take the place of what is in the workroom')] bool $replace = false,
     ): int {
-        $owner = $this->accounts->byEmail($account);
         try {
             $workroom = $this->reader->read($this->documents->contents($file));
-            if (null === $owner) {
-                throw Refused::because('There is no account with this e-mail address; name one with --account.');
-            }
+            $owner = $this->accounts->named($account);
             if (!$replace && !$this->workrooms->isEmpty($owner)) {
                 throw Refused::because('There is something in this workroom; say --replace to put the document in its place. Nothing has been changed.');
             }

@@ -34,7 +34,7 @@ final class PageExtension extends AbstractExtension
             new TwigFilter('needed', fn (?Length $length): string => $this->figure($length, Figure::needed(...))),
             new TwigFilter('width', fn (?Length $length): string => $this->figure($length, Figure::width(...))),
             new TwigFilter('figure', fn (Figure $figure): string => $this->tape()->write($figure)),
-            new TwigFilter('hours', static fn (int $minutes): string => rtrim(rtrim(number_format($minutes / 60, 1, '.', ''), '0'), '.').' h'),
+            new TwigFilter('hours', static fn (int $minutes): string => round($minutes / 60, 1).' h'),
             new TwigFilter('money', $this->money(...)),
         ];
     }

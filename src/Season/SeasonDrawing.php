@@ -7,6 +7,7 @@ namespace Octavum\Season;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Workroom\Settings;
@@ -55,11 +56,7 @@ final readonly class SeasonDrawing
         foreach ($projects as $answer) {
             foreach ($answer->roles as $role) {
                 $end = ($role->toCut->length ?? Length::zero())->larger($role->amount() ?? Length::zero());
-                $promised = Length::zero();
-                foreach ($role->promises as $promise) {
-                    $promised = $promised->plus($promise->amount);
-                }
-                $longest = $longest->larger($end)->larger($promised);
+                $longest = $longest->larger($end)->larger(Promise::total($role->promises));
             }
         }
 

@@ -55,7 +55,7 @@ final readonly class Judge
             if (!\in_array($placement->turn, $placement->piece->grain->turns($request->oneWay), true)) {
                 $faults[] = $name.' is turned against its grain or the print';
             }
-            $shape = $placement->piece->onFold && 2 !== $placement->layers ? $placement->piece->flat() : ($placement->piece->onFold && Fold::Crosswise !== $lay->fold ? $placement->piece->outline : $placement->piece->flat());
+            $shape = $placement->piece->onFold && 2 === $placement->layers && Fold::Crosswise !== $lay->fold ? $placement->piece->outline : $placement->piece->flat();
             $expected = ($placement->flipped ? $shape->flipped() : $shape)->turned($placement->turn)->moved($placement->x, $placement->y);
             foreach ($expected->points as $i => $point) {
                 if (!isset($o->points[$i]) || hypot($point[0] - $o->points[$i][0], $point[1] - $o->points[$i][1]) > 0.1) {

@@ -40,8 +40,8 @@ final class Search
         $order = $items;
         foreach ($this->orders($items) as $start) {
             $result = $this->decode($start);
-            if (null !== $result && $this->cost->felt(...$result) < $cost) {
-                [$best, $cost, $order] = [$result, $this->cost->felt(...$result), $start];
+            if (null !== $result && ($new = $this->cost->felt(...$result)) < $cost) {
+                [$best, $cost, $order] = [$result, $new, $start];
                 $found($best[0]);
             }
             if ($left() <= 0) {
@@ -73,8 +73,8 @@ final class Search
         while ($count > 1 && [] !== $best[1] && $left() > 0) {
             $next = $this->changed($order);
             $result = $this->decode($next);
-            if (null !== $result && $this->cost->felt(...$result) <= $cost) {
-                [$best, $cost, $order] = [$result, $this->cost->felt(...$result), $next];
+            if (null !== $result && ($new = $this->cost->felt(...$result)) <= $cost) {
+                [$best, $cost, $order] = [$result, $new, $next];
                 $found($best[0]);
             }
         }

@@ -18,6 +18,12 @@ final readonly class Promise
         $this->amount = $need instanceof Need ? $need->amount : Length::zero();
     }
 
+    /** @param list<self> $promises */
+    public static function total(array $promises): Length
+    {
+        return array_reduce($promises, static fn (Length $sum, self $promise): Length => $sum->plus($promise->amount), Length::zero());
+    }
+
     /**
      * What the promises leave of a length, down to nothing; null when the length is not known.
      *
@@ -25,10 +31,6 @@ final readonly class Promise
      */
     public static function free(?Length $length, array $promises): ?Length
     {
-        foreach ($promises as $promise) {
-            $length = $length?->minus($promise->amount);
-        }
-
-        return $length?->larger(Length::zero());
+        return $length?->minus(self::total($promises))->larger(Length::zero());
     }
 }

@@ -208,7 +208,7 @@ final readonly class SeasonCheck
                 ? new Snag(Severity::Short, new Sentence('{project} is {missing} short on {cloth}.', ['project' => $project->name, 'missing' => $missing, 'cloth' => $cloth->name]), Action::MakeItEnough, $project->id)
                 : new Snag(Severity::Short, new Sentence('{project} is {missing} short: {others} {count, plural, one {has} other {have}} {cloth} first.', ['project' => $project->name, 'missing' => $missing, 'others' => $this->names($ahead), 'count' => \count($ahead), 'cloth' => $cloth->name]), Action::ShowCloth, $cloth->id)];
         }
-        $total = array_reduce($promises, static fn (Length $sum, Promise $promise): Length => $sum->plus($promise->amount), Length::zero());
+        $total = Promise::total($promises);
         $behind = \array_slice($promises, \count($ahead) + 1);
         if ([] === $behind || !$toCut->isLessThan($total)) {
             return [];
