@@ -43,6 +43,7 @@ test('keys go to every room, find, list themselves and begin something new', asy
     await page.locator('body').press('?');
     await expect(page.getByRole('dialog')).toContainText('move the selected project');
     await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toBeHidden();
     for (const [keys, heading] of [['gc', 'Cloth'], ['gp', 'Patterns'], ['gh', 'Shopping for Thaw'], ['gs', 'Thaw']]) {
         await page.keyboard.press(keys[0]);
         await page.keyboard.press(keys[1]);
