@@ -15,8 +15,8 @@ use PHPat\Test\PHPat;
  */
 final class LayersRules
 {
-    private const ROOMS = ['Cloth', 'Pattern', 'Season', 'Shopping', 'Find', 'Exchange'];
-    private const PARTS = ['Measure', 'Cloth', 'Pattern', 'Need', 'Lay', 'Remedy', 'Season', 'Shopping', 'Workroom'];
+    private const ROOMS = ['Cloth', 'Pattern', 'Season', 'Shopping', 'Find', 'Exchange', 'Table'];
+    private const PARTS = ['Measure', 'Lay', 'Svg', 'Cloth', 'Pattern', 'Need', 'Remedy', 'Season', 'Shopping', 'Workroom'];
 
     #[TestRule]
     public function coreStandsAlone(): Rule

@@ -54,7 +54,7 @@ final readonly class Cost
      */
     public function used(array $spots): array
     {
-        $ends = array_fill(0, \count($this->way->lanes), 0.0);
+        $ends = array_map(static fn (Lane $lane): float => $lane->taken, $this->way->lanes);
         foreach ($spots as $spot) {
             $ends[$spot->lane] = max($ends[$spot->lane], $spot->x + $spot->variant->length);
         }

@@ -16,7 +16,8 @@ final readonly class Lane
      * @param bool                            $fold    a fold edge lies at y = 0
      * @param float                           $offset  of its y = 0 in the cloth as it lies
      * @param bool                            $down    its y runs against the cloth's
-     * @param list<list<array{float, float}>> $missing parts that are not cloth
+     * @param list<list<array{float, float}>> $missing parts that are not cloth, or taken
+     * @param float                           $taken   how far pieces lie on it to begin with
      */
     public function __construct(
         public string $sheet,
@@ -27,6 +28,19 @@ final readonly class Lane
         public float $offset = 0,
         public bool $down = false,
         public array $missing = [],
+        public float $taken = 0,
     ) {
+    }
+
+    /** An outline in the cloth's coordinates, in the lane's own. */
+    public function seen(Outline $outline): Outline
+    {
+        return $this->down ? $outline->flipped()->moved(0, $this->offset) : $outline->moved(0, -$this->offset);
+    }
+
+    /** @param list<list<array{float, float}>> $parts */
+    public function without(array $parts, float $end): self
+    {
+        return new self($this->sheet, $this->width, $this->length, $this->layers, $this->fold, $this->offset, $this->down, [...$this->missing, ...$parts], max($this->taken, $end));
     }
 }

@@ -14,8 +14,8 @@ final readonly class LayMaker
     private const ROWS = [100 => 10.0, 400 => 20.0, \PHP_INT_MAX => 40.0];
 
     /**
-     * @param \Closure(): float            $elapsed seconds since the start
-     * @param ?\Closure(Fold, float): void $better  hears of every better lay: its way and the length it uses
+     * @param \Closure(): float                                         $elapsed seconds since the start
+     * @param ?\Closure(Fold, float, \Closure(): list<Placement>): void $better  hears of every better lay: its way, the length it uses, and where all lies
      */
     public function make(Request $request, \Closure $elapsed, ?\Closure $better = null): Lay
     {
@@ -66,8 +66,8 @@ final readonly class LayMaker
     }
 
     /**
-     * @param \Closure(): float            $left   share of the time that is left
-     * @param ?\Closure(Fold, float): void $better
+     * @param \Closure(): float                                         $left   share of the time that is left
+     * @param ?\Closure(Fold, float, \Closure(): list<Placement>): void $better
      *
      * @return array{list<Spot>, list<Item>, int}
      */
@@ -82,20 +82,29 @@ final readonly class LayMaker
         $settler = new Settler($way->lanes, $request->gap);
         $search = new Search($exact ? $skyline->decode(...) : (new Decoder($way->lanes, $row, $request->gap, $left))->decode(...), $cost, $request->seed);
         $settled = [];
-        [$spots, $unplaced] = $search->run($way->items, $left, static function (array $spots) use ($way, $settler, $exact, $cost, $better, $left, &$settled): void {
-            if ([] === $settled && null !== $better) {
-                $better($way->fold, $cost->length($spots));
+        [$spots, $unplaced] = $search->run($way->items, $left, function (array $spots) use ($request, $way, $settler, $exact, $cost, $better, $left, &$settled): void {
+            if ([] === $settled) {
+                $this->tell($request, $way, $spots, $better);
             }
             $spots = $exact ? $spots : $settler->settle($spots, $left);
             if (\count($spots) > \count($settled) || $cost->length($spots) < $cost->length($settled) - 1e-6) {
                 $settled = $spots;
-                if (null !== $better) {
-                    $better($way->fold, $cost->length($spots));
-                }
+                $this->tell($request, $way, $spots, $better);
             }
         });
 
         return [[] === $unplaced && [] !== $settled ? $settled : ($exact ? $spots : $settler->settle($spots, $left)), $unplaced, $search->evaluated];
+    }
+
+    /**
+     * @param list<Spot>                                                $spots
+     * @param ?\Closure(Fold, float, \Closure(): list<Placement>): void $better
+     */
+    private function tell(Request $request, Way $way, array $spots, ?\Closure $better): void
+    {
+        if (null !== $better) {
+            $better($way->fold, (new Cost($way))->length($spots), fn (): array => $this->placements($request, $way, $spots));
+        }
     }
 
     /**
@@ -107,29 +116,23 @@ final readonly class LayMaker
     private function lay(Request $request, Way $way, array $spots, array $left, array $folds, float $bound, int $evaluated, bool $time): Lay
     {
         $used = (new Cost($way))->used($spots);
-        $folded = 0.0;
-        foreach ($spots as $spot) {
-            $folded = 0 === $spot->lane ? max($folded, $spot->x + $spot->variant->length) : $folded;
-        }
-        $placements = array_map(fn (Spot $spot): Placement => $this->placement($way, $spot, Fold::Part === $way->fold && 1 === $spot->lane ? $folded : 0), $spots);
+        $placements = $this->placements($request, $way, $spots);
         $area = $laid = 0.0;
         $leftovers = [];
         foreach ($request->sheets as $sheet) {
             $area += $sheet->width * ($used[$sheet->id] ?? 0);
             if ($time && Fold::Flat === $way->fold) {
                 $taken = $sheet->missingParts();
-                foreach ($spots as $spot) {
-                    foreach ($way->lanes[$spot->lane]->sheet === $sheet->id ? $spot->variant->solids(0) : [] as $solid) {
-                        $taken[] = array_map(static fn (array $p): array => [$p[0] + $spot->x, $p[1] + $spot->y], $solid->points);
-                    }
+                foreach ($placements as $placement) {
+                    array_push($taken, ...($placement->sheet === $sheet->id ? $placement->outline->convexParts() : []));
                 }
                 foreach ((new Leftovers())->of($taken, $sheet->width, $sheet->length ?? ($used[$sheet->id] ?? 0)) as $free) {
                     $leftovers[] = ['cut' => $sheet->id] + $free;
                 }
             }
         }
-        foreach ($spots as $spot) {
-            $laid += $spot->item->area() * ($spot->item->onFold ? 2 : $spot->item->layers);
+        foreach ($placements as $placement) {
+            $laid += $placement->area();
         }
 
         return new Lay(
@@ -144,6 +147,21 @@ final readonly class LayMaker
             $bound,
             $evaluated,
         );
+    }
+
+    /**
+     * @param list<Spot> $spots
+     *
+     * @return list<Placement>
+     */
+    private function placements(Request $request, Way $way, array $spots): array
+    {
+        $folded = 0.0;
+        foreach ($spots as $spot) {
+            $folded = 0 === $spot->lane ? max($folded, $spot->x + $spot->variant->length) : $folded;
+        }
+
+        return [...$request->fixed, ...array_map(fn (Spot $spot): Placement => $this->placement($way, $spot, Fold::Part === $way->fold && 1 === $spot->lane ? $folded : 0), $spots)];
     }
 
     private function placement(Way $way, Spot $spot, float $shift): Placement

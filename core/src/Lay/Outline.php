@@ -80,6 +80,31 @@ final readonly class Outline
         return abs($this->signedArea());
     }
 
+    /** Whether every point of the other lies within it, or on its edge. */
+    public function holds(self $other): bool
+    {
+        foreach ($other->points as $point) {
+            $inside = false;
+            $before = $this->points[\count($this->points) - 1];
+            foreach ($this->points as $corner) {
+                $long = hypot($corner[0] - $before[0], $corner[1] - $before[1]);
+                $along = $long < 1e-9 ? 0.0 : max(0.0, min(1.0, (($point[0] - $before[0]) * ($corner[0] - $before[0]) + ($point[1] - $before[1]) * ($corner[1] - $before[1])) / $long ** 2));
+                if (hypot($point[0] - $before[0] - $along * ($corner[0] - $before[0]), $point[1] - $before[1] - $along * ($corner[1] - $before[1])) < 0.5) {
+                    continue 2;
+                }
+                if (($corner[1] > $point[1]) !== ($before[1] > $point[1]) && $point[0] < $corner[0] + ($before[0] - $corner[0]) * ($point[1] - $corner[1]) / ($before[1] - $corner[1])) {
+                    $inside = !$inside;
+                }
+                $before = $corner;
+            }
+            if (!$inside) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
     public function isRectangle(): bool
     {
         return abs($this->area() - $this->length() * $this->width()) < 1e-6 * max(1, $this->area());

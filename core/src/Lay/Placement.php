@@ -25,4 +25,10 @@ final readonly class Placement
         public Outline $outline,
     ) {
     }
+
+    /** Square millimetres of cloth it takes, in all layers. */
+    public function area(): float
+    {
+        return $this->outline->area() * $this->layers;
+    }
 }

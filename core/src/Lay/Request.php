@@ -14,6 +14,7 @@ final readonly class Request
      * @param bool                  $oneWay  the top of every piece points the same way
      * @param non-empty-list<Fold>  $folds   to consider; the best one wins
      * @param float                 $seconds to search
+     * @param list<Placement>       $fixed   lie where they are, in the first of the folds; only the rest is laid
      */
     public function __construct(
         public array $sheets,
@@ -23,6 +24,7 @@ final readonly class Request
         public array $folds = [Fold::Flat],
         public float $seconds = 2,
         public int $seed = 1,
+        public array $fixed = [],
     ) {
     }
 

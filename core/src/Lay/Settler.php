@@ -103,7 +103,7 @@ final readonly class Settler
                 if ($solid->low - $gap >= $part->high + $side || $solid->high + $gap <= $part->low + $side || $solid->left - $gap >= $start + $part->right || $solid->right + $gap - $part->left <= $least) {
                     continue;
                 }
-                $points ??= $this->widened($solid->points, $gap);
+                $points ??= $this->convex->widened($solid->points, $gap);
                 $blocked = $this->convex->blocked($points, $part->points, $side);
                 if (null === $blocked) {
                     continue;
@@ -117,58 +117,5 @@ final readonly class Settler
         }
 
         return $least;
-    }
-
-    /**
-     * @param list<array{float, float}> $part
-     *
-     * @return list<array{float, float}> with the gap around it, square at the corners
-     */
-    private function widened(array $part, float $gap): array
-    {
-        if ($gap <= 0 || [] === $part) {
-            return $part;
-        }
-        $points = [];
-        foreach ($part as [$x, $y]) {
-            foreach ([[-1, -1], [1, -1], [1, 1], [-1, 1]] as [$dx, $dy]) {
-                $points[] = [$x + $dx * $gap, $y + $dy * $gap];
-            }
-        }
-
-        return self::hull($points);
-    }
-
-    /**
-     * Andrew's monotone chain.
-     *
-     * @param list<array{float, float}> $points
-     *
-     * @return list<array{float, float}> counter-clockwise
-     */
-    private static function hull(array $points): array
-    {
-        sort($points);
-
-        return [...self::chain($points), ...self::chain(array_reverse($points))];
-    }
-
-    /**
-     * @param list<array{float, float}> $points in order
-     *
-     * @return list<array{float, float}> the hull on their right, without the last point
-     */
-    private static function chain(array $points): array
-    {
-        $hull = [$points[0]];
-        foreach (\array_slice($points, 1) as $p) {
-            while (($n = \count($hull)) > 1 && ($hull[$n - 1][0] - $hull[$n - 2][0]) * ($p[1] - $hull[$n - 2][1]) - ($hull[$n - 1][1] - $hull[$n - 2][1]) * ($p[0] - $hull[$n - 2][0]) <= 0) {
-                --$n;
-                array_splice($hull, $n);
-            }
-            $hull[] = $p;
-        }
-
-        return \count($hull) > 1 ? \array_slice($hull, 0, -1) : $hull;
     }
 }

@@ -7,11 +7,42 @@ namespace Octavum\Core\Lay;
 /** Turns a request into the ways of laying it: how the cloth lies, and which copies go on it in one go. */
 final readonly class Ways
 {
-    public function __construct(private float $row)
+    public function __construct(private float $row, private Convex $convex = new Convex())
     {
     }
 
     public function of(Request $request, Fold $fold): Way
+    {
+        $way = $this->whole($request, $fold);
+
+        return [] === $request->fixed || null !== $way->refused ? $way : $this->around($way, $request);
+    }
+
+    /** Without what lies fixed, and with no room where it lies. */
+    private function around(Way $way, Request $request): Way
+    {
+        if (Fold::Part === $way->fold) {
+            return new Way($way->fold, [], [], refused: 'pieces cannot be locked where the cloth is part folded, part flat');
+        }
+        [$lanes, $items] = [$way->lanes, $way->items];
+        foreach ($request->fixed as $fixed) {
+            foreach ($items as $i => $item) {
+                if ($item->piece->id === $fixed->piece->id && $item->copy === $fixed->copy) {
+                    unset($items[$i]);
+                }
+            }
+            foreach ($lanes as $i => $lane) {
+                $seen = $lane->seen($fixed->outline);
+                if ($lane->sheet === $fixed->sheet && $seen->top > 0 && $seen->bottom < $lane->width) {
+                    $lanes[$i] = $lane->without(array_map(fn (array $part): array => $this->convex->widened($part, $request->gap), $seen->convexParts()), $fixed->outline->right);
+                }
+            }
+        }
+
+        return new Way($way->fold, $lanes, array_values($items), $way->doubled);
+    }
+
+    private function whole(Request $request, Fold $fold): Way
     {
         return match ($fold) {
             Fold::Flat => new Way($fold, array_map(static fn (Sheet $sheet): Lane => new Lane($sheet->id, $sheet->width, $sheet->length ?? \INF, missing: $sheet->missingParts()), $request->sheets), $this->single($request, $request->pieces)),

@@ -24,6 +24,25 @@ final class LayMakerTest extends TestCase
 {
     private const TEE = [[0.0, 0.0], [560.0, 0.0], [660.0, 110.0], [630.0, 230.0], [470.0, 230.0], [430.0, 270.0], [0.0, 280.0]];
 
+    /** What is locked stays, whatever the fold, and the rest goes around it. */
+    #[DataProvider('seeds')]
+    public function testWhatIsLockedStaysAndTheRestGoesAroundIt(int $seed): void
+    {
+        mt_srand($seed + 100);
+        for ($i = 0; $i < 6; ++$i) {
+            $request = $this->random();
+            $first = $this->make($request, 20);
+            if (Fold::Part === $first->fold || [] === $first->placements) {
+                continue;
+            }
+            $fixed = array_values(array_filter($first->placements, static fn (Placement $placement): bool => null === $placement->piece->match && 0 === mt_rand(0, 2)));
+            $again = new Request($request->sheets, $request->pieces, $request->gap, $request->oneWay, [$first->fold], $request->seconds, 7, $fixed);
+            $lay = $this->make($again, 40);
+            self::assertSame($fixed, \array_slice($lay->placements, 0, \count($fixed)), "seed $seed, request $i");
+            self::assertSame([], array_filter((new Judge())->faults($again, $lay), static fn (string $fault): bool => !str_contains($fault, 'match')), "seed $seed, request $i");
+        }
+    }
+
     #[DataProvider('seeds')]
     public function testAnyRequestIsLaidSoundly(int $seed): void
     {
