@@ -15,12 +15,14 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Width;
+use Octavum\Exchange\Node;
+use Octavum\Exchange\WorkroomReader;
 use Octavum\Exchange\WorkroomWriter;
 
 /** Stored cloths and cuts to the core's and back. */
 final readonly class ClothMapper
 {
-    public function __construct(private WorkroomWriter $writer)
+    public function __construct(private WorkroomReader $reader, private WorkroomWriter $writer)
     {
     }
 
@@ -54,7 +56,7 @@ final readonly class ClothMapper
 
     public function cut(CutRecord $record): Cut
     {
-        return new Cut($record->id, array_map(self::entry(...), $record->ledger), $record->label, $record->state, $record->expected);
+        return new Cut($record->id, array_map(self::entry(...), $record->ledger), $record->label, $record->state, $record->expected, $this->reader->bites(Node::stored($record->bites)));
     }
 
     /** Everything but the cuts, which have ledgers of their own. */
@@ -89,6 +91,7 @@ final readonly class ClothMapper
         $record->state = $cut->state;
         $record->expected = $cut->expected;
         $record->ledger = $this->writer->ledger($cut->ledger);
+        $record->bites = $this->writer->bites($cut->bites);
     }
 
     /** @param array{on: string, kind: string, length?: float|int, note?: string} $entry */

@@ -33,6 +33,10 @@ class CutRecord
     #[ORM\Column]
     public array $ledger = [];
 
+    /** @var list<array{from: float|int, below: float|int, length: float|int, width: float|int}> as in the exchange format */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $bites = [];
+
     public function __construct(
         #[ORM\ManyToOne(inversedBy: 'cuts')]
         #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Exchange;
 
+use Octavum\Core\Cloth\Bite;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
@@ -19,6 +20,7 @@ use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
@@ -31,6 +33,7 @@ use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\PaperState;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\PatternFormat;
+use Octavum\Core\Pattern\PieceSet;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Role;
@@ -40,6 +43,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Person;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Season\SavedLay;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\Wish;
 use Octavum\Core\Shopping\Counter;
@@ -58,6 +62,10 @@ final readonly class WorkroomReader
     /** Larger documents are refused unread. */
     public const MOST_BYTES = 20_000_000;
 
+    public function __construct(private PieceReader $pieces = new PieceReader())
+    {
+    }
+
     /** @throws Refused with every fault found */
     public function read(string $json): Workroom
     {
@@ -71,7 +79,7 @@ final readonly class WorkroomReader
             $document->at('version')->fault('Version {found} of the format cannot be read here; version 1 can.', found: $document->at('version')->found());
         }
         $faults->refuse();
-        $document->object(['format', 'version', 'name', 'settings', 'people', 'cloths', 'patterns', 'seasons', 'projects']);
+        $document->object(['format', 'version', 'name', 'settings', 'people', 'cloths', 'patterns', 'seasons', 'projects', 'lays']);
         $settings = $this->settings($document->at('settings'));
         $people = $this->byId($document->at('people'), $this->person(...));
         $cloths = $this->byId($document->at('cloths'), fn (Node $node): Cloth => $this->cloth($node, $settings->assumptions));
@@ -79,11 +87,36 @@ final readonly class WorkroomReader
         $seasons = $this->byId($document->at('seasons'), $this->season(...));
         $cuts = $this->parts($document->at('cloths'), 'cuts', array_values($cloths), static fn (Cloth $cloth): array => $cloth->cuts);
         $versions = $this->parts($document->at('patterns'), 'versions', array_values($patterns), static fn (Pattern $pattern): array => $pattern->versions);
-        $projects = $this->projects($document->at('projects'), $people, $cuts, $versions, $seasons);
+        $lays = $this->byId($document->at('lays'), fn (Node $node): SavedLay => $this->pieces->lay($node, $cuts));
+        $projects = $this->projects($document->at('projects'), $people, $cuts, $versions, $seasons, $lays);
+        $this->laidKnown($document->at('lays'), array_values($lays), $projects, $versions);
         $name = $document->at('name')->name();
         $faults->refuse();
 
-        return new Workroom($name, $settings, array_values($people), array_values($cloths), array_values($patterns), array_values($seasons), $projects);
+        return new Workroom($name, $settings, array_values($people), array_values($cloths), array_values($patterns), array_values($seasons), $projects, array_values($lays));
+    }
+
+    /**
+     * What a lay holds must be in the document, too.
+     *
+     * @param list<SavedLay>                         $lays
+     * @param list<Project>                          $projects
+     * @param array<string, array{Pattern, Version}> $versions
+     */
+    private function laidKnown(Node $list, array $lays, array $projects, array $versions): void
+    {
+        $ids = array_map(static fn (Project $project): string => $project->id, $projects);
+        foreach ($lays as $i => $lay) {
+            foreach ($lay->garments as $j => $garment) {
+                $node = $list->at((string) $i)->at('garments')->at((string) $j);
+                if (null !== $garment->project && !\in_array($garment->project, $ids, true)) {
+                    $node->at('project')->fault('There is no {kind} with the id “{id}” in this document.', kind: 'project', id: $garment->project);
+                }
+                if (null !== $garment->version && !isset($versions['#'.$garment->version])) {
+                    $node->at('version')->fault('There is no {kind} with the id “{id}” in this document.', kind: 'version', id: $garment->version);
+                }
+            }
+        }
     }
 
     public function settings(Node $node): Settings
@@ -112,6 +145,17 @@ final readonly class WorkroomReader
 
             return new LedgerEntry($entry->at('on')->requiredDate(), $entry->at('kind')->choice(LedgerKind::class) ?? LedgerKind::Bought, $entry->at('length')->length(), $entry->at('note')->text());
         }, $node->items());
+    }
+
+    /** @return list<Bite> */
+    public function bites(Node $node): array
+    {
+        return array_map(static function (Node $bite): Bite {
+            $bite->object(['from', 'below', 'length', 'width']);
+            $place = static fn (Node $at): Length => 0 === $at->scalar() || !$at->isThere() ? Length::zero() : $at->requiredLength();
+
+            return new Bite($place($bite->at('from')), $place($bite->at('below')), $bite->at('length')->requiredLength(), $bite->at('width')->requiredLength());
+        }, $node->items(20));
     }
 
     /** @return list<Edition> */
@@ -190,7 +234,7 @@ final readonly class WorkroomReader
     }
 
     /**
-     * @template T of Person|Cloth|Pattern|Season
+     * @template T of Person|Cloth|Pattern|Season|SavedLay
      *
      * @param \Closure(Node): T $read
      *
@@ -322,9 +366,9 @@ final readonly class WorkroomReader
     private function cuts(Node $node): array
     {
         return array_map(function (Node $cut): Cut {
-            $cut->object(['id', 'label', 'state', 'expected', 'ledger']);
+            $cut->object(['id', 'label', 'state', 'expected', 'ledger', 'bites']);
 
-            return new Cut($cut->at('id')->name(60), $this->ledger($cut->at('ledger')), $cut->at('label')->text(60), $cut->at('state')->choice(CutState::class) ?? CutState::Arrived, $cut->at('expected')->date());
+            return new Cut($cut->at('id')->name(60), $this->ledger($cut->at('ledger')), $cut->at('label')->text(60), $cut->at('state')->choice(CutState::class) ?? CutState::Arrived, $cut->at('expected')->date(), $this->bites($cut->at('bites')));
         }, $node->items());
     }
 
@@ -347,9 +391,10 @@ final readonly class WorkroomReader
             $node->at('notes')->text(),
             $this->editions($node->at('editions')),
             array_map(function (Node $version): Version {
-                $version->object(['id', 'name', 'sizes', 'requirements', 'notions', 'minutes', 'notes']);
+                $version->object(['id', 'name', 'sizes', 'requirements', 'notions', 'minutes', 'notes', 'pieces']);
+                $table = $this->table($version->at('sizes'), $version->at('requirements'));
 
-                return new Version($version->at('id')->name(60), $version->at('name')->name(60), $this->table($version->at('sizes'), $version->at('requirements')), $version->at('notions')->texts(200), $version->at('minutes')->integer(0, 100_000), $version->at('notes')->text());
+                return new Version($version->at('id')->name(60), $version->at('name')->name(60), $table, $version->at('notions')->texts(200), $version->at('minutes')->integer(0, 100_000), $version->at('notes')->text(), PieceSet::of($this->pieces->pieces($version->at('pieces')), $table->sizes));
             }, $node->at('versions')->items()),
         );
     }
@@ -366,10 +411,11 @@ final readonly class WorkroomReader
      * @param array<string, array{Cloth, Cut}>       $cuts
      * @param array<string, array{Pattern, Version}> $versions
      * @param array<string, Season>                  $seasons
+     * @param array<string, SavedLay>                $lays
      *
      * @return list<Project>
      */
-    private function projects(Node $list, array $people, array $cuts, array $versions, array $seasons): array
+    private function projects(Node $list, array $people, array $cuts, array $versions, array $seasons, array $lays): array
     {
         $seen = [];
         $projects = [];
@@ -403,7 +449,7 @@ final readonly class WorkroomReader
                 $node->at('deadline')->date(),
                 $node->at('minutes')->integer(0, 100_000),
                 $this->alterations($node->at('alterations')),
-                $this->claims($node->at('claims'), $id, $cuts),
+                $this->claims($node->at('claims'), $id, $cuts, $lays),
                 $node->at('notes')->text(),
             );
         }
@@ -413,19 +459,20 @@ final readonly class WorkroomReader
 
     /**
      * @param array<string, array{Cloth, Cut}> $cuts
+     * @param array<string, SavedLay>          $lays
      *
      * @return list<Claim>
      */
-    private function claims(Node $list, string $project, array $cuts): array
+    private function claims(Node $list, string $project, array $cuts, array $lays): array
     {
         $claims = [];
         foreach ($list->items(50) as $i => $node) {
-            $node->object(['role', 'cut', 'buy', 'length', 'cutOut']);
+            $node->object(['role', 'cut', 'buy', 'length', 'cutOut', 'lay']);
             [$cloth, $cut] = $this->named($node->at('cut'), $cuts, 'cut') ?? [null, null];
             if (null !== $cut && $node->at('buy')->isThere()) {
                 $node->fault('A claim has either a cut or something to buy, not both.');
             }
-            $claims[] = new Claim($project.'#'.$i, $node->at('role')->choice(Role::class) ?? Role::Main, $cloth, $cut, $node->at('buy')->isThere() ? $this->wish($node->at('buy')) : null, $node->at('length')->length(), $node->at('cutOut')->boolean());
+            $claims[] = new Claim($project.'#'.$i, $node->at('role')->choice(Role::class) ?? Role::Main, $cloth, $cut, $node->at('buy')->isThere() ? $this->wish($node->at('buy')) : null, $node->at('length')->length(), $node->at('cutOut')->boolean(), $this->named($node->at('lay'), $lays, 'lay'));
         }
 
         return $claims;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Exchange;
 
+use Octavum\Core\Cloth\Bite;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\LedgerEntry;
@@ -28,6 +29,10 @@ use Octavum\Core\Workroom\Workroom;
  */
 final readonly class WorkroomWriter
 {
+    public function __construct(private PieceWriter $pieces = new PieceWriter())
+    {
+    }
+
     public function write(Workroom $workroom): string
     {
         return json_encode($this->document($workroom), \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_UNICODE)."\n";
@@ -59,6 +64,16 @@ final readonly class WorkroomWriter
             ...(null === $entry->length ? [] : ['length' => $entry->length->millimetres()]),
             ...('' === $entry->note ? [] : ['note' => $entry->note]),
         ], $ledger);
+    }
+
+    /**
+     * @param list<Bite> $bites
+     *
+     * @return list<array{from: float|int, below: float|int, length: float|int, width: float|int}>
+     */
+    public function bites(array $bites): array
+    {
+        return array_map(static fn (Bite $bite): array => ['from' => $bite->from->millimetres(), 'below' => $bite->below->millimetres(), 'length' => $bite->length->millimetres(), 'width' => $bite->width->millimetres()], $bites);
     }
 
     /**
@@ -118,6 +133,7 @@ final readonly class WorkroomWriter
             'patterns' => array_map($this->pattern(...), $workroom->patterns),
             'seasons' => array_map(static fn (Season $season): array => self::known(['id' => $season->id, 'name' => $season->name, 'starts' => $season->starts->format('Y-m-d'), 'weeks' => $season->weeks, 'minutesPerWeek' => $season->minutesPerWeek, 'notes' => $season->notes]), $workroom->seasons),
             'projects' => array_map($this->project(...), $workroom->projects),
+            'lays' => array_map($this->pieces->lay(...), $workroom->lays),
         ];
     }
 
@@ -146,7 +162,7 @@ final readonly class WorkroomWriter
             'moreToBeHad' => $cloth->moreToBeHad,
             'setAside' => $cloth->setAside,
             'notes' => $cloth->notes,
-            'cuts' => array_map(fn (Cut $cut): array => self::known(['id' => $cut->id, 'label' => $cut->label, 'state' => $cut->state->value, 'expected' => $cut->expected?->format('Y-m-d'), 'ledger' => $this->ledger($cut->ledger)]), $cloth->cuts),
+            'cuts' => array_map(fn (Cut $cut): array => self::known(['id' => $cut->id, 'label' => $cut->label, 'state' => $cut->state->value, 'expected' => $cut->expected?->format('Y-m-d'), 'ledger' => $this->ledger($cut->ledger), 'bites' => $this->bites($cut->bites)]), $cloth->cuts),
         ]);
     }
 
@@ -169,7 +185,7 @@ final readonly class WorkroomWriter
             'editions' => $this->editions($pattern->editions),
             'versions' => array_map(fn (Version $version): array => self::known([
                 'id' => $version->id, 'name' => $version->name, 'minutes' => $version->minutes, 'notions' => $version->notions, 'notes' => $version->notes,
-                'sizes' => $version->table->sizes, 'requirements' => $this->requirements($version->table),
+                'sizes' => $version->table->sizes, 'requirements' => $this->requirements($version->table), 'pieces' => $this->pieces->pieces($version->pieces->all()),
             ]), $pattern->versions),
         ]);
     }
@@ -191,7 +207,7 @@ final readonly class WorkroomWriter
             'deadline' => $project->deadline?->format('Y-m-d'),
             'minutes' => $project->minutes,
             'alterations' => $this->alterations($project->alterations),
-            'claims' => array_map(fn (Claim $claim): array => self::known(['role' => $claim->role->value, 'cut' => $claim->cut?->id, 'buy' => null === $claim->wish ? null : $this->wish($claim->wish), 'length' => $claim->stated?->millimetres(), 'cutOut' => $claim->cutOut]), $project->claims),
+            'claims' => array_map(fn (Claim $claim): array => self::known(['role' => $claim->role->value, 'cut' => $claim->cut?->id, 'buy' => null === $claim->wish ? null : $this->wish($claim->wish), 'length' => $claim->stated?->millimetres(), 'cutOut' => $claim->cutOut, 'lay' => $claim->lay?->id]), $project->claims),
             'notes' => $project->notes,
         ]);
     }
@@ -203,7 +219,7 @@ final readonly class WorkroomWriter
      *
      * @return array<string, mixed>
      */
-    private static function known(array $fields): array
+    public static function known(array $fields): array
     {
         return array_filter($fields, static fn (mixed $value, string $name): bool => !\in_array($value, [null, '', []], true) && (false !== $value || 'moreToBeHad' === $name), \ARRAY_FILTER_USE_BOTH);
     }

@@ -11,6 +11,7 @@ use Octavum\Cloth\ClothMapper;
 use Octavum\Cloth\ClothRecord;
 use Octavum\Cloth\ClothRepository;
 use Octavum\Cloth\CutRecord;
+use Octavum\Core\Season\SavedLay;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Pattern\PatternMapper;
 use Octavum\Pattern\PatternRecord;
@@ -22,6 +23,9 @@ use Octavum\Season\ProjectMapper;
 use Octavum\Season\ProjectRecord;
 use Octavum\Season\ProjectRepository;
 use Octavum\Season\SeasonRecord;
+use Octavum\Table\LayMapper;
+use Octavum\Table\LayRecord;
+use Octavum\Table\LayRepository;
 
 /** A whole workroom out of the database and into it. */
 final readonly class Workrooms
@@ -36,6 +40,8 @@ final readonly class Workrooms
         private ProjectMapper $projectMapper,
         private AccountSettings $settings,
         private WorkroomWriter $writer,
+        private LayRepository $lays,
+        private LayMapper $layMapper,
     ) {
     }
 
@@ -58,6 +64,9 @@ final readonly class Workrooms
             array_values($patterns),
             array_map($this->projectMapper->season(...), $this->entities->getRepository(SeasonRecord::class)->findBy(['account' => $account], ['starts' => 'ASC'])),
             $this->projectMapper->projects($this->projects->allOf($account), $settings->assumptions, $cloths, $patterns),
+            array_map(function (LayRecord $record) use ($settings, &$cloths): SavedLay {
+                return $this->layMapper->lay($record, $settings->assumptions, $cloths);
+            }, $this->lays->allOf($account)),
         );
     }
 
@@ -77,7 +86,7 @@ final readonly class Workrooms
     {
         $this->entities->wrapInTransaction(function () use ($account, $workroom): void {
             $account->replaced = $this->isEmpty($account) ? null : $this->writer->write($this->load($account));
-            foreach ([SeasonRecord::class, PersonRecord::class, ClothRecord::class, PatternRecord::class] as $class) {
+            foreach ([SeasonRecord::class, PersonRecord::class, ClothRecord::class, PatternRecord::class, LayRecord::class] as $class) {
                 $this->entities->createQuery('DELETE '.$class.' r WHERE r.account = :account')->execute(['account' => $account]);
             }
             $account->settings = $this->writer->settings($workroom->settings);
@@ -89,7 +98,7 @@ final readonly class Workrooms
 
     private function add(Account $account, Workroom $workroom): void
     {
-        $cuts = $versions = $people = $seasons = [];
+        $cuts = $versions = $people = $seasons = $projects = $lays = [];
         foreach ($workroom->people as $person) {
             $record = $people[$person->id] = new PersonRecord($account);
             $record->name = $person->name;
@@ -112,6 +121,9 @@ final readonly class Workrooms
                 $this->patternMapper->storeVersion($version, $versions[$version->id] = new VersionRecord($record));
             }
             $this->entities->persist($record);
+            foreach ($pattern->versions as $version) {
+                $this->patternMapper->storePieces($version->pieces, $versions[$version->id]);
+            }
         }
         foreach ($workroom->seasons as $season) {
             $record = $seasons[$season->id] = new SeasonRecord($account, $season->starts);
@@ -121,8 +133,11 @@ final readonly class Workrooms
             $record->notes = $season->notes;
             $this->entities->persist($record);
         }
+        foreach ($workroom->lays as $lay) {
+            $this->entities->persist($lays[$lay->id] = new LayRecord($account));
+        }
         foreach ($workroom->projects as $project) {
-            $record = new ProjectRecord($seasons[$project->season->id]);
+            $record = $projects[$project->id] = new ProjectRecord($seasons[$project->season->id]);
             $this->projectMapper->store($project, $record);
             $record->person = null === $project->person ? null : $people[$project->person->id];
             $record->version = null === $project->version ? null : $versions[$project->version->id];
@@ -130,8 +145,13 @@ final readonly class Workrooms
                 $stored = new ClaimRecord($record);
                 $this->projectMapper->storeClaim($claim, $stored);
                 $stored->cut = null === $claim->cut ? null : $cuts[$claim->cut->id];
+                $stored->lay = null === $claim->lay ? null : $lays[$claim->lay->id];
             }
             $this->entities->persist($record);
+        }
+        foreach ($workroom->lays as $lay) {
+            $this->layMapper->store($lay, $lays[$lay->id]);
+            $lays[$lay->id]->rename(array_map(static fn (CutRecord $cut): string => $cut->id, $cuts), array_map(static fn (ProjectRecord $project): string => $project->id, $projects), array_map(static fn (VersionRecord $version): string => $version->id, $versions));
         }
         $this->entities->flush();
     }

@@ -4,22 +4,48 @@ declare(strict_types=1);
 
 namespace Octavum\Pattern;
 
+use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PieceSet;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\Version;
 use Octavum\Exchange\Node;
+use Octavum\Exchange\PieceReader;
+use Octavum\Exchange\PieceWriter;
 use Octavum\Exchange\WorkroomReader;
 use Octavum\Exchange\WorkroomWriter;
 
 /** Stored patterns and versions to the core's and back. */
 final readonly class PatternMapper
 {
-    public function __construct(private WorkroomReader $reader, private WorkroomWriter $writer)
+    public function __construct(
+        private WorkroomReader $reader,
+        private WorkroomWriter $writer,
+        private PieceReader $pieceReader,
+        private PieceWriter $pieceWriter,
+        private EntityManagerInterface $entities,
+    ) {
+    }
+
+    public function pieceSet(VersionRecord $record): PieceSetRecord
     {
+        return $this->entities->getRepository(PieceSetRecord::class)->findOneBy(['version' => $record]) ?? new PieceSetRecord($record);
+    }
+
+    /** @param ?PieceSetRecord $stored null for a version that has none yet */
+    public function storePieces(PieceSet $pieces, VersionRecord $record, ?PieceSetRecord $stored = null): void
+    {
+        $record->marks = $pieces->marks;
+        if ([] === $pieces->all() && null === $stored) {
+            return;
+        }
+        $stored ??= new PieceSetRecord($record);
+        $stored->pieces = $this->pieceWriter->pieces($pieces->all());
+        $this->entities->persist($stored);
     }
 
     public function pattern(PatternRecord $record): Pattern
@@ -44,7 +70,7 @@ final readonly class PatternMapper
 
     public function version(VersionRecord $record): Version
     {
-        return new Version($record->id, $record->name, self::table($record), $record->notions, $record->minutes, $record->notes);
+        return new Version($record->id, $record->name, self::table($record), $record->notions, $record->minutes, $record->notes, [] === $record->marks ? null : PieceSet::later($record->marks, fn (): array => $this->pieceReader->pieces(Node::stored($this->pieceSet($record)->pieces))));
     }
 
     /** Everything but the versions. */

@@ -29,6 +29,10 @@ class VersionRecord
     #[ORM\Column]
     public array $requirements = [];
 
+    /** @var array<int|string, string> a mark for each size that has pieces */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $marks = [];
+
     /** @var list<string> */
     #[ORM\Column]
     public array $notions = [];

@@ -9,6 +9,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Octavum\Cloth\CutRecord;
 use Octavum\Core\Pattern\Role;
 use Octavum\Database\Identified;
+use Octavum\Table\LayRecord;
 use Symfony\Component\Uid\Ulid;
 
 #[ORM\Entity]
@@ -34,6 +35,10 @@ class ClaimRecord
 
     #[ORM\Column]
     public bool $cutOut = false;
+
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(onDelete: 'SET NULL')]
+    public ?LayRecord $lay = null;
 
     public function __construct(
         #[ORM\ManyToOne(inversedBy: 'claims')]

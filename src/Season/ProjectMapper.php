@@ -19,6 +19,7 @@ use Octavum\Exchange\Node;
 use Octavum\Exchange\WorkroomReader;
 use Octavum\Exchange\WorkroomWriter;
 use Octavum\Pattern\PatternMapper;
+use Octavum\Table\LayMapper;
 
 /** Stored seasons, people and projects to the core's and back. */
 final readonly class ProjectMapper
@@ -28,6 +29,7 @@ final readonly class ProjectMapper
         private PatternMapper $patterns,
         private WorkroomReader $reader,
         private WorkroomWriter $writer,
+        private LayMapper $lays,
     ) {
     }
 
@@ -40,7 +42,7 @@ final readonly class ProjectMapper
      */
     public function projects(iterable $records, Assumptions $assumptions, array $cloths = [], array $patterns = []): array
     {
-        $projects = [];
+        $projects = $lays = [];
         foreach ($records as $record) {
             $stored = $record->version?->pattern;
             $pattern = null === $stored || null !== $stored->removedAt ? null : $patterns[$stored->id] ??= $this->patterns->pattern($stored);
@@ -56,6 +58,7 @@ final readonly class ProjectMapper
                     null === $claim->buy ? null : $this->reader->wish(Node::stored($claim->buy)),
                     null === $claim->stated ? null : Length::ofMicrometres($claim->stated),
                     $claim->cutOut,
+                    null === $claim->lay || null !== $claim->lay->removedAt ? null : $lays[$claim->lay->id] ??= $this->lays->lay($claim->lay, $assumptions, $cloths),
                 );
             }
             $projects[] = new Project(
@@ -106,7 +109,7 @@ final readonly class ProjectMapper
         $record->notes = $project->notes;
     }
 
-    /** Everything but the cut, which is another record. */
+    /** Everything but cut and lay, which are other records. */
     public function storeClaim(Claim $claim, ClaimRecord $record): void
     {
         $record->role = $claim->role;

@@ -8,8 +8,10 @@ use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
 use Octavum\Account\Account;
 use Octavum\Cloth\ClothRecord;
+use Octavum\Cloth\CutRecord;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Pattern\PatternRecord;
+use Octavum\Table\LayRecord;
 
 /** @extends ServiceEntityRepository<ProjectRecord> */
 final class ProjectRepository extends ServiceEntityRepository
@@ -20,15 +22,18 @@ final class ProjectRepository extends ServiceEntityRepository
     }
 
     /**
-     * All projects of the workroom with everything their check needs, in three queries whatever their number: the cloths
-     * they claim, the patterns they use, and the projects themselves.
+     * All projects of the workroom with everything their check needs, in four queries whatever their number: the saved
+     * lays, the cloths they claim, the patterns they use, and the projects themselves.
      *
      * @return list<ProjectRecord>
      */
     public function allOf(Account $account): array
     {
+        /** @var list<LayRecord> $lays */
+        $lays = $this->load($account, 'SELECT lay FROM '.LayRecord::class.' lay WHERE lay.account = :account AND lay.removedAt IS NULL');
         $this->load($account, 'SELECT r, part FROM '.ClothRecord::class.' r LEFT JOIN r.cuts part WHERE r.id IN (
-            SELECT IDENTITY(cut.cloth) FROM '.ClaimRecord::class.' claim JOIN claim.cut cut JOIN claim.project p JOIN p.season season WHERE season.account = :account) ORDER BY part.id');
+            SELECT IDENTITY(cut.cloth) FROM '.ClaimRecord::class.' claim JOIN claim.cut cut JOIN claim.project p JOIN p.season season WHERE season.account = :account)
+            OR r.id IN (SELECT IDENTITY(laid.cloth) FROM '.CutRecord::class.' laid JOIN laid.cloth whole WHERE whole.account = :account AND laid.id IN (:laid)) ORDER BY part.id', ['laid' => array_merge(...array_map(static fn (LayRecord $lay): array => $lay->cuts(), $lays))]);
         $this->load($account, 'SELECT r, part FROM '.PatternRecord::class.' r LEFT JOIN r.versions part WHERE r.id IN (
             SELECT IDENTITY(version.pattern) FROM '.ProjectRecord::class.' p JOIN p.version version JOIN p.season season WHERE season.account = :account) ORDER BY part.name');
         /** @var list<ProjectRecord> $projects */
@@ -73,8 +78,9 @@ final class ProjectRepository extends ServiceEntityRepository
         $this->getEntityManager()->flush();
     }
 
-    private function load(Account $account, string $query): mixed
+    /** @param array<string, list<string>> $with */
+    private function load(Account $account, string $query, array $with = []): mixed
     {
-        return $this->getEntityManager()->createQuery($query)->setParameter('account', $account)->getResult();
+        return $this->getEntityManager()->createQuery($query)->setParameters(['account' => $account] + $with)->getResult();
     }
 }

@@ -147,7 +147,7 @@ final class SeasonPagesTest extends PageTestCase
         $this->send('Save the project', ['rank' => '1']);
         self::assertResponseRedirects();
         self::assertSame('Towpath coat', $this->get('/season')->filter('.project .who a')->first()->text());
-        self::assertSame(range(1, 11), array_map(static fn (Project $project): int => $project->rank, $this->open($account)));
+        self::assertSame(range(1, 14), array_map(static fn (Project $project): int => $project->rank, $this->open($account)));
         $rime = array_values(array_filter($this->workroom($account)->seasons, static fn ($season): bool => 'Rime' === $season->name))[0];
         $this->get('/project/'.$coat->id);
         $this->send('Save the project', ['season' => $rime->id]);
@@ -193,8 +193,8 @@ final class SeasonPagesTest extends PageTestCase
         $this->get('/season');
         self::assertStringContainsString('The hours run out here: 58.5 h', self::says($this->get('/season')));
         $this->get('/season/'.$this->named($account, 'Towpath coat')->season->id.'/edit');
-        $this->send('Save the season', ['hours' => '6']);
-        self::assertStringContainsString('All of it fits into 78 h: 4.5 h to spare', self::says($this->browser->followRedirect()));
+        $this->send('Save the season', ['hours' => '7']);
+        self::assertStringContainsString('All of it fits into 91 h: 0.5 h to spare', self::says($this->browser->followRedirect()));
     }
 
     public function testPeopleAreAddedAndChanged(): void

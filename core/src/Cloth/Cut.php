@@ -15,13 +15,17 @@ final readonly class Cut
     public bool $measuredSinceWash;
     public bool $gone;
 
-    /** @param list<LedgerEntry> $ledger */
+    /**
+     * @param list<LedgerEntry> $ledger
+     * @param list<Bite>        $bites  that are missing from it
+     */
     public function __construct(
         public string $id,
         public array $ledger,
         public string $label = '',
         public CutState $state = CutState::Arrived,
         public ?\DateTimeImmutable $expected = null,
+        public array $bites = [],
     ) {
         $length = null;
         $washed = $settled = $gone = false;
@@ -44,6 +48,6 @@ final readonly class Cut
 
     public function with(LedgerEntry $entry): self
     {
-        return new self($this->id, [...$this->ledger, $entry], $this->label, $this->state, $this->expected);
+        return new self($this->id, [...$this->ledger, $entry], $this->label, $this->state, $this->expected, $this->bites);
     }
 }

@@ -12,4 +12,16 @@ enum Fold: string
     case Gate = 'gate';
     case Crosswise = 'crosswise';
     case Part = 'part';
+
+    /** As a sewist says it. */
+    public function words(): string
+    {
+        return match ($this) {
+            self::Flat => 'flat, one layer',
+            self::Lengthwise => 'folded lengthwise',
+            self::Gate => 'both selvages to the middle',
+            self::Crosswise => 'folded crosswise',
+            self::Part => 'part folded, part flat',
+        };
+    }
 }

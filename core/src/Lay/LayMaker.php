@@ -49,7 +49,7 @@ final readonly class LayMaker
                 $folds[$way->fold->value] = \sprintf('part folded, part flat would use %.0f mm, more than the cut has', $used);
                 continue;
             }
-            $folds[$way->fold->value] = round($used, 1);
+            $folds[$way->fold->value] = [] === $left ? round($used, 1) : \sprintf('no room is left for %s', $left[0]->piece->id);
             $total = $cost->of($spots, $left);
             if (null === $best || $total < $best[0] - 1e-6) {
                 $best = [$total, $way, $spots, $left];

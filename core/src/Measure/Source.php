@@ -15,4 +15,5 @@ enum Source: string
     case Chart = 'conversion chart';
     case Tested = 'your test';
     case Plan = 'your plan';
+    case Lay = 'the lay';
 }

@@ -16,8 +16,9 @@ use Octavum\Core\Pattern\RowChoice;
 use Octavum\Core\Pattern\Version;
 
 /**
- * Works out how much cloth is needed from the requirement table: ways 2 (envelope, own width) and 3 (converted) of the
- * workroom's rules, section 7, with the additions for one-way cloth, a repeat to match and alterations.
+ * Works out how much cloth is needed: from a saved lay, or from the requirement table, ways 1 (laid out), 2 (envelope, own
+ * width) and 3 (converted) of the workroom's rules, section 7, the table's with the additions for one-way cloth, a repeat to
+ * match and alterations.
  */
 final readonly class Estimator
 {
@@ -31,6 +32,9 @@ final readonly class Estimator
             $working = Working::empty()->start(new Sentence('Claimed for this project'), $wanted->stated, Source::Stated);
 
             return new Need($wanted->stated, Way::Stated, $working->result(new Sentence('Needed'), Figure::exact($wanted->stated)));
+        }
+        if (null !== $wanted->laidOut) {
+            return $this->fromLay($wanted, $wanted->laidOut);
         }
         if (null === $wanted->version) {
             return new Unknown(Missing::Pattern, new Sentence('Choose a pattern version, or type the length to claim.'));
@@ -49,6 +53,20 @@ final readonly class Estimator
         }
 
         return $this->fromRow($wanted, $on, $on->width, $choice, $size);
+    }
+
+    /** Way 1. What the sewist changes is added: it is not in the pieces. */
+    private function fromLay(Wanted $wanted, LaidOut $laid): Need
+    {
+        $with = ['fold' => new Sentence($laid->fold->words()), 'percent' => $laid->utilisation];
+        $working = [] === $laid->others
+            ? Working::empty()->start(new Sentence('Laid out, {fold}: {percent} % of the length used is in pieces', $with), $laid->whole, Source::Lay)
+            : Working::empty()
+                ->start(new Sentence('Laid out, {fold}, with {others}: {percent} % of the length used is in pieces', $with + ['others' => implode(', ', $laid->others)]), $laid->whole, Source::Lay)
+                ->less(new Sentence('Their share of it, by area'), $laid->whole->minus($laid->share), Source::Lay);
+        [$amount, $working] = $this->altered($wanted, $laid->share, $working);
+
+        return new Need($amount, Way::LaidOut, $working->result(new Sentence('Needed'), Figure::exact($amount)));
     }
 
     private function sizeUnknown(Wanted $wanted, Version $version): ?Unknown
@@ -103,6 +121,13 @@ final readonly class Estimator
             $needed = $needed->plus($extra);
             $working = $working->plus(new Sentence('Matching the repeat of {repeat}, {lengths, plural, one {one main length} other {# main lengths}}', ['repeat' => Figure::exact($on->repeat), 'lengths' => $wanted->garment->mainLengths()]), $extra, Source::Assumed);
         }
+
+        return $this->altered($wanted, $needed, $working);
+    }
+
+    /** @return array{Length, Working} */
+    private function altered(Wanted $wanted, Length $needed, Working $working): array
+    {
         foreach ($wanted->alterations as $alteration) {
             $needed = $needed->plus($alteration->length);
             $working = $working->plus(new Sentence('{alteration}', ['alteration' => $alteration->name]), $alteration->length, Source::Plan);

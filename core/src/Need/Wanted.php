@@ -17,6 +17,7 @@ final readonly class Wanted
      * @param ?string          $gradedTo    the largest size used, when sizes are graded between
      * @param list<Alteration> $alterations
      * @param ?Length          $stated      the sewist's own figure, which replaces the table
+     * @param ?LaidOut         $laidOut     what a saved lay says, which replaces the table
      */
     public function __construct(
         public ?Version $version,
@@ -26,6 +27,7 @@ final readonly class Wanted
         public ?string $gradedTo = null,
         public array $alterations = [],
         public ?Length $stated = null,
+        public ?LaidOut $laidOut = null,
     ) {
     }
 }

@@ -7,6 +7,8 @@ namespace Octavum\Core\Pattern;
 /** A view of a pattern with its own lengths, notions and hours. */
 final readonly class Version
 {
+    public PieceSet $pieces;
+
     /**
      * @param list<string> $notions as the envelope lists them
      * @param ?int         $minutes to sew it; null for the pattern's own
@@ -18,6 +20,8 @@ final readonly class Version
         public array $notions = [],
         public ?int $minutes = null,
         public string $notes = '',
+        ?PieceSet $pieces = null,
     ) {
+        $this->pieces = $pieces ?? PieceSet::none();
     }
 }

@@ -15,5 +15,6 @@ enum Action: string
     case EnterTable = 'enter table';
     case ChooseInProject = 'choose in project';
     case ShowPattern = 'show pattern';
+    case LayAgain = 'lay again';
     case MoveRank = 'move';
 }

@@ -13,8 +13,9 @@ use Octavum\Core\Pattern\Role;
 final readonly class Claim
 {
     /**
-     * @param ?Length $stated the length to claim when the table shall not decide
-     * @param bool    $cutOut the scissors have been through it: it claims nothing any more
+     * @param ?Length   $stated the length to claim when the table shall not decide
+     * @param bool      $cutOut the scissors have been through it: it claims nothing any more
+     * @param ?SavedLay $lay    that says how much it takes, as long as it holds
      */
     public function __construct(
         public string $id,
@@ -24,6 +25,13 @@ final readonly class Claim
         public ?Wish $wish = null,
         public ?Length $stated = null,
         public bool $cutOut = false,
+        public ?SavedLay $lay = null,
     ) {
+    }
+
+    /** The same claim on another cut, where a lay uses several. */
+    public function on(Cloth $cloth, Cut $cut): self
+    {
+        return new self($this->id, $this->role, $cloth, $cut, null, $this->stated, $this->cutOut, $this->lay);
     }
 }

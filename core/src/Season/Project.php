@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Season;
 
 use Octavum\Core\Need\Alteration;
+use Octavum\Core\Need\LaidOut;
 use Octavum\Core\Need\Wanted;
 use Octavum\Core\Pattern\Garment;
 use Octavum\Core\Pattern\Pattern;
@@ -51,8 +52,14 @@ final readonly class Project
         return $this->minutes ?? $this->version->minutes ?? $this->pattern->minutes ?? null;
     }
 
-    public function wanted(Claim $claim): Wanted
+    /** For which cloth and pieces are worked out; empty when none is chosen. */
+    public function largestSize(): string
     {
-        return new Wanted($this->version, $this->garment(), $claim->role, $this->size, $this->gradedTo, Role::Main === $claim->role ? $this->alterations : [], $claim->stated);
+        return null === $this->size ? '' : ($this->version?->table->largest($this->size, $this->gradedTo) ?? $this->size);
+    }
+
+    public function wanted(Claim $claim, ?LaidOut $laidOut = null): Wanted
+    {
+        return new Wanted($this->version, $this->garment(), $claim->role, $this->size, $this->gradedTo, Role::Main === $claim->role ? $this->alterations : [], $claim->stated, $laidOut);
     }
 }

@@ -16,6 +16,7 @@ use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Estimator;
+use Octavum\Core\Need\LaidOut;
 use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\On;
 use Octavum\Core\Need\Unknown;
@@ -76,11 +77,35 @@ final readonly class SeasonCheck
                 if (null === $claim->cut || null === $claim->cloth || $claim->cutOut) {
                     continue;
                 }
-                $promises[$claim->cut->id][] = new Promise($project, $claim, $this->estimator->estimate($project->wanted($claim), On::cloth($claim->cloth)));
+                foreach ($this->places($project, $claim) as [$placed, $laidOut]) {
+                    if (null !== $placed->cut && null !== $placed->cloth) {
+                        $promises[$placed->cut->id][] = new Promise($project, $placed, $this->estimator->estimate($project->wanted($placed, $laidOut), On::cloth($placed->cloth)));
+                    }
+                }
             }
         }
 
         return $promises;
+    }
+
+    /**
+     * The cuts a claim takes from: those of a lay that holds, or the one chosen.
+     *
+     * @return list<array{Claim, ?LaidOut}>
+     */
+    private function places(Project $project, Claim $claim): array
+    {
+        $lay = $claim->lay;
+        $garment = $lay?->garmentOf($project, $claim);
+        if (null === $lay || null === $garment || null !== $lay->stale($project, $claim, $this->assumptions)) {
+            return [[$claim, null]];
+        }
+        $places = [];
+        foreach ($lay->sheetsOf($garment) as $sheet) {
+            $places[] = [null === $sheet->cloth || null === $sheet->cut ? $claim : $claim->on($sheet->cloth, $sheet->cut), $lay->laidOut($garment, $sheet)];
+        }
+
+        return $places;
     }
 
     /**
@@ -99,7 +124,7 @@ final readonly class SeasonCheck
     /** @param array<string, list<Promise>> $promises */
     private function project(Project $project, array $promises, int $from, int $to): ProjectAnswer
     {
-        $roles = array_map(fn (Claim $claim): RoleAnswer => $this->role($project, $claim, $promises), $project->claims);
+        $roles = array_merge(...array_map(fn (Claim $claim): array => $this->role($project, $claim, $promises), $project->claims));
         $verdict = [] === $roles ? Verdict::NotKnown : null;
         $snags = [];
         foreach ($roles as $role) {
@@ -112,34 +137,53 @@ final readonly class SeasonCheck
         return new ProjectAnswer($project, $roles, $verdict, $snags, $from, $to, $to > $project->season->minutes());
     }
 
-    /** @param array<string, list<Promise>> $promises */
-    private function role(Project $project, Claim $claim, array $promises): RoleAnswer
+    /**
+     * @param array<string, list<Promise>> $promises
+     *
+     * @return non-empty-list<RoleAnswer> one for each cut it takes from
+     */
+    private function role(Project $project, Claim $claim, array $promises): array
     {
         if ($claim->cutOut) {
-            return new RoleAnswer($claim, null, null, null, null, [], Working::empty());
+            return [new RoleAnswer($claim, null, null, null, null, [], Working::empty())];
         }
         if (null !== $claim->wish) {
-            return $this->toBuy($project, $claim, $claim->wish);
+            return [$this->toBuy($project, $claim, $claim->wish)];
         }
         if (null === $claim->cloth || null === $claim->cut) {
             $unknown = new Unknown(Missing::Cloth, new Sentence('Choose a cloth, or put it on the shopping list.'));
 
-            return new RoleAnswer($claim, Verdict::NotKnown, null, $unknown, null, [], Working::empty(), [
+            return [new RoleAnswer($claim, Verdict::NotKnown, null, $unknown, null, [], Working::empty(), [
                 $this->snag(Severity::NotKnown, '{project} has no cloth for {role} yet.', $project, $claim, Action::ChooseInProject, $project->id),
-            ]);
+            ])];
+        }
+        $answers = [];
+        foreach ($this->places($project, $claim) as [$placed]) {
+            if (null !== $placed->cloth && null !== $placed->cut) {
+                $answers[] = $this->onCut($project, $placed, $placed->cloth, $placed->cut, $promises[$placed->cut->id] ?? []);
+            }
         }
 
-        return $this->onCut($project, $claim, $claim->cloth, $claim->cut, $promises[$claim->cut->id] ?? []);
+        return [] === $answers ? throw new \LogicException('A claim on a cut takes from one at least.') : $answers;
+    }
+
+    /** @return list<Snag> */
+    private function laySnags(Project $project, Claim $claim): array
+    {
+        $why = $claim->lay?->stale($project, $claim, $this->assumptions);
+
+        return null === $why ? [] : [new Snag(Severity::Tight, new Sentence('The saved lay of {project} does not count any more: {why}.', ['project' => $project->name, 'why' => $why]), Action::LayAgain, $claim->lay->id)];
     }
 
     private function toBuy(Project $project, Claim $claim, Wish $wish): RoleAnswer
     {
-        $need = $this->estimator->estimate($project->wanted($claim), new On(Length::of((string) self::USUAL_WIDTH, Unit::Centimetre), $wish->oneWay, $wish->repeat));
+        [[, $laidOut]] = $this->places($project, $claim);
+        $need = $this->estimator->estimate($project->wanted($claim, $laidOut), new On(Length::of((string) self::USUAL_WIDTH, Unit::Centimetre), $wish->oneWay, $wish->repeat));
         if ($need instanceof Unknown) {
             return new RoleAnswer($claim, Verdict::NotKnown, null, $need, null, [], Working::empty(), [$this->unknownSnag($project, $claim, $need)]);
         }
 
-        return new RoleAnswer($claim, Verdict::ToBuy, null, $need, null, [], $need->working);
+        return new RoleAnswer($claim, Verdict::ToBuy, null, $need, null, [], $need->working, $this->laySnags($project, $claim));
     }
 
     /** @param list<Promise> $promises */
@@ -148,7 +192,7 @@ final readonly class SeasonCheck
         $toCut = ToCut::of($cloth, $cut, $this->assumptions);
         [$ahead, $own] = $this->place($promises, $claim);
         $need = $own->need;
-        $stock = $this->stockSnags($project, $cloth, $cut);
+        $stock = [...$this->laySnags($project, $claim), ...$this->stockSnags($project, $cloth, $cut)];
         if ($need instanceof Unknown || null === $toCut->length) {
             $unknown = $need instanceof Unknown ? $need : new Unknown(Missing::Length, new Sentence('Measure the length.'));
 

@@ -8,17 +8,19 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Season\Person;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\SavedLay;
 use Octavum\Core\Season\Season;
 
 /** Everything one sewist has and plans. */
 final readonly class Workroom
 {
     /**
-     * @param list<Person>  $people
-     * @param list<Cloth>   $cloths
-     * @param list<Pattern> $patterns
-     * @param list<Season>  $seasons
-     * @param list<Project> $projects
+     * @param list<Person>   $people
+     * @param list<Cloth>    $cloths
+     * @param list<Pattern>  $patterns
+     * @param list<Season>   $seasons
+     * @param list<Project>  $projects
+     * @param list<SavedLay> $lays
      */
     public function __construct(
         public string $name,
@@ -28,6 +30,7 @@ final readonly class Workroom
         public array $patterns = [],
         public array $seasons = [],
         public array $projects = [],
+        public array $lays = [],
     ) {
     }
 }

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season;
+
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Lay\Fold;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Rounding;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Need\LaidOut;
+
+/** Pieces laid and kept. It is a project's need as long as cloth, size and pieces are those it was made with. */
+final readonly class SavedLay
+{
+    /**
+     * @param float             $gap         between pieces, mm
+     * @param list<LaidSheet>   $sheets
+     * @param list<LaidGarment> $garments
+     * @param list<LaidPiece>   $pieces
+     * @param bool              $sound       the judge found nothing wrong, and every piece is there
+     * @param float             $utilisation share of the cloth used that is in pieces
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Fold $fold,
+        public bool $oneWay,
+        public float $gap,
+        public array $sheets,
+        public array $garments,
+        public array $pieces,
+        public bool $sound,
+        public float $utilisation,
+    ) {
+    }
+
+    /** The place of a project's role in the list of what was laid. */
+    public function garmentOf(Project $project, Claim $claim): ?int
+    {
+        foreach ($this->garments as $i => $garment) {
+            if ($garment->project === $project->id && $garment->role === $claim->role) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /** Why it says nothing of a project's role any more; null while it holds. */
+    public function stale(Project $project, Claim $claim, Assumptions $assumptions): ?Sentence
+    {
+        $at = $this->garmentOf($project, $claim);
+        $garment = null === $at ? null : $this->garments[$at];
+        if (null === $garment || !$this->sound) {
+            return new Sentence('not every piece of it is laid soundly');
+        }
+        $size = $project->largestSize();
+        if ($garment->size !== $size) {
+            return new Sentence('it was laid in size {old}, and the size is {new} now', ['old' => '' === $garment->size ? '–' : $garment->size, 'new' => '' === $size ? '–' : $size]);
+        }
+        if ($garment->version !== $project->version?->id) {
+            return new Sentence('it was laid from another version');
+        }
+        if ('' !== $garment->mark && $garment->mark !== $project->version?->pieces->mark($size)) {
+            return new Sentence('the pieces have been changed since');
+        }
+
+        return $this->clothStale($claim, $assumptions);
+    }
+
+    private function clothStale(Claim $claim, Assumptions $assumptions): ?Sentence
+    {
+        $rolls = array_filter($this->sheets, static fn (LaidSheet $sheet): bool => $sheet->isRoll());
+        if (null !== $claim->wish) {
+            return [] === $rolls ? new Sentence('it was laid on a cut, and the cloth is to be bought now') : ($claim->wish->oneWay && !$this->oneWay ? new Sentence('it was laid both ways, and the cloth is one-way') : null);
+        }
+        $own = false;
+        foreach ($this->sheets as $sheet) {
+            if (null === $sheet->cut || null === $sheet->cloth) {
+                return new Sentence('it was laid on a cut that is no longer there');
+            }
+            $own = $own || $sheet->cut->id === $claim->cut?->id;
+            if ($sheet->cloth->isOneWay() && !$this->oneWay) {
+                return new Sentence('it was laid both ways, and {cloth} is one-way', ['cloth' => $sheet->cloth->name]);
+            }
+            $width = ToCut::of($sheet->cloth, $sheet->cut, $assumptions)->width;
+            if (null === $width || $width->plus(Length::ofMillimetres(1))->isLessThan($sheet->width)) {
+                return new Sentence('it was laid at a usable width of {old}, and {cloth} has {new} now', ['old' => Figure::width($sheet->width), 'cloth' => $sheet->cloth->name, 'new' => Figure::width($width ?? Length::zero())]);
+            }
+        }
+
+        return $own ? null : new Sentence('it was laid on another cut');
+    }
+
+    /** @return list<LaidSheet> on which a garment has pieces */
+    public function sheetsOf(int $garment): array
+    {
+        $sheets = [];
+        foreach ($this->pieces as $piece) {
+            if ($piece->garment === $garment) {
+                $sheets[$piece->sheet] = $this->sheets[$piece->sheet];
+            }
+        }
+        ksort($sheets);
+
+        return array_values($sheets);
+    }
+
+    /** What a garment takes of a sheet: the length used is shared out by area, the last to come bearing what is left over. */
+    public function laidOut(int $garment, LaidSheet $sheet): LaidOut
+    {
+        $at = (int) array_search($sheet, $this->sheets, true);
+        $areas = [];
+        foreach ($this->pieces as $piece) {
+            if ($piece->sheet === $at) {
+                $areas[$piece->garment] = ($areas[$piece->garment] ?? 0) + (int) ceil($piece->area());
+            }
+        }
+        ksort($areas);
+        $all = max(1, array_sum($areas));
+        $left = $sheet->used;
+        $share = Length::zero();
+        foreach ($areas as $other => $area) {
+            $part = $other === array_key_last($areas) ? $left : $sheet->used->scaled($area, $all, Rounding::Down);
+            $left = $left->minus($part);
+            $share = $other === $garment ? $part : $share;
+        }
+        $others = array_values(array_unique(array_map(fn (int $i): string => $this->garments[$i]->name, array_filter(array_keys($areas), static fn (int $i): bool => $i !== $garment))));
+
+        return new LaidOut($this->name, $this->fold, $sheet->used, $share, $others, (int) round(100 * $this->utilisation));
+    }
+}
