@@ -3,7 +3,7 @@ import sort from 'alpine-sort';
 import find from './find.js';
 import grid from './grid.js';
 import page from './page.js';
-import { claim, colourField, entry, lengthField, projectForm } from './forms.js';
+import { claim, colourField, entry, lengthField, pieceForm, projectForm } from './forms.js';
 import { ranked, working } from './season.js';
 
 Alpine.plugin(sort);
@@ -16,6 +16,7 @@ Alpine.data('colourField', colourField);
 Alpine.data('entry', entry);
 Alpine.data('projectForm', projectForm);
 Alpine.data('claim', claim);
+Alpine.data('pieceForm', pieceForm);
 Alpine.data('grid', grid);
 Alpine.data('toast', () => ({ shown: true, hide() { this.shown = false; } }));
 Alpine.data('switcher', () => ({ go() { location.href = this.$el.value; } }));

@@ -70,6 +70,24 @@ export const entry = () => ({
     addRow() { addRow(this.$refs.rows, this.$refs.row, this.$refs.rows.childElementCount + 100); },
 });
 
+/** A piece is drawn while its measurements are typed; another shape brings its own measurements. */
+export const pieceForm = () => ({
+    init() {
+        guard(this.$refs.form);
+        focusFault();
+        this.$refs.redraw?.setAttribute('hidden', '');
+    },
+
+    async draw() {
+        const answer = await ask(this.$root.dataset.draw, { method: 'POST', body: new FormData(this.$refs.form) });
+        if (answer !== null) {
+            document.getElementById('drawing').innerHTML = answer;
+        }
+    },
+
+    redraw() { this.$refs.form.requestSubmit(this.$refs.redraw); },
+});
+
 export const claim = () => ({
     from: '',
 

@@ -21,6 +21,12 @@ final class Faults
         }
     }
 
+    /** @return list<Fault> */
+    public function all(): array
+    {
+        return $this->found;
+    }
+
     /** @throws Refused when anything was wrong */
     public function refuse(): void
     {

@@ -135,6 +135,12 @@ final readonly class Outline
         return new self(array_map(static fn (array $p): array => [$p[0] + $x, $p[1] + $y], $this->points));
     }
 
+    /** Longer and wider by a factor, rounded to a hundredth of a millimetre. */
+    public function scaled(float $along, float $across): self
+    {
+        return new self(array_map(static fn (array $p): array => [round($p[0] * $along, 2), round($p[1] * $across, 2)], $this->points));
+    }
+
     /** Moved so that its lowest x and y are nought. */
     public function atOrigin(): self
     {

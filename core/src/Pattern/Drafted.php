@@ -11,13 +11,13 @@ use Octavum\Core\Measure\Unreadable;
 /** A shape drawn from a handful of measurements. */
 final readonly class Drafted
 {
-    /** @param array<string, float> $measures by name, millimetres or degrees */
+    /** @param array<string, float> $measures by name, in the unit of each */
     private function __construct(public Draft $draft, public array $measures)
     {
     }
 
     /**
-     * @param array<string, float|int> $measures millimetres or degrees; the usual one for each that is missing
+     * @param array<string, float|int> $measures in the unit of each; the usual one for each that is missing
      *
      * @throws Unreadable when one cannot be, or no piece comes of them together
      */
@@ -27,7 +27,7 @@ final readonly class Drafted
         foreach ($draft->measures() as $measure) {
             $value = (float) ($measures[$measure->name] ?? $measure->usual);
             if ($value < $measure->least || $value > $measure->most) {
-                throw new Unreadable(new Sentence($measure->degrees ? '{measure}: {value} is not an angle from {least} to {most} degrees.' : '{measure}: {value} mm cannot be; from {least} to {most} mm can.', ['measure' => ucfirst($measure->name), 'value' => (string) round($value, 1), 'least' => (string) $measure->least, 'most' => (string) $measure->most]));
+                throw new Unreadable(new Sentence('{measure}: {value} {unit} cannot be; from {least} to {most} {unit} can.', ['measure' => ucfirst($measure->name), 'value' => (string) round($value, 1), 'unit' => $measure->unit, 'least' => (string) $measure->least, 'most' => (string) $measure->most]));
             }
             $all[$measure->name] = $value;
         }

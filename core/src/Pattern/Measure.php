@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Pattern;
 
-/** One measurement of a drafted shape, in millimetres or degrees. */
+/** One measurement of a drafted shape, in millimetres, degrees or per cent. */
 final readonly class Measure
 {
-    public function __construct(public string $name, public float $usual, public float $least = 1, public float $most = 5000, public bool $degrees = false)
+    public function __construct(public string $name, public float $usual, public float $least = 1, public float $most = 5000, public string $unit = 'mm')
     {
     }
 }

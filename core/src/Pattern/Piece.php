@@ -39,4 +39,39 @@ final readonly class Piece
 
         return null;
     }
+
+    /**
+     * With these shapes in the place of what it had for their sizes.
+     *
+     * @param list<Shape> $shapes
+     */
+    public function with(array $shapes): self
+    {
+        $new = array_merge(...array_map(static fn (Shape $shape): array => $shape->sizes, $shapes));
+        $kept = [];
+        foreach ($this->shapes as $shape) {
+            $sizes = array_values(array_diff($shape->sizes, $new));
+            if ([] !== $sizes && [] !== $new || [] === $shape->sizes && [] !== $new) {
+                $kept[] = new Shape($sizes, $shape->drawn, $shape->allowance, $shape->drafted);
+            }
+        }
+
+        return new self($this->name, $this->role, $this->quantity, $this->pair, $this->onFold, $this->grain, $this->instead, [...$shapes, ...$kept]);
+    }
+
+    /**
+     * The same piece in other sizes, from its shape in one, longer and wider by a factor.
+     *
+     * @param list<string> $to none for all sizes
+     */
+    public function graded(string $from, array $to, float $along, float $across): ?self
+    {
+        $shape = $this->in($from);
+
+        return null === $shape ? null : new self($this->name, $this->role, $this->quantity, $this->pair, $this->onFold, $this->grain, $this->instead, [
+            1.0 === $along && 1.0 === $across
+                ? new Shape($to, $shape->drawn, $shape->allowance, $shape->drafted)
+                : new Shape($to, $shape->drawn->scaled($along, $across), $shape->allowance),
+        ]);
+    }
 }

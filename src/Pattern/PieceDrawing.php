@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Pattern;
+
+use Octavum\Core\Lay\Outline;
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Pattern\Piece;
+use Octavum\Core\Pattern\Shape;
+
+/** A piece drawn to scale for the template pattern/_piece.html.twig: down the page along its grain. Pixels. */
+final readonly class PieceDrawing
+{
+    /**
+     * @param list<string> $outlines  paths of what is cut out, the largest size last
+     * @param list<string> $stitching paths of the outlines without the allowance, where one is added
+     */
+    private function __construct(
+        public Piece $piece,
+        public array $outlines,
+        public array $stitching,
+        public float $width,
+        public float $height,
+        public Figure $length,
+        public Figure $across,
+    ) {
+    }
+
+    /**
+     * @param non-empty-list<Shape> $shapes drawn over one another
+     * @param float                 $scale  pixels a millimetre; 0 for as large as fits into a box of so many pixels
+     */
+    public static function of(Piece $piece, array $shapes, float $scale = 0, float $room = 150): self
+    {
+        $cut = array_map(static fn (Shape $shape): Outline => $shape->cutOut($piece->onFold), $shapes);
+        usort($cut, static fn (Outline $a, Outline $b): int => $a->area() <=> $b->area());
+        $largest = $cut[\count($cut) - 1];
+        $left = min(array_map(static fn (Outline $outline): float => $outline->bottom, $cut));
+        $top = min(array_map(static fn (Outline $outline): float => $outline->left, $cut));
+        $high = max(array_map(static fn (Outline $outline): float => $outline->right, $cut)) - $top;
+        $wide = max(array_map(static fn (Outline $outline): float => $outline->top, $cut)) - $left;
+        $scale = $scale > 0 ? $scale : min($room / $high, $room / $wide);
+        $path = static fn (Outline $outline): string => 'M'.implode('L', array_map(static fn (array $p): string => \sprintf('%.1f %.1f', ($p[1] - $left) * $scale, ($p[0] - $top) * $scale), $outline->points)).'Z';
+
+        return new self(
+            $piece,
+            array_map($path, $cut),
+            array_map(static fn (Shape $shape): string => $path($shape->drawn), array_values(array_filter($shapes, static fn (Shape $shape): bool => null !== $shape->allowance))),
+            round($wide * $scale, 1),
+            round($high * $scale, 1),
+            Figure::exact(Length::ofMillimetres($largest->length())),
+            Figure::exact(Length::ofMillimetres($largest->width())),
+        );
+    }
+}
