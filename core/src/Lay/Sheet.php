@@ -7,27 +7,35 @@ namespace Octavum\Core\Lay;
 /** A cut to lay on: its usable width, and its length or an endless roll; an outline makes it irregular. */
 final readonly class Sheet
 {
-    /** @param ?float $length null for an endless roll */
-    public function __construct(public string $id, public float $width, public ?float $length, public ?Outline $outline = null)
+    /**
+     * @param ?float                                  $length null for an endless roll
+     * @param list<array{float, float, float, float}> $bites  rectangles that are missing: x, y, length, width
+     */
+    public function __construct(public string $id, public float $width, public ?float $length, public ?Outline $outline = null, public array $bites = [])
     {
     }
 
+    public function isIrregular(): bool
+    {
+        return null !== $this->outline || [] !== $this->bites;
+    }
+
     /**
-     * What is not cloth within its length × width, as convex parts: the outline's complement, cut into trapezoids at the
-     * x of each of its points.
+     * What is not cloth within its length × width, as convex parts: the bites, and the outline's complement, cut into
+     * trapezoids at the x of each of its points.
      *
      * @return list<list<array{float, float}>> counter-clockwise
      */
     public function missingParts(): array
     {
+        $parts = array_map(static fn (array $b): array => [[$b[0], $b[1]], [$b[0] + $b[2], $b[1]], [$b[0] + $b[2], $b[1] + $b[3]], [$b[0], $b[1] + $b[3]]], $this->bites);
         if (null === $this->outline) {
-            return [];
+            return $parts;
         }
         $points = $this->outline->points;
         $xs = array_column($points, 0);
         array_push($xs, 0.0, $this->length ?? $this->outline->right);
         sort($xs);
-        $parts = [];
         for ($i = 1, $n = \count($xs); $i < $n; ++$i) {
             [$from, $to] = [$xs[$i - 1], $xs[$i]];
             if ($to - $from < 1e-6) {

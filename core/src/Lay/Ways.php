@@ -62,7 +62,7 @@ final readonly class Ways
     private function folded(Request $request, Fold $fold, \Closure $lanes, float $doubled = 1): Way
     {
         foreach ($request->sheets as $sheet) {
-            if (null !== $sheet->outline) {
+            if ($sheet->isIrregular()) {
                 return new Way($fold, [], [], refused: 'an irregular cut is laid flat');
             }
         }
@@ -81,7 +81,7 @@ final readonly class Ways
     /** Folded lengthwise as far as what can be cut double goes, then flat for the rest; the flat lane comes second. */
     private function part(Request $request): Way
     {
-        if (1 !== \count($request->sheets) || null !== $request->sheets[0]->outline) {
+        if (1 !== \count($request->sheets) || $request->sheets[0]->isIrregular()) {
             return new Way(Fold::Part, [], [], refused: 'part folded, part flat is for one straight cut');
         }
         $sheet = $request->sheets[0];

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Need;
 
-/** How a need is known, best first. Source: the workroom's rules, section 7. */
+/**
+ * How a need is known, best first. Source: the workroom's rules, section 7; the trust of a calibrated block was measured
+ * (docs/decisions/0007).
+ */
 enum Way: string
 {
     case LaidOut = 'laid out';
     case OwnWidth = 'envelope, own width';
     case Converted = 'converted';
+    case CalibratedBlock = 'calibrated block';
     case RoughBlock = 'rough block';
     case Stated = 'as you said';
 
@@ -19,6 +23,7 @@ enum Way: string
         return match ($this) {
             self::LaidOut => 2,
             self::Converted => 10,
+            self::CalibratedBlock => 15,
             self::RoughBlock => 20,
             self::OwnWidth, self::Stated => null,
         };

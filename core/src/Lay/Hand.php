@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay;
+
+/** Makes a lay of placements somebody else chose, a hand or a search that was stopped: what it uses and what is missing. */
+final readonly class Hand
+{
+    /**
+     * @param list<array{piece: string, copy: int, sheet: string, turn: int, flipped: bool, x: float, y: float}> $places an item each, in the items' terms of the way of laying
+     *
+     * @throws \InvalidArgumentException naming a piece that is not an item of this way of laying
+     */
+    public function lay(Request $request, Fold $fold, array $places): Lay
+    {
+        $way = (new Ways(10))->of($request, $fold);
+        if (null !== $way->refused) {
+            throw new \InvalidArgumentException($way->refused);
+        }
+        $left = [];
+        foreach ($way->items as $item) {
+            $left[$item->piece->id.' '.$item->copy] = $item;
+        }
+        $placements = [];
+        foreach ($places as $place) {
+            $key = $place['piece'].' '.$place['copy'];
+            $item = $left[$key] ?? throw new \InvalidArgumentException($key);
+            unset($left[$key]);
+            $layers = $item->layers;
+            $shape = $item->onFold ? $item->piece->outline : $item->piece->flat();
+            $outline = ($place['flipped'] ? $shape->flipped() : $shape)->turned($place['turn'])->moved($place['x'], $place['y']);
+            $placements[] = new Placement($item->piece, $item->copy, $place['sheet'], $place['turn'], $place['flipped'], $layers, $place['x'], $place['y'], $outline);
+        }
+        $used = [];
+        $area = $laid = 0.0;
+        foreach ($request->sheets as $sheet) {
+            $end = 0.0;
+            foreach ($placements as $placement) {
+                $end = $placement->sheet === $sheet->id ? max($end, $placement->outline->right) : $end;
+            }
+            $used[$sheet->id] = $end * $way->doubled;
+            $area += $sheet->width * $used[$sheet->id];
+        }
+        foreach ($placements as $placement) {
+            $laid += $placement->area();
+        }
+        $unplaced = [];
+        foreach ($left as $item) {
+            foreach (range($item->copy, $item->copy + ($item->onFold ? 0 : $item->layers - 1)) as $copy) {
+                $unplaced[] = ['piece' => $item->piece->id, 'copy' => $copy, 'reason' => 'not laid yet'];
+            }
+        }
+
+        return new Lay([] === $unplaced ? Status::Placed : Status::Short, $fold, $used, $placements, $unplaced, $this->leftovers($request, $fold, $placements, $used), [], $area > 0 ? round($laid / $area, 4) : 0, 0, 0);
+    }
+
+    /**
+     * @param list<Placement>      $placements
+     * @param array<string, float> $used
+     *
+     * @return list<array{cut: string, x: float, y: float, length: float, width: float}>
+     */
+    private function leftovers(Request $request, Fold $fold, array $placements, array $used): array
+    {
+        $leftovers = [];
+        foreach (Fold::Flat === $fold ? $request->sheets : [] as $sheet) {
+            $taken = $sheet->missingParts();
+            foreach ($placements as $placement) {
+                array_push($taken, ...($placement->sheet === $sheet->id ? $placement->outline->convexParts() : []));
+            }
+            foreach ((new Leftovers())->of($taken, $sheet->width, $sheet->length ?? $used[$sheet->id] ?? 0) as $free) {
+                $leftovers[] = ['cut' => $sheet->id] + $free;
+            }
+        }
+
+        return $leftovers;
+    }
+}
