@@ -15,6 +15,12 @@ final class Refused extends \RuntimeException
         parent::__construct(\sprintf('%s: %s', $faults[0]->pointer, $faults[0]->sentence));
     }
 
+    /** For what names something: the text is not a message of the translator's. */
+    public static function saying(string $text): self
+    {
+        return new self([new Fault('', new Sentence('{text}', ['text' => $text]))]);
+    }
+
     public static function because(string $message): self
     {
         return new self([new Fault('', new Sentence($message))]);

@@ -8,10 +8,12 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Season\CheckedSeason;
+use Octavum\Core\Season\LaidGarment;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\SeasonCheck;
+use Octavum\Table\LayRecord;
 
 /** An account's seasons and projects, checked; for every room that needs them. */
 final readonly class Plan
@@ -58,6 +60,25 @@ final readonly class Plan
     public function check(Account $account, Season $season, ?array $projects = null): CheckedSeason
     {
         return (new SeasonCheck($this->settings->of($account)->assumptions))->check($season, $projects ?? $this->projects($account));
+    }
+
+    /**
+     * Claims of what lies on a saved lay take it for their need; a sound one replaces a length that was stated.
+     *
+     * @param list<LaidGarment> $garments
+     */
+    public function lay(Account $account, LayRecord $lay, array $garments, bool $sound): void
+    {
+        foreach ($garments as $garment) {
+            $project = null === $garment->project ? null : $this->projects->oneOf($account, $garment->project);
+            foreach ($project->claims ?? [] as $claim) {
+                if ($claim->role === $garment->role) {
+                    $claim->lay = $lay;
+                    $claim->stated = $sound ? null : $claim->stated;
+                    break;
+                }
+            }
+        }
     }
 
     /** @return array<string, list<Promise>> by cut, in rank order */

@@ -153,6 +153,9 @@ final class ProjectController extends AbstractController
     /** @param list<Project> $projects of all seasons */
     private function answer(Project $project, array $projects, Account $account): Response
     {
+        foreach ($projects as $known) {
+            $project = $known->id === $project->id ? $project->keepingLays($known) : $project;
+        }
         $others = array_filter($projects, static fn (Project $other): bool => $other->id !== $project->id);
         $checked = $this->plan->check($account, $project->season, [...array_values($others), $project]);
         foreach ($this->drawing->of($checked, $this->settings->of($account), narrow: true)['rows'] as $row) {
@@ -172,9 +175,15 @@ final class ProjectController extends AbstractController
         $this->mapper->store($project, $record);
         $record->person = null === $project->person ? null : $this->entities->getReference(PersonRecord::class, $project->person->id);
         $record->version = null === $project->version ? null : $this->entities->getReference(VersionRecord::class, $project->version->id);
+        $lays = [];
+        foreach ($record->claims as $claim) {
+            $lays[$claim->role->value] ??= $claim->lay;
+        }
         $record->claims->clear();
         foreach ($project->claims as $claim) {
             $stored = new ClaimRecord($record);
+            $stored->lay = $lays[$claim->role->value] ?? null;
+            unset($lays[$claim->role->value]);
             $this->mapper->storeClaim($claim, $stored);
             $stored->cut = null === $claim->cut ? null : $this->stash->record($account, $claim->cut->id);
         }

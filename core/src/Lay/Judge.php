@@ -27,6 +27,10 @@ final readonly class Judge
     private function places(Request $request, Lay $lay): array
     {
         $faults = [];
+        $folded = 0.0;
+        foreach ($lay->placements as $placement) {
+            $folded = 2 === $placement->layers ? max($folded, $placement->outline->right) : $folded;
+        }
         $sheets = array_column(array_map(static fn (Sheet $sheet): array => [$sheet->id, $sheet], $request->sheets), 1, 0);
         foreach ($lay->placements as $placement) {
             $name = $placement->piece->id.' '.$placement->copy;
@@ -44,6 +48,15 @@ final readonly class Judge
             $o = $placement->outline;
             if (min($o->left, $o->bottom) < -self::TOLERANCE || $o->top > $width + self::TOLERANCE || $o->right > $length + self::TOLERANCE) {
                 $faults[] = $name.' leaves the cloth';
+            }
+            if (Fold::Gate === $lay->fold && $o->bottom < $width / 2 - self::TOLERANCE && $o->top > $width / 2 + self::TOLERANCE) {
+                $faults[] = $name.' lies across the middle, where the selvages meet';
+            }
+            if ($placement->piece->onFold && 2 === $placement->layers && Fold::Crosswise !== $lay->fold && min(abs($placement->y), Fold::Gate === $lay->fold ? abs($placement->y - $width) : \INF) > self::TOLERANCE) {
+                $faults[] = $name.' does not lie at the fold';
+            }
+            if (Fold::Part === $lay->fold && 1 === $placement->layers && $o->left < $folded - self::TOLERANCE) {
+                $faults[] = $name.' lies where the cloth is still folded';
             }
             foreach ($sheet->missingParts() as $missing) {
                 foreach ($o->convexParts() as $part) {

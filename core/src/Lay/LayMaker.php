@@ -15,7 +15,7 @@ final readonly class LayMaker
 
     /**
      * @param \Closure(): float                                         $elapsed seconds since the start
-     * @param ?\Closure(Fold, float, \Closure(): list<Placement>): void $better  hears of every better lay: its way, the length it uses, and where all lies
+     * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better  hears of every better lay: its way, the length it uses, where all lies, and how many items it has no room for
      */
     public function make(Request $request, \Closure $elapsed, ?\Closure $better = null): Lay
     {
@@ -67,7 +67,7 @@ final readonly class LayMaker
 
     /**
      * @param \Closure(): float                                         $left   share of the time that is left
-     * @param ?\Closure(Fold, float, \Closure(): list<Placement>): void $better
+     * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better
      *
      * @return array{list<Spot>, list<Item>, int}
      */
@@ -98,12 +98,12 @@ final readonly class LayMaker
 
     /**
      * @param list<Spot>                                                $spots
-     * @param ?\Closure(Fold, float, \Closure(): list<Placement>): void $better
+     * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better
      */
     private function tell(Request $request, Way $way, array $spots, ?\Closure $better): void
     {
         if (null !== $better) {
-            $better($way->fold, (new Cost($way))->length($spots), fn (): array => $this->placements($request, $way, $spots));
+            $better($way->fold, (new Cost($way))->length($spots), fn (): array => $this->placements($request, $way, $spots), \count($way->items) - \count($spots));
         }
     }
 

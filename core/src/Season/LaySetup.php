@@ -20,7 +20,7 @@ use Octavum\Core\Pattern\Shape;
 /** What is to be laid on what: garments with their pieces, cuts or rolls, and how; the link from a plan to the lay engine. */
 final readonly class LaySetup
 {
-    /** @var array<string, array{int, Piece, LayPiece}> by the name a piece goes by in the lay: garment, piece, what is laid */
+    /** @var array<string, array{int, Piece, LayPiece}> by id in the lay, "0/Front": garment, piece, what is laid */
     public array $pieces;
 
     /**
@@ -30,7 +30,7 @@ final readonly class LaySetup
      * @param float             $gap       between pieces, mm
      * @param ?Length           $allowance instead of the one that is added to a piece
      * @param bool              $match     the repeat of the first cloth that has one, at the lower end of each main piece
-     * @param list<string>      $off       pieces that come from other cloth, by the name they go by here
+     * @param list<string>      $off       pieces that come from other cloth, by id
      */
     public function __construct(
         public array $sheets,
@@ -51,16 +51,24 @@ final readonly class LaySetup
                 if (null === $shape) {
                     continue;
                 }
-                $name = 1 === \count($garments) ? $piece->name : $garments[$g]->name.': '.$piece->name;
-                while (isset($all[$name])) {
-                    $name .= ' ’';
-                }
+                $id = $g.'/'.$piece->name;
                 $drawn = null === $allowance || null === $shape->allowance ? $shape : new Shape([], $shape->drawn, $allowance);
                 $outline = $drawn->cutOut($piece->onFold);
-                $all[$name] = [$g, $piece, new LayPiece($name, $outline, $piece->quantity, $piece->pair, $piece->onFold, $piece->grain, null, null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0))];
+                $all[$id] = [$g, $piece, new LayPiece($id, $outline, $piece->quantity, $piece->pair, $piece->onFold, $piece->grain, null, null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0))];
             }
         }
         $this->pieces = $all;
+    }
+
+    /** @return array<string, string> by id, as a sewist knows the pieces */
+    public function names(): array
+    {
+        $names = [];
+        foreach ($this->pieces as $id => [$garment, $piece]) {
+            $names[$id] = 1 === \count($this->garments) ? $piece->name : $this->garments[$garment]->name.': '.$piece->name;
+        }
+
+        return $names;
     }
 
     public function repeat(): ?Length
@@ -84,11 +92,11 @@ final readonly class LaySetup
     {
         $sheets = [];
         foreach ($this->sheets as $i => $sheet) {
-            $sheets[] = new Sheet((string) $i, (float) $sheet->width->millimetres(), null === $sheet->length ? null : (float) $sheet->length->millimetres(), null, $this->bites($sheet));
+            $sheets[] = new Sheet('s'.$i, (float) $sheet->width->millimetres(), null === $sheet->length ? null : (float) $sheet->length->millimetres(), null, $this->bites($sheet));
         }
         $pieces = [];
-        foreach ($this->pieces as $name => [, , $piece]) {
-            if (!\in_array($name, $this->off, true)) {
+        foreach ($this->pieces as $id => [, , $piece]) {
+            if (!\in_array($id, $this->off, true)) {
                 $pieces[] = $piece;
             }
         }
@@ -105,13 +113,13 @@ final readonly class LaySetup
     {
         $sheets = [];
         foreach ($this->sheets as $i => $sheet) {
-            $sheets[] = new LaidSheet($sheet->cloth, $sheet->cut, $sheet->width, $sheet->length, Length::ofMillimetres(ceil(10 * ($lay->used[$i] ?? 0)) / 10));
+            $sheets[] = new LaidSheet($sheet->cloth, $sheet->cut, $sheet->width, $sheet->length, Length::ofMillimetres(ceil(10 * ($lay->used['s'.$i] ?? 0)) / 10));
         }
         $pieces = array_map(fn (Placement $placement): LaidPiece => new LaidPiece(
             $this->pieces[$placement->piece->id][0],
-            $placement->piece->id,
+            $this->pieces[$placement->piece->id][1]->name,
             $placement->copy,
-            (int) $placement->sheet,
+            (int) substr($placement->sheet, 1),
             $placement->turn,
             $placement->flipped,
             $placement->layers,

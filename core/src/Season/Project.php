@@ -47,6 +47,18 @@ final readonly class Project
         return $this->pattern->garment ?? Garment::Other;
     }
 
+    /** With the lays of its former claims, by role, where it brings none. */
+    public function keepingLays(self $former): self
+    {
+        $lays = [];
+        foreach ($former->claims as $claim) {
+            $lays[$claim->role->value] ??= $claim->lay;
+        }
+        $claims = array_map(static fn (Claim $claim): Claim => new Claim($claim->id, $claim->role, $claim->cloth, $claim->cut, $claim->wish, $claim->stated, $claim->cutOut, $claim->lay ?? $lays[$claim->role->value] ?? null), $this->claims);
+
+        return new self($this->id, $this->name, $this->season, $this->rank, $this->person, $this->pattern, $this->version, $this->size, $this->gradedTo, $this->certainty, $this->state, $this->deadline, $this->minutes, $this->alterations, $claims, $this->notes);
+    }
+
     public function expectedMinutes(): ?int
     {
         return $this->minutes ?? $this->version->minutes ?? $this->pattern->minutes ?? null;

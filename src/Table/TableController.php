@@ -1,0 +1,380 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Table;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Cloth\Stash;
+use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\Hand;
+use Octavum\Core\Lay\Judge;
+use Octavum\Core\Lay\Lay;
+use Octavum\Core\Lay\Placement;
+use Octavum\Core\Lay\Request as LayRequest;
+use Octavum\Core\Lay\Status;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\Role;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\SavedLay;
+use Octavum\Exchange\Faults;
+use Octavum\Exchange\Node;
+use Octavum\Exchange\Refused;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\SentenceWriter;
+use Octavum\Page\Toast;
+use Octavum\Pattern\Library;
+use Octavum\Season\Plan;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The cutting table: pieces on the cloth, by machine and by hand, kept, printed and drawn. */
+#[Route('/table')]
+final class TableController extends AbstractController
+{
+    private const MOST_SECONDS = 60;
+
+    public function __construct(
+        private readonly SetupReader $setups,
+        private readonly Mat $mat,
+        private readonly LayRepository $lays,
+        private readonly LayMapper $mapper,
+        private readonly Plan $plan,
+        private readonly AccountSettings $settings,
+        private readonly SentenceWriter $sentences,
+        private readonly EntityManagerInterface $entities,
+        private readonly Toast $toast,
+    ) {
+    }
+
+    #[Route('', name: 'table', methods: ['GET'])]
+    public function list(Library $library, #[CurrentUser] Account $account): Response
+    {
+        $cloths = [];
+        $lays = array_map(function (LayRecord $record) use ($account, &$cloths): SavedLay {
+            return $this->mapper->lay($record, $this->settings->of($account)->assumptions, $cloths);
+        }, $this->lays->allOf($account));
+
+        return $this->render('table/list.html.twig', [
+            'lays' => $lays,
+            'projects' => array_values(array_filter($this->plan->projects($account), static fn (Project $project): bool => $project->state->isOpen() && null !== $project->version)),
+            'assumptions' => $this->settings->of($account)->assumptions,
+            'patterns' => array_values(array_filter($library->all($account), static fn ($pattern): bool => [] !== array_filter($pattern->versions, static fn ($version): bool => [] !== $version->pieces->marks))),
+        ]);
+    }
+
+    #[Route('/new', name: 'table_new', methods: ['GET'])]
+    public function new(Request $request, #[CurrentUser] Account $account, Library $library, Stash $stash): Response
+    {
+        $role = Role::tryFrom($request->query->getString('role')) ?? Role::Main;
+        $garments = $sheets = [];
+        if ('' !== $request->query->getString('project')) {
+            $project = $this->project($account, $request->query->getString('project'));
+            $garments[] = ['project' => $project->id, 'role' => $role->value];
+            foreach ($project->claims as $claim) {
+                if ($claim->role === $role && null !== $claim->cut && null !== $claim->cut->length && null !== $claim->cloth?->width) {
+                    $sheets[] = ['cut' => $claim->cut->id];
+                }
+            }
+        } elseif ('' !== $request->query->getString('version')) {
+            [, $version] = $library->version($account, $request->query->getString('version')) ?? throw $this->createNotFoundException();
+            $marked = array_map(strval(...), array_keys($version->pieces->marks));
+            $sizes = [] === $marked ? $version->table->sizes : $marked;
+            $asked = $request->query->getString('size');
+            $garments[] = ['version' => $version->id, 'role' => $role->value, 'size' => \in_array($asked, $sizes, true) ? $asked : $sizes[intdiv(\count($sizes), 2)] ?? ''];
+        }
+        $cut = $request->query->getString('cut');
+        if ('' !== $cut && null !== $stash->record($account, $cut)) {
+            $sheets = [['cut' => $cut]];
+        }
+
+        return $this->page(['garments' => $garments, 'sheets' => [] === $sheets ? [['width' => 1380]] : $sheets], null, null, $account, $stash, $library);
+    }
+
+    #[Route('/{id}', name: 'table_lay', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
+    public function show(string $id, #[CurrentUser] Account $account, Stash $stash, Library $library): Response
+    {
+        $record = $this->own($account, $id);
+        $lay = $this->saved($record, $account);
+        $projects = array_map(static fn (Project $project): string => $project->id, $this->plan->projects($account));
+        $garments = [];
+        foreach ($lay->garments as $garment) {
+            $garments[] = null !== $garment->project && \in_array($garment->project, $projects, true)
+                ? ['project' => $garment->project, 'role' => $garment->role->value]
+                : ['version' => $garment->version ?? '', 'size' => $garment->size, 'role' => $garment->role->value];
+        }
+        $sheets = array_map(static fn ($sheet): array => null === $sheet->cut ? ['width' => $sheet->width->millimetres()] : ['cut' => $sheet->cut->id], $lay->sheets);
+
+        return $this->page(['garments' => $garments, 'sheets' => $sheets, 'oneWay' => $lay->oneWay, 'gap' => $lay->gap], $record, $lay, $account, $stash, $library);
+    }
+
+    /** The mat for another setup; nothing is saved. */
+    #[Route('/mat', name: 'table_mat', methods: ['POST'])]
+    public function mat(Request $request, #[CurrentUser] Account $account): Response
+    {
+        return $this->answering(fn (array $asked): array => $this->mat->of($this->setups->read($asked['setup'] ?? null, $account)), $request);
+    }
+
+    /** The swatches of cloths, for a mat that gets another cut. */
+    #[Route('/swatches', name: 'table_swatches', methods: ['GET'])]
+    public function swatches(Request $request, #[CurrentUser] Account $account, Stash $stash): Response
+    {
+        $wanted = explode(',', $request->query->getString('cloths'));
+
+        return $this->render('table/_swatches.html.twig', ['cloths' => array_values(array_filter($stash->all($account), static fn ($cloth): bool => \in_array($cloth->id, $wanted, true)))]);
+    }
+
+    /** What the core says of a lay made by hand; nothing is saved. */
+    #[Route('/judge', name: 'table_judge', methods: ['POST'])]
+    public function judge(Request $request, #[CurrentUser] Account $account): Response
+    {
+        return $this->answering(function (array $asked) use ($account): array {
+            $setup = $this->setups->read($asked['setup'] ?? null, $account);
+            [$layRequest, $lay] = $this->byHand($setup, $asked);
+
+            return $this->mat->answer($setup, $lay, (new Judge())->faults($layRequest, $lay));
+        }, $request);
+    }
+
+    /** Lays by machine and streams every better lay, a JSON document a line; the last line is the result. */
+    #[Route('/make', name: 'table_make', methods: ['POST'])]
+    public function make(Request $request, Machine $machine, #[CurrentUser] Account $account): Response
+    {
+        try {
+            $asked = (array) json_decode($request->getContent(), true);
+            $setup = $this->setups->read($asked['setup'] ?? null, $account);
+            $folds = array_values(array_filter(array_map(static fn (mixed $fold): ?Fold => \is_string($fold) ? Fold::tryFrom($fold) : null, \is_array($asked['folds'] ?? null) ? $asked['folds'] : [])));
+            $seconds = max(1.0, min(self::MOST_SECONDS, is_numeric($asked['seconds'] ?? null) ? (float) $asked['seconds'] : 5));
+            $folds = [] === $folds ? [Fold::Flat] : $folds;
+            $fixed = $this->fixed($setup, $folds[0], $asked);
+            $layRequest = $setup->lay->request($folds, $seconds, $fixed) ?? throw Refused::because('There is nothing to lay: choose a garment with pieces, and a cloth.');
+        } catch (Refused $refused) {
+            return $this->refusal($refused);
+        }
+        $request->getSession()->save();
+        $response = new StreamedResponse(static fn () => $machine->run($setup, $layRequest));
+        $response->headers->add(['Content-Type' => 'application/x-ndjson', 'X-Accel-Buffering' => 'no', 'Cache-Control' => 'no-store']);
+
+        return $response;
+    }
+
+    #[Route('/save', name: 'table_save', methods: ['POST'])]
+    public function save(Request $request, #[CurrentUser] Account $account): Response
+    {
+        return $this->answering(function (array $asked) use ($account): array {
+            $setup = $this->setups->read($asked['setup'] ?? null, $account);
+            [$layRequest, $lay] = $this->byHand($setup, $asked);
+            $sound = Status::Placed === $lay->status && [] === (new Judge())->faults($layRequest, $lay);
+            $entry = new Entry($asked);
+            $record = '' === $entry->raw('id') ? new LayRecord($account) : $this->own($account, $entry->raw('id'));
+            Revision::check($entry, $record->revision);
+            $name = $entry->name('name');
+            if (!$entry->isSound()) {
+                throw Refused::saying($this->sentences->write(array_values($entry->faults())[0], $this->settings->tape()));
+            }
+            $this->mapper->store($setup->lay->saved($record->id, $name, $lay, $sound, array_values(array_filter((array) ($asked['locked'] ?? []), is_string(...)))), $record);
+            $this->entities->persist($record);
+            $this->plan->lay($account, $record, $setup->lay->garments, $sound);
+            $this->entities->flush();
+            $this->toast->say($sound ? '{lay} is saved: it is the need of what is laid on it.' : '{lay} is saved as it is. It counts once every piece is laid soundly.', ['lay' => $name]);
+
+            return ['url' => $this->generateUrl('table_lay', ['id' => $record->id])];
+        }, $request);
+    }
+
+    #[Route('/{id}/print', name: 'table_print', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
+    public function print(string $id, LayDrawing $drawing, #[CurrentUser] Account $account): Response
+    {
+        $lay = $this->saved($this->own($account, $id), $account);
+
+        return $this->render('table/print.html.twig', ['lay' => $lay, 'sheets' => $drawing->sheets($lay)]);
+    }
+
+    /** To scale: a millimetre of the file is a millimetre of cloth. */
+    #[Route('/{id}.svg', name: 'table_svg', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
+    public function svg(string $id, LayDrawing $drawing, #[CurrentUser] Account $account): Response
+    {
+        $lay = $this->saved($this->own($account, $id), $account);
+
+        return new Response($this->renderView('table/lay.svg.twig', ['lay' => $lay, 'sheets' => $drawing->sheets($lay)]), headers: [
+            'Content-Type' => 'image/svg+xml',
+            'Content-Disposition' => 'attachment; filename="lay.svg"',
+        ]);
+    }
+
+    #[Route('/{id}/remove', name: 'table_remove', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['POST'])]
+    public function remove(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    {
+        $record = $this->own($account, $id);
+        $record->removedAt = $clock->now();
+        $this->entities->flush();
+        $this->toast->say('{lay} is put away.', ['lay' => $record->name], $this->generateUrl('table_restore', ['id' => $id]));
+
+        return $this->redirectToRoute('table');
+    }
+
+    #[Route('/{id}/restore', name: 'table_restore', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['POST'])]
+    public function restore(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->lays->oneOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = null;
+        $this->entities->flush();
+        $this->toast->say('{lay} is back on the table.', ['lay' => $record->name]);
+
+        return $this->redirectToRoute('table_lay', ['id' => $id]);
+    }
+
+    /** @param array<string, mixed> $asked */
+    private function page(array $asked, ?LayRecord $record, ?SavedLay $lay, Account $account, Stash $stash, Library $library): Response
+    {
+        $patterns = [];
+        foreach ($library->all($account) as $pattern) {
+            foreach ($pattern->versions as $version) {
+                if ([] !== $version->pieces->marks) {
+                    $sizes = array_keys($version->pieces->marks);
+                    $patterns[] = ['id' => $version->id, 'name' => $pattern->title.', '.$version->name, 'size' => $sizes[intdiv(\count($sizes), 2)]];
+                }
+            }
+        }
+        $problem = null;
+        try {
+            $setup = $this->setups->read($asked, $account);
+        } catch (Refused $refused) {
+            $problem = $refused->faults[0]->sentence;
+            $setup = $this->setups->read(['garments' => [], 'sheets' => [['width' => 1380]]], $account);
+        }
+        $assumptions = $this->settings->of($account)->assumptions;
+        $stale = [];
+        foreach (null === $lay ? [] : $this->plan->projects($account) as $project) {
+            foreach ($project->claims as $claim) {
+                $why = null !== $lay && $claim->lay?->id === $lay->id ? $lay->stale($project, $claim, $assumptions) : null;
+                if (null !== $why) {
+                    $stale[] = new Sentence('{project}: {why}.', ['project' => $project->name, 'why' => $why]);
+                }
+            }
+        }
+        $cuts = [];
+        foreach ($stash->named($account) as $name => [$cloth, $cut]) {
+            if (null !== $cloth->width && null !== $cut->length && !$cut->gone) {
+                $cuts[$cut->id] = $name;
+            }
+        }
+
+        return $this->render('table/show.html.twig', [
+            'record' => $record,
+            'mat' => $this->mat->of($setup),
+            'setup' => $setup,
+            'saved' => null === $lay ? null : $this->mat->saved($lay),
+            'stale' => $stale,
+            'problem' => $problem,
+            'cuts' => $cuts,
+            'patterns' => $patterns,
+            'projects' => array_values(array_filter($this->plan->projects($account), static fn (Project $project): bool => $project->state->isOpen() && null !== $project->version && [] !== array_filter($project->claims, static fn (Claim $claim): bool => !$claim->cutOut))),
+            'cloths' => array_values(array_filter(array_map(static fn ($sheet) => $sheet->cloth, $setup->lay->sheets))),
+        ]);
+    }
+
+    /**
+     * @param array<mixed> $asked
+     *
+     * @return array{LayRequest, Lay}
+     */
+    private function byHand(Setup $setup, array $asked): array
+    {
+        $fold = Fold::tryFrom(\is_string($asked['fold'] ?? null) ? $asked['fold'] : '') ?? Fold::Flat;
+        $request = $setup->lay->request([$fold]) ?? throw Refused::because('There is nothing to lay: choose a garment with pieces, and a cloth.');
+        try {
+            return [$request, (new Hand())->lay($request, $fold, $this->places($asked['places'] ?? null))];
+        } catch (\InvalidArgumentException $unknown) {
+            throw Refused::saying(strtr('This cannot be laid so: '.$unknown->getMessage().'.', $setup->lay->names()));
+        }
+    }
+
+    /**
+     * @param array<mixed> $asked
+     *
+     * @return list<Placement> those that are locked
+     */
+    private function fixed(Setup $setup, Fold $fold, array $asked): array
+    {
+        $places = $this->places($asked['locked'] ?? null);
+        $request = $setup->lay->request([$fold]);
+        if ([] === $places || null === $request) {
+            return [];
+        }
+        try {
+            $lay = (new Hand())->lay($request, $fold, $places);
+        } catch (\InvalidArgumentException $unknown) {
+            throw Refused::saying(strtr('This cannot be laid so: '.$unknown->getMessage().'.', $setup->lay->names()));
+        }
+        $faults = array_values(array_filter((new Judge())->faults($request, $lay), static fn (string $fault): bool => !str_contains($fault, 'accounted for')));
+        if ([] !== $faults) {
+            throw Refused::saying(strtr('The locked pieces do not lie soundly: '.$faults[0].'. Move them first.', $setup->lay->names()));
+        }
+
+        return $lay->placements;
+    }
+
+    /** @return list<array{piece: string, copy: int, sheet: string, turn: int, flipped: bool, x: float, y: float}> */
+    private function places(mixed $list): array
+    {
+        $faults = new Faults();
+        $places = array_map(static function (Node $node): array {
+            $number = static fn (Node $at): float => max(-1e6, min(1e6, (float) $at->number()));
+
+            return ['piece' => $node->at('piece')->text(80), 'copy' => $node->at('copy')->requiredInteger(1, 1000), 'sheet' => $node->at('sheet')->text(10), 'turn' => $node->at('turn')->requiredInteger(0, 359), 'flipped' => $node->at('flipped')->boolean(), 'x' => $number($node->at('x')), 'y' => $number($node->at('y'))];
+        }, (new Node($list, $faults))->items(3000));
+        $faults->refuse();
+
+        return $places;
+    }
+
+    /** @param \Closure(array<mixed>): array<string, mixed> $answer */
+    private function answering(\Closure $answer, Request $request): Response
+    {
+        try {
+            return new JsonResponse($answer((array) json_decode($request->getContent(), true)));
+        } catch (Refused $refused) {
+            return $this->refusal($refused);
+        }
+    }
+
+    private function refusal(Refused $refused): Response
+    {
+        return new JsonResponse(['fault' => $this->sentences->write($refused->faults[0]->sentence, $this->settings->tape())], Response::HTTP_UNPROCESSABLE_ENTITY);
+    }
+
+    private function saved(LayRecord $record, Account $account): SavedLay
+    {
+        $cloths = [];
+
+        return $this->mapper->lay($record, $this->settings->of($account)->assumptions, $cloths);
+    }
+
+    private function project(Account $account, string $id): Project
+    {
+        foreach ($this->plan->projects($account) as $project) {
+            if ($project->id === $id) {
+                return $project;
+            }
+        }
+        throw $this->createNotFoundException();
+    }
+
+    private function own(Account $account, string $id): LayRecord
+    {
+        $record = $this->lays->oneOf($account, $id);
+
+        return null !== $record && null === $record->removedAt ? $record : throw $this->createNotFoundException();
+    }
+}
