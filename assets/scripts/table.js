@@ -22,6 +22,9 @@ function html(tag, attributes = {}, ...children) {
 }
 
 const path = (points, s) => 'M' + points.map(([x, y]) => (x * s).toFixed(1) + ' ' + (y * s).toFixed(1)).join('L') + 'Z';
+/** Kept out of the page's reactivity: large, and drawn by hand. */
+const raw = (value) => Object.defineProperty(value, '__v_skip', { value: true });
+
 const keyOf = (place) => place.piece + '#' + place.copy;
 
 /** The cutting table: the mat is drawn here, pieces are moved here, and the core is asked what it makes of it. */
@@ -38,12 +41,12 @@ export const table = () => ({
     sound: false,
 
     init() {
-        this.mat = JSON.parse(document.getElementById('mat').textContent);
+        this.mat = raw(JSON.parse(document.getElementById('mat').textContent));
         this.words = JSON.parse(document.getElementById('mat-words').textContent);
         const saved = JSON.parse(document.getElementById('mat-saved').textContent);
         this.history = [];
         this.future = [];
-        this.places = new Map();
+        this.places = raw(new Map());
         this.fold = saved?.fold ?? 'flat';
         this.selected = null;
         this.take(saved?.places ?? []);
@@ -75,7 +78,7 @@ export const table = () => ({
 
     /** Keeps of some places those that are items of this way of laying. */
     take(places) {
-        this.places = new Map();
+        this.places = raw(new Map());
         places.forEach((place) => {
             const item = this.item(place);
             const sheet = this.mat.sheets.some((one) => one.id === place.sheet);
@@ -140,7 +143,7 @@ export const table = () => ({
         const s = this.scale;
         const root = this.$refs.mat;
         const focused = document.activeElement?.closest?.('[data-key]')?.dataset.key;
-        this.bodies = new Map([...this.places].map(([key, place]) => [key, this.body(place)]));
+        this.bodies = raw(new Map([...this.places].map(([key, place]) => [key, this.body(place)])));
         this.origins = {};
         let [left, top, right, bottom] = [MARGIN.left, MARGIN.top, 0, 0];
         const drawn = [];
@@ -767,7 +770,7 @@ export const table = () => ({
 
     clear() {
         this.keep();
-        this.places = new Map([...this.places].filter(([, place]) => place.locked));
+        this.places = raw(new Map([...this.places].filter(([, place]) => place.locked)));
         this.settled();
     },
 
@@ -870,7 +873,7 @@ export const table = () => ({
             return;
         }
         this.keep();
-        this.mat = answer;
+        this.mat = raw(answer);
         if (!this.mat.ways[this.fold]) {
             this.fold = 'flat';
         }
@@ -952,7 +955,8 @@ export const table = () => ({
             this.$refs.answer.replaceChildren();
             return;
         }
-        const asked = this.judged = {};
+        this.judged = (this.judged ?? 0) + 1;
+        const asked = this.judged;
         const answer = await this.send(this.$root.dataset.judge, this.sent());
         if (answer && asked === this.judged) {
             this.tell(answer);
@@ -1091,5 +1095,5 @@ export const table = () => ({
 
     get progress() { return String(Math.round(100 * this.share)); },
 
-    get count() { return this.laid + ' / ' + this.wanted; },
+    get count() { return String(this.wanted - this.laid); },
 });

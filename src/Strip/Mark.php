@@ -15,6 +15,7 @@ final readonly class Mark
      * @param float   $inside  how much of it lies on cloth
      * @param float   $over    how much of it does not
      * @param ?Length $missing written behind it
+     * @param string  $pieces  path of the pieces laid out, seen from the cut end; empty where a length is claimed
      */
     public function __construct(
         public string $project,
@@ -25,6 +26,7 @@ final readonly class Mark
         public float $over,
         public ?Length $missing,
         public bool $toBuy = false,
+        public string $pieces = '',
     ) {
     }
 

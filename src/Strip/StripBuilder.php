@@ -11,6 +11,8 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;
+use Octavum\Core\Need\Need;
+use Octavum\Core\Need\Way;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\RoleAnswer;
 
@@ -47,7 +49,7 @@ final class StripBuilder
         $height = null === $toCut->width ? $scale->across * 1.4 : max(6.0, $scale->y($toCut->width));
         $full = $scale->x($toCut->length ?? Length::ofMetres('1'));
         $length = min($full, $scale->room - 20);
-        $marks = [];
+        $marks = $laid = [];
         $at = Length::zero();
         foreach (null === $toCut->length ? [] : $promises as $promise) {
             $x = $scale->x($at);
@@ -55,6 +57,9 @@ final class StripBuilder
             $inside = max(0.0, min($scale->x($at), $length) - $x);
             $over = $full > $length ? 0.0 : max(0.0, $scale->x($at) - max($x, $length));
             $missing = $at->minus($toCut->length ?? $at);
+            if (null !== $promise->claim->lay) {
+                $laid[$promise->claim->lay->id] ??= $x;
+            }
             $marks[] = new Mark(
                 $promise->project->name,
                 $this->fit($promise->project->name, $inside),
@@ -63,10 +68,29 @@ final class StripBuilder
                 $inside,
                 $over,
                 $over > 0 ? $missing->smaller($promise->amount) : null,
+                pieces: $this->pieces($promise, $scale, $laid[$promise->claim->lay->id ?? ''] ?? $x),
             );
         }
 
         return $this->assemble($cloth, $length, $height, $marks, $scale, $system, null !== $toCut->width, null !== $toCut->length, $full > $length);
+    }
+
+    /** The claim of a saved lay is an area: its pieces where they lie. */
+    private function pieces(Promise $promise, Scale $scale, float $from): string
+    {
+        $lay = $promise->claim->lay;
+        $garment = $lay?->garmentOf($promise->project, $promise->claim);
+        if (null === $lay || null === $garment || !$promise->need instanceof Need || Way::LaidOut !== $promise->need->way) {
+            return '';
+        }
+        $path = '';
+        foreach ($lay->sheets as $sheet) {
+            foreach ($sheet->cut?->id === $promise->claim->cut?->id ? $lay->unfolded($garment, $sheet) : [] as $outline) {
+                $path .= 'M'.implode('L', array_map(static fn (array $p): string => \sprintf('%.1f %.1f', $from + $p[0] / 1000 * $scale->along, $p[1] / 1000 * $scale->across), $outline->points)).'Z';
+            }
+        }
+
+        return $path;
     }
 
     /** @param list<Mark> $marks */

@@ -40,7 +40,7 @@ final readonly class LayDrawing
                     'x' => round(($outline->left + $outline->right) / 2, 1),
                     'y' => round(($outline->bottom + $outline->top) / 2, 1),
                     'grain' => self::grain($piece),
-                    'size' => round(max(16.0, min(42.0, $outline->length() / 9, $outline->width() / 4)), 1),
+                    'size' => round(max(26.0, min(64.0, $outline->length() / 4, $outline->width() / 3)), 1),
                     'from' => self::figure($outline->left),
                     'to' => self::figure($outline->right),
                     'above' => self::figure($outline->bottom),

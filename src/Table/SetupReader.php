@@ -85,7 +85,7 @@ final readonly class SetupReader
             $garments[] = new LaidGarment(Role::Main === $role ? $name : $name.' ('.$role->value.')', $id, $version?->id, $role, $size, $version?->pieces->mark($size) ?? '');
             [$pieces[], $known[]] = $this->pieces($pattern, $version, $role, $size);
             $marked = array_map(strval(...), array_keys($version->pieces->marks ?? []));
-            $sizes[] = null !== $id ? [] : ([] === $marked ? $version?->table->sizes ?? [] : $marked);
+            $sizes[] = null !== $id ? [] : ([] === $marked ? $version->table->sizes : $marked);
         }
         $cuts = [];
         $sheets = [];

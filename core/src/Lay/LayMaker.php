@@ -14,7 +14,7 @@ final readonly class LayMaker
     private const ROWS = [100 => 10.0, 400 => 20.0, \PHP_INT_MAX => 40.0];
 
     /**
-     * @param \Closure(): float                                         $elapsed seconds since the start
+     * @param \Closure(): float                                              $elapsed seconds since the start
      * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better  hears of every better lay: its way, the length it uses, where all lies, and how many items it has no room for
      */
     public function make(Request $request, \Closure $elapsed, ?\Closure $better = null): Lay
@@ -66,7 +66,7 @@ final readonly class LayMaker
     }
 
     /**
-     * @param \Closure(): float                                         $left   share of the time that is left
+     * @param \Closure(): float                                              $left   share of the time that is left
      * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better
      *
      * @return array{list<Spot>, list<Item>, int}
@@ -97,7 +97,7 @@ final readonly class LayMaker
     }
 
     /**
-     * @param list<Spot>                                                $spots
+     * @param list<Spot>                                                     $spots
      * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better
      */
     private function tell(Request $request, Way $way, array $spots, ?\Closure $better): void

@@ -138,7 +138,7 @@ final readonly class Ways
             return array_map(static fn (int $copy): Item => new Item($piece, $copy, 2, true, $variants), range(1, $piece->quantity));
         }
         if (0 !== $piece->quantity % 2) {
-            return \sprintf('piece %s is wanted %d times: from two layers it would be cut twice at once', $piece->id, $piece->quantity);
+            return \sprintf('piece %s is wanted %s: from two layers it would be cut twice at once', $piece->id, 1 === $piece->quantity ? 'once' : $piece->quantity.' times');
         }
         $outline = $piece->flat();
         if (!$piece->pair && !$outline->isSymmetric()) {

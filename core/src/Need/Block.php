@@ -31,11 +31,9 @@ final readonly class Block
     private const SCALES = [0.55, 1.7];
 
     /**
-     * @param Length $width full
-     *
      * @return ?Length null when the garment has no block, or it does not go on at all
      */
-    public function need(Garment $garment, ?RequirementTable $table, Role $role, string $size, Length $width, Length $usable, bool $oneWay): ?Length
+    public function need(Garment $garment, ?RequirementTable $table, Role $role, string $size, Length $usable, bool $oneWay): ?Length
     {
         $pieces = $this->pieces($garment, $table, $role, $size);
 

@@ -6,6 +6,7 @@ namespace Octavum\Core\Season;
 
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\Outline;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
@@ -108,6 +109,33 @@ final readonly class SavedLay
         ksort($sheets);
 
         return array_values($sheets);
+    }
+
+    /**
+     * Where a garment's pieces lie on a sheet once the cloth is unfolded.
+     *
+     * @return list<Outline> x along the cloth, y across it from one selvage
+     */
+    public function unfolded(int $garment, LaidSheet $sheet): array
+    {
+        $at = (int) array_search($sheet, $this->sheets, true);
+        $width = (float) $sheet->width->millimetres();
+        $outlines = [];
+        foreach ($this->pieces as $piece) {
+            if ($piece->sheet !== $at || $piece->garment !== $garment) {
+                continue;
+            }
+            $outline = $piece->outline;
+            array_push($outlines, ...match (true) {
+                1 === $piece->layers => [$outline],
+                Fold::Crosswise === $this->fold => [$outline, $outline->turned(180)->flipped()->moved((float) ($sheet->length?->millimetres() ?? 2 * $outline->right), 0)],
+                Fold::Gate === $this->fold && $outline->top > $width / 4 + 1 => [$outline->moved(0, $width / 4), $outline->flipped()->moved(0, 5 * $width / 4)],
+                Fold::Gate === $this->fold => [$outline->moved(0, $width / 4), $outline->flipped()->moved(0, $width / 4)],
+                default => [$outline->moved(0, $width / 2), $outline->flipped()->moved(0, $width / 2)],
+            });
+        }
+
+        return $outlines;
     }
 
     /** What a garment takes of a sheet: the length used is shared out by area, the last to come bearing what is left over. */
