@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Cloth;
 
+use Octavum\Core\Cloth\Bite;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
@@ -22,6 +23,7 @@ use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Tape;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
@@ -182,5 +184,23 @@ final readonly class ClothForm
         }
 
         return $colours;
+    }
+
+    /** @return list<Bite> a row each; a place left empty is at the very edge */
+    public function bites(Entry $entry, System $system): array
+    {
+        $bites = [];
+        foreach ($entry->rows('bites') as $i) {
+            $at = 'bites.'.$i.'.';
+            $read = static fn (string $field): ?Length => \in_array($entry->raw($at.$field), ['', '0'], true) ? null : $entry->length($at.$field, $system->widthUnit());
+            [$length, $width, $from, $below] = [$read('length'), $read('width'), $read('from'), $read('below')];
+            if (null !== $length && null !== $width) {
+                $bites[] = new Bite($from ?? Length::zero(), $below ?? Length::zero(), $length, $width);
+            } elseif ((null !== $length || null !== $width || null !== $from || null !== $below) && $entry->isSound()) {
+                $entry->fault($at.(null === $length ? 'length' : 'width'), new Sentence('How large is the part that is missing? Type its length along the cloth and its width across it, or empty the line.'));
+            }
+        }
+
+        return $bites;
     }
 }

@@ -83,6 +83,24 @@ final class CutController extends AbstractController
         return $this->back($request, $record);
     }
 
+    /** What is missing from it: rectangles that were taken out, or are spoilt. */
+    #[Route('/cut/{id}/bites', name: 'cut_bites', methods: ['POST'])]
+    public function bites(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $entry = new Entry($request->request->all());
+        $bites = $this->form->bites($entry, $this->settings->of($account)->system);
+        Revision::check($entry, $record->revision);
+        if (!$entry->isSound()) {
+            return $this->page->page($record->cloth, $account, $entry, $this->today(), $id);
+        }
+        $cut = $this->mapper->cut($record);
+        $this->store($record, new Cut($cut->id, $cut->ledger, $cut->label, $cut->state, $cut->expected, $bites));
+        $this->toast->say([] === $bites ? 'The cut of {cloth} is whole.' : 'What is missing from {cloth} is noted: nothing is laid there.', ['cloth' => $record->cloth->name]);
+
+        return $this->back($request, $record);
+    }
+
     #[Route('/cut/{id}/arrived', name: 'cut_arrived', methods: ['POST'])]
     public function arrived(string $id, #[CurrentUser] Account $account): Response
     {
@@ -102,7 +120,7 @@ final class CutController extends AbstractController
         if (\count($cut->ledger) < 2) {
             $this->toast->say('There is nothing left to undo on this cut.');
         } else {
-            $this->store($record, new Cut($cut->id, \array_slice($cut->ledger, 0, -1), $cut->label, $cut->state, $cut->expected));
+            $this->store($record, new Cut($cut->id, \array_slice($cut->ledger, 0, -1), $cut->label, $cut->state, $cut->expected, $cut->bites));
             $this->toast->say('The last entry for {cloth} is undone.', ['cloth' => $record->cloth->name]);
         }
 

@@ -18,6 +18,7 @@ final readonly class Strip
      * @param list<Mark> $marks
      * @param bool       $widthKnown a strip of unknown width has a wavy lower edge
      * @param bool       $torn       longer than is drawn
+     * @param string     $holes      path of what is missing from the cut
      */
     public function __construct(
         public string $id,
@@ -32,6 +33,7 @@ final readonly class Strip
         public bool $lengthKnown,
         public bool $torn,
         public bool $large,
+        public string $holes = '',
     ) {
     }
 

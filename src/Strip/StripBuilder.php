@@ -26,7 +26,7 @@ final class StripBuilder
     /** @param list<Promise> $promises */
     public function cut(Cloth $cloth, Cut $cut, array $promises, Scale $scale, Assumptions $assumptions, System $system): Strip
     {
-        return $this->strip($cloth, ToCut::of($cloth, $cut, $assumptions), $promises, null, $scale, $system);
+        return $this->strip($cloth, $cut, ToCut::of($cloth, $cut, $assumptions), $promises, null, $scale, $system);
     }
 
     public function role(RoleAnswer $role, string $project, Scale $scale, System $system): ?Strip
@@ -36,19 +36,24 @@ final class StripBuilder
 
             return $this->assemble(null, 0, $scale->across * 1.4, [$mark], $scale, $system, true, true, false);
         }
-        if (null === $role->claim->cloth || null === $role->toCut) {
+        if (null === $role->claim->cloth || null === $role->claim->cut || null === $role->toCut) {
             return null;
         }
 
-        return $this->strip($role->claim->cloth, $role->toCut, $role->promises, $role->claim->id, $scale, $system);
+        return $this->strip($role->claim->cloth, $role->claim->cut, $role->toCut, $role->promises, $role->claim->id, $scale, $system);
     }
 
     /** @param list<Promise> $promises */
-    private function strip(Cloth $cloth, ToCut $toCut, array $promises, ?string $own, Scale $scale, System $system): Strip
+    private function strip(Cloth $cloth, Cut $cut, ToCut $toCut, array $promises, ?string $own, Scale $scale, System $system): Strip
     {
         $height = null === $toCut->width ? $scale->across * 1.4 : max(6.0, $scale->y($toCut->width));
         $full = $scale->x($toCut->length ?? Length::ofMetres('1'));
         $length = min($full, $scale->room - 20);
+        $holes = '';
+        foreach (null === $toCut->width ? [] : $cut->bites as $bite) {
+            [$left, $top] = [min($scale->x($bite->from), $length), min($scale->y($bite->below), $height)];
+            $holes .= \sprintf('M%.1f %.1fH%.1fV%.1fH%.1fZ', $left, $top, min($scale->x($bite->from->plus($bite->length)), $length), min($scale->y($bite->below->plus($bite->width)), $height), $left);
+        }
         $marks = $laid = [];
         $at = Length::zero();
         foreach (null === $toCut->length ? [] : $promises as $promise) {
@@ -72,7 +77,7 @@ final class StripBuilder
             );
         }
 
-        return $this->assemble($cloth, $length, $height, $marks, $scale, $system, null !== $toCut->width, null !== $toCut->length, $full > $length);
+        return $this->assemble($cloth, $length, $height, $marks, $scale, $system, null !== $toCut->width, null !== $toCut->length, $full > $length, $holes);
     }
 
     /** The claim of a saved lay is an area: its pieces where they lie. */
@@ -94,7 +99,7 @@ final class StripBuilder
     }
 
     /** @param list<Mark> $marks */
-    private function assemble(?Cloth $cloth, float $length, float $height, array $marks, Scale $scale, System $system, bool $widthKnown, bool $lengthKnown, bool $torn): Strip
+    private function assemble(?Cloth $cloth, float $length, float $height, array $marks, Scale $scale, System $system, bool $widthKnown, bool $lengthKnown, bool $torn, string $holes = ''): Strip
     {
         $end = $length;
         foreach ($marks as $mark) {
@@ -114,6 +119,7 @@ final class StripBuilder
             $lengthKnown,
             $torn,
             $scale->across >= 60,
+            $holes,
         );
     }
 

@@ -60,6 +60,7 @@ final class TableController extends AbstractController
     #[Route('', name: 'table', methods: ['GET'])]
     public function list(Library $library, #[CurrentUser] Account $account): Response
     {
+        $projects = $this->plan->projects($account);
         $cloths = [];
         $lays = array_map(function (LayRecord $record) use ($account, &$cloths): SavedLay {
             return $this->mapper->lay($record, $this->settings->of($account)->assumptions, $cloths);
@@ -67,7 +68,7 @@ final class TableController extends AbstractController
 
         return $this->render('table/list.html.twig', [
             'lays' => $lays,
-            'projects' => array_values(array_filter($this->plan->projects($account), static fn (Project $project): bool => $project->state->isOpen() && null !== $project->version)),
+            'projects' => array_values(array_filter($projects, static fn (Project $project): bool => $project->state->isOpen() && null !== $project->version)),
             'assumptions' => $this->settings->of($account)->assumptions,
             'patterns' => array_values(array_filter($library->all($account), static fn ($pattern): bool => [] !== array_filter($pattern->versions, static fn ($version): bool => [] !== $version->pieces->marks))),
         ]);

@@ -26,7 +26,8 @@ use Octavum\Core\Pattern\Shape;
  */
 final readonly class Block
 {
-    private const LOOKS = 40;
+    /** At the clock, for each way of laying. */
+    private const LOOKS = 20;
     private const STEPS = 8;
     private const SCALES = [0.55, 1.7];
 
@@ -97,8 +98,8 @@ final readonly class Block
         if ([] === $all) {
             return null;
         }
-        $lay = (new LayMaker())->make(new Request([new Sheet('c', (float) $usable->millimetres(), null)], $all, 0, $oneWay, $folds), static function () use (&$looks): float {
-            return 2 * ++$looks / self::LOOKS;
+        $lay = (new LayMaker())->make(new Request([new Sheet('c', (float) $usable->millimetres(), null)], $all, 0, $oneWay, $folds), static function () use (&$looks, $folds): float {
+            return 2 * ++$looks / (self::LOOKS * \count($folds));
         });
 
         return [] === $lay->placements || [] !== $lay->unplaced ? null : Length::ofMillimetres(ceil($lay->used['c'] ?? 0));

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Tests\Season;
+
+use Octavum\Core\Cloth\Bite;
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\Hand;
+use Octavum\Core\Lay\Judge;
+use Octavum\Core\Lay\Outline;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Width;
+use Octavum\Core\Need\Need;
+use Octavum\Core\Need\Verdict;
+use Octavum\Core\Need\Way;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Piece;
+use Octavum\Core\Pattern\PieceSet;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Role;
+use Octavum\Core\Pattern\Shape;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\Season\Action;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\LaidGarment;
+use Octavum\Core\Season\LaidPiece;
+use Octavum\Core\Season\LaidSheet;
+use Octavum\Core\Season\LaySetup;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\SavedLay;
+use Octavum\Core\Season\Season;
+use Octavum\Core\Season\SeasonCheck;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** Two cuts of one cloth, 1.50 m and 1.00 m × 1.40 m usable, squared already; a skirt of two panels, 60 × 70 cm. */
+final class SavedLayTest extends TestCase
+{
+    public function testALayThatHoldsIsTheNeedAndItsWorkingSaysSo(): void
+    {
+        $answer = $this->only($this->check([$this->project('skirt', $this->lay([['skirt', 0, 0, 0, 600, 700], ['skirt', 0, 0, 700, 600, 700]], [600, 0]))]));
+        self::assertSame(Verdict::Fits, $answer->verdict);
+        self::assertInstanceOf(Need::class, $answer->need);
+        self::assertSame([Way::LaidOut, 600_000], [$answer->need->way, $answer->need->amount->micrometres]);
+        self::assertSame('Laid out, {fold}: {percent} % of the length used is in pieces', $answer->need->working->lines[0]->label->message);
+        self::assertSame(840_000, $answer->spare?->micrometres, '1.44 − 0.60');
+    }
+
+    /** 600 mm used by both: two thirds of the area are the skirt's. */
+    public function testTwoThatShareACutShareItsLengthByArea(): void
+    {
+        $lay = $this->lay([['skirt', 0, 0, 0, 600, 800], ['top', 0, 0, 800, 600, 400]], [600, 0], ['skirt', 'top']);
+        $answers = $this->check([$this->project('skirt', $lay), $this->project('top', $lay)]);
+        self::assertSame([400_000, 200_000], array_map(static fn (RoleAnswer $role): ?int => $role->amount()?->micrometres, $answers));
+        self::assertSame(840_000, $answers[1]->spare?->micrometres, 'the second sees what both leave');
+        self::assertSame(['top'], $lay->laidOut(0, $lay->sheets[0])->others);
+    }
+
+    public function testALayOnTwoCutsClaimsBothAndAnswersForEach(): void
+    {
+        $answers = $this->check([$this->project('skirt', $this->lay([['skirt', 0, 0, 0, 600, 700], ['skirt', 1, 0, 0, 950, 700]], [600, 950]))]);
+        self::assertSame(['a', 'b'], array_map(static fn (RoleAnswer $role): ?string => $role->claim->cut?->id, $answers));
+        self::assertSame([Verdict::Fits, Verdict::Short], array_map(static fn (RoleAnswer $role): ?Verdict => $role->verdict, $answers), '0.95 of 0.94 m');
+    }
+
+    /** @param \Closure(self): Project $project */
+    #[DataProvider('changes')]
+    public function testALayGoesStaleWhenWhatItWasMadeWithChanges(\Closure $project, string $why): void
+    {
+        $answer = $this->only($this->check([$project($this)]));
+        self::assertNotSame(Way::LaidOut, $answer->need instanceof Need ? $answer->need->way : null);
+        $snags = array_values(array_filter($answer->snags, static fn ($snag): bool => Action::LayAgain === $snag->action));
+        self::assertCount(1, $snags);
+        self::assertInstanceOf(Sentence::class, $snags[0]->sentence->with['why']);
+        self::assertStringContainsString($why, (string) $snags[0]->sentence->with['why']);
+    }
+
+    /** @return iterable<string, array{\Closure(self): Project, string}> */
+    public static function changes(): iterable
+    {
+        $lay = static fn (self $t): SavedLay => $t->lay([['skirt', 0, 0, 0, 600, 700]], [600, 0]);
+        yield 'size' => [static fn (self $t): Project => $t->project('skirt', $lay($t), size: '16'), 'it was laid in size 14, and the size is 16 now'];
+        yield 'pieces' => [static fn (self $t): Project => $t->project('skirt', $lay($t), panel: 720), 'the pieces have been changed'];
+        yield 'width' => [static fn (self $t): Project => $t->project('skirt', $lay($t), cloth: $t->cloth(1300)), 'a usable width of'];
+        yield 'direction' => [static fn (self $t): Project => $t->project('skirt', $lay($t), cloth: $t->cloth(1420, Direction::OneWay)), 'one-way'];
+        yield 'another cut' => [static fn (self $t): Project => $t->project('skirt', $t->lay([['skirt', 0, 0, 0, 600, 700]], [600]), cut: 1), 'another cut'];
+        yield 'not sound' => [static fn (self $t): Project => $t->project('skirt', $t->lay([['skirt', 0, 0, 0, 600, 700]], [600, 0], sound: false)), 'soundly'];
+    }
+
+    public function testUnfoldedAFoldedLayCoversBothSidesOfItsFold(): void
+    {
+        $lengthwise = $this->lay([['skirt', 0, 0, 0, 600, 300]], [600, 0], fold: Fold::Lengthwise, layers: 2);
+        self::assertSame([400.0, 1000.0, 360_000.0], $this->extent($lengthwise->unfolded(0, $lengthwise->sheets[0])), 'the fold lies in the middle, at 700');
+        $gate = $this->lay([['skirt', 0, 0, 0, 600, 300], ['skirt', 0, 0, 400, 600, 300]], [600, 0], fold: Fold::Gate, layers: 2);
+        self::assertSame([50.0, 1350.0, 720_000.0], $this->extent($gate->unfolded(0, $gate->sheets[0])), 'the folds lie at 350 and 1050');
+    }
+
+    /**
+     * @param list<Outline> $outlines
+     *
+     * @return array{float, float, float} lowest and highest y, and the area
+     */
+    private function extent(array $outlines): array
+    {
+        $area = 0.0;
+        $ys = [];
+        foreach ($outlines as $outline) {
+            $area += $outline->area();
+            array_push($ys, $outline->bottom, $outline->top);
+        }
+
+        return [] === $ys ? [0, 0, 0] : [min($ys), max($ys), $area];
+    }
+
+    public function testASetupLeavesOutWhatComesFromOtherClothAndWhatIsMissingFromTheCut(): void
+    {
+        $cloth = $this->cloth(1420, bites: [new Bite(Length::zero(), Length::zero(), Length::ofMillimetres(630), Length::ofMillimetres(410))]);
+        $setup = new LaySetup([new LaidSheet($cloth, $cloth->cuts[0], Length::ofMillimetres(1400), Length::ofMillimetres(1440), Length::zero())], [new LaidGarment('skirt', 'skirt', 'v', Role::Main, '14', '')], [[$this->panel('Front', 700), $this->panel('Band', 100)]], off: ['0/Band']);
+        $request = $setup->request([Fold::Flat]);
+        self::assertNotNull($request);
+        self::assertSame(['0/Front'], array_map(static fn ($piece): string => $piece->id, $request->pieces));
+        self::assertSame([[0.0, 0.0, 600.0, 400.0]], $request->sheets[0]->bites, 'squared by 3 cm, the selvage of 1 cm off');
+        $place = static fn (float $x, float $y): array => ['piece' => '0/Front', 'copy' => 1, 'sheet' => 's0', 'turn' => 0, 'flipped' => false, 'x' => $x, 'y' => $y];
+        $on = (new Hand())->lay($request, Fold::Flat, [$place(0, 0)]);
+        self::assertContains('0/Front 1 lies where there is no cloth', (new Judge())->faults($request, $on));
+        $beside = (new Hand())->lay($request, Fold::Flat, [$place(0, 400)]);
+        self::assertSame([], array_filter((new Judge())->faults($request, $beside), static fn (string $fault): bool => str_contains($fault, 'no cloth')));
+        self::assertNull((new LaySetup([], [], []))->request([Fold::Flat]));
+    }
+
+    /**
+     * @param list<Project> $projects
+     *
+     * @return list<RoleAnswer>
+     */
+    private function check(array $projects): array
+    {
+        return array_merge(...array_map(static fn ($answer): array => $answer->roles, (new SeasonCheck(new Assumptions()))->check($projects[0]->season, $projects)->projects));
+    }
+
+    /** @param list<RoleAnswer> $answers */
+    private function only(array $answers): RoleAnswer
+    {
+        self::assertCount(1, $answers);
+
+        return $answers[0];
+    }
+
+    /** @param list<Bite> $bites */
+    private function cloth(int $full, Direction $direction = Direction::None, array $bites = []): Cloth
+    {
+        $cut = static fn (string $id, int $length): Cut => new Cut($id, [new LedgerEntry(new \DateTimeImmutable('2026-11-01'), LedgerKind::Washed, Length::ofMillimetres($length))], bites: $bites);
+
+        return new Cloth('tweed', 'Tweed', Width::of(Length::ofMillimetres($full), Length::ofMillimetres(10)), direction: $direction, cuts: [$cut('a', 1500), $cut('b', 1000)]);
+    }
+
+    private function panel(string $name, float $width): Piece
+    {
+        return new Piece($name, quantity: 2, shapes: [new Shape([], Outline::rectangle(600, $width))]);
+    }
+
+    private function version(float $panel = 700): Version
+    {
+        return new Version('v', 'A', new RequirementTable(['14', '16'], []), pieces: PieceSet::of([$this->panel('Panel', $panel)], ['14', '16']));
+    }
+
+    private function project(string $id, SavedLay $lay, string $size = '14', float $panel = 700, ?Cloth $cloth = null, int $cut = 0): Project
+    {
+        $cloth ??= $this->cloth(1420);
+        $version = $this->version($panel);
+        $sheets = array_map(static fn (LaidSheet $sheet, int $i): LaidSheet => new LaidSheet($cloth, $cloth->cuts[$i], $sheet->width, $sheet->length, $sheet->used), $lay->sheets, array_keys($lay->sheets));
+        $lay = new SavedLay($lay->id, $lay->name, $lay->fold, $lay->oneWay, $lay->gap, $sheets, $lay->garments, $lay->pieces, $lay->sound, $lay->utilisation);
+
+        return new Project($id, $id, new Season('s', 'Thaw', new \DateTimeImmutable('2027-03-01'), 13, 360), 'skirt' === $id ? 1 : 2, pattern: new Pattern('p', 'Skirt', versions: [$version]), version: $version, size: $size, claims: [new Claim($id.'#0', Role::Main, $cloth, $cloth->cuts[$cut], lay: $lay)]);
+    }
+
+    /**
+     * @param list<array{string, int, float, float, float, float}> $pieces   garment, sheet, x, y, length and width
+     * @param non-empty-list<int>                                  $used     of each sheet
+     * @param list<string>                                         $garments
+     */
+    private function lay(array $pieces, array $used, array $garments = ['skirt'], Fold $fold = Fold::Flat, int $layers = 1, bool $sound = true): SavedLay
+    {
+        $cloth = $this->cloth(1420);
+        $mark = $this->version()->pieces->mark('14');
+        $sheets = array_map(static fn (int $i): LaidSheet => new LaidSheet($cloth, $cloth->cuts[$i], Length::ofMillimetres(1400), Length::ofMillimetres([1440, 940][$i]), Length::ofMillimetres($used[$i])), array_keys($used));
+
+        return new SavedLay('lay', 'Skirt', $fold, false, 0, $sheets, array_map(static fn (string $name): LaidGarment => new LaidGarment($name, $name, 'v', Role::Main, '14', $mark), $garments), array_map(static fn (array $p, int $i): LaidPiece => new LaidPiece((int) array_search($p[0], $garments, true), 'Panel', $i + 1, $p[1], 0, false, $layers, $p[2], $p[3], Outline::rectangle($p[4], $p[5])->moved($p[2], $p[3])), $pieces, array_keys($pieces)), $sound, 0.8);
+    }
+}

@@ -1,0 +1,258 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Tests\Table;
+
+use Octavum\Account\Account;
+use Octavum\Core\Season\Project;
+use Octavum\Exchange\WorkroomReader;
+use Octavum\Exchange\WorkroomWriter;
+use Octavum\Tests\PageTestCase;
+use Octavum\Tests\QueryCounter;
+
+/**
+ * @phpstan-type Place array{piece: string, copy: int, sheet: string, turn: int, flipped: bool, layers: int, x: float, y: float, locked?: bool}
+ * @phpstan-type Answer array{status: string, faults: list<string>, missing: list<string>, used: list<array{millimetres: float}>, more?: string}
+ * @phpstan-type Mat array{setup: array{oneWay: bool}, sheets: list<array{length: ?int, width: int}>, garments: list<array{known: string, size: string}>, ways: array<string, array{items: list<mixed>, refused: ?string}>, pieces: array<mixed>}
+ */
+final class TablePagesTest extends PageTestCase
+{
+    private Account $account;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->account = $this->signInToDemo();
+    }
+
+    public function testTheTableOffersWhatCanBeLaid(): void
+    {
+        $page = self::says($this->get('/table'));
+        self::assertStringContainsString('Quarry pinafore', $page);
+        self::assertStringContainsString('Lock-keeper trousers , wide', $page);
+    }
+
+    public function testAPatternLiesOnARollAndAProjectOnItsCut(): void
+    {
+        $tee = $this->project('Quarry pinafore');
+        $mat = $this->mat('/table/new?project='.$tee->id);
+        self::assertSame([1740, 1440], [$mat['sheets'][0]['length'], $mat['sheets'][0]['width']]);
+        self::assertSame('pieces', $mat['garments'][0]['known']);
+        self::assertCount(9, $mat['ways']['flat']['items']);
+        $roll = $this->mat('/table/new?version='.$tee->version?->id.'&size=20');
+        self::assertSame([null, '20'], [$roll['sheets'][0]['length'], $roll['garments'][0]['size']]);
+        $block = $this->mat('/table/new?project='.$this->project('Lantern dress')->id);
+        self::assertSame('calibrated', $block['garments'][0]['known']);
+        self::assertTrue($block['setup']['oneWay'], 'the cloth decides');
+        self::assertStringContainsString('one-way', (string) $block['ways']['crosswise']['refused']);
+        self::assertSame([], $this->mat('/table/new')['pieces']);
+    }
+
+    public function testTheMachineStreamsBetterLaysAndEndsWithASoundOne(): void
+    {
+        $done = $this->make($this->pinafore(), ['flat', 'gate']);
+        self::assertStringContainsString('"better":', $this->browser->getInternalResponse()->getContent());
+        self::assertSame([[], [], 'flat'], [$done['done']['faults'], $done['done']['missing'], $done['fold']]);
+        self::assertCount(9, $done['places']);
+        self::assertLessThan(1740, $done['done']['used'][0]['millimetres']);
+    }
+
+    public function testTwoCutsAreUsedTogetherButNoPieceLiesAcrossTheGap(): void
+    {
+        $setup = $this->threeOnTwo();
+        $done = $this->make($setup, ['flat']);
+        self::assertSame([[], []], [$done['done']['faults'], $done['done']['missing']]);
+        self::assertSame(['s0', 's1'], array_values(array_unique(array_column($done['places'], 'sheet'))), 'the pieces are named with their cut');
+        $short = ['sheets' => [$setup['sheets'][1]]] + $setup;
+        $done = $this->make($short, ['flat'])['done'];
+        self::assertSame('short', $done['status']);
+        self::assertMatchesRegularExpression('/With (\d+ cm|\d\.\d\d m) more of Quarry tweed, the shorter all of it would go on\./', $done['more'] ?? '');
+    }
+
+    public function testALayByHandIsJudgedSavedReopenedAndCountsInTheSeason(): void
+    {
+        $setup = $this->pinafore();
+        $places = $this->make($setup, ['flat'])['places'];
+        $moved = [['x' => $places[1]['x'], 'y' => $places[1]['y']] + $places[0], ...\array_slice($places, 1)];
+        $judged = $this->ask('/table/judge', ['setup' => $setup, 'fold' => 'flat', 'places' => $moved]);
+        self::assertStringContainsString('overlap.', implode(' ', $judged['faults']));
+        $saved = $this->ask('/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => $places, 'name' => 'Pinafore on tweed', 'locked' => [$places[2]['piece'].' '.$places[2]['copy']]]);
+        self::assertMatchesRegularExpression('~^/table/[0-9A-Z]{26}$~', $saved['url']);
+        $page = $this->get($saved['url']);
+        self::assertSame('Pinafore on tweed', $page->filter('h1')->text());
+        /** @var array{places: list<Place>} $reopened */
+        $reopened = json_decode($page->filter('#mat-saved')->text(), true);
+        self::assertCount(9, $reopened['places']);
+        self::assertCount(1, array_filter($reopened['places'], static fn (array $place): bool => $place['locked'] ?? false));
+        $workings = self::says($this->get('/season/'.$this->project('Quarry pinafore')->season->id.'/workings'));
+        self::assertMatchesRegularExpression('/Laid out, flat, one layer: \d\d % of the length used is in pieces the lay 1\.\d+ m/', $workings);
+        self::assertStringNotContainsString('Quarry pinafore is 56 cm short', self::says($this->get('/season')));
+        self::assertStringContainsString('is-laid', $this->get('/season')->html(), 'an area on the strip');
+        self::assertStringContainsString('From the cut end', self::says($this->get($saved['url'].'/print')));
+        $svg = $this->browser->request('GET', $saved['url'].'.svg');
+        self::assertResponseHeaderSame('content-type', 'image/svg+xml');
+        self::assertMatchesRegularExpression('/width="[\d.]+mm"/', (string) $this->browser->getResponse()->getContent());
+    }
+
+    public function testASavedLayGoesStaleWithTheSizeAndTheProjectKeepsIt(): void
+    {
+        $this->savePinafore();
+        $id = $this->project('Quarry pinafore')->id;
+        $this->get('/project/'.$id);
+        $this->send('Save the project', ['size' => '16']);
+        $season = self::says($this->get('/season'));
+        self::assertStringContainsString('The saved lay of Quarry pinafore does not count any more: it was laid in size 14, and the size is 16 now.', $season);
+        self::assertStringContainsString('Lay it again', $season);
+        $lay = $this->workroom($this->account)->lays[0];
+        self::assertStringContainsString('It does not count any more for Quarry pinafore', self::says($this->get('/table/'.$lay->id)));
+        $this->get('/project/'.$id);
+        $this->send('Save the project', ['size' => '14']);
+        self::assertStringNotContainsString('does not count any more', self::says($this->get('/season')));
+    }
+
+    public function testALayThatIsNotWholeIsKeptButDoesNotCount(): void
+    {
+        $setup = $this->pinafore();
+        $places = \array_slice($this->make($setup, ['flat'])['places'], 0, 3);
+        $this->ask('/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => $places, 'name' => 'Begun']);
+        self::assertFalse($this->workroom($this->account)->lays[0]->sound);
+        self::assertStringContainsString('Quarry pinafore is 56 cm short', self::says($this->get('/season')));
+        self::assertStringContainsString('not whole yet', self::says($this->get('/table')));
+        $this->post('/table/'.$this->workroom($this->account)->lays[0]->id.'/remove');
+        self::assertStringNotContainsString('Begun', self::says($this->get('/table'), '.table-lists'));
+    }
+
+    public function testLaysTravelWithTheWorkroom(): void
+    {
+        $this->savePinafore();
+        $before = $this->workroom($this->account);
+        $written = (new WorkroomWriter())->write($before);
+        $read = (new WorkroomReader())->read($written);
+        self::assertSame($written, (new WorkroomWriter())->write($read));
+        self::assertSame($before->lays[0]->id, array_values(array_filter($read->projects, static fn (Project $project): bool => 'Quarry pinafore' === $project->name))[0]->claims[0]->lay?->id);
+    }
+
+    public function testNonsenseGetsASentence(): void
+    {
+        $setup = $this->pinafore();
+        foreach ([
+            ['/table/mat', ['setup' => ['garments' => [['project' => 'nobody']], 'sheets' => []]], 'no longer on the plan'],
+            ['/table/mat', ['setup' => ['garments' => [], 'sheets' => [['width' => -5]]]], 'A number from 100 to 4000'],
+            ['/table/mat', ['setup' => 'soup'], 'An object is expected'],
+            ['/table/judge', ['setup' => ['garments' => [], 'sheets' => []], 'places' => []], 'There is nothing to lay'],
+            ['/table/judge', ['setup' => $setup, 'fold' => 'flat', 'places' => [['piece' => '0/Moon', 'copy' => 1, 'sheet' => 's0', 'turn' => 0, 'x' => 0, 'y' => 0]]], 'This cannot be laid so: 0/Moon 1.'],
+            ['/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => [], 'name' => ''], 'A name is missing'],
+        ] as [$path, $body, $sentence]) {
+            self::assertStringContainsString($sentence, $this->ask($path, $body, 422)['fault']);
+        }
+    }
+
+    public function testAnotherAccountsLayIsNotThere(): void
+    {
+        $this->savePinafore();
+        $id = $this->workroom($this->account)->lays[0]->id;
+        $setup = $this->pinafore();
+        $this->browser->loginUser($this->account('else@example.org'));
+        foreach (['', '/print', '.svg'] as $page) {
+            $this->browser->request('GET', '/table/'.$id.$page);
+            self::assertResponseStatusCodeSame(404, $page);
+        }
+        self::assertStringContainsString('no longer', $this->ask('/table/mat', ['setup' => $setup], 422)['fault']);
+    }
+
+    public function testTheNumberOfQueriesDoesNotGrowWithTheLays(): void
+    {
+        $this->savePinafore();
+        $this->get('/table');
+        $one = QueryCounter::during(fn () => $this->get('/table'));
+        $this->savePinafore();
+        $this->savePinafore();
+        $this->get('/table');
+        self::assertSame($one, QueryCounter::during(fn () => $this->get('/table')));
+    }
+
+    public function testTheBlockStandsBesideTheTable(): void
+    {
+        self::assertStringContainsString('Calibrated block, give or take 15 %', self::says($this->get('/project/'.$this->project('Lantern dress')->id.'/block')));
+    }
+
+    private function savePinafore(): void
+    {
+        $setup = $this->pinafore();
+        $this->ask('/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => $this->make($setup, ['flat'])['places'], 'name' => 'Pinafore']);
+    }
+
+    /** @return array<string, mixed> */
+    private function pinafore(): array
+    {
+        $project = $this->project('Quarry pinafore');
+
+        return ['garments' => [['project' => $project->id, 'role' => 'main']], 'sheets' => [['cut' => $project->claims[0]->cut?->id]]];
+    }
+
+    /** @return array{garments: list<array<string, mixed>>, sheets: list<array<string, mixed>>} */
+    private function threeOnTwo(): array
+    {
+        $cuts = $this->project('Quarry pinafore')->claims[0]->cloth->cuts ?? [];
+
+        return ['garments' => array_map(fn (string $name): array => ['project' => $this->project($name)->id, 'role' => 'main'], ['Quarry pinafore', 'Tweed waistcoat', 'Gathered tweed skirt']), 'sheets' => array_map(static fn ($cut): array => ['cut' => $cut->id], $cuts)];
+    }
+
+    private function project(string $name): Project
+    {
+        foreach ($this->workroom($this->account)->projects as $project) {
+            if ($project->name === $name) {
+                return $project;
+            }
+        }
+        self::fail($name);
+    }
+
+    /** @return Mat */
+    private function mat(string $path): array
+    {
+        /** @var Mat $mat */
+        $mat = json_decode($this->get($path)->filter('#mat')->text(), true);
+
+        return $mat;
+    }
+
+    /**
+     * @param array<string, mixed> $setup
+     * @param list<string>         $folds
+     *
+     * @return array{done: Answer, fold: string, places: list<Place>} the last line of the stream
+     */
+    private function make(array $setup, array $folds): array
+    {
+        $this->fetch('/table/make', ['setup' => $setup, 'folds' => $folds, 'seconds' => 1]);
+        $lines = explode("\n", trim($this->browser->getInternalResponse()->getContent()));
+        /** @var array{done: Answer, fold: string, places: list<Place>} $last */
+        $last = json_decode(end($lines), true);
+
+        return $last;
+    }
+
+    /**
+     * @param array<string, mixed> $body
+     *
+     * @return array{fault: string, url: string, faults: list<string>}
+     */
+    private function ask(string $path, array $body, int $status = 200): array
+    {
+        $this->fetch($path, $body);
+        self::assertResponseStatusCodeSame($status);
+        /** @var array{fault: string, url: string, faults: list<string>} $answer */
+        $answer = json_decode((string) $this->browser->getResponse()->getContent(), true);
+
+        return $answer;
+    }
+
+    /** @param array<string, mixed> $body */
+    private function fetch(string $path, array $body): void
+    {
+        $token = (string) $this->get('/table/new')->filter('meta[name=csrf]')->attr('content');
+        $this->browser->request('POST', $path, [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_X_TOKEN' => $token], (string) json_encode($body));
+    }
+}
