@@ -10,11 +10,13 @@ for (const [device, viewport] of Object.entries({ desk: { width: 1280, height: 8
         test.use({ viewport });
 
         test('every page is accessible and nothing scrolls sideways', async ({ demo: page }) => {
-            test.setTimeout(90_000);
+            test.setTimeout(180_000);
             const cloth = await first(page, '/cloth?words=heron', '.sheet td a');
             const pattern = await first(page, '/patterns?words=towpath', '.sheet td a');
+            const pieces = await first(page, pattern, '.pieces-line a');
+            const laid = await first(page, '/table', '.lay-line a');
             const project = await first(page, '/season', '.project:nth-of-type(4) .who a');
-            for (const path of ['/season', '/season/new', '/project/new', project, '/cloth', '/cloth/new', cloth, cloth + '/edit', '/patterns', '/patterns/new', pattern, pattern + '/versions/new', '/shopping', '/settings', '/find?q=heron', '/find']) {
+            for (const path of ['/season', '/season/new', '/project/new', project, '/cloth', '/cloth/new', cloth, cloth + '/edit', '/patterns', '/patterns/new', pattern, pattern + '/versions/new', pieces, pieces + '/new?draft=sleeve', pieces + '/import', pieces + '/copy', '/table', laid, '/shopping', '/settings', '/find?q=heron', '/find']) {
                 await test.step(path, async () => {
                     await open(page, path);
                     await expectAccessible(page);
@@ -44,7 +46,7 @@ test('keys go to every room, find, list themselves and begin something new', asy
     await expect(page.getByRole('dialog')).toContainText('move the selected project');
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog')).toBeHidden();
-    for (const [keys, heading] of [['gc', 'Cloth'], ['gp', 'Patterns'], ['gh', 'Shopping for Thaw'], ['gs', 'Thaw']]) {
+    for (const [keys, heading] of [['gc', 'Cloth'], ['gp', 'Patterns'], ['gt', 'Table'], ['gh', 'Shopping for Thaw'], ['gs', 'Thaw']]) {
         await page.keyboard.press(keys[0]);
         await page.keyboard.press(keys[1]);
         await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible();

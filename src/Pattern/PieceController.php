@@ -184,7 +184,7 @@ final class PieceController extends AbstractController
             'pattern' => $version->pattern,
             'version' => $version,
             'drawing' => $drawing,
-            'found' => array_map(fn (array $one): array => ['name' => $one[0], 'outline' => json_encode($this->writer->outline($one[1]), \JSON_THROW_ON_ERROR), 'drawing' => PieceDrawing::of(new Piece($one[0]), [new Shape([], $one[1]->turned(90))], 0, 110)], $found),
+            'found' => array_map(fn (array $one): array => ['name' => $one[0], 'outline' => json_encode($this->writer->outline($one[1]), \JSON_THROW_ON_ERROR), 'drawing' => PieceDrawing::of(new Piece($one[0]), [new Shape([], $one[1]->turned(270))], 0, 130)], $found),
             'largest' => $this->largest($found),
             'values' => $entry->typed,
             'faults' => $entry->faults(),

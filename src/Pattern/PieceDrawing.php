@@ -10,11 +10,14 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Pattern\Piece;
 use Octavum\Core\Pattern\Shape;
 
-/** A piece drawn to scale for the template pattern/_piece.html.twig: down the page along its grain. Pixels. */
+/**
+ * A piece drawn to scale for the template pattern/_piece.html.twig, its top up: as it lies on the table, turned a quarter, so
+ * that left stays left. Pixels.
+ */
 final readonly class PieceDrawing
 {
     /**
-     * @param list<string> $outlines  paths of what is cut out, the largest size last
+     * @param list<string> $outlines  paths of what is cut out, the largest size first
      * @param list<string> $stitching paths of the outlines without the allowance, where one is added
      */
     private function __construct(
@@ -35,14 +38,13 @@ final readonly class PieceDrawing
     public static function of(Piece $piece, array $shapes, float $scale = 0, float $room = 150): self
     {
         $cut = array_map(static fn (Shape $shape): Outline => $shape->cutOut($piece->onFold), $shapes);
-        usort($cut, static fn (Outline $a, Outline $b): int => $a->area() <=> $b->area());
-        $largest = $cut[\count($cut) - 1];
-        $left = min(array_map(static fn (Outline $outline): float => $outline->bottom, $cut));
+        usort($cut, static fn (Outline $a, Outline $b): int => $b->area() <=> $a->area());
+        $right = max(array_map(static fn (Outline $outline): float => $outline->top, $cut));
         $top = min(array_map(static fn (Outline $outline): float => $outline->left, $cut));
         $high = max(array_map(static fn (Outline $outline): float => $outline->right, $cut)) - $top;
-        $wide = max(array_map(static fn (Outline $outline): float => $outline->top, $cut)) - $left;
-        $scale = $scale > 0 ? $scale : min($room / $high, $room / $wide);
-        $path = static fn (Outline $outline): string => 'M'.implode('L', array_map(static fn (array $p): string => \sprintf('%.1f %.1f', ($p[1] - $left) * $scale, ($p[0] - $top) * $scale), $outline->points)).'Z';
+        $wide = $right - min(array_map(static fn (Outline $outline): float => $outline->bottom, $cut));
+        $scale = $scale > 0 ? $scale : min($room / $high, 0.72 * $room / $wide);
+        $path = static fn (Outline $outline): string => 'M'.implode('L', array_map(static fn (array $p): string => \sprintf('%.1f %.1f', ($right - $p[1]) * $scale, ($p[0] - $top) * $scale), $outline->points)).'Z';
 
         return new self(
             $piece,
@@ -50,8 +52,8 @@ final readonly class PieceDrawing
             array_map(static fn (Shape $shape): string => $path($shape->drawn), array_values(array_filter($shapes, static fn (Shape $shape): bool => null !== $shape->allowance))),
             round($wide * $scale, 1),
             round($high * $scale, 1),
-            Figure::exact(Length::ofMillimetres($largest->length())),
-            Figure::exact(Length::ofMillimetres($largest->width())),
+            Figure::exact(Length::ofMillimetres($cut[0]->length())),
+            Figure::exact(Length::ofMillimetres($cut[0]->width())),
         );
     }
 }

@@ -30,7 +30,7 @@ final class TablePagesTest extends PageTestCase
     {
         $page = self::says($this->get('/table'));
         self::assertStringContainsString('Quarry pinafore', $page);
-        self::assertStringContainsString('Lock-keeper trousers , wide', $page);
+        self::assertStringContainsString('Lock-keeper trousers, wide', $page);
     }
 
     public function testAPatternLiesOnARollAndAProjectOnItsCut(): void

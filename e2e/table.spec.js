@@ -1,0 +1,155 @@
+import { expect, open, ready, test } from './workroom.js';
+
+/** Opens the table with a project of the demo workroom. */
+async function lay(page, project) {
+    await open(page, '/table');
+    await page.locator('section', { hasText: 'Lay a project' }).getByRole('link', { name: project, exact: true }).click();
+    await ready(page);
+}
+
+const answer = (page) => page.locator('[x-ref=answer]');
+const piece = (page, name) => page.locator('.mat-piece').filter({ has: page.locator(`xpath=self::*[starts-with(@aria-label, "${name}")]`) });
+
+async function drag(page, from, x, y) {
+    const box = await from.boundingBox();
+    const mat = await page.locator('.mat').boundingBox();
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 + 20, box.y + box.height / 2 - 20, { steps: 2 });
+    await page.mouse.move(mat.x + x, mat.y + y, { steps: 6 });
+    await page.mouse.up();
+}
+
+test('a tee is laid by machine in every way, and the best one is named', async ({ demo: page }) => {
+    await lay(page, 'Fern tee');
+    await page.getByLabel('Seconds to search').selectOption('2');
+    await page.getByRole('button', { name: 'Lay it by machine' }).click();
+    await expect(answer(page)).toContainText('Every piece lies soundly', { timeout: 15000 });
+    await expect(answer(page)).toContainText('both selvages to the middle');
+    await expect(page.locator('.mat-piece')).toHaveCount(4);
+    await page.getByLabel('How the cloth is laid').selectOption('gate');
+    await page.getByRole('button', { name: 'Lay it by machine' }).click();
+    await expect(page.locator('.mat-piece')).toHaveCount(3, { timeout: 15000 });
+    await expect(page.locator('.mat text', { hasText: 'the selvages meet here' })).toBeVisible();
+});
+
+test('a lay made with the mouse is judged, mended, saved, reopened and printed, and the season counts it', async ({ demo: page }) => {
+    await lay(page, 'Fern tee');
+    await drag(page, page.getByRole('button', { name: /^Back 1/ }), 180, 110);
+    await drag(page, page.getByRole('button', { name: /^Front 1/ }), 190, 330);
+    await drag(page, page.getByRole('button', { name: /^Sleeve 1/ }), 480, 120);
+    await expect(answer(page)).toContainText('Not laid: Sleeve 2');
+    await drag(page, page.getByRole('button', { name: /^Sleeve 2/ }), 470, 140);
+    await expect(answer(page)).toContainText('Sleeve 1 and Sleeve 2 overlap');
+    await expect(page.locator('.mat-piece.is-bad')).toHaveCount(2);
+    await drag(page, piece(page, 'Sleeve 2'), 470, 330);
+    await expect(answer(page)).toContainText('Every piece lies soundly');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await expect(answer(page)).toContainText('overlap');
+    await page.getByRole('button', { name: 'Redo' }).click();
+    await expect(answer(page)).toContainText('Every piece lies soundly');
+    await page.getByLabel('Name of the lay').fill('Tee by hand');
+    await page.getByRole('button', { name: 'Save the lay' }).click();
+    await expect(page.getByText('Tee by hand is saved: it is the need of what is laid on it.')).toBeVisible();
+    await ready(page);
+    await expect(page.locator('.mat-piece')).toHaveCount(4);
+    await expect(answer(page)).toContainText('Every piece lies soundly');
+    await page.getByRole('link', { name: 'Print' }).click();
+    await expect(page.getByRole('row')).toHaveCount(5);
+    await expect(page.getByRole('columnheader', { name: 'From the cut end' })).toBeVisible();
+    await open(page, '/season');
+    const row = page.locator('.project', { hasText: 'Fern tee' });
+    await row.click();
+    await expect(page.getByRole('complementary')).toContainText('Laid out, flat, one layer');
+    await expect(row.locator('.is-laid')).toHaveCount(1);
+});
+
+test('a lay made with the keyboard alone is saved and reopened', async ({ demo: page }) => {
+    await lay(page, 'Fern tee');
+    for (const name of ['Front 1', 'Back 1', 'Sleeve 1', 'Sleeve 2']) {
+        await page.getByRole('button', { name: new RegExp('^' + name) }).first().focus();
+        await page.keyboard.press('Enter');
+        await expect(piece(page, name)).toBeFocused();
+    }
+    await expect(answer(page)).toContainText('Every piece lies soundly');
+    const before = await piece(page, 'Sleeve 2').getAttribute('aria-label');
+    await page.keyboard.press('Shift+ArrowRight');
+    await page.keyboard.press('ArrowRight');
+    await page.keyboard.press('Alt+ArrowRight');
+    await expect(piece(page, 'Sleeve 2')).not.toHaveAttribute('aria-label', before);
+    await page.keyboard.press('p');
+    await expect(piece(page, 'Sleeve 2')).toHaveAttribute('aria-label', before);
+    await page.keyboard.press('r');
+    await expect(piece(page, 'Sleeve 2')).toHaveAttribute('aria-label', /180°/);
+    await page.keyboard.press('Control+z');
+    await page.keyboard.press('l');
+    await expect(piece(page, 'Sleeve 2')).toHaveAttribute('aria-label', /locked/);
+    await page.keyboard.press('ArrowRight');
+    await expect(piece(page, 'Sleeve 2')).toHaveAttribute('aria-label', new RegExp(before.split(':')[1].split(',')[0].trim()));
+    await page.getByLabel('Name of the lay').focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('Fern tee is saved')).toBeVisible();
+    await ready(page);
+    await expect(piece(page, 'Sleeve 2')).toHaveAttribute('aria-label', /locked/);
+});
+
+test('locked pieces stay while the machine lays the rest; three garments share two cuts', async ({ demo: page }) => {
+    await lay(page, 'Quarry pinafore');
+    for (const name of ['Tweed waistcoat', 'Gathered tweed skirt']) {
+        await page.getByLabel('Add a project or pattern').selectOption({ label: name });
+        await expect(page.locator('.laid-list').first()).toContainText(name);
+    }
+    const shorter = await page.locator('[x-ref=cut] option', { hasText: 'tweed, the shorter' }).getAttribute('value');
+    await page.getByLabel('Add a cut').selectOption(shorter);
+    await expect(page.locator('.mat-name')).toHaveCount(2);
+    await page.getByLabel('Seconds to search').selectOption('2');
+    await page.getByLabel('How the cloth is laid').selectOption('flat');
+    await page.getByRole('button', { name: 'Lay it by machine' }).click();
+    await expect(answer(page)).toContainText('Which piece from which cut', { timeout: 20000 });
+    await expect(answer(page)).toContainText('Every piece lies soundly');
+    const first = page.locator('.mat-piece').first();
+    await first.focus();
+    await page.keyboard.press('l');
+    const at = await first.getAttribute('transform');
+    await page.getByRole('button', { name: 'Lay it by machine' }).click();
+    await expect(page.getByRole('button', { name: 'Lay it by machine' })).toBeVisible({ timeout: 20000 });
+    await expect(page.locator('.mat-piece.is-locked')).toHaveAttribute('transform', at);
+    await expect(answer(page)).toContainText('Every piece lies soundly');
+});
+
+test('stopped, the machine keeps the best so far', async ({ demo: page }) => {
+    await lay(page, 'Towpath coat');
+    await page.getByLabel('Seconds to search').selectOption('60');
+    await page.getByRole('button', { name: 'Lay it by machine' }).click();
+    await expect(page.locator('.mat-piece').first()).toBeVisible({ timeout: 10000 });
+    await page.getByRole('button', { name: 'Stop, keep the best' }).click();
+    await expect(page.getByRole('button', { name: 'Lay it by machine' })).toBeVisible();
+    await expect(answer(page)).toContainText('In pieces');
+});
+
+test('a piece is drawn while it is measured, and outlines come from an SVG file', async ({ demo: page }) => {
+    await open(page, '/patterns?words=moth');
+    await page.getByRole('link', { name: 'Moth slip' }).click();
+    await page.getByRole('link', { name: 'Enter its pieces' }).click();
+    await page.getByRole('link', { name: 'Measure the first piece' }).click();
+    await ready(page);
+    await page.getByLabel('Name').fill('Facing');
+    await page.getByLabel('length, column 1').fill('45');
+    await expect(page.getByRole('img', { name: /Facing: 48 cm long/ })).toBeVisible();
+    await page.getByLabel('Shape').selectOption('bodice front');
+    await expect(page.getByLabel('armhole depth, column 1')).toBeVisible();
+    await ready(page);
+    await page.getByLabel('Name').fill('Front');
+    await page.getByRole('button', { name: 'Save the piece' }).click();
+    await expect(page.getByText('Front is saved.')).toBeVisible();
+    await page.getByRole('link', { name: 'From an SVG file' }).click();
+    await page.getByLabel('SVG file').setInputFiles({ name: 'slip.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="400mm" height="800mm" viewBox="0 0 400 800"><g id="Back"><path d="M0 0H300V700H0Z"/></g></svg>') });
+    await page.getByRole('button', { name: 'Read the file' }).click();
+    await expect(page.getByText('the longer side of “Back” is 70.0 cm')).toBeVisible();
+    await ready(page);
+    await page.getByLabel('on the fold').check();
+    await page.getByRole('button', { name: 'Take these pieces' }).click();
+    await expect(page.getByText('One piece is taken from the file.')).toBeVisible();
+    await page.getByRole('button', { name: 'undo' }).click();
+    await expect(page.getByText('The pieces are as they were.')).toBeVisible();
+});
