@@ -66,7 +66,7 @@ final readonly class Workrooms
             $this->projectMapper->projects($this->projects->allOf($account), $settings->assumptions, $cloths, $patterns),
             array_map(function (LayRecord $record) use ($settings, &$cloths): SavedLay {
                 return $this->layMapper->lay($record, $settings->assumptions, $cloths);
-            }, $this->lays->allOf($account)),
+            }, array_reverse($this->lays->allOf($account))),
         );
     }
 

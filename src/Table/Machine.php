@@ -23,12 +23,16 @@ final readonly class Machine
     private const EVERY = 0.25;
     private const MORE_SECONDS = 3.0;
 
+    /** Seconds a script may run beyond those it searches, so that a slow machine ends it in good order. */
+    private const SPARE = 60;
+
     public function __construct(private Mat $mat, private SentenceWriter $sentences, private AccountSettings $settings)
     {
     }
 
     public function run(Setup $setup, Request $request): void
     {
+        set_time_limit((int) $request->seconds + self::SPARE);
         $start = microtime(true);
         $said = 0.0;
         $elapsed = function () use ($start, &$said, $request): float {

@@ -65,8 +65,8 @@ final readonly class Mat
             'setup' => ['oneWay' => $lay->oneWay, 'gap' => $lay->gap] + $setup->asked,
             'sheets' => array_map($this->sheet(...), $lay->sheets, array_keys($lay->sheets), [] === $ways ? array_fill(0, \count($lay->sheets), null) : ($lay->request([Fold::Flat])->sheets ?? [])),
             'garments' => array_map(static fn ($garment, string $known, array $sizes): array => ['sizes' => $sizes, 'name' => $garment->name, 'size' => $garment->size, 'known' => $known, 'project' => $garment->project, 'version' => $garment->version, 'role' => $garment->role->value], $lay->garments, $setup->known, $setup->sizes),
-            'pieces' => $pieces,
-            'ways' => $ways,
+            'pieces' => (object) $pieces,
+            'ways' => (object) $ways,
             'repeat' => null === $lay->repeat() ? null : $lay->repeat()->millimetres(),
         ];
     }

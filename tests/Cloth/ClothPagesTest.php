@@ -230,7 +230,7 @@ final class ClothPagesTest extends PageTestCase
     {
         foreach ([
             'text=1+5/8+yd&unit=m' => ['understood' => true, 'millimetres' => 1485.9, 'text' => '1.48 m (1⅝ yd)'],
-            'text=54+in&unit=cm&as=width' => ['understood' => true, 'text' => '137 cm (54 in)'],
+            'text=54+in&unit=cm&as=width' => ['understood' => true, 'millimetres' => 1371.6, 'text' => '137 cm (54 in)'],
             'text=lots&unit=m' => ['understood' => false, 'text' => '“lots” cannot be read as a length: type one such as 1.4 m, 140 cm, 1 5/8 yd or 62 in.'],
         ] as $query => $answer) {
             $this->browser->request('GET', '/read/length?'.$query);

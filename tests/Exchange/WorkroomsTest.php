@@ -90,7 +90,7 @@ final class WorkroomsTest extends PageTestCase
     {
         $seen = [];
 
-        return preg_replace_callback('/"(id|season|person|version|cut)": "([^"]+)"/', static function (array $found) use (&$seen): string {
+        return preg_replace_callback('/"(id|season|person|version|cut|lay|project)": "([^"]+)"/', static function (array $found) use (&$seen): string {
             $seen[$found[2]] ??= \count($seen);
 
             return \sprintf('"%s": "#%d"', $found[1], $seen[$found[2]]);

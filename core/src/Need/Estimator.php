@@ -59,11 +59,12 @@ final readonly class Estimator
     private function fromLay(Wanted $wanted, LaidOut $laid): Need
     {
         $with = ['fold' => new Sentence($laid->fold->words()), 'percent' => $laid->utilisation];
-        $working = [] === $laid->others
-            ? Working::empty()->start(new Sentence('Laid out, {fold}: {percent} % of the length used is in pieces', $with), $laid->whole, Source::Lay)
-            : Working::empty()
-                ->start(new Sentence('Laid out, {fold}, with {others}: {percent} % of the length used is in pieces', $with + ['others' => implode(', ', $laid->others)]), $laid->whole, Source::Lay)
-                ->less(new Sentence('Their share of it, by area'), $laid->whole->minus($laid->share), Source::Lay);
+        $working = Working::empty()->start([] === $laid->others
+            ? new Sentence('Laid out, {fold}: {percent} % of the length used is in pieces', $with)
+            : new Sentence('Laid out, {fold}, with {others}: {percent} % of the length used is in pieces', $with + ['others' => implode(', ', $laid->others)]), $laid->whole, Source::Lay);
+        if (!$laid->share->equals($laid->whole)) {
+            $working = $working->less(new Sentence('The share of other projects, by area'), $laid->whole->minus($laid->share), Source::Lay);
+        }
         [$amount, $working] = $this->altered($wanted, $laid->share, $working);
 
         return new Need($amount, Way::LaidOut, $working->result(new Sentence('Needed'), Figure::exact($amount)));

@@ -138,14 +138,25 @@ final readonly class SavedLay
         return $outlines;
     }
 
-    /** What a garment takes of a sheet: the length used is shared out by area, the last to come bearing what is left over. */
+    /**
+     * What a garment takes of a sheet: the length used is shared out by area, the last to come bearing what is left over.
+     * What lies there for no project counts with the first that is one.
+     */
     public function laidOut(int $garment, LaidSheet $sheet): LaidOut
     {
         $at = (int) array_search($sheet, $this->sheets, true);
-        $areas = [];
+        $areas = $there = [];
+        $first = null;
         foreach ($this->pieces as $piece) {
             if ($piece->sheet === $at) {
-                $areas[$piece->garment] = ($areas[$piece->garment] ?? 0) + (int) ceil($piece->area());
+                $there[$piece->garment] = true;
+                $first = null !== $this->garments[$piece->garment]->project ? min($first ?? $piece->garment, $piece->garment) : $first;
+            }
+        }
+        foreach ($this->pieces as $piece) {
+            if ($piece->sheet === $at) {
+                $bears = null === $this->garments[$piece->garment]->project ? $first ?? $piece->garment : $piece->garment;
+                $areas[$bears] = ($areas[$bears] ?? 0) + (int) ceil($piece->area());
             }
         }
         ksort($areas);
@@ -157,7 +168,7 @@ final readonly class SavedLay
             $left = $left->minus($part);
             $share = $other === $garment ? $part : $share;
         }
-        $others = array_values(array_unique(array_map(fn (int $i): string => $this->garments[$i]->name, array_filter(array_keys($areas), static fn (int $i): bool => $i !== $garment))));
+        $others = array_values(array_unique(array_map(fn (int $i): string => $this->garments[$i]->name, array_filter(array_keys($there), static fn (int $i): bool => $i !== $garment))));
 
         return new LaidOut($this->name, $this->fold, $sheet->used, $share, $others, (int) round(100 * $this->utilisation));
     }

@@ -63,6 +63,8 @@ final class SavedLayTest extends TestCase
         self::assertSame([400_000, 200_000], array_map(static fn (RoleAnswer $role): ?int => $role->amount()?->micrometres, $answers));
         self::assertSame(840_000, $answers[1]->spare?->micrometres, 'the second sees what both leave');
         self::assertSame(['top'], $lay->laidOut(0, $lay->sheets[0])->others);
+        $alone = new SavedLay('l', 'l', Fold::Flat, false, 0, $lay->sheets, [$lay->garments[0], new LaidGarment('top', null, 'v', Role::Main, '14', '')], $lay->pieces, true, 0.8);
+        self::assertSame(600_000, $alone->laidOut(0, $alone->sheets[0])->share->micrometres, 'what is laid for no project counts with the first that is one');
     }
 
     public function testALayOnTwoCutsClaimsBothAndAnswersForEach(): void
