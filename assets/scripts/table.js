@@ -912,6 +912,7 @@ export const table = () => ({
             return html('label', { className: 'tick' }, box, piece.label + (piece.instead.length ? ' (' + piece.instead.join(', ') + ')' : ''));
         }));
         this.$refs.oneWay.checked = Boolean(this.mat.setup.oneWay);
+        this.$refs.match.checked = Boolean(this.mat.setup.match);
         [...this.$refs.fold.options].forEach((option) => {
             const way = this.mat.ways[option.value];
             option.disabled = option.value !== 'best' && (!way || way.refused !== null);
@@ -938,6 +939,10 @@ export const table = () => ({
             const read = await answer.json().catch(() => null);
             if (!answer.ok || read === null) {
                 this.fault = read?.fault ?? this.words.lost;
+                if (answer.status === 409) {
+                    // told once that another tab has saved, saving again puts this one in its place
+                    this.$root.dataset.revision = '';
+                }
                 return null;
             }
             this.fault = '';

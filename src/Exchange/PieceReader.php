@@ -140,7 +140,7 @@ final readonly class PieceReader
      */
     public function lay(Node $node, array $cuts, bool $trusted = false): SavedLay
     {
-        $node->object(['id', 'name', 'fold', 'oneWay', 'gap', 'sheets', 'garments', 'pieces', 'sound', 'utilisation']);
+        $node->object(['id', 'name', 'fold', 'oneWay', 'gap', 'sheets', 'garments', 'pieces', 'sound', 'utilisation', 'allowance', 'match', 'off']);
         $sheets = $garments = [];
         foreach ($node->at('sheets')->items(20) as $sheet) {
             $sheet->object(['cut', 'width', 'length', 'used']);
@@ -166,6 +166,6 @@ final readonly class PieceReader
             }
         }
 
-        return new SavedLay($node->at('id')->name(60), $node->at('name')->name(), $node->at('fold')->choice(Fold::class) ?? Fold::Flat, $node->at('oneWay')->boolean(), $node->at('gap')->isThere() ? $this->coordinate($node->at('gap')) : 0, $sheets, $garments, $pieces, $node->at('sound')->boolean(), $node->at('utilisation')->isThere() ? (float) $node->at('utilisation')->number() : 0);
+        return new SavedLay($node->at('id')->name(60), $node->at('name')->name(), $node->at('fold')->choice(Fold::class) ?? Fold::Flat, $node->at('oneWay')->boolean(), $node->at('gap')->isThere() ? $this->coordinate($node->at('gap')) : 0, $sheets, $garments, $pieces, $node->at('sound')->boolean(), $node->at('utilisation')->isThere() ? (float) $node->at('utilisation')->number() : 0, $node->at('allowance')->length(), $node->at('match')->boolean(), $node->at('off')->texts(80));
     }
 }

@@ -35,6 +35,7 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
+use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
@@ -116,7 +117,7 @@ final class TableController extends AbstractController
         }
         $sheets = array_map(static fn ($sheet): array => null === $sheet->cut ? ['width' => $sheet->width->millimetres()] : ['cut' => $sheet->cut->id], $lay->sheets);
 
-        return $this->page(['garments' => $garments, 'sheets' => $sheets, 'oneWay' => $lay->oneWay, 'gap' => $lay->gap], $record, $lay, $account, $stash, $library);
+        return $this->page(['garments' => $garments, 'sheets' => $sheets, 'oneWay' => $lay->oneWay, 'gap' => $lay->gap, 'allowance' => $lay->allowance?->millimetres(), 'match' => $lay->match, 'off' => $lay->off], $record, $lay, $account, $stash, $library);
     }
 
     /** The mat for another setup; nothing is saved. */
@@ -180,6 +181,9 @@ final class TableController extends AbstractController
             $record = '' === $entry->raw('id') ? new LayRecord($account) : $this->own($account, $entry->raw('id'));
             Revision::check($entry, $record->revision);
             $name = $entry->name('name');
+            if (isset($entry->faults()['revision'])) {
+                throw new ConflictHttpException($this->sentences->write($entry->faults()['revision'], $this->settings->tape()));
+            }
             if (!$entry->isSound()) {
                 throw Refused::saying($this->sentences->write(array_values($entry->faults())[0], $this->settings->tape()));
             }
@@ -347,6 +351,8 @@ final class TableController extends AbstractController
             return new JsonResponse($answer((array) json_decode($request->getContent(), true)));
         } catch (Refused $refused) {
             return $this->refusal($refused);
+        } catch (ConflictHttpException $conflict) {
+            return new JsonResponse(['fault' => $conflict->getMessage()], Response::HTTP_CONFLICT);
         }
     }
 

@@ -70,6 +70,45 @@ final class TablePagesTest extends PageTestCase
         self::assertMatchesRegularExpression('/With (\d+ cm|\d\.\d\d m) more of Quarry tweed, the shorter all of it would go on\./', $done['more'] ?? '');
     }
 
+    public function testOneWayTrousersTakeMoreThanTwoWay(): void
+    {
+        $trousers = null;
+        foreach ($this->workroom($this->account)->patterns as $pattern) {
+            foreach ($pattern->versions as $version) {
+                $trousers = 'Lock-keeper trousers' === $pattern->title && 'straight' === $version->name ? $version->id : $trousers;
+            }
+        }
+        $used = function (bool $oneWay) use ($trousers): float {
+            $done = $this->make(['garments' => [['version' => $trousers, 'size' => '14']], 'sheets' => [['width' => 1480]], 'oneWay' => $oneWay], ['flat'])['done'];
+            self::assertSame([[], []], [$done['faults'], $done['missing']]);
+
+            return $done['used'][0]['millimetres'];
+        };
+        self::assertGreaterThan($used(false) + 20, $used(true));
+    }
+
+    public function testPiecesFromOtherClothAndOptionsAreKeptWithTheLay(): void
+    {
+        $setup = ['off' => ['0/Front neck facing', '0/Back neck facing'], 'allowance' => 10, 'gap' => 2] + $this->pinafore();
+        $made = $this->make($setup, ['flat']);
+        self::assertCount(7, $made['places']);
+        $saved = $this->ask('/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => $made['places'], 'name' => 'Without facings']);
+        $lay = $this->workroom($this->account)->lays[2];
+        self::assertSame([true, 10, ['0/Front neck facing', '0/Back neck facing']], [$lay->sound, $lay->allowance?->millimetres(), $lay->off]);
+        self::assertCount(7, $this->mat($saved['url'])['ways']['flat']['items']);
+    }
+
+    public function testTwoTabsOnOneLay(): void
+    {
+        $this->savePinafore();
+        $lay = $this->workroom($this->account)->lays[2];
+        $body = ['setup' => $this->pinafore(), 'fold' => 'flat', 'places' => [], 'id' => $lay->id, 'revision' => '7', 'name' => 'Second tab'];
+        self::assertStringContainsString('changed somewhere else', $this->ask('/table/save', $body, 409)['fault']);
+        self::assertTrue($this->workroom($this->account)->lays[2]->sound, 'nothing is saved');
+        $this->ask('/table/save', ['revision' => ''] + $body);
+        self::assertSame('Second tab', $this->workroom($this->account)->lays[2]->name);
+    }
+
     public function testALayByHandIsJudgedSavedReopenedAndCountsInTheSeason(): void
     {
         $setup = $this->pinafore();
@@ -104,7 +143,7 @@ final class TablePagesTest extends PageTestCase
         $season = self::says($this->get('/season'));
         self::assertStringContainsString('The saved lay of Quarry pinafore does not count any more: it was laid in size 14, and the size is 16 now.', $season);
         self::assertStringContainsString('Lay it again', $season);
-        $lay = $this->workroom($this->account)->lays[0];
+        $lay = $this->workroom($this->account)->lays[2];
         self::assertStringContainsString('It does not count any more for Quarry pinafore', self::says($this->get('/table/'.$lay->id)));
         $this->get('/project/'.$id);
         $this->send('Save the project', ['size' => '14']);
@@ -116,10 +155,10 @@ final class TablePagesTest extends PageTestCase
         $setup = $this->pinafore();
         $places = \array_slice($this->make($setup, ['flat'])['places'], 0, 3);
         $this->ask('/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => $places, 'name' => 'Begun']);
-        self::assertFalse($this->workroom($this->account)->lays[0]->sound);
+        self::assertFalse($this->workroom($this->account)->lays[2]->sound);
         self::assertStringContainsString('Quarry pinafore is 56 cm short', self::says($this->get('/season')));
         self::assertStringContainsString('not whole yet', self::says($this->get('/table')));
-        $this->post('/table/'.$this->workroom($this->account)->lays[0]->id.'/remove');
+        $this->post('/table/'.$this->workroom($this->account)->lays[2]->id.'/remove');
         self::assertStringNotContainsString('Begun', self::says($this->get('/table'), '.table-lists'));
     }
 
@@ -130,7 +169,7 @@ final class TablePagesTest extends PageTestCase
         $written = (new WorkroomWriter())->write($before);
         $read = (new WorkroomReader())->read($written);
         self::assertSame($written, (new WorkroomWriter())->write($read));
-        self::assertSame($before->lays[0]->id, array_values(array_filter($read->projects, static fn (Project $project): bool => 'Quarry pinafore' === $project->name))[0]->claims[0]->lay?->id);
+        self::assertSame($before->lays[2]->id, array_values(array_filter($read->projects, static fn (Project $project): bool => 'Quarry pinafore' === $project->name))[0]->claims[0]->lay?->id);
     }
 
     public function testNonsenseGetsASentence(): void
@@ -151,7 +190,7 @@ final class TablePagesTest extends PageTestCase
     public function testAnotherAccountsLayIsNotThere(): void
     {
         $this->savePinafore();
-        $id = $this->workroom($this->account)->lays[0]->id;
+        $id = $this->workroom($this->account)->lays[2]->id;
         $setup = $this->pinafore();
         $this->browser->loginUser($this->account('else@example.org'));
         foreach (['', '/print', '.svg'] as $page) {

@@ -129,7 +129,7 @@ final readonly class LaySetup
             \in_array($placement->piece->id.' '.$placement->copy, $locked, true),
         ), $lay->placements);
 
-        return new SavedLay($id, $name, $lay->fold, $this->oneWay, $this->gap, $sheets, $this->garments, $pieces, $sound, $lay->utilisation);
+        return new SavedLay($id, $name, $lay->fold, $this->oneWay, $this->gap, $sheets, $this->garments, $pieces, $sound, $lay->utilisation, $this->allowance, $this->match, $this->off);
     }
 
     /**

@@ -24,6 +24,9 @@ final readonly class SavedLay
      * @param list<LaidPiece>   $pieces
      * @param bool              $sound       the judge found nothing wrong, and every piece is there
      * @param float             $utilisation share of the cloth used that is in pieces
+     * @param ?Length           $allowance   that was added instead of the pieces' own
+     * @param bool              $match       the repeat was matched
+     * @param list<string>      $off         pieces that come from other cloth: garment and name, "0/Front"
      */
     public function __construct(
         public string $id,
@@ -36,6 +39,9 @@ final readonly class SavedLay
         public array $pieces,
         public bool $sound,
         public float $utilisation,
+        public ?Length $allowance = null,
+        public bool $match = false,
+        public array $off = [],
     ) {
     }
 
