@@ -5,6 +5,12 @@ import { chromium } from '@playwright/test';
 const base = process.argv[2] ?? 'http://127.0.0.1:8399';
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
 
+async function byMachine(page) {
+    await page.getByRole('button', { name: 'Lay it by machine' }).click();
+    await page.waitForTimeout(1000);
+    await page.getByRole('button', { name: 'Lay it by machine' }).waitFor({ timeout: 60000 });
+}
+
 async function take(viewport, pages) {
     const page = await browser.newPage({ viewport, locale: 'en-GB' });
     await page.goto(base + '/sign-in');
@@ -16,7 +22,9 @@ async function take(viewport, pages) {
         if (name === 'sign-in') {
             continue;
         }
-        if (typeof go === 'string') {
+        if (typeof go === 'function') {
+            await go(page);
+        } else if (typeof go === 'string') {
             await page.goto(base + go);
         } else {
             await page.goto(base + go[0]);
@@ -39,6 +47,33 @@ await take({ width: 1280, height: 800 }, {
     patterns: '/patterns',
     'pattern-page': ['/patterns?words=towpath', 'Towpath coat'],
     'pattern-form': '/patterns/new',
+    pieces: async (page) => {
+        await page.goto(base + '/patterns?words=bow-locker');
+        await page.getByRole('link', { name: 'Bow-locker shirt' }).click();
+        await page.getByRole('link', { name: 'Its pieces' }).first().click();
+    },
+    table: async (page) => {
+        await page.goto(base + '/table');
+        await page.getByRole('link', { name: 'Fern tee with' }).click();
+    },
+    'table-print': async (page) => { await page.getByRole('link', { name: 'Print' }).click(); },
+    'table-two-cuts': async (page) => {
+        await page.goto(base + '/table');
+        await page.getByRole('link', { name: 'Quarry pinafore', exact: true }).click();
+        for (const label of ['Tweed waistcoat', 'Gathered tweed skirt']) {
+            await page.getByLabel('Add a project or pattern').selectOption({ label });
+            await page.waitForTimeout(800);
+        }
+        await page.getByLabel('Add a cut').selectOption(await page.locator('[x-ref=cut] option', { hasText: 'tweed, the shorter' }).getAttribute('value'));
+        await page.waitForTimeout(800);
+        await byMachine(page);
+    },
+    'table-folded': async (page) => {
+        await page.goto(base + '/table');
+        await page.locator('section', { hasText: 'Lay a project' }).getByRole('link', { name: 'Fern tee' }).click();
+        await page.getByLabel('How the cloth is laid').selectOption('gate');
+        await byMachine(page);
+    },
     shopping: '/shopping',
     settings: '/settings',
 });

@@ -117,6 +117,13 @@ test('locked pieces stay while the machine lays the rest; three garments share t
     await expect(answer(page)).toContainText('Every piece lies soundly');
 });
 
+test('a way of laying that cannot be is refused with its reason', async ({ demo: page }) => {
+    await lay(page, 'Heron skirt');
+    await page.getByLabel('How the cloth is laid').selectOption('crosswise');
+    await expect(page.getByText('Folded crosswise, one layer would point the other way, and the cloth is one-way.')).toBeVisible();
+    await expect(page.getByLabel('How the cloth is laid')).toHaveValue('flat');
+});
+
 test('stopped, the machine keeps the best so far', async ({ demo: page }) => {
     await lay(page, 'Towpath coat');
     await page.getByLabel('Seconds to search').selectOption('60');

@@ -188,7 +188,7 @@ export const table = () => ({
         const s = this.scale;
         const [w, h] = [size.length * s, size.height * s];
         const group = svg('g', { transform: `translate(${left} ${top})`, class: 'mat-sheet' });
-        group.append(svg('text', { class: 'mat-name', x: 0, y: -20 }, `${sheet.name}, ${sheet.says}`));
+        group.append(svg('text', { class: 'mat-name', x: 0, y: -20 }, sheet.name + (sheet.says ? ', ' + sheet.says : '')));
         const part = this.fold === 'part' ? Math.max(0, ...[...this.places.values()].filter((p) => p.layers === 2 && p.sheet === sheet.id).map((p) => this.bodies.get(keyOf(p)).box.right)) : 0;
         const swatch = sheet.cloth && this.$refs.swatches.content.getElementById('swatch-' + sheet.cloth);
         const fill = swatch ? `url(#swatch-${sheet.cloth})` : '#C9D3CE';
@@ -216,8 +216,9 @@ export const table = () => ({
             word(w - 6, 13, this.words.fold, { 'text-anchor': 'end' });
         } else if (part > 0) {
             edge(0, 0, part * s, 'fold');
-            word(6, 13, this.words.fold);
-            word(part * s + 6, 13, this.words.flat);
+            edge(h / 2, 0, part * s, 'selvage');
+            word(part * s - 6, 15, this.words.fold, { 'text-anchor': 'end' });
+            word(w - 6, h - 8, this.words.flat, { 'text-anchor': 'end' });
         }
         if (size.end > 0) {
             group.append(svg('path', { d: `M${size.end * s} -4V${h + 20}`, class: 'mat-end' }), svg('text', { class: 'mat-end-text', x: size.end * s + 5, y: h + 30 }, this.length(size.end * (this.way?.doubled ?? 1), true)));
@@ -800,11 +801,15 @@ export const table = () => ({
         if (!this.mat.ways[fold]) {
             return;
         }
+        this.fault = this.mat.ways[fold].refused ?? '';
+        if (this.fault) {
+            this.$refs.fold.value = this.fold;
+            return;
+        }
         this.keep();
         const before = [...this.places.values()];
         this.fold = fold;
-        this.take(before.filter((place) => place.layers === 1 && !this.way.refused && this.item(place)?.layers === 1));
-        this.fault = this.way.refused ?? '';
+        this.take(before.filter((place) => place.layers === 1 && this.item(place)?.layers === 1));
         this.settled();
     },
 
@@ -903,7 +908,7 @@ export const table = () => ({
             const button = remove('sheet', i, sheet.name);
             button.dataset.at = i;
             button.addEventListener('click', (event) => this.removeSheet(event));
-            return html('li', {}, html('span', {}, sheet.name + ', ' + sheet.says), ...(sheet.cloth ? [button] : []));
+            return html('li', {}, html('span', {}, sheet.name + (sheet.says ? ', ' + sheet.says : '')), ...(sheet.cloth ? [button] : []));
         }));
         this.$refs.off.replaceChildren(...Object.values(this.mat.pieces).map((piece) => {
             const box = html('input', { type: 'checkbox', checked: !piece.off });
@@ -915,7 +920,7 @@ export const table = () => ({
         this.$refs.match.checked = Boolean(this.mat.setup.match);
         [...this.$refs.fold.options].forEach((option) => {
             const way = this.mat.ways[option.value];
-            option.disabled = option.value !== 'best' && (!way || way.refused !== null);
+            option.textContent = option.textContent.replace(/ ✕$/, '') + (way && way.refused !== null ? ' ✕' : '');
         });
     },
 

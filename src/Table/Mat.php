@@ -166,7 +166,7 @@ final readonly class Mat
         return [
             'id' => 's'.$i,
             'name' => $this->sheetName($sheet, $i),
-            'says' => null === $sheet->length ? $this->write(Figure::width($sheet->width)) : $this->write(Figure::owned($sheet->length)).' × '.$this->write(Figure::width($sheet->width)),
+            'says' => null === $sheet->length ? '' : $this->write(Figure::owned($sheet->length)).' × '.$this->write(Figure::width($sheet->width)),
             'width' => $sheet->width->millimetres(),
             'length' => $sheet->length?->millimetres(),
             'cloth' => $sheet->cloth?->id,

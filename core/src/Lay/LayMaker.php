@@ -140,13 +140,26 @@ final readonly class LayMaker
             $way->fold,
             array_map(static fn (float $length): float => round($length, 3), $used),
             $placements,
-            array_merge(...array_map(static fn (Item $item): array => array_map(static fn (int $copy): array => ['piece' => $item->piece->id, 'copy' => $copy, 'reason' => 'no room is left for it on any cut'], range($item->copy, $item->copy + ($item->onFold ? 0 : $item->layers - 1))), $left)),
+            array_merge(...array_map(fn (Item $item): array => array_map(fn (int $copy): array => ['piece' => $item->piece->id, 'copy' => $copy, 'reason' => $this->reason($way, $item)], range($item->copy, $item->copy + ($item->onFold ? 0 : $item->layers - 1))), $left)),
             $leftovers,
             $folds,
             $area > 0 ? round($laid / $area, 4) : 0,
             $bound,
             $evaluated,
         );
+    }
+
+    private function reason(Way $way, Item $item): string
+    {
+        foreach ($way->lanes as $lane) {
+            foreach ($item->layers === $lane->layers ? $item->variants : [] as $variant) {
+                if ($variant->width <= $lane->width + 1e-6) {
+                    return 'no room is left for it on any cut';
+                }
+            }
+        }
+
+        return 'it is wider than the cloth laid this way';
     }
 
     /**
