@@ -51,7 +51,7 @@ final readonly class Piece
         $kept = [];
         foreach ($this->shapes as $shape) {
             $sizes = array_values(array_diff($shape->sizes, $new));
-            if ([] !== $sizes && [] !== $new || [] === $shape->sizes && [] !== $new) {
+            if ([] !== $new && ([] !== $sizes || [] === $shape->sizes)) {
                 $kept[] = new Shape($sizes, $shape->drawn, $shape->allowance, $shape->drafted);
             }
         }

@@ -21,6 +21,7 @@ final readonly class RoleAnswer
      * @param list<Promise>  $promises all claims on the same cut, in rank order
      * @param list<Snag>     $snags
      * @param list<Sentence> $waysOut
+     * @param ?Length        $atWidth  full width to which the need of cloth to be bought applies
      */
     public function __construct(
         public Claim $claim,
@@ -32,6 +33,7 @@ final readonly class RoleAnswer
         public Working $working,
         public array $snags = [],
         public array $waysOut = [],
+        public ?Length $atWidth = null,
     ) {
     }
 

@@ -178,12 +178,14 @@ final readonly class SeasonCheck
     private function toBuy(Project $project, Claim $claim, Wish $wish): RoleAnswer
     {
         [[, $laidOut]] = $this->places($project, $claim);
-        $need = $this->estimator->estimate($project->wanted($claim, $laidOut), new On(Length::of((string) self::USUAL_WIDTH, Unit::Centimetre), $wish->oneWay, $wish->repeat));
+        $roll = null === $laidOut ? null : $claim->lay?->sheets[0]->width;
+        $width = $roll?->plus($this->assumptions->selvage->times(2)) ?? Length::of((string) self::USUAL_WIDTH, Unit::Centimetre);
+        $need = $this->estimator->estimate($project->wanted($claim, $laidOut), new On($width, $wish->oneWay, $wish->repeat));
         if ($need instanceof Unknown) {
             return new RoleAnswer($claim, Verdict::NotKnown, null, $need, null, [], Working::empty(), [$this->unknownSnag($project, $claim, $need)]);
         }
 
-        return new RoleAnswer($claim, Verdict::ToBuy, null, $need, null, [], $need->working, $this->laySnags($project, $claim));
+        return new RoleAnswer($claim, Verdict::ToBuy, null, $need, null, [], $need->working, $this->laySnags($project, $claim), [], $width);
     }
 
     /** @param list<Promise> $promises */

@@ -13,6 +13,7 @@ use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\On;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Need\Way;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\RoleAnswer;
@@ -53,7 +54,16 @@ final readonly class ShoppingList
     {
         $wish = $role->claim->wish;
 
-        return null === $wish ? null : new Item($project, $role, $wish->name, $this->asks($project, $role, new On(null, $wish->oneWay, $wish->repeat), $wish->shrinkage()->along), null, $wish->pricePerMetre);
+        if (null === $wish) {
+            return null;
+        }
+        $asks = $this->asks($project, $role, new On(null, $wish->oneWay, $wish->repeat), $wish->shrinkage()->along);
+        if (null !== $role->atWidth && $role->need instanceof Need && Way::LaidOut === $role->need->way) {
+            $asks[] = ['width' => $role->atWidth, 'ask' => Ask::for($role->need, $wish->shrinkage()->along, $this->counter, $this->assumptions)];
+            usort($asks, static fn (array $a, array $b): int => $a['width']->micrometres <=> $b['width']->micrometres);
+        }
+
+        return new Item($project, $role, $wish->name, $asks, null, $wish->pricePerMetre);
     }
 
     private function shortfall(Project $project, RoleAnswer $role): ?Item

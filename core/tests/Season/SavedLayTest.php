@@ -8,6 +8,7 @@ use Octavum\Core\Cloth\Bite;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Lay\Fold;
@@ -17,6 +18,7 @@ use Octavum\Core\Lay\Outline;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Verdict;
@@ -39,6 +41,9 @@ use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\SavedLay;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\SeasonCheck;
+use Octavum\Core\Season\Wish;
+use Octavum\Core\Shopping\Counter;
+use Octavum\Core\Shopping\ShoppingList;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -72,6 +77,19 @@ final class SavedLayTest extends TestCase
         $answers = $this->check([$this->project('skirt', $this->lay([['skirt', 0, 0, 0, 600, 700], ['skirt', 1, 0, 0, 950, 700]], [600, 950]))]);
         self::assertSame(['a', 'b'], array_map(static fn (RoleAnswer $role): ?string => $role->claim->cut?->id, $answers));
         self::assertSame([Verdict::Fits, Verdict::Short], array_map(static fn (RoleAnswer $role): ?Verdict => $role->verdict, $answers), '0.95 of 0.94 m');
+    }
+
+    public function testClothToBeBoughtIsAskedForAtTheWidthItWasLaidOn(): void
+    {
+        $laid = $this->lay([['skirt', 0, 0, 0, 600, 700]], [600]);
+        $roll = new SavedLay('lay', 'Skirt', Fold::Flat, false, 0, [new LaidSheet(null, null, Length::ofMillimetres(1350), null, Length::ofMillimetres(600))], $laid->garments, $laid->pieces, true, 0.8);
+        $project = $this->project('skirt', $laid);
+        $wish = new Project('skirt', 'skirt', $project->season, 1, pattern: $project->pattern, version: $project->version, size: '14', claims: [new Claim('c', Role::Main, wish: new Wish('Linen', FibreMix::unknown()), lay: $roll)]);
+        $checked = (new SeasonCheck(new Assumptions()))->check($wish->season, [$wish]);
+        $answer = $checked->projects[0]->roles[0];
+        self::assertSame([Verdict::ToBuy, 600_000, 1_370_000], [$answer->verdict, $answer->amount()?->micrometres, $answer->atWidth?->micrometres]);
+        $asks = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($checked)[0]->asks;
+        self::assertSame([900_000, 1_120_000, 1_370_000, 1_400_000, 1_500_000], array_map(static fn (array $ask): int => $ask['width']->micrometres, $asks));
     }
 
     /** @param \Closure(self): Project $project */
