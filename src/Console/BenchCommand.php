@@ -31,7 +31,7 @@ final readonly class BenchCommand
     private const WARM_UP = 5;
 
     /** As bin/octavum start runs it. */
-    private const SERVER = ['-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit_buffer_size=64M', '-d', 'opcache.jit=tracing'];
+    private const SERVER = ['-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit_buffer_size=64M', '-d', 'opcache.jit=function'];
 
     public function __construct(
         private WorkroomReader $reader,

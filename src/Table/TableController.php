@@ -317,6 +317,9 @@ final class TableController extends AbstractController
         if ([] === $places || null === $request) {
             return [];
         }
+        if (Fold::Part === $fold) {
+            throw Refused::because('Pieces cannot be locked where the cloth is part folded, part flat: unlock them, or choose another way of laying.');
+        }
         try {
             $lay = (new Hand())->lay($request, $fold, $places);
         } catch (\InvalidArgumentException $unknown) {

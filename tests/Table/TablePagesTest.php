@@ -181,6 +181,7 @@ final class TablePagesTest extends PageTestCase
             ['/table/mat', ['setup' => 'soup'], 'An object is expected'],
             ['/table/judge', ['setup' => ['garments' => [], 'sheets' => []], 'places' => []], 'There is nothing to lay'],
             ['/table/judge', ['setup' => $setup, 'fold' => 'flat', 'places' => [['piece' => '0/Moon', 'copy' => 1, 'sheet' => 's0', 'turn' => 0, 'x' => 0, 'y' => 0]]], 'This cannot be laid so: 0/Moon 1.'],
+            ['/table/save', ['setup' => $setup, 'fold' => 'flat', 'name' => 'x', 'places' => [['piece' => '0/Front bodice', 'copy' => 1, 'sheet' => 's9', 'turn' => 0, 'x' => 0, 'y' => 0]]], 'This cannot be laid so: s9.'],
             ['/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => [], 'name' => ''], 'A name is missing'],
         ] as [$path, $body, $sentence]) {
             self::assertStringContainsString($sentence, $this->ask($path, $body, 422)['fault']);

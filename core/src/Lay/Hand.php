@@ -10,7 +10,7 @@ final readonly class Hand
     /**
      * @param list<array{piece: string, copy: int, sheet: string, turn: int, flipped: bool, x: float, y: float}> $places an item each, in the items' terms of the way of laying
      *
-     * @throws \InvalidArgumentException naming a piece that is not an item of this way of laying
+     * @throws \InvalidArgumentException naming a piece or a sheet that is not there in this way of laying
      */
     public function lay(Request $request, Fold $fold, array $places): Lay
     {
@@ -18,6 +18,7 @@ final readonly class Hand
         if (null !== $way->refused) {
             throw new \InvalidArgumentException($way->refused);
         }
+        $sheets = array_map(static fn (Sheet $sheet): string => $sheet->id, $request->sheets);
         $left = [];
         foreach ($way->items as $item) {
             $left[$item->piece->id.' '.$item->copy] = $item;
@@ -26,6 +27,9 @@ final readonly class Hand
         foreach ($places as $place) {
             $key = $place['piece'].' '.$place['copy'];
             $item = $left[$key] ?? throw new \InvalidArgumentException($key);
+            if (!\in_array($place['sheet'], $sheets, true)) {
+                throw new \InvalidArgumentException($place['sheet']);
+            }
             unset($left[$key]);
             $layers = $item->layers;
             $shape = $item->onFold ? $item->piece->outline : $item->piece->flat();

@@ -174,7 +174,7 @@ enum Draft: string
      */
     private function trousers(array $m): array
     {
-        [$depth, $crotch, $hip, $waist, $raised] = [$m['crotch depth'], $m['crotch'], $m['hip'], $m['waist'], $m['raised back'] ?? 0];
+        [$depth, $crotch, $hip, $waist, $raised] = [$m['crotch depth'], $m['crotch'], $m['hip'], $m['waist'], $m['raised back'] ?? 0.0];
         $leg = ($crotch + $hip) / 2;
         $in = max(0.0, ($hip - $waist) * ($raised > 0 ? 0.7 : 0.4));
 
