@@ -4,7 +4,7 @@ import find from './find.js';
 import grid from './grid.js';
 import page from './page.js';
 import { ask } from './server.js';
-import { claim, colourField, entry, lengthField, pieceForm, projectForm } from './forms.js';
+import { claim, colourField, entry, haul, lengthField, pieceForm, projectForm } from './forms.js';
 import { ranked, working } from './season.js';
 import { table } from './table.js';
 
@@ -20,6 +20,7 @@ Alpine.data('entry', entry);
 Alpine.data('projectForm', projectForm);
 Alpine.data('claim', claim);
 Alpine.data('pieceForm', pieceForm);
+Alpine.data('haul', haul);
 Alpine.data('grid', grid);
 Alpine.data('later', () => ({ async init() { this.$refs.place.innerHTML = await ask(this.$root.dataset.url) ?? ''; } }));
 Alpine.data('printer', () => ({ print() { window.print(); } }));

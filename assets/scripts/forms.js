@@ -70,6 +70,24 @@ export const entry = () => ({
     addRow() { addRow(this.$refs.rows, this.$refs.row, this.$refs.rows.childElementCount + 100); },
 });
 
+/** Each line of a haul is shown as it is understood, while it is typed. */
+export const haul = () => ({
+    init() {
+        guard(this.$refs.form);
+        focusFault();
+    },
+
+    async read() {
+        const data = new FormData(this.$refs.form);
+        const answer = await ask(this.$root.dataset.read, { method: 'POST', body: data });
+        if (answer !== null && data.get('haul') === new FormData(this.$refs.form).get('haul')) {
+            this.$refs.lines.innerHTML = answer;
+        }
+    },
+
+    save() { this.$refs.form.requestSubmit(this.$refs.save); },
+});
+
 /** A piece is drawn while its measurements are typed; another shape brings its own measurements. */
 export const pieceForm = () => ({
     init() {

@@ -14,9 +14,9 @@ use Octavum\Input\Words;
 /** Which cloths of a stash are shown, and in what order. */
 final readonly class ClothFilter
 {
-    public const SORTS = ['length' => 'length', 'width' => 'width', 'kind' => 'kind', 'colour' => 'colour', 'place' => 'place', 'name' => 'name'];
+    public const SORTS = ['length' => 'length', 'width' => 'width', 'kind' => 'kind', 'colour' => 'colour', 'place' => 'place', 'name' => 'name', 'newest' => 'newest'];
 
-    /** @param 'colour'|'kind'|'length'|'name'|'place'|'width' $sort */
+    /** @param 'colour'|'kind'|'length'|'name'|'newest'|'place'|'width' $sort */
     public function __construct(
         public string $sort = 'length',
         public string $words = '',
@@ -68,6 +68,7 @@ final readonly class ClothFilter
             'colour' => self::hue($cloth->colours[0] ?? null),
             'place' => '' === $cloth->place ? '~' : mb_strtolower($cloth->place),
             'name' => '',
+            'newest' => strtr($cloth->id, '0123456789ABCDEFGHJKMNPQRSTVWXYZ', 'ZYXWVTSRQPNMKJHGFEDCBA9876543210'),
         };
     }
 

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Haul;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothType;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\CutState;
+use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\PrintKind;
+use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\Weight;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Unreadable;
+use Octavum\Core\Measure\Width;
+
+/** One line of a haul as it was understood. */
+final readonly class HaulLine
+{
+    /**
+     * @param string         $text    as typed
+     * @param int            $count   cuts of it, all alike
+     * @param ?int           $price   of a metre, in the smallest coin
+     * @param list<string>   $colours #rrggbb
+     * @param list<Chip>     $chips   what was understood
+     * @param list<Sentence> $doubts  what could be meant otherwise, or could not be kept
+     * @param list<string>   $unread  words that mean nothing here; they stand in the name and the notes
+     */
+    public function __construct(
+        public string $text,
+        public string $name,
+        public int $count,
+        public ?Length $length,
+        public ?Length $width,
+        public FibreMix $fibres,
+        public Structure $structure,
+        public ?ClothType $type,
+        public ?Weight $weight,
+        public PrintKind $print,
+        public Direction $direction,
+        public ?Length $repeat,
+        public array $colours,
+        public string $place,
+        public ?int $price,
+        public string $label,
+        public bool $ordered,
+        public bool $washed,
+        public array $chips,
+        public array $doubts,
+        public array $unread,
+    ) {
+    }
+
+    /**
+     * What is missing and would decide.
+     *
+     * @return list<Sentence>
+     */
+    public function missing(): array
+    {
+        return [
+            ...(null === $this->width ? [new Sentence('no width: whether anything fits cannot be said until it is measured')] : []),
+            ...(null === $this->length ? [new Sentence('no length')] : []),
+        ];
+    }
+
+    public function cloth(Assumptions $assumptions, \DateTimeImmutable $today): Cloth
+    {
+        try {
+            $width = null === $this->width ? null : Width::of($this->width, $assumptions->selvage);
+        } catch (Unreadable) {
+            $width = null;
+        }
+        $ledger = [new LedgerEntry($today, LedgerKind::Bought, $this->washed ? null : $this->length)];
+        if ($this->washed) {
+            $ledger[] = new LedgerEntry($today, LedgerKind::Washed, $this->length);
+        }
+
+        return new Cloth('', $this->name, $width, $this->structure, $this->type, $this->fibres, $this->weight, $this->print, $this->direction, $this->repeat, null, $this->colours, $this->place, $this->price, null, false, $this->text, array_fill(0, $this->count, new Cut('', $ledger, $this->label, $this->ordered ? CutState::Ordered : CutState::Arrived)));
+    }
+}

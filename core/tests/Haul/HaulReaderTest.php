@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Tests\Haul;
+
+use Octavum\Core\Cloth\ClothType;
+use Octavum\Core\Cloth\CutState;
+use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\PrintKind;
+use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Haul\Chip;
+use Octavum\Core\Haul\HaulLine;
+use Octavum\Core\Haul\HaulReader;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\System;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class HaulReaderTest extends TestCase
+{
+    /** Every length, width, price and fibre of the corpus is right, or flagged: none is silently wrong. */
+    #[DataProvider('corpus')]
+    public function testNothingIsSilentlyWrong(string $text, string $cuts, string $length, string $width, string $fibres, string $price): void
+    {
+        $line = $this->read($text);
+        $flagged = [] !== $line->doubts;
+        $said = [
+            'cuts' => (string) $line->count,
+            'length' => $this->number($line->length),
+            'width' => $this->number($line->width),
+            'fibres' => [] === $line->fibres->shares ? '-' : implode(', ', array_map(static fn (string $fibre, int $share): string => $fibre.' '.$share, array_keys($line->fibres->shares), $line->fibres->shares)),
+            'price' => null === $line->price ? '-' : (string) $line->price,
+        ];
+        foreach (['cuts' => $cuts, 'length' => $length, 'width' => $width, 'fibres' => $fibres, 'price' => $price] as $field => $right) {
+            if ($said[$field] !== $right) {
+                self::assertTrue($flagged || ('?' === $right && '-' === $said[$field]), \sprintf('%s of “%s”: %s, not %s, and nothing says so', $field, $text, $said[$field], $right));
+            }
+        }
+        self::assertStringContainsString(trim($text), $line->cloth(new Assumptions(), new \DateTimeImmutable('2026-11-25'))->notes, 'nothing typed is lost');
+    }
+
+    /** How much of it is right at once: measured, and not to become less. */
+    public function testMostOfTheCorpusIsReadWithoutADoubt(): void
+    {
+        $right = $all = 0;
+        foreach (self::corpus() as [$text, $cuts, $length, $width, $fibres, $price]) {
+            $line = $this->read($text);
+            foreach ([[$length, $this->number($line->length)], [$width, $this->number($line->width)], [$price, null === $line->price ? '-' : (string) $line->price]] as [$expected, $said]) {
+                if ('?' !== $expected) {
+                    ++$all;
+                    $right += $expected === $said ? 1 : 0;
+                }
+            }
+        }
+        self::assertGreaterThan(0.97, $right / $all, "$right of $all figures");
+    }
+
+    /** @return iterable<string, array{string, string, string, string, string, string}> */
+    public static function corpus(): iterable
+    {
+        foreach (explode("\n", (string) file_get_contents(__DIR__.'/corpus.tsv')) as $row) {
+            $cells = explode("\t", $row);
+            if (6 === \count($cells) && !str_starts_with($row, '#')) {
+                yield $cells[0] => $cells;
+            }
+        }
+    }
+
+    public function testWordsTellWhatKindOfClothItIs(): void
+    {
+        $line = $this->read('2 x 1.6m lawn one-way herons 136 wide, green? locker 3, washed');
+        self::assertSame([ClothType::Lawn, Structure::Woven, Direction::OneWay, 'locker 3', true, ['#3c8a4e']], [$line->type, $line->structure, $line->direction, $line->place, $line->washed, $line->colours]);
+        self::assertSame(['herons'], $line->unread);
+        self::assertSame('Lawn one-way herons, green', $line->name);
+        self::assertNotSame([], array_filter($line->chips, static fn (Chip $chip): bool => 'colour' === $chip->kind && $chip->unsure));
+        $rib = $this->read('40cm rib knit black remnant, on order');
+        self::assertSame([Structure::Knit, 'remnant', true], [$rib->structure, $rib->label, $rib->ordered]);
+        self::assertSame([Direction::OneWay, PrintKind::Check], [$this->read('velvet')->direction, $this->read('gingham poplin')->print]);
+        self::assertSame(Knowledge::Guess, $this->read('2m linen? 140cm')->fibres->knowledge);
+        self::assertSame([136, 'heavy'], [$this->read('4oz canvas')->weight?->grams, $this->read('heavy canvas')->weight?->class->value]);
+        self::assertSame(320_000, $this->read('2m viscose 140cm repeat 32cm')->repeat?->micrometres);
+    }
+
+    public function testALineBecomesAClothWithItsCuts(): void
+    {
+        $cloth = $this->read('3 x 0.5m swim knit, 150cm, ordered')->cloth(new Assumptions(), new \DateTimeImmutable('2026-11-25'));
+        self::assertCount(3, $cloth->cuts);
+        self::assertSame([500_000, CutState::Ordered, 1_500_000], [$cloth->cuts[0]->length?->micrometres, $cloth->cuts[0]->state, $cloth->width?->full->micrometres]);
+        self::assertCount(2, $this->read('blue cotton')->missing());
+        self::assertSame('?', $this->read('?')->name);
+    }
+
+    public function testABareLengthIsInTheUnitOfTheWorkroom(): void
+    {
+        self::assertSame([1_800_000, 1_645_920], [$this->read('1.8 cotton poplin 140cm')->length?->micrometres, (new HaulReader())->read('1.8 cotton poplin 140cm', System::Imperial)->length?->micrometres]);
+    }
+
+    private function read(string $text): HaulLine
+    {
+        return (new HaulReader())->read($text, System::Metric);
+    }
+
+    private function number(?Length $length): string
+    {
+        return null === $length ? '-' : (string) $length->millimetres();
+    }
+}
