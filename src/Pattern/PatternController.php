@@ -11,6 +11,7 @@ use Octavum\Core\Measure\System;
 use Octavum\Core\Pattern\Garment;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Twins;
 use Octavum\Core\Pattern\Version;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
@@ -57,13 +58,14 @@ final class PatternController extends AbstractController
     }
 
     #[Route('/patterns/new', name: 'pattern_new', methods: ['GET', 'POST'])]
-    public function new(Request $request, #[CurrentUser] Account $account): Response
+    public function new(Request $request, Library $library, #[CurrentUser] Account $account): Response
     {
         $system = $this->settings->of($account)->system;
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $pattern = $this->form->read($entry, '');
             $version = $this->form->readVersion($entry, '', $system);
+            $this->twins($entry, $pattern, $library, $account);
             if ($entry->isSound()) {
                 $record = new PatternRecord($account);
                 $this->mapper->store($pattern, $record);
@@ -87,12 +89,15 @@ final class PatternController extends AbstractController
     }
 
     #[Route('/patterns/{id}/edit', name: 'pattern_edit', methods: ['GET', 'POST'])]
-    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function edit(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
     {
         $record = $this->own($account, $id);
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $pattern = $this->form->read($entry, $id);
+            if ([$pattern->number, $pattern->otherNumbers, $pattern->title] !== [$record->number, $record->otherNumbers, $record->title]) {
+                $this->twins($entry, $pattern, $library, $account);
+            }
             Revision::check($entry, $record->revision);
             if ($entry->isSound()) {
                 $this->mapper->store($pattern, $record);
@@ -192,6 +197,14 @@ final class PatternController extends AbstractController
         $values = $this->form->versionValues($version, $system);
 
         return $this->form('pattern/version.html.twig', ['pattern' => $pattern, 'record' => $record], $values, $entry, $this->grid($entry, $system, $values));
+    }
+
+    /** Says before it is saved that a pattern may be owned already; a tick keeps both. */
+    private function twins(Entry $entry, Pattern $pattern, Library $library, Account $account): void
+    {
+        foreach ($entry->boolean('both') ? [] : (new Twins())->of($pattern, $library->all($account)) as $sentence) {
+            $entry->fault('both', $sentence);
+        }
     }
 
     /**

@@ -44,6 +44,22 @@ final class PatternPagesTest extends PageTestCase
         self::assertStringContainsString('2.41 m', $page, '2⅝ yd, needed, rounded up');
     }
 
+    public function testAReissueIsRecognisedBeforeItIsSaved(): void
+    {
+        $fields = ['title' => 'Towpath coat', 'maker' => 'Marrowlane', 'number' => 'K204', 'otherNumbers' => 'K871', 'versionName' => 'A'];
+        $this->get('/patterns/new');
+        $this->send('Save the pattern', $fields);
+        self::assertResponseRedirects();
+        $this->get('/patterns/new');
+        $page = $this->send('Save the pattern', ['title' => 'Canal coat', 'number' => 'K871', 'otherNumbers' => ''] + $fields);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('Number K871 is another number of Towpath coat (Marrowlane), which is owned: a reissue of the same pattern.', self::says($page));
+        self::assertCount(1, $this->workroom($this->account)->patterns);
+        $this->send('Save the pattern', ['both' => '1']);
+        self::assertResponseRedirects();
+        self::assertCount(2, $this->workroom($this->account)->patterns);
+    }
+
     public function testAWholeTableIsPastedInOneGo(): void
     {
         $pasted = "\t\t8\t10\t12\nmain\t115 cm\t2,45\t2,50\t2,55\n\t150 cm\t1.95\t2\t2.05\nlining\t140\t1.6\t1.6\t1.7";

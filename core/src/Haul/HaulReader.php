@@ -27,7 +27,7 @@ use Octavum\Core\Measure\Unreadable;
  */
 final class HaulReader
 {
-    private const NUMBER = '(?:\d+[ -]\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?\s?[½¼¾⅛⅜⅝⅞⅓⅔]|\d+(?:[.,]\d+)?|[½¼¾⅛⅜⅝⅞⅓⅔])';
+    private const NUMBER = '(?:\d+[ -]\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?\s?[½¼¾⅛⅜⅝⅞⅓⅔]|\d+(?:[.,]\d+)?|\.\d+|[½¼¾⅛⅜⅝⅞⅓⅔])';
     private const UNIT = '(?:mm|cms?|centimet(?:re|er)s?|met(?:re|er)s?|mtrs?|mts?|m|inch(?:es)?|ins?|"|″|”|\'\'|yards?|yds?|y|feet|foot|ft)';
     private const SPOKEN = '(?:(?:half|three[ -]quarters?|a quarter|quarter|one|two|three|four|five|six|a)(?: and a (?:half|quarter))?(?: of)?(?: an?)? (?:metres?|meters?|yards?)(?: and a (?:half|quarter))?)';
     private const WORD_END = '(?![\p{L}\d])';
@@ -185,21 +185,40 @@ final class HaulReader
         if (1 === preg_match('~\d\s?m\s\d{2}\s(?:'.$names.')'.self::WORD_END.'(?![\s,;/+&|-]*(?:and )?\d{1,3}\s?%?\s?(?:'.$names.'))~u', $this->rest)) {
             return null; // "1m 80 linen" is 1.80 m of linen
         }
+        $pair = '(?:'.$names.')\s?\d{1,3}\s?%?'.self::WORD_END;
+        if (1 === preg_match('~(?<!\p{L})'.$pair.'(?:[\s,;/+&-]*(?:and )?'.$pair.')+~u', $this->rest, $pairs)) {
+            preg_match_all('~('.$names.')\s?(\d{1,3})~u', $pairs[0], $each, \PREG_SET_ORDER);
+            if (100 === array_sum(array_map(static fn (array $one): int => (int) $one[2], $each))) {
+                $this->take(preg_quote($pairs[0], '~'));
+
+                return $this->mixed($each, 1, 2, $pairs[0]);
+            }
+        }
         $found = $this->take('(?<![\d.,/\p{L}])(?:'.$before.'(?:[\s,;/+&|-]*(?:and )?'.$before.')*|'.$after.'(?:[\s,;/+&-]*(?:and )?'.$after.')*)');
         if (null === $found) {
             return null;
         }
         preg_match_all('~(\d{1,3})\s?%?\s?('.$names.')'.self::WORD_END.'|('.$names.')\s?(\d{1,3})\s?%~u', $found[0], $each, \PREG_SET_ORDER);
+
+        return '' !== ($each[0][1] ?? '') ? $this->mixed($each, 2, 1, $found[0]) : $this->mixed($each, 3, 4, $found[0]);
+    }
+
+    /**
+     * @param list<array<int|string, string>> $each  matches
+     * @param int                             $name  where its name stands in a match
+     * @param int                             $share likewise
+     */
+    private function mixed(array $each, int $name, int $share, string $text): FibreMix
+    {
         $shares = [];
         foreach ($each as $one) {
-            [$share, $name] = '' !== $one[1] ? [$one[1], $one[2]] : [$one[4] ?? '', $one[3] ?? ''];
-            $fibre = Words::FIBRES[$name]->value;
-            $shares[$fibre] = ($shares[$fibre] ?? 0) + (int) $share;
+            $fibre = Words::FIBRES[$one[$name] ?? '']->value;
+            $shares[$fibre] = ($shares[$fibre] ?? 0) + (int) ($one[$share] ?? 0);
         }
         try {
             return FibreMix::of($shares, Knowledge::Seller);
         } catch (Unreadable $unreadable) {
-            $this->doubts[] = new Sentence('“{text}”: {why}', ['text' => trim($found[0]), 'why' => $unreadable->sentence]);
+            $this->doubts[] = new Sentence('“{text}”: {why}', ['text' => trim($text), 'why' => $unreadable->sentence]);
 
             return FibreMix::unknown();
         }
@@ -395,6 +414,7 @@ final class HaulReader
             [$fibres, $vague] = [['polyester' => true, 'cotton' => true], true];
         }
         while (null !== ($said = $this->said($names))) {
+            $vague = $vague || [] !== $fibres;
             $fibres[Words::FIBRES[$said[0]]->value] = $said[1];
             $vague = $vague || null !== $this->take('(?<=\|)\s?(?:mix|blend|rich|look|feel|type|effect)'.self::WORD_END, true);
         }

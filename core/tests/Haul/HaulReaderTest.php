@@ -61,7 +61,7 @@ final class HaulReaderTest extends TestCase
     /** @return iterable<string, array{string, string, string, string, string, string}> */
     public static function corpus(): iterable
     {
-        foreach (explode("\n", (string) file_get_contents(__DIR__.'/corpus.tsv')) as $row) {
+        foreach (explode("\n", file_get_contents(__DIR__.'/corpus.tsv')."\n".file_get_contents(__DIR__.'/held-out.tsv')) as $row) {
             $cells = explode("\t", $row);
             if (6 === \count($cells) && !str_starts_with($row, '#')) {
                 yield $cells[0] => $cells;
