@@ -16,7 +16,7 @@ for (const [device, viewport] of Object.entries({ desk: { width: 1280, height: 8
             const pieces = await first(page, pattern, '.pieces-line a');
             const laid = await first(page, '/table', '.lay-line a');
             const project = await first(page, '/season', '.project:nth-of-type(4) .who a');
-            for (const path of ['/season', '/season/new', '/project/new', project, '/cloth', '/cloth/new', cloth, cloth + '/edit', '/patterns', '/patterns/new', pattern, pattern + '/versions/new', pieces, pieces + '/new?draft=sleeve', pieces + '/import', pieces + '/copy', '/table', '/table/new', laid, '/shopping', '/settings', '/find?q=heron', '/find']) {
+            for (const path of ['/season', '/season/new', '/project/new', project, '/cloth', '/cloth/new', '/cloth/haul', '/cloth/csv', cloth, cloth + '/edit', '/patterns', '/patterns/new', pattern, pattern + '/versions/new', pieces, pieces + '/new?draft=sleeve', pieces + '/import', pieces + '/copy', '/table', '/table/new', laid, '/shopping', '/settings', '/find?q=heron', '/find']) {
                 await test.step(path, async () => {
                     await open(page, path);
                     await expectAccessible(page);

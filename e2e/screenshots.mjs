@@ -14,14 +14,8 @@ async function byMachine(page) {
 async function take(viewport, pages) {
     const page = await browser.newPage({ viewport, locale: 'en-GB' });
     await page.goto(base + '/sign-in');
-    if (pages['sign-in']) {
-        await page.screenshot({ path: 'docs/screenshots/sign-in.png' });
-    }
     await page.getByRole('button', { name: 'Open the demo workroom' }).click();
     for (const [name, go] of Object.entries(pages)) {
-        if (name === 'sign-in') {
-            continue;
-        }
         if (typeof go === 'function') {
             await go(page);
         } else if (typeof go === 'string') {
@@ -38,12 +32,17 @@ async function take(viewport, pages) {
 }
 
 await take({ width: 1280, height: 800 }, {
-    'sign-in': true,
     season: '/season',
     project: ['/season', 'Towpath coat'],
     cloth: '/cloth',
     'cloth-page': ['/cloth?words=heron', 'Heron lawn'],
     'cloth-form': '/cloth/new',
+    haul: async (page) => {
+        await page.goto(base + '/cloth/haul');
+        await page.getByLabel('What came home').fill('1.8m 142cm cotton drill 240gsm bottle green, 6.40/half m\n1 1/4 yd 56" rib knit 62 modal 33 cotton 5 elastane plum remnant 3.90/piece\n2.7m linen? chalk sheer, locker 2\n2 x 1.6m lawn one-way herons 136 wide\n140cm cotton drill\n1m60 of striped shirting, 145 wide');
+        await page.waitForTimeout(600);
+        page.once('dialog', (dialog) => dialog.accept());
+    },
     patterns: '/patterns',
     'pattern-page': ['/patterns?words=towpath', 'Towpath coat'],
     'pattern-form': '/patterns/new',

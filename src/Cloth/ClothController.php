@@ -11,6 +11,7 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Haul\Words;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\Promise;
 use Octavum\Input\Entry;
@@ -196,6 +197,7 @@ final class ClothController extends AbstractController
         return $this->render('cloth/form.html.twig', [
             'record' => $record,
             'values' => $entry->typed + $values,
+            'colours' => array_keys(Words::COLOURS),
             'rows' => [] === $entry->rows('cuts') ? ['0'] : $entry->rows('cuts'),
             'faults' => $entry->faults(),
         ], new Response(status: $entry->status()));

@@ -20,6 +20,7 @@ use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
+use Octavum\Core\Haul\Words;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Sentence;
@@ -177,8 +178,9 @@ final readonly class ClothForm
             if ('' === $colour) {
                 continue;
             }
+            $colour = Words::COLOURS[$colour] ?? $colour;
             if (1 !== preg_match('/^#[0-9a-f]{6}$/D', $colour)) {
-                $entry->fault($field, new Sentence('A colour is written such as #27405e.'));
+                $entry->fault($field, new Sentence('“{text}” is not a colour known here: type a name such as bottle green, or a code such as #27405e.', ['text' => mb_substr($colour, 0, 40)]));
             }
             $colours[] = $colour;
         }

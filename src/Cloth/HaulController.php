@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Cloth;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Haul\HaulLine;
@@ -13,7 +12,6 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Input\Entry;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -24,14 +22,13 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class HaulController extends AbstractController
 {
     private const MOST_LINES = 300;
-    private const ADDED = 'haul-added';
 
-    public function __construct(private readonly AccountSettings $settings, private readonly EntityManagerInterface $entities, private readonly Toast $toast)
+    public function __construct(private readonly AccountSettings $settings, private readonly HaulStore $store, private readonly Toast $toast)
     {
     }
 
     #[Route('', name: 'haul', methods: ['GET', 'POST'])]
-    public function haul(Request $request, ClothMapper $mapper, ClockInterface $clock, #[CurrentUser] Account $account): Response
+    public function haul(Request $request, #[CurrentUser] Account $account): Response
     {
         $entry = new Entry($request->request->all());
         $lines = $this->lines($entry, $account);
@@ -40,20 +37,7 @@ final class HaulController extends AbstractController
                 $entry->fault('haul', new Sentence('Nothing is typed yet: one line for each cloth, such as 1.8m 142cm cotton drill bottle green.'));
             }
             if ($entry->isSound()) {
-                $assumptions = $this->settings->of($account)->assumptions;
-                $added = [];
-                foreach ($lines as $line) {
-                    $record = new ClothRecord($account);
-                    $cloth = $line->cloth($assumptions, $clock->now()->setTime(0, 0));
-                    $mapper->store($cloth, $record, $assumptions);
-                    foreach ($cloth->cuts as $cut) {
-                        $mapper->storeCut($cut, new CutRecord($record));
-                    }
-                    $this->entities->persist($record);
-                    $added[] = $record->id;
-                }
-                $this->entities->flush();
-                $request->getSession()->set(self::ADDED, $added);
+                $this->store->put($lines, $account);
                 $this->toast->say('{count, plural, one {One cloth is} other {# cloths are}} in the stash.', ['count' => (string) \count($lines)], $this->generateUrl('haul_undo'));
 
                 return $this->redirectToRoute('cloths', ['sort' => 'newest']);
@@ -72,16 +56,9 @@ final class HaulController extends AbstractController
 
     /** Takes out again what the last haul brought. */
     #[Route('/undo', name: 'haul_undo', methods: ['POST'])]
-    public function undo(Request $request, ClothRepository $cloths, ClockInterface $clock, #[CurrentUser] Account $account): Response
+    public function undo(#[CurrentUser] Account $account): Response
     {
-        $added = $request->getSession()->remove(self::ADDED);
-        foreach (\is_array($added) ? $added : [] as $id) {
-            $record = \is_string($id) ? $cloths->oneOf($account, $id) : null;
-            if (null !== $record) {
-                $record->removedAt = $clock->now();
-            }
-        }
-        $this->entities->flush();
+        $this->store->takeOut($account);
         $this->toast->say('The haul is taken out of the stash again.');
 
         return $this->redirectToRoute('cloths');

@@ -93,7 +93,7 @@ final class ClothPagesTest extends PageTestCase
         yield 'a weight of nothing' => [['grams' => '0'], 'type a whole number from 5 to 2000'];
         yield 'a huge name' => [['name' => str_repeat('a', 5000)], 'This has 5000 characters; 120 can be kept'];
         yield 'a price in words' => [['price' => 'cheap'], 'cannot be read as a price'];
-        yield 'a colour in words' => [['colour1' => 'blue'], 'A colour is written such as'];
+        yield 'a colour nobody knows' => [['colour1' => 'sparkle'], '“sparkle” is not a colour known here'];
         yield 'a shrinkage of 300 %' => [['shrinkAlong' => '300'], '300 % is not a share'];
         yield 'a selvage without a width' => [['selvage' => '2 cm'], 'The selvage is taken from the width'];
         yield 'selvages wider than the cloth' => [['width' => '5 cm', 'selvage' => '3 cm'], 'leave nothing'];

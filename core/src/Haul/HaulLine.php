@@ -71,6 +71,38 @@ final readonly class HaulLine
         ];
     }
 
+    /**
+     * Under a name of its own, which fills in what the rest does not say, with further notes.
+     *
+     * @param list<Sentence> $doubts further ones
+     */
+    public function named(string $name, ?self $fromName, string $notes, array $doubts): self
+    {
+        return new self(
+            trim($this->text."\n".$notes),
+            $name,
+            $this->count,
+            $this->length ?? $fromName?->length,
+            $this->width ?? $fromName?->width,
+            $this->fibres->isKnown() ? $this->fibres : $fromName->fibres ?? $this->fibres,
+            null === $this->type && null !== $fromName ? $fromName->structure : $this->structure,
+            $this->type ?? $fromName?->type,
+            $this->weight ?? $fromName?->weight,
+            PrintKind::Plain === $this->print && null !== $fromName ? $fromName->print : $this->print,
+            Direction::None === $this->direction && null !== $fromName ? $fromName->direction : $this->direction,
+            $this->repeat,
+            [] === $this->colours ? $fromName->colours ?? [] : $this->colours,
+            $this->place,
+            $this->price,
+            $this->label,
+            $this->ordered,
+            $this->washed,
+            $this->chips,
+            [...$this->doubts, ...$doubts],
+            $this->unread,
+        );
+    }
+
     public function cloth(Assumptions $assumptions, \DateTimeImmutable $today): Cloth
     {
         try {

@@ -518,14 +518,14 @@ final class HaulReader
             }
         }
 
-        return array_values(array_filter($found[0], static fn (string $word): bool => !\in_array($word, ['of', 'in', 'on', 'and', 'with', 'a', 'the', 'x', 'at', 'for', 'from'], true)));
+        return array_values(array_filter($found[0], static fn (string $word): bool => !isset(Words::FIBRES[$word]) && !\in_array($word, ['of', 'in', 'on', 'and', 'with', 'a', 'the', 'x', 'at', 'for', 'from'], true)));
     }
 
     /** What is left without the figures, in the order it was typed. */
     private function name(string $named, string $text): string
     {
         $words = trim(preg_replace(['/\|+/', '/\s*[,;:]+\s*(?=[,;:]|$)/', '/\s+/', '/\s+(?=[,;:])/'], [' ', ' ', ' ', ''], $named) ?? '', " ,;:-./?()\t");
-        $words = trim(preg_replace(['/\?/', '/^[,;:\s-]+/', '/\s+/'], ['', '', ' '], $words) ?? '');
+        $words = trim(preg_replace(['/\?/', '/^(?:[,;:\s-]|(?:of|in|with|and|a) )+/', '/\s+/'], ['', '', ' '], $words) ?? '');
 
         return mb_substr('' === $words ? $text : mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1), 0, 120);
     }

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Cloth;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Haul\HaulLine;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\RequestStack;
+
+/** Puts what was read from lines or a table into the stash, and takes the last lot out again. */
+final readonly class HaulStore
+{
+    private const LAST = 'haul-last';
+
+    public function __construct(private EntityManagerInterface $entities, private ClothRepository $cloths, private ClothMapper $mapper, private AccountSettings $settings, private ClockInterface $clock, private RequestStack $requests)
+    {
+    }
+
+    /** @param list<HaulLine> $lines */
+    public function put(array $lines, Account $account): void
+    {
+        $assumptions = $this->settings->of($account)->assumptions;
+        $added = [];
+        foreach ($lines as $line) {
+            $record = new ClothRecord($account);
+            $cloth = $line->cloth($assumptions, $this->clock->now()->setTime(0, 0));
+            $this->mapper->store($cloth, $record, $assumptions);
+            foreach ($cloth->cuts as $cut) {
+                $this->mapper->storeCut($cut, new CutRecord($record));
+            }
+            $this->entities->persist($record);
+            $added[] = $record->id;
+        }
+        $this->entities->flush();
+        $this->requests->getSession()->set(self::LAST, $added);
+    }
+
+    public function takeOut(Account $account): void
+    {
+        $added = $this->requests->getSession()->remove(self::LAST);
+        foreach (\is_array($added) ? $added : [] as $id) {
+            $record = \is_string($id) ? $this->cloths->oneOf($account, $id) : null;
+            if (null !== $record) {
+                $record->removedAt = $this->clock->now();
+            }
+        }
+        $this->entities->flush();
+    }
+}
