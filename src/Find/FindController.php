@@ -7,6 +7,7 @@ namespace Octavum\Find;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Cloth\ClothRecord;
+use Octavum\Core\Find\Forgiving;
 use Octavum\Input\Words;
 use Octavum\Pattern\PatternRecord;
 use Octavum\Season\ProjectRecord;
@@ -16,7 +17,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** Finds a cloth, pattern or project by any words of it, to jump there. */
+/** Finds a cloth, pattern or project by any words of it, to jump there; when there is none, by words that mean the same, or nearly look the same. */
 final class FindController extends AbstractController
 {
     private const MOST = 8;
@@ -48,6 +49,29 @@ final class FindController extends AbstractController
             }
         }
 
+        $found = [] === $found && [] !== $words ? $this->forgiving($text, $entities, $account) : $found;
+
         return $this->render($request->isXmlHttpRequest() ? 'find/_found.html.twig' : 'find/show.html.twig', ['found' => $found, 'text' => $text]);
+    }
+
+    /** @return list<array{kind: string, id: string, name: string, more: string}> */
+    private function forgiving(string $text, EntityManagerInterface $entities, Account $account): array
+    {
+        $texts = $rows = [];
+        foreach (self::SOURCES as $kind => [$select, $fields]) {
+            $more = array_values(array_diff($fields, ['r.name', 'r.title', 'r.number', 'r.notes']));
+            $wanted = implode(', ', array_map(static fn (string $field, int $i): string => $field.' AS field'.$i, $more, array_keys($more)));
+            /** @var list<array<string, mixed>> $all */
+            $all = $entities->createQuery(str_replace(' FROM ', ('' === $wanted ? '' : ', '.$wanted).' FROM ', $select))->setParameter('account', $account)->getArrayResult();
+            foreach ($all as $row) {
+                $strings = array_map(static fn (mixed $value): string => $value instanceof \BackedEnum ? (string) $value->value : (\is_array($value) ? implode(' ', array_map(static fn (mixed $part): string => \is_string($part) ? $part : '', [...array_keys($value), ...array_values($value)])) : (\is_string($value) ? $value : '')), $row);
+                $key = $kind.' '.$strings['id'];
+                $rows[$key] = ['kind' => $kind, 'id' => $strings['id'], 'name' => $strings['name'], 'more' => $strings['more']];
+                unset($strings['id']);
+                $texts[$key] = implode(' ', $strings);
+            }
+        }
+
+        return array_map(static fn (string $key): array => $rows[$key], (new Forgiving())->find($text, $texts, self::MOST));
     }
 }
