@@ -50,7 +50,7 @@ final readonly class ClothFilter
                 return false;
             }
         }
-        $longest = Stash::longest($cloth, $assumptions);
+        $longest = null === $this->atLeast ? null : Stash::longest($cloth, $assumptions);
 
         return (null === $this->structure || $cloth->structure === $this->structure)
             && (null === $this->atLeast || (null !== $longest && !$longest->isLessThan($this->atLeast)))
