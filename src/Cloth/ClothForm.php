@@ -10,11 +10,14 @@ use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\Drape;
+use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\FibreReader;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
@@ -66,13 +69,16 @@ final readonly class ClothForm
             'colour3' => $cloth->colours[2] ?? '',
             'place' => $cloth->place,
             'price' => Entry::price($cloth->pricePerMetre),
-            'more' => match ($cloth->moreToBeHad) {
-                true => 'yes',
-                false => 'no',
-                null => '',
-            },
+            'more' => self::saidOf($cloth->moreToBeHad),
             'setAside' => $cloth->setAside ? '1' : '',
             'notes' => $cloth->notes,
+            'stretchFrom' => null === $cloth->feel->across ? '' : $typed(Length::of('10', Unit::Centimetre)),
+            'stretchTo' => null === $cloth->feel->across ? '' : $typed(Length::ofMicrometres(100_000 + 1_000 * $cloth->feel->across)),
+            'stretchAlong' => (string) $cloth->feel->along,
+            'drape' => $cloth->feel->drape->value ?? '',
+            'opacity' => $cloth->feel->opacity->value ?? '',
+            'takesCrease' => self::saidOf($cloth->feel->takesCrease),
+            'clearSide' => self::saidOf($cloth->feel->clearSide),
         ];
     }
 
@@ -106,15 +112,43 @@ final readonly class ClothForm
             [...$this->colours($entry), ...\array_slice($before->colours, 3)],
             $entry->text('place', 120),
             $entry->money('price'),
-            match ($entry->raw('more')) {
-                'yes' => true,
-                'no' => false,
-                default => null,
-            },
+            self::said($entry, 'more'),
             $entry->boolean('setAside'),
             $entry->text('notes'),
             $before->cuts,
+            $this->feel($entry, $settings),
         );
+    }
+
+    /** The stretch across is tested: what 10 cm, or another length, come to when they are pulled. */
+    private function feel(Entry $entry, Settings $settings): Feel
+    {
+        $from = $entry->length('stretchFrom', $settings->system->widthUnit());
+        $to = $entry->length('stretchTo', $settings->system->widthUnit());
+        if ((null === $from) !== (null === $to) && $entry->isSound()) {
+            $entry->fault(null === $from ? 'stretchFrom' : 'stretchTo', new Sentence('The stretch test wants both lengths: 10 cm, and what they come to when you pull them.'));
+        }
+        $across = null === $from || null === $to ? null : $entry->attempt('stretchTo', static fn (): int => Feel::stretch($from, $to));
+
+        return $entry->attempt('stretchTo', static fn (): Feel => new Feel($across, $entry->integer('stretchAlong', 0, 300), $entry->choice('drape', Drape::class), $entry->choice('opacity', Opacity::class), self::said($entry, 'takesCrease'), self::said($entry, 'clearSide'))) ?? new Feel();
+    }
+
+    private static function said(Entry $entry, string $field): ?bool
+    {
+        return match ($entry->raw($field)) {
+            'yes' => true,
+            'no' => false,
+            default => null,
+        };
+    }
+
+    private static function saidOf(?bool $said): string
+    {
+        return match ($said) {
+            true => 'yes',
+            false => 'no',
+            null => '',
+        };
     }
 
     /**

@@ -51,6 +51,7 @@ final readonly class ClothMapper
             $record->setAside,
             $record->notes,
             array_values($record->cuts->filter(static fn (CutRecord $cut): bool => null === $cut->removedAt)->map($this->cut(...))->toArray()),
+            $this->reader->feel(Node::stored($record->feel)),
         );
     }
 
@@ -83,6 +84,7 @@ final readonly class ClothMapper
         $record->moreToBeHad = $cloth->moreToBeHad;
         $record->setAside = $cloth->setAside;
         $record->notes = $cloth->notes;
+        $record->feel = $this->writer->feel($cloth->feel);
     }
 
     public function storeCut(Cut $cut, CutRecord $record): void

@@ -90,6 +90,10 @@ class ClothRecord
     #[ORM\Column]
     public bool $setAside = false;
 
+    /** @var array<string, mixed> as in the exchange format: stretch, drape, opacity, takesCrease, clearSide */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $feel = [];
+
     #[ORM\Column(type: Types::TEXT)]
     public string $notes = '';
 

@@ -10,10 +10,13 @@ use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\Drape;
+use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
@@ -289,7 +292,7 @@ final readonly class WorkroomReader
 
     private function cloth(Node $node, Assumptions $assumptions): Cloth
     {
-        $node->object(['id', 'name', 'structure', 'type', 'fibres', 'fibresKnown', 'weight', 'width', 'selvage', 'print', 'direction', 'repeat', 'shrinkage', 'colours', 'place', 'pricePerMetre', 'moreToBeHad', 'setAside', 'notes', 'cuts']);
+        $node->object(['id', 'name', 'structure', 'type', 'fibres', 'fibresKnown', 'weight', 'width', 'selvage', 'print', 'direction', 'repeat', 'shrinkage', 'colours', 'place', 'pricePerMetre', 'moreToBeHad', 'setAside', 'notes', 'cuts', 'stretch', 'drape', 'opacity', 'takesCrease', 'clearSide']);
         $full = $node->at('width')->length();
         $selvage = $node->at('selvage')->length();
         if (null === $full && $node->at('selvage')->isThere()) {
@@ -317,7 +320,18 @@ final readonly class WorkroomReader
             $node->at('setAside')->boolean(),
             $node->at('notes')->text(),
             $cuts,
+            $this->feel($node),
         );
+    }
+
+    public function feel(Node $node): Feel
+    {
+        $stretch = $node->at('stretch');
+        if ($stretch->isThere()) {
+            $stretch->object(['across', 'along']);
+        }
+
+        return new Feel($stretch->at('across')->integer(0, 300), $stretch->at('along')->integer(0, 300), $node->at('drape')->choice(Drape::class), $node->at('opacity')->choice(Opacity::class), $node->at('takesCrease')->optionalBoolean(), $node->at('clearSide')->optionalBoolean());
     }
 
     private function fibres(Node $node, Knowledge $knowledge): FibreMix

@@ -7,6 +7,7 @@ namespace Octavum\Exchange;
 use Octavum\Core\Cloth\Bite;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Alteration;
@@ -162,8 +163,21 @@ final readonly class WorkroomWriter
             'moreToBeHad' => $cloth->moreToBeHad,
             'setAside' => $cloth->setAside,
             'notes' => $cloth->notes,
+            ...$this->feel($cloth->feel),
             'cuts' => array_map(fn (Cut $cut): array => self::known(['id' => $cut->id, 'label' => $cut->label, 'state' => $cut->state->value, 'expected' => $cut->expected?->format('Y-m-d'), 'ledger' => $this->ledger($cut->ledger), 'bites' => $this->bites($cut->bites)]), $cloth->cuts),
         ]);
+    }
+
+    /** @return array<string, mixed> */
+    public function feel(Feel $feel): array
+    {
+        return array_filter([
+            'stretch' => array_filter(['across' => $feel->across, 'along' => $feel->along], static fn (?int $share): bool => null !== $share),
+            'drape' => $feel->drape?->value,
+            'opacity' => $feel->opacity?->value,
+            'takesCrease' => $feel->takesCrease,
+            'clearSide' => $feel->clearSide,
+        ], static fn (mixed $value): bool => null !== $value && [] !== $value);
     }
 
     /** @return array<string, mixed> */
@@ -221,6 +235,6 @@ final readonly class WorkroomWriter
      */
     public static function known(array $fields): array
     {
-        return array_filter($fields, static fn (mixed $value, string $name): bool => !\in_array($value, [null, '', []], true) && (false !== $value || 'moreToBeHad' === $name), \ARRAY_FILTER_USE_BOTH);
+        return array_filter($fields, static fn (mixed $value, string $name): bool => !\in_array($value, [null, '', []], true) && (false !== $value || \in_array($name, ['moreToBeHad', 'takesCrease', 'clearSide'], true)), \ARRAY_FILTER_USE_BOTH);
     }
 }

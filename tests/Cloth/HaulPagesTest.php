@@ -47,4 +47,21 @@ final class HaulPagesTest extends PageTestCase
         self::assertStringContainsString('301 lines are more than the 300', self::says($page));
         self::assertSame(301, substr_count($page->filter('textarea')->text(null, false), 'jersey'));
     }
+
+    public function testAStretchTestAndTheFeelOfAClothAreKept(): void
+    {
+        $account = $this->account();
+        $this->browser->loginUser($account);
+        $this->get('/cloth/new');
+        $page = $this->send('Save the cloth', ['name' => 'Jersey', 'stretchFrom' => '10', 'stretchTo' => '9']);
+        self::assertStringContainsString('Pulled, it cannot be shorter', self::says($page));
+        $this->send('Save the cloth', ['stretchTo' => '14', 'drape' => 'fluid', 'opacity' => 'sheer', 'takesCrease' => 'no', 'clearSide' => 'no', 'colour1' => 'Bottle green']);
+        self::assertResponseRedirects();
+        $cloth = $this->workroom($account)->cloths[0];
+        self::assertSame([40, 'fluid', 'sheer', false, false, '#0f4a35'], [$cloth->feel->across, $cloth->feel->drape?->value, $cloth->feel->opacity?->value, $cloth->feel->takesCrease, $cloth->feel->clearSide, $cloth->colours[0]]);
+        $says = self::says($this->get('/cloth/'.$cloth->id));
+        self::assertStringContainsString('Stretches 40 % across', $says);
+        self::assertStringContainsString('takes no crease', $says);
+        self::assertSame('14 cm', $this->get('/cloth/'.$cloth->id.'/edit')->filter('[name=stretchTo]')->attr('value'));
+    }
 }

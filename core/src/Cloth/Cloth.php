@@ -41,6 +41,7 @@ final readonly class Cloth
         public bool $setAside = false,
         public string $notes = '',
         public array $cuts = [],
+        public Feel $feel = new Feel(),
     ) {
         $this->fibres = $fibres ?? FibreMix::unknown();
     }

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Cloth;
+
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Rounding;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Unreadable;
+
+/** How a cloth stretches, falls, hides and presses, as far as anybody has said. Source: the workroom's rules, section 3. */
+final readonly class Feel
+{
+    private const MOST = 300;
+
+    /**
+     * @param ?int  $across      per cent it stretches across: 10 cm that come to 14 are 40
+     * @param ?int  $along       likewise along
+     * @param ?bool $takesCrease whether it can be pressed into a pleat
+     * @param ?bool $clearSide   whether the right side shows
+     *
+     * @throws Unreadable for a stretch that cannot be
+     */
+    public function __construct(public ?int $across = null, public ?int $along = null, public ?Drape $drape = null, public ?Opacity $opacity = null, public ?bool $takesCrease = null, public ?bool $clearSide = null)
+    {
+        foreach ([$across, $along] as $stretch) {
+            if (null !== $stretch && ($stretch < 0 || $stretch > self::MOST)) {
+                throw new Unreadable(new Sentence('{percent} % is no stretch of a cloth: 10 cm that come to 14 cm are 40 %.', ['percent' => $stretch]));
+            }
+        }
+    }
+
+    /**
+     * The stretch test: what a length comes to when it is pulled without strain, rounded down.
+     *
+     * @throws Unreadable when it got shorter
+     */
+    public static function stretch(Length $from, Length $to): int
+    {
+        if ($to->isLessThan($from) || 0 === $from->micrometres) {
+            throw new Unreadable(new Sentence('Pulled, it cannot be shorter than before: type both lengths again, such as 10 cm and 14 cm.'));
+        }
+
+        return Rounding::Down->divide(100 * ($to->micrometres - $from->micrometres), $from->micrometres);
+    }
+}
