@@ -128,6 +128,14 @@ export const projectForm = () => ({
 
     chooseVersion() { this.offerSizes(true); },
 
+    takeSize() {
+        const { size, graded } = this.$el.dataset;
+        this.$refs.form.elements.size.value = size;
+        this.$refs.form.elements.gradedTo.value = graded;
+        this.preview();
+        this.$refs.form.elements.size.focus();
+    },
+
     async offerSizes(addRoles) {
         const name = this.$refs.form.elements.version.value;
         const answer = name && await ask(this.$root.dataset.version + '?' + new URLSearchParams({ name }));
@@ -155,6 +163,28 @@ export const projectForm = () => ({
         const answer = await ask(this.$root.dataset.preview, { method: 'POST', body: new FormData(this.$refs.form) });
         if (answer !== null) {
             document.getElementById('answer').innerHTML = answer;
+        }
+    },
+});
+
+/** The figure beside the form shows where the tape is held for the field in hand. */
+export const measuring = () => ({
+    show(event) {
+        const point = event.target.name?.match(/^points\[(.+)\]$/)?.[1];
+        this.$refs.figure.querySelectorAll('[data-point]').forEach((line) => line.classList.toggle('is-on', line.dataset.point === point));
+    },
+});
+
+/** A size chart is shown as it is understood, while it is typed or pasted. */
+export const chartField = () => ({
+    init() { this.read(); },
+
+    async read() {
+        const form = this.$root.closest('form');
+        const typed = form.elements.chart.value;
+        const answer = typed.trim() === '' ? '' : await ask(this.$root.dataset.read, { method: 'POST', body: new FormData(form) });
+        if (answer !== null && typed === form.elements.chart.value) {
+            this.$refs.read.innerHTML = answer;
         }
     },
 });

@@ -4,18 +4,17 @@ declare(strict_types=1);
 
 namespace Octavum\Account;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Core\Measure\Tape;
 use Octavum\Exchange\Fault;
 use Octavum\Input\Entry;
-use Octavum\Season\PersonRecord;
+use Octavum\People\People;
 use Symfony\Component\HttpFoundation\Response;
 use Twig\Environment;
 
 /** The settings page, which several forms come back to with what was typed into them. */
 final readonly class SettingsPage
 {
-    public function __construct(private Environment $twig, private AccountSettings $settings, private EntityManagerInterface $entities)
+    public function __construct(private Environment $twig, private AccountSettings $settings, private People $people)
     {
     }
 
@@ -28,7 +27,7 @@ final readonly class SettingsPage
 
         return new Response($this->twig->render('account/settings.html.twig', [
             'account' => $account,
-            'people' => $this->entities->getRepository(PersonRecord::class)->findBy(['account' => $account], ['name' => 'ASC']),
+            'people' => $this->people->all($account),
             'values' => $entry->typed + [
                 'name' => $account->name,
                 'units' => $settings->system->value,

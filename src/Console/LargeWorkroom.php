@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
+use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Direction;
@@ -24,7 +25,6 @@ use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Person;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Workroom\Settings;

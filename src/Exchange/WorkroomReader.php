@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Exchange;
 
+use Octavum\Core\Body\BodyPoint;
+use Octavum\Core\Body\Measured;
+use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Bite;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
@@ -40,10 +43,11 @@ use Octavum\Core\Pattern\PieceSet;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Role;
+use Octavum\Core\Pattern\Runs;
+use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Person;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\SavedLay;
@@ -178,21 +182,10 @@ final readonly class WorkroomReader
             $sizes->fault('Each size may stand here only once.');
         }
 
-        return new RequirementTable($columns, array_map(static function (Node $row) use ($columns): Requirement {
+        return new RequirementTable($columns, array_map(function (Node $row) use ($columns): Requirement {
             $row->object(['role', 'width', 'nap', 'lengths']);
-            $lengths = $row->at('lengths')->items();
-            if (\count($lengths) !== \count($columns)) {
-                $row->at('lengths')->fault('There are {lengths} lengths for {sizes} sizes: one for each is expected, null where the envelope has none.', lengths: \count($lengths), sizes: \count($columns));
-            }
-            $cells = [];
-            foreach ($columns as $i => $size) {
-                $length = ($lengths[$i] ?? null)?->length();
-                if (null !== $length) {
-                    $cells[$size] = $length;
-                }
-            }
 
-            return new Requirement($row->at('role')->choice(Role::class) ?? Role::Main, $row->at('width')->requiredLength(), $row->at('nap')->choice(Nap::class) ?? Nap::Either, $cells);
+            return new Requirement($row->at('role')->choice(Role::class) ?? Role::Main, $row->at('width')->requiredLength(), $row->at('nap')->choice(Nap::class) ?? Nap::Either, $this->cells($row->at('lengths'), $columns));
         }, $rows->items()));
     }
 
@@ -285,9 +278,73 @@ final readonly class WorkroomReader
 
     private function person(Node $node): Person
     {
-        $node->object(['id', 'name', 'child', 'notes']);
+        $node->object(['id', 'name', 'child', 'notes', 'measured']);
 
-        return new Person($node->at('id')->name(60), $node->at('name')->name(), $node->at('child')->boolean(), $node->at('notes')->text());
+        return new Person($node->at('id')->name(60), $node->at('name')->name(), $node->at('child')->boolean(), $node->at('notes')->text(), $this->measured($node->at('measured')));
+    }
+
+    /** @return list<Measured> */
+    public function measured(Node $node): array
+    {
+        return array_map(fn (Node $day): Measured => $day->object(['on', 'points']) ? new Measured($day->at('on')->requiredDate(), $this->points($day->at('points'))) : new Measured(new \DateTimeImmutable('@0'), []), $node->items());
+    }
+
+    /** @return array<string, Length> */
+    private function points(Node $node): array
+    {
+        $points = [];
+        foreach ($node->object(array_column(BodyPoint::cases(), 'value')) ? array_keys($node->map()) : [] as $point) {
+            $points[$point] = $node->at($point)->requiredLength();
+        }
+
+        return $points;
+    }
+
+    public function chart(Node $node): SizeChart
+    {
+        if (!$node->isThere() || !$node->object(['sizes', 'body', 'finished', 'by', 'height', 'runs'])) {
+            return new SizeChart();
+        }
+        $sizes = $node->at('sizes')->texts(20);
+
+        return new SizeChart($sizes, $this->chartRows($node->at('body'), $sizes), $this->chartRows($node->at('finished'), $sizes), $node->at('by')->choice(BodyPoint::class), $node->at('height')->length(), $node->at('runs')->choice(Runs::class));
+    }
+
+    /**
+     * @param list<string> $sizes
+     *
+     * @return array<string, array<string, Length>>
+     */
+    private function chartRows(Node $node, array $sizes): array
+    {
+        $rows = [];
+        foreach ($node->isThere() && $node->object(array_column(BodyPoint::cases(), 'value')) ? array_keys($node->map()) : [] as $point) {
+            $rows[$point] = $this->cells($node->at($point), $sizes);
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param list<string> $sizes
+     *
+     * @return array<string, Length> by size
+     */
+    private function cells(Node $node, array $sizes): array
+    {
+        $lengths = $node->items();
+        if (\count($lengths) !== \count($sizes)) {
+            $node->fault('There are {lengths} lengths for {sizes} sizes: one for each is expected, null where the envelope has none.', lengths: \count($lengths), sizes: \count($sizes));
+        }
+        $cells = [];
+        foreach ($sizes as $i => $size) {
+            $length = ($lengths[$i] ?? null)?->length();
+            if (null !== $length) {
+                $cells[$size] = $length;
+            }
+        }
+
+        return $cells;
     }
 
     private function cloth(Node $node, Assumptions $assumptions): Cloth
@@ -388,7 +445,7 @@ final readonly class WorkroomReader
 
     private function pattern(Node $node): Pattern
     {
-        $node->object(['id', 'title', 'maker', 'number', 'otherNumbers', 'garment', 'format', 'ownership', 'onlyFor', 'minutes', 'place', 'notes', 'editions', 'versions']);
+        $node->object(['id', 'title', 'maker', 'number', 'otherNumbers', 'garment', 'format', 'ownership', 'onlyFor', 'minutes', 'place', 'notes', 'editions', 'versions', 'chart']);
 
         return new Pattern(
             $node->at('id')->name(60),
@@ -410,6 +467,7 @@ final readonly class WorkroomReader
 
                 return new Version($version->at('id')->name(60), $version->at('name')->name(60), $table, $version->at('notions')->texts(200), $version->at('minutes')->integer(0, 100_000), $version->at('notes')->text(), PieceSet::of($this->pieces->pieces($version->at('pieces')), $table->sizes));
             }, $node->at('versions')->items()),
+            $this->chart($node->at('chart')),
         );
     }
 

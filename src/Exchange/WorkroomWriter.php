@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Exchange;
 
+use Octavum\Core\Body\Measured;
+use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Bite;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
@@ -15,9 +17,9 @@ use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Person;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\Wish;
@@ -129,7 +131,7 @@ final readonly class WorkroomWriter
             'version' => WorkroomReader::VERSION,
             'name' => $workroom->name,
             'settings' => $this->settings($workroom->settings),
-            'people' => array_map(static fn (Person $person): array => self::known(['id' => $person->id, 'name' => $person->name, 'child' => $person->child, 'notes' => $person->notes]), $workroom->people),
+            'people' => array_map(static fn (Person $person): array => self::known(['id' => $person->id, 'name' => $person->name, 'child' => $person->child, 'notes' => $person->notes, 'measured' => self::measured($person->measured)]), $workroom->people),
             'cloths' => array_map(fn (Cloth $cloth): array => $this->cloth($cloth, $workroom->settings->assumptions->selvage), $workroom->cloths),
             'patterns' => array_map($this->pattern(...), $workroom->patterns),
             'seasons' => array_map(static fn (Season $season): array => self::known(['id' => $season->id, 'name' => $season->name, 'starts' => $season->starts->format('Y-m-d'), 'weeks' => $season->weeks, 'minutesPerWeek' => $season->minutesPerWeek, 'notes' => $season->notes]), $workroom->seasons),
@@ -180,6 +182,33 @@ final readonly class WorkroomWriter
         ], static fn (mixed $value): bool => null !== $value && [] !== $value);
     }
 
+    /**
+     * @param list<Measured> $measured
+     *
+     * @return list<array{on: string, points: array<string, float|int>}>
+     */
+    public static function measured(array $measured): array
+    {
+        return array_map(static fn (Measured $day): array => ['on' => $day->on->format('Y-m-d'), 'points' => array_map(static fn (Length $length): float|int => $length->millimetres(), $day->points)], $measured);
+    }
+
+    /** @return array<string, mixed> */
+    public function chart(SizeChart $chart): array
+    {
+        return self::known(['sizes' => $chart->sizes, 'body' => self::chartRows($chart->body, $chart->sizes), 'finished' => self::chartRows($chart->finished, $chart->sizes), 'by' => $chart->by?->value, 'height' => $chart->height?->millimetres(), 'runs' => $chart->runs?->value]);
+    }
+
+    /**
+     * @param array<string, array<string, Length>> $rows
+     * @param list<string>                         $sizes
+     *
+     * @return array<string, list<float|int|null>>
+     */
+    private static function chartRows(array $rows, array $sizes): array
+    {
+        return array_map(static fn (array $row): array => array_map(static fn (string $size): float|int|null => ($row[$size] ?? null)?->millimetres(), $sizes), $rows);
+    }
+
     /** @return array<string, mixed> */
     private function pattern(Pattern $pattern): array
     {
@@ -197,6 +226,7 @@ final readonly class WorkroomWriter
             'place' => $pattern->place,
             'notes' => $pattern->notes,
             'editions' => $this->editions($pattern->editions),
+            'chart' => $this->chart($pattern->chart),
             'versions' => array_map(fn (Version $version): array => self::known([
                 'id' => $version->id, 'name' => $version->name, 'minutes' => $version->minutes, 'notions' => $version->notions, 'notes' => $version->notes,
                 'sizes' => $version->table->sizes, 'requirements' => $this->requirements($version->table), 'pieces' => $this->pieces->pieces($version->pieces->all()),

@@ -17,8 +17,9 @@ use Octavum\Pattern\PatternMapper;
 use Octavum\Pattern\PatternRecord;
 use Octavum\Pattern\PatternRepository;
 use Octavum\Pattern\VersionRecord;
+use Octavum\People\People;
+use Octavum\People\PersonRecord;
 use Octavum\Season\ClaimRecord;
-use Octavum\Season\PersonRecord;
 use Octavum\Season\ProjectMapper;
 use Octavum\Season\ProjectRecord;
 use Octavum\Season\ProjectRepository;
@@ -42,12 +43,15 @@ final readonly class Workrooms
         private WorkroomWriter $writer,
         private LayRepository $lays,
         private LayMapper $layMapper,
+        private People $people,
     ) {
     }
 
     public function load(Account $account): Workroom
     {
         $settings = $this->settings->of($account);
+        $people = $this->people->all($account);
+        ksort($people);
         $cloths = $patterns = [];
         foreach ($this->cloths->allOf($account) as $record) {
             $cloths[$record->id] = $this->clothMapper->cloth($record, $settings->assumptions);
@@ -59,7 +63,7 @@ final readonly class Workrooms
         return new Workroom(
             $account->name,
             $settings,
-            array_map($this->projectMapper->person(...), $this->entities->getRepository(PersonRecord::class)->findBy(['account' => $account], ['id' => 'ASC'])),
+            array_values($people),
             array_values($cloths),
             array_values($patterns),
             array_map($this->projectMapper->season(...), $this->entities->getRepository(SeasonRecord::class)->findBy(['account' => $account], ['starts' => 'ASC'])),
@@ -101,9 +105,7 @@ final readonly class Workrooms
         $cuts = $versions = $people = $seasons = $projects = $lays = [];
         foreach ($workroom->people as $person) {
             $record = $people[$person->id] = new PersonRecord($account);
-            $record->name = $person->name;
-            $record->child = $person->child;
-            $record->notes = $person->notes;
+            $this->people->store($person, $record);
             $this->entities->persist($record);
         }
         foreach ($workroom->cloths as $cloth) {

@@ -7,16 +7,20 @@ namespace Octavum\Pattern;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Core\Body\Person;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Pattern\Garment;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\SizeAdvice;
+use Octavum\Core\Pattern\SizeChooser;
 use Octavum\Core\Pattern\Twins;
 use Octavum\Core\Pattern\Version;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Pager;
 use Octavum\Page\Toast;
+use Octavum\People\People;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -63,7 +67,7 @@ final class PatternController extends AbstractController
         $system = $this->settings->of($account)->system;
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
-            $pattern = $this->form->read($entry, '');
+            $pattern = $this->form->read($entry, '', $system);
             $version = $this->form->readVersion($entry, '', $system);
             $this->twins($entry, $pattern, $library, $account);
             if ($entry->isSound()) {
@@ -77,24 +81,28 @@ final class PatternController extends AbstractController
                 return $this->redirectToRoute('pattern', ['id' => $record->id]);
             }
         }
-        $values = $this->form->values(new Pattern('', '')) + ['versionName' => 'A', 'notions' => '', 'units' => $system->value];
+        $values = $this->form->values(new Pattern('', ''), $system) + ['versionName' => 'A', 'notions' => '', 'units' => $system->value];
 
         return $this->form('pattern/form.html.twig', ['record' => null, 'withVersion' => true], $values, $entry, $this->grid($entry, $system));
     }
 
     #[Route('/patterns/{id}', name: 'pattern', methods: ['GET'])]
-    public function show(string $id, #[CurrentUser] Account $account): Response
+    public function show(string $id, People $people, ClockInterface $clock, #[CurrentUser] Account $account): Response
     {
-        return $this->render('pattern/show.html.twig', ['pattern' => $this->mapper->pattern($this->own($account, $id))]);
+        $pattern = $this->mapper->pattern($this->own($account, $id));
+        $advice = $pattern->chart->hasRows() ? array_map(static fn (Person $person): SizeAdvice => (new SizeChooser())->choose($person, $pattern, $clock->now()), array_values($people->all($account))) : [];
+
+        return $this->render('pattern/show.html.twig', ['pattern' => $pattern, 'advice' => $advice]);
     }
 
     #[Route('/patterns/{id}/edit', name: 'pattern_edit', methods: ['GET', 'POST'])]
     public function edit(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
     {
         $record = $this->own($account, $id);
+        $system = $this->settings->of($account)->system;
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
-            $pattern = $this->form->read($entry, $id);
+            $pattern = $this->form->read($entry, $id, $system);
             if ([$pattern->number, $pattern->otherNumbers, $pattern->title] !== [$record->number, $record->otherNumbers, $record->title]) {
                 $this->twins($entry, $pattern, $library, $account);
             }
@@ -108,7 +116,7 @@ final class PatternController extends AbstractController
             }
         }
 
-        return $this->form('pattern/form.html.twig', ['record' => $record, 'withVersion' => false], $this->form->values($this->mapper->pattern($record)), $entry);
+        return $this->form('pattern/form.html.twig', ['record' => $record, 'withVersion' => false], $this->form->values($this->mapper->pattern($record), $system), $entry);
     }
 
     #[Route('/patterns/{id}/versions/new', name: 'version_new', methods: ['GET', 'POST'])]
@@ -132,6 +140,16 @@ final class PatternController extends AbstractController
     public function readTable(Request $request): Response
     {
         return new JsonResponse($this->form->grid(new Entry($request->request->all())));
+    }
+
+    /** Shows a size chart as it is understood; nothing is saved. */
+    #[Route('/patterns/chart/read', name: 'chart_read', methods: ['POST'], priority: 1)]
+    public function readChart(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        $chart = $this->form->chart($entry, $this->settings->of($account)->system);
+
+        return $this->render('pattern/_chart.html.twig', ['chart' => $chart, 'fault' => $entry->faults()['chart'] ?? null]);
     }
 
     #[Route('/patterns/{id}/remove', name: 'pattern_remove', methods: ['POST'])]

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Pattern;
 
+use Octavum\Core\Body\BodyPoint;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
@@ -17,6 +18,9 @@ use Octavum\Core\Pattern\PaperState;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\PatternFormat;
 use Octavum\Core\Pattern\Role;
+use Octavum\Core\Pattern\Runs;
+use Octavum\Core\Pattern\SizeChart;
+use Octavum\Core\Pattern\SizeChartReader;
 use Octavum\Core\Pattern\Version;
 use Octavum\Input\Entry;
 
@@ -27,8 +31,11 @@ final readonly class PatternForm
     private const LONGEST_SIZE = 20;
 
     /** @return array<string, mixed> by field, as typed */
-    public function values(Pattern $pattern): array
+    public function values(Pattern $pattern, System $system): array
     {
+        $tape = new Tape($system);
+        $chart = $pattern->chart;
+
         return [
             'title' => $pattern->title,
             'maker' => $pattern->maker,
@@ -41,12 +48,16 @@ final readonly class PatternForm
             'hours' => Entry::hours($pattern->minutes),
             'place' => $pattern->place,
             'notes' => $pattern->notes,
+            'chart' => (new SizeChartReader())->write($chart, $tape),
+            'chartBy' => $chart->by->value ?? '',
+            'draftedFor' => null === $chart->height ? '' : $tape->typed($chart->height, small: true),
+            'runs' => $chart->runs->value ?? '',
             'editions' => array_map(static fn (Edition $edition): array => ['name' => $edition->name, 'sizes' => implode(', ', $edition->sizes), 'paper' => $edition->paper->value ?? ''], $pattern->editions),
         ];
     }
 
     /** Everything but the versions, which have a form of their own. */
-    public function read(Entry $entry, string $id): Pattern
+    public function read(Entry $entry, string $id, System $system): Pattern
     {
         $editions = [];
         foreach ($entry->rows('editions') as $i) {
@@ -72,7 +83,15 @@ final readonly class PatternForm
             $entry->text('place', 120),
             $entry->text('notes'),
             $editions,
+            chart: $this->chart($entry, $system),
         );
+    }
+
+    public function chart(Entry $entry, System $system): SizeChart
+    {
+        $chart = $entry->attempt('chart', static fn (): SizeChart => (new SizeChartReader())->read($entry->text('chart'), $system->widthUnit())) ?? new SizeChart();
+
+        return new SizeChart($chart->sizes, $chart->body, $chart->finished, $entry->choice('chartBy', BodyPoint::class), $entry->length('draftedFor', $system->widthUnit()), $entry->choice('runs', Runs::class));
     }
 
     /** @return array<string, mixed> */

@@ -65,6 +65,7 @@ final readonly class PatternMapper
             $record->notes,
             $this->reader->editions(Node::stored($record->editions)),
             array_values($record->versions->filter(static fn (VersionRecord $version): bool => null === $version->removedAt)->map($this->version(...))->toArray()),
+            [] === $record->chart ? null : $this->reader->chart(Node::stored($record->chart)),
         );
     }
 
@@ -88,6 +89,7 @@ final readonly class PatternMapper
         $record->place = $pattern->place;
         $record->notes = $pattern->notes;
         $record->editions = $this->writer->editions($pattern->editions);
+        $record->chart = $this->writer->chart($pattern->chart);
     }
 
     public function storeVersion(Version $version, VersionRecord $record): void

@@ -70,6 +70,10 @@ class PatternRecord
     #[ORM\Column]
     public array $editions = [];
 
+    /** @var array<string, mixed> as in the exchange format */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $chart = [];
+
     /** @var Collection<int, VersionRecord> */
     #[ORM\OneToMany(targetEntity: VersionRecord::class, mappedBy: 'pattern', cascade: ['persist', 'remove'], orphanRemoval: true)]
     #[ORM\OrderBy(['name' => 'ASC'])]

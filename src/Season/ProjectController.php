@@ -9,8 +9,8 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Cloth\Stash;
 use Octavum\Core\Pattern\Role;
+use Octavum\Core\Pattern\SizeChooser;
 use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Person;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use Octavum\Input\Entry;
@@ -18,6 +18,8 @@ use Octavum\Input\Revision;
 use Octavum\Page\Toast;
 use Octavum\Pattern\Library;
 use Octavum\Pattern\VersionRecord;
+use Octavum\People\People;
+use Octavum\People\PersonRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -40,6 +42,8 @@ final class ProjectController extends AbstractController
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
         private readonly Toast $toast,
+        private readonly People $people,
+        private readonly ClockInterface $clock,
     ) {
     }
 
@@ -80,7 +84,7 @@ final class ProjectController extends AbstractController
         $seasons = $this->seasons($this->plan->seasons($account));
         $season = $seasons[$entry->raw('season')] ?? throw $this->createNotFoundException();
         $id = $entry->raw('id');
-        $project = $this->form->read($entry, '' === $id ? 'new' : $id, 1000, $season, $seasons, $this->people($account), $this->form->choices($account), $account);
+        $project = $this->form->read($entry, '' === $id ? 'new' : $id, 1000, $season, $seasons, $this->people->all($account), $this->form->choices($account), $account);
 
         return $this->answer($project, $this->plan->projects($account), $account);
     }
@@ -95,10 +99,10 @@ final class ProjectController extends AbstractController
     }
 
     #[Route('/{id}/remove', name: 'project_remove', methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->own($account, $id);
-        $record->removedAt = $clock->now();
+        $record->removedAt = $this->clock->now();
         $this->entities->flush();
         $this->toast->say('{project} is taken off the plan.', ['project' => $record->name], $this->generateUrl('project_restore', ['id' => $id]));
 
@@ -126,7 +130,7 @@ final class ProjectController extends AbstractController
         $choices = $this->form->choices($account);
         if ($request->isMethod('POST')) {
             $known = $this->seasons($seasons);
-            $changed = $this->form->read($entry, $project->id, $project->rank, $project->season, $known, $this->people($account), $choices, $account);
+            $changed = $this->form->read($entry, $project->id, $project->rank, $project->season, $known, $this->people->all($account), $choices, $account);
             if (null !== $record) {
                 Revision::check($entry, $record->revision);
             }
@@ -144,7 +148,7 @@ final class ProjectController extends AbstractController
             'values' => $entry->typed + $this->form->values($project, $choices, $this->settings->of($account)->system),
             'choices' => $choices,
             'seasons' => $seasons,
-            'people' => $this->people($account),
+            'people' => $this->people->all($account),
             'faults' => $entry->faults(),
             'answer' => [] === $entry->typed && null !== $record && $project->state->isOpen() ? $this->answer($project, $projects, $account)->getContent() : '',
         ], new Response(status: $entry->status()));
@@ -160,7 +164,10 @@ final class ProjectController extends AbstractController
         $checked = $this->plan->check($account, $project->season, [...array_values($others), $project]);
         foreach ($this->drawing->of($checked, $this->settings->of($account), narrow: true)['rows'] as $row) {
             if ($row['answer']->project->id === $project->id) {
-                return $this->render('season/_answer.html.twig', ['row' => $row]);
+                return $this->render('season/_answer.html.twig', [
+                    'row' => $row,
+                    'advice' => null === $project->person || true !== $project->pattern?->chart->hasRows() ? null : (new SizeChooser())->choose($project->person, $project->pattern, $this->clock->now()),
+                ]);
             }
         }
 
@@ -207,17 +214,6 @@ final class ProjectController extends AbstractController
         }
 
         return $seasons;
-    }
-
-    /** @return array<string, Person> by id */
-    private function people(Account $account): array
-    {
-        $people = [];
-        foreach ($this->entities->getRepository(PersonRecord::class)->findBy(['account' => $account], ['name' => 'ASC']) as $record) {
-            $people[$record->id] = $this->mapper->person($record);
-        }
-
-        return $people;
     }
 
     private function own(Account $account, string $id): ProjectRecord

@@ -12,13 +12,13 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Person;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use Octavum\Exchange\Node;
 use Octavum\Exchange\WorkroomReader;
 use Octavum\Exchange\WorkroomWriter;
 use Octavum\Pattern\PatternMapper;
+use Octavum\People\People;
 use Octavum\Table\LayMapper;
 
 /** Stored seasons, people and projects to the core's and back. */
@@ -30,6 +30,7 @@ final readonly class ProjectMapper
         private WorkroomReader $reader,
         private WorkroomWriter $writer,
         private LayMapper $lays,
+        private People $people,
     ) {
     }
 
@@ -42,7 +43,7 @@ final readonly class ProjectMapper
      */
     public function projects(iterable $records, Assumptions $assumptions, array $cloths = [], array $patterns = []): array
     {
-        $projects = $lays = [];
+        $projects = $lays = $people = [];
         foreach ($records as $record) {
             $stored = $record->version?->pattern;
             $pattern = null === $stored || null !== $stored->removedAt ? null : $patterns[$stored->id] ??= $this->patterns->pattern($stored);
@@ -66,7 +67,7 @@ final readonly class ProjectMapper
                 $record->name,
                 $this->season($record->season),
                 $record->rank,
-                null === $record->person ? null : $this->person($record->person),
+                null === $record->person ? null : $people[$record->person->id] ??= $this->people->person($record->person),
                 $pattern,
                 $this->find($pattern->versions ?? [], $record->version?->id),
                 $record->size,
@@ -87,11 +88,6 @@ final readonly class ProjectMapper
     public function season(SeasonRecord $record): Season
     {
         return new Season($record->id, $record->name, $record->starts, $record->weeks, $record->minutesPerWeek, $record->notes);
-    }
-
-    public function person(PersonRecord $record): Person
-    {
-        return new Person($record->id, $record->name, $record->child, $record->notes);
     }
 
     /** Everything but season, person, version and claims, which are other records. */

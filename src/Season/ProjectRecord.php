@@ -14,6 +14,7 @@ use Octavum\Database\Identified;
 use Octavum\Database\Removable;
 use Octavum\Database\Revised;
 use Octavum\Pattern\VersionRecord;
+use Octavum\People\PersonRecord;
 use Symfony\Component\Uid\Ulid;
 
 /** A project as stored; ProjectMapper turns it into the core's Project and back. */

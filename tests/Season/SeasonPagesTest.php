@@ -197,21 +197,6 @@ final class SeasonPagesTest extends PageTestCase
         self::assertStringContainsString('All of it fits into 91 h: 0.5 h to spare', self::says($this->browser->followRedirect()));
     }
 
-    public function testPeopleAreAddedAndChanged(): void
-    {
-        $account = $this->account();
-        $this->browser->loginUser($account);
-        $this->get('/settings');
-        $this->send('Add', ['personName' => 'Suvi', 'child' => '1']);
-        $person = $this->workroom($account)->people[0];
-        self::assertSame(['Suvi', true], [$person->name, $person->child]);
-        $this->get('/settings');
-        $this->post('/people', ['id' => $person->id, 'personName' => 'Suvi <b>']);
-        self::assertSame(['Suvi <b>', false], [$this->workroom($account)->people[0]->name, $this->workroom($account)->people[0]->child]);
-        $this->get('/settings');
-        self::assertStringContainsString('A name is missing', self::says($this->send('Add', ['personName' => ' '])));
-    }
-
     /** Whatever a document may hold, opening a form and saving it loses nothing. */
     public function testEveryFormOfTheDemoSavedUnchangedChangesNothing(): void
     {

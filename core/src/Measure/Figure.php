@@ -34,4 +34,10 @@ final readonly class Figure
     {
         return new self($length, Shown::Width);
     }
+
+    /** A measure of a body: cm to a millimetre, or inches to the nearest eighth. */
+    public static function body(Length $length): self
+    {
+        return new self($length, Shown::Body);
+    }
 }

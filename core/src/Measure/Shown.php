@@ -10,4 +10,5 @@ enum Shown
     case Needed;
     case Exact;
     case Width;
+    case Body;
 }

@@ -22,6 +22,12 @@ final readonly class Working
         return $this->line($label, Operation::Start, Figure::exact($length), $source);
     }
 
+    /** A figure to compare others with, shown as it says. */
+    public function given(Sentence $label, Figure $figure, Source $source): self
+    {
+        return $this->line($label, Operation::Start, $figure, $source);
+    }
+
     public function less(Sentence $label, Length $length, ?Source $source): self
     {
         return $this->line($label, Operation::Less, Figure::exact($length), $source);

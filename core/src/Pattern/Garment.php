@@ -35,4 +35,10 @@ enum Garment: string
             default => 2,
         };
     }
+
+    /** Trousers, skirts and the like, which hang from the waist. */
+    public function isFromTheWaist(): bool
+    {
+        return \in_array($this, [self::Skirt, self::Trousers, self::Shorts, self::Underwear], true);
+    }
 }

@@ -8,6 +8,8 @@ use Octavum\Core\Cloth\Structure;
 
 final readonly class Pattern
 {
+    public SizeChart $chart;
+
     /**
      * @param list<string>  $otherNumbers reissues of the same pattern
      * @param ?Structure    $onlyFor      null when woven and knit both do
@@ -30,7 +32,9 @@ final readonly class Pattern
         public string $notes = '',
         public array $editions = [],
         public array $versions = [],
+        ?SizeChart $chart = null,
     ) {
+        $this->chart = $chart ?? new SizeChart();
     }
 
     /** Whether a copy owned holds this size; a pattern without noted editions holds all of them. */

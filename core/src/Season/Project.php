@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season;
 
+use Octavum\Core\Body\Person;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\LaidOut;
 use Octavum\Core\Need\Wanted;

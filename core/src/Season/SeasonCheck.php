@@ -23,6 +23,7 @@ use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Role;
+use Octavum\Core\Pattern\SizeChooser;
 use Octavum\Core\Remedy\WaysOut;
 
 /**
@@ -312,6 +313,7 @@ final readonly class SeasonCheck
                 $snags[] = new Snag(Severity::Tight, new Sentence('{project}: size {size} is outside the copy owned. One size beyond can be graded, which takes time.', $with + ['size' => $size]), Action::ShowPattern, $project->pattern->id);
             }
         }
+        $snags = [...$snags, ...$this->sizeSnags($project)];
         if (null === $project->expectedMinutes()) {
             $snags[] = new Snag(Severity::Note, new Sentence('{project}: nobody has said how many hours it takes, so it counts none.', $with), Action::ChooseInProject, $project->id);
         }
@@ -326,6 +328,20 @@ final readonly class SeasonCheck
         }
 
         return $snags;
+    }
+
+    /** @return list<Snag> one when whoever it is for takes a larger size than is planned */
+    private function sizeSnags(Project $project): array
+    {
+        $planned = $project->largestSize();
+        if (null === $project->person || null === $project->pattern) {
+            return [];
+        }
+        $advice = (new SizeChooser())->choose($project->person, $project->pattern);
+        $order = array_flip($project->pattern->chart->sizes);
+        $takes = $advice->gradedTo ?? $advice->size;
+
+        return null === $takes || !isset($order[$planned]) || $order[$planned] >= $order[$takes] ? [] : [new Snag(Severity::Tight, new Sentence('{project}: size {size} is planned, and by the chart {person} takes {takes}.', ['project' => $project->name, 'size' => $planned, 'person' => $advice->person->name, 'takes' => $takes]), Action::ChooseInProject, $project->id)];
     }
 
     private function unknownSnag(Project $project, Claim $claim, Unknown $unknown): Snag

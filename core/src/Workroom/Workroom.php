@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Workroom;
 
+use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Pattern\Pattern;
-use Octavum\Core\Season\Person;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\SavedLay;
 use Octavum\Core\Season\Season;

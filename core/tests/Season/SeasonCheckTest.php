@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Season;
 
+use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
@@ -26,7 +27,6 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Role;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Person;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\RoleAnswer;

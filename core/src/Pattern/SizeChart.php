@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Pattern;
+
+use Octavum\Core\Body\BodyPoint;
+use Octavum\Core\Measure\Length;
+
+/** The chart of a pattern: the body each size is drafted for, and how the finished garment measures where that is printed. */
+final readonly class SizeChart
+{
+    /**
+     * @param list<string>                         $sizes    in the order printed
+     * @param array<string, array<string, Length>> $body     BodyPoint's value → size → length; of a range its upper end
+     * @param array<string, array<string, Length>> $finished the same, of the garment
+     * @param ?BodyPoint                           $by       decides the size; null for what the garment suggests
+     * @param ?Length                              $height   it is drafted for
+     */
+    public function __construct(
+        public array $sizes = [],
+        public array $body = [],
+        public array $finished = [],
+        public ?BodyPoint $by = null,
+        public ?Length $height = null,
+        public ?Runs $runs = null,
+    ) {
+    }
+
+    public function hasRows(): bool
+    {
+        return [] !== $this->body;
+    }
+
+    /** What decides the size: bust for tops and dresses, hip for trousers and skirts, height for children. Section 6. */
+    public function decides(Garment $garment, bool $child): BodyPoint
+    {
+        return match (true) {
+            null !== $this->by => $this->by,
+            Garment::Hat === $garment => BodyPoint::Head,
+            $child && isset($this->body[BodyPoint::Height->value]) => BodyPoint::Height,
+            $garment->isFromTheWaist() => BodyPoint::Hip,
+            default => BodyPoint::Bust,
+        };
+    }
+}
