@@ -11,6 +11,7 @@ use Octavum\Core\Measure\System;
 use Octavum\Core\Shopping\Counter;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Exchange\WorkroomWriter;
+use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -139,7 +140,7 @@ final class AccountController extends AbstractController
     }
 
     #[Route('/settings/delete', name: 'account_delete', methods: ['POST'])]
-    public function delete(Request $request, SettingsPage $page, #[CurrentUser] Account $account): Response
+    public function delete(Request $request, SettingsPage $page, FileShelf $shelf, #[CurrentUser] Account $account): Response
     {
         $entry = new Entry($request->request->all());
         if ('delete' !== mb_strtolower($entry->raw('confirm'))) {
@@ -154,6 +155,7 @@ final class AccountController extends AbstractController
         $this->security->logout(false);
         $this->entities->remove($account);
         $this->entities->flush();
+        $shelf->clear($account);
 
         return $this->redirectToRoute('sign_in');
     }

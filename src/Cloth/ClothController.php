@@ -7,6 +7,7 @@ namespace Octavum\Cloth;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Core\Cloth\Care;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Structure;
@@ -14,6 +15,7 @@ use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Haul\Words;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\Promise;
+use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Pager;
@@ -42,6 +44,7 @@ final class ClothController extends AbstractController
         private readonly StripBuilder $strips,
         private readonly Plan $plan,
         private readonly Toast $toast,
+        private readonly FileShelf $shelf,
     ) {
     }
 
@@ -164,6 +167,8 @@ final class ClothController extends AbstractController
             'faults' => $entry->faults(),
             'inHand' => $cutInHand,
             'today' => $today,
+            'photo' => null === $cloth->photo ? null : $this->shelf->these($account, [$cloth->photo])[0] ?? null,
+            'care' => (new Care())->of($cloth->fibres),
         ], new Response(status: $entry->status()));
     }
 

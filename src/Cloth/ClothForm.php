@@ -79,6 +79,8 @@ final readonly class ClothForm
             'opacity' => $cloth->feel->opacity->value ?? '',
             'takesCrease' => self::saidOf($cloth->feel->takesCrease),
             'clearSide' => self::saidOf($cloth->feel->clearSide),
+            'set' => $cloth->set,
+            'care' => $cloth->care,
         ];
     }
 
@@ -117,6 +119,9 @@ final readonly class ClothForm
             $entry->text('notes'),
             $before->cuts,
             $this->feel($entry, $settings),
+            $before->photo,
+            $entry->text('set', 60),
+            $entry->text('care', 120),
         );
     }
 

@@ -52,6 +52,9 @@ final readonly class ClothMapper
             $record->notes,
             array_values($record->cuts->filter(static fn (CutRecord $cut): bool => null === $cut->removedAt)->map($this->cut(...))->toArray()),
             $this->reader->feel(Node::stored($record->feel)),
+            $record->photo,
+            $record->set,
+            $record->care,
         );
     }
 
@@ -85,6 +88,9 @@ final readonly class ClothMapper
         $record->setAside = $cloth->setAside;
         $record->notes = $cloth->notes;
         $record->feel = $this->writer->feel($cloth->feel);
+        $record->photo = $cloth->photo;
+        $record->set = $cloth->set;
+        $record->care = $cloth->care;
     }
 
     public function storeCut(Cut $cut, CutRecord $record): void

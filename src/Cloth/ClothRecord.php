@@ -94,6 +94,16 @@ class ClothRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $feel = [];
 
+    /** The id of its file. */
+    #[ORM\Column(length: 26, nullable: true)]
+    public ?string $photo = null;
+
+    #[ORM\Column(name: 'kept_with', length: 60, options: ['default' => ''])]
+    public string $set = '';
+
+    #[ORM\Column(length: 120, options: ['default' => ''])]
+    public string $care = '';
+
     #[ORM\Column(type: Types::TEXT)]
     public string $notes = '';
 

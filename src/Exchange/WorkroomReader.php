@@ -349,7 +349,7 @@ final readonly class WorkroomReader
 
     private function cloth(Node $node, Assumptions $assumptions): Cloth
     {
-        $node->object(['id', 'name', 'structure', 'type', 'fibres', 'fibresKnown', 'weight', 'width', 'selvage', 'print', 'direction', 'repeat', 'shrinkage', 'colours', 'place', 'pricePerMetre', 'moreToBeHad', 'setAside', 'notes', 'cuts', 'stretch', 'drape', 'opacity', 'takesCrease', 'clearSide']);
+        $node->object(['id', 'name', 'structure', 'type', 'fibres', 'fibresKnown', 'weight', 'width', 'selvage', 'print', 'direction', 'repeat', 'shrinkage', 'colours', 'place', 'pricePerMetre', 'moreToBeHad', 'setAside', 'notes', 'cuts', 'stretch', 'drape', 'opacity', 'takesCrease', 'clearSide', 'photo', 'set', 'care']);
         $full = $node->at('width')->length();
         $selvage = $node->at('selvage')->length();
         if (null === $full && $node->at('selvage')->isThere()) {
@@ -378,6 +378,9 @@ final readonly class WorkroomReader
             $node->at('notes')->text(),
             $cuts,
             $this->feel($node),
+            $node->at('photo')->optionalText(26),
+            $node->at('set')->text(60),
+            $node->at('care')->text(120),
         );
     }
 
@@ -445,7 +448,7 @@ final readonly class WorkroomReader
 
     private function pattern(Node $node): Pattern
     {
-        $node->object(['id', 'title', 'maker', 'number', 'otherNumbers', 'garment', 'format', 'ownership', 'onlyFor', 'minutes', 'place', 'notes', 'editions', 'versions', 'chart']);
+        $node->object(['id', 'title', 'maker', 'number', 'otherNumbers', 'garment', 'format', 'ownership', 'onlyFor', 'minutes', 'place', 'notes', 'editions', 'versions', 'chart', 'files']);
 
         return new Pattern(
             $node->at('id')->name(60),
@@ -468,6 +471,7 @@ final readonly class WorkroomReader
                 return new Version($version->at('id')->name(60), $version->at('name')->name(60), $table, $version->at('notions')->texts(200), $version->at('minutes')->integer(0, 100_000), $version->at('notes')->text(), PieceSet::of($this->pieces->pieces($version->at('pieces')), $table->sizes));
             }, $node->at('versions')->items()),
             $this->chart($node->at('chart')),
+            $node->at('files')->texts(26),
         );
     }
 

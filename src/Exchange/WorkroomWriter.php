@@ -166,6 +166,9 @@ final readonly class WorkroomWriter
             'setAside' => $cloth->setAside,
             'notes' => $cloth->notes,
             ...$this->feel($cloth->feel),
+            'photo' => $cloth->photo,
+            'set' => $cloth->set,
+            'care' => $cloth->care,
             'cuts' => array_map(fn (Cut $cut): array => self::known(['id' => $cut->id, 'label' => $cut->label, 'state' => $cut->state->value, 'expected' => $cut->expected?->format('Y-m-d'), 'ledger' => $this->ledger($cut->ledger), 'bites' => $this->bites($cut->bites)]), $cloth->cuts),
         ]);
     }
@@ -227,6 +230,7 @@ final readonly class WorkroomWriter
             'notes' => $pattern->notes,
             'editions' => $this->editions($pattern->editions),
             'chart' => $this->chart($pattern->chart),
+            'files' => $pattern->files,
             'versions' => array_map(fn (Version $version): array => self::known([
                 'id' => $version->id, 'name' => $version->name, 'minutes' => $version->minutes, 'notions' => $version->notions, 'notes' => $version->notes,
                 'sizes' => $version->table->sizes, 'requirements' => $this->requirements($version->table), 'pieces' => $this->pieces->pieces($version->pieces->all()),

@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Body\Person;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Pattern\Garment;
 use Octavum\Core\Pattern\Pattern;
@@ -16,6 +17,7 @@ use Octavum\Core\Pattern\SizeAdvice;
 use Octavum\Core\Pattern\SizeChooser;
 use Octavum\Core\Pattern\Twins;
 use Octavum\Core\Pattern\Version;
+use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Pager;
@@ -39,6 +41,9 @@ final class PatternController extends AbstractController
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
         private readonly Toast $toast,
+        private readonly People $people,
+        private readonly FileShelf $shelf,
+        private readonly ClockInterface $clock,
     ) {
     }
 
@@ -67,7 +72,7 @@ final class PatternController extends AbstractController
         $system = $this->settings->of($account)->system;
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
-            $pattern = $this->form->read($entry, '', $system);
+            $pattern = $this->form->read($entry, new Pattern('', ''), $system);
             $version = $this->form->readVersion($entry, '', $system);
             $this->twins($entry, $pattern, $library, $account);
             if ($entry->isSound()) {
@@ -87,12 +92,22 @@ final class PatternController extends AbstractController
     }
 
     #[Route('/patterns/{id}', name: 'pattern', methods: ['GET'])]
-    public function show(string $id, People $people, ClockInterface $clock, #[CurrentUser] Account $account): Response
+    public function show(string $id, #[CurrentUser] Account $account): Response
     {
-        $pattern = $this->mapper->pattern($this->own($account, $id));
-        $advice = $pattern->chart->hasRows() ? array_map(static fn (Person $person): SizeAdvice => (new SizeChooser())->choose($person, $pattern, $clock->now()), array_values($people->all($account))) : [];
+        return $this->page($this->own($account, $id), $account);
+    }
 
-        return $this->render('pattern/show.html.twig', ['pattern' => $pattern, 'advice' => $advice]);
+    /** @param ?Sentence $fault of a file that could not be kept */
+    public function page(PatternRecord $record, Account $account, ?Sentence $fault = null): Response
+    {
+        $pattern = $this->mapper->pattern($record);
+
+        return $this->render('pattern/show.html.twig', [
+            'pattern' => $pattern,
+            'advice' => $pattern->chart->hasRows() ? array_map(fn (Person $person): SizeAdvice => (new SizeChooser())->choose($person, $pattern, $this->clock->now()), array_values($this->people->all($account))) : [],
+            'files' => $this->shelf->these($account, $pattern->files),
+            'fault' => $fault,
+        ], new Response(status: null === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 
     #[Route('/patterns/{id}/edit', name: 'pattern_edit', methods: ['GET', 'POST'])]
@@ -102,7 +117,7 @@ final class PatternController extends AbstractController
         $system = $this->settings->of($account)->system;
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
-            $pattern = $this->form->read($entry, $id, $system);
+            $pattern = $this->form->read($entry, $this->mapper->pattern($record), $system);
             if ([$pattern->number, $pattern->otherNumbers, $pattern->title] !== [$record->number, $record->otherNumbers, $record->title]) {
                 $this->twins($entry, $pattern, $library, $account);
             }
@@ -153,10 +168,10 @@ final class PatternController extends AbstractController
     }
 
     #[Route('/patterns/{id}/remove', name: 'pattern_remove', methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->own($account, $id);
-        $record->removedAt = $clock->now();
+        $record->removedAt = $this->clock->now();
         $this->entities->flush();
         $this->toast->say('{pattern} is taken out of the library.', ['pattern' => $record->title], $this->generateUrl('pattern_restore', ['id' => $id]));
 
@@ -175,10 +190,10 @@ final class PatternController extends AbstractController
     }
 
     #[Route('/versions/{id}/remove', name: 'version_remove', methods: ['POST'])]
-    public function removeVersion(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    public function removeVersion(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = $clock->now();
+        $record->removedAt = $this->clock->now();
         $this->entities->flush();
         $this->toast->say('Version {version} is taken out.', ['version' => $record->name], $this->generateUrl('version_restore', ['id' => $id]));
 

@@ -56,8 +56,12 @@ final readonly class PatternForm
         ];
     }
 
-    /** Everything but the versions, which have a form of their own. */
-    public function read(Entry $entry, string $id, System $system): Pattern
+    /**
+     * Everything but the versions, which have a form of their own.
+     *
+     * @param Pattern $before whose files are kept
+     */
+    public function read(Entry $entry, Pattern $before, System $system): Pattern
     {
         $editions = [];
         foreach ($entry->rows('editions') as $i) {
@@ -70,7 +74,7 @@ final readonly class PatternForm
         }
 
         return new Pattern(
-            $id,
+            $before->id,
             $entry->name('title'),
             $entry->text('maker', 120),
             $entry->text('number', 60),
@@ -84,6 +88,7 @@ final readonly class PatternForm
             $entry->text('notes'),
             $editions,
             chart: $this->chart($entry, $system),
+            files: $before->files,
         );
     }
 

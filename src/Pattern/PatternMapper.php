@@ -66,6 +66,7 @@ final readonly class PatternMapper
             $this->reader->editions(Node::stored($record->editions)),
             array_values($record->versions->filter(static fn (VersionRecord $version): bool => null === $version->removedAt)->map($this->version(...))->toArray()),
             [] === $record->chart ? null : $this->reader->chart(Node::stored($record->chart)),
+            $record->files,
         );
     }
 
@@ -90,6 +91,7 @@ final readonly class PatternMapper
         $record->notes = $pattern->notes;
         $record->editions = $this->writer->editions($pattern->editions);
         $record->chart = $this->writer->chart($pattern->chart);
+        $record->files = $pattern->files;
     }
 
     public function storeVersion(Version $version, VersionRecord $record): void

@@ -74,6 +74,10 @@ class PatternRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $chart = [];
 
+    /** @var list<string> ids of its files */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $files = [];
+
     /** @var Collection<int, VersionRecord> */
     #[ORM\OneToMany(targetEntity: VersionRecord::class, mappedBy: 'pattern', cascade: ['persist', 'remove'], orphanRemoval: true)]
     #[ORM\OrderBy(['name' => 'ASC'])]

@@ -16,7 +16,7 @@ use PHPat\Test\PHPat;
 final class LayersRules
 {
     private const ROOMS = ['Cloth', 'Pattern', 'People', 'Season', 'Shopping', 'Find', 'Exchange', 'Table'];
-    private const PARTS = ['Measure', 'Lay', 'Svg', 'Cloth', 'Haul', 'Body', 'Pattern', 'Need', 'Remedy', 'Season', 'Shopping', 'Find', 'Workroom'];
+    private const PARTS = ['Measure', 'Colour', 'Lay', 'Svg', 'Cloth', 'Haul', 'Body', 'Pattern', 'Need', 'Remedy', 'Season', 'Shopping', 'Find', 'Workroom'];
 
     #[TestRule]
     public function coreStandsAlone(): Rule

@@ -21,6 +21,9 @@ final readonly class Cloth
      * @param ?bool        $moreToBeHad   null when not known
      * @param bool         $setAside      out of season, kept with its plan for next year
      * @param list<Cut>    $cuts
+     * @param ?string      $photo         the name under which a photo of it is kept
+     * @param string       $set           of cloths that are kept together
+     * @param string       $care          as the label says
      */
     public function __construct(
         public string $id,
@@ -42,6 +45,9 @@ final readonly class Cloth
         public string $notes = '',
         public array $cuts = [],
         public Feel $feel = new Feel(),
+        public ?string $photo = null,
+        public string $set = '',
+        public string $care = '',
     ) {
         $this->fibres = $fibres ?? FibreMix::unknown();
     }

@@ -16,6 +16,7 @@ final readonly class Pattern
      * @param ?int          $minutes      to sew it, null when nobody has said
      * @param list<Edition> $editions
      * @param list<Version> $versions
+     * @param list<string>  $files        names under which its instructions, drawings and the like are kept
      */
     public function __construct(
         public string $id,
@@ -33,6 +34,7 @@ final readonly class Pattern
         public array $editions = [],
         public array $versions = [],
         ?SizeChart $chart = null,
+        public array $files = [],
     ) {
         $this->chart = $chart ?? new SizeChart();
     }

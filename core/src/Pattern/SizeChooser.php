@@ -174,7 +174,7 @@ final readonly class SizeChooser
         $flags = [];
         $on = $person->measuredOn($by);
         if (null !== $on && null !== $today && $person->isStale($by, $today)) {
-            $flags[] = new Sentence($person->child ? 'The {point} was measured {months} months ago, and children grow: measure again before cutting.' : 'The {point} was measured {months} months ago: measure again before cutting.', ['point' => $by->value, 'months' => 12 * (int) $on->diff($today)->y + (int) $on->diff($today)->m]);
+            $flags[] = new Sentence($person->child ? 'The {point} was measured {months} months ago, and children grow: measure again before cutting.' : 'The {point} was measured {months} months ago: measure again before cutting.', ['point' => $by->value, 'months' => 12 * $on->diff($today)->y + $on->diff($today)->m]);
         }
         $height = $person->at(BodyPoint::Height);
         if (!$person->child && null !== $height && null !== $chart->height && $this->tolerance->times(4)->isLessThan($height->larger($chart->height)->minus($height->smaller($chart->height)))) {

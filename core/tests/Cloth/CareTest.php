@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Tests\Cloth;
+
+use Octavum\Core\Cloth\Care;
+use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\Knowledge;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class CareTest extends TestCase
+{
+    /** @param array<string, int> $shares */
+    #[DataProvider('mixes')]
+    public function testTheMostDelicateFibreDecides(array $shares, string ...$says): void
+    {
+        $care = implode(' ', array_map('strval', (new Care())->of(FibreMix::of($shares, Knowledge::Label))));
+        foreach ($says as $part) {
+            self::assertStringContainsString($part, $care);
+        }
+    }
+
+    /** @return iterable<string, array<mixed>> */
+    public static function mixes(): iterable
+    {
+        yield 'cotton' => [['cotton' => 100], '40 to 60 °C', 'three dots', 'cellulose'];
+        yield 'a little wool' => [['cotton' => 90, 'wool' => 10], 'by hand or at 30 °C', 'with a cloth between', 'unevenly'];
+        yield 'silk' => [['silk' => 100], 'acid dyes'];
+        yield 'viscose' => [['viscose' => 95, 'elastane' => 5], 'weak while it is wet', 'synthetics melt', 'cellulose'];
+        yield 'polyester' => [['polyester' => 65, 'cotton' => 35], '40 °C', 'hardly takes dye'];
+        yield 'nobody knows' => [[], 'not known: follow the label'];
+    }
+}
