@@ -10,6 +10,7 @@ use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\DomCrawler\Crawler;
 use Symfony\Component\Filesystem\Filesystem;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 
 /** What may be uploaded, what is kept of it, and who may see it. */
@@ -43,7 +44,7 @@ final class FilePagesTest extends PageTestCase
         $this->browser->request('GET', (string) $page->filter('.photo a')->attr('href'));
         self::assertResponseIsSuccessful();
         self::assertResponseHeaderSame('Content-Type', 'image/jpeg');
-        $kept = (string) file_get_contents($this->browser->getResponse()->getFile()->getPathname());
+        $kept = $this->handedOut();
         self::assertStringNotContainsString('GPS-51.5', $kept);
         self::assertStringNotContainsString('Exif', $kept);
         self::assertSame([900, 1200], \array_slice((array) getimagesizefromstring($kept), 0, 2));
@@ -70,7 +71,7 @@ final class FilePagesTest extends PageTestCase
         $this->upload('/cloth/'.$id.'/photo', 'photo', $this->file('large.png', $this->png(3000, 2000)));
         $page = $this->browser->followRedirect();
         $this->browser->request('GET', (string) $page->filter('.photo a')->attr('href'));
-        self::assertSame([1600, 1067], \array_slice((array) getimagesize($this->browser->getResponse()->getFile()->getPathname()), 0, 2));
+        self::assertSame([1600, 1067], \array_slice((array) getimagesizefromstring($this->handedOut()), 0, 2));
     }
 
     /** @param \Closure(self): string $content */
@@ -117,7 +118,7 @@ final class FilePagesTest extends PageTestCase
         self::assertResponseHeaderSame('Content-Type', 'application/pdf');
         self::assertStringStartsWith('attachment;', (string) $this->browser->getResponse()->headers->get('Content-Disposition'));
         self::assertResponseHeaderSame('X-Content-Type-Options', 'nosniff');
-        self::assertSame($pdf, file_get_contents($this->browser->getResponse()->getFile()->getPathname()));
+        self::assertSame($pdf, $this->handedOut());
         $this->get('/patterns/'.$id);
         self::assertStringContainsString('can not be kept here (text/x-php)', self::says($this->upload('/patterns/'.$id.'/files', 'file', $this->file('steps.pdf', '<?php echo 1;'))));
         $this->get('/patterns/'.$id);
@@ -166,6 +167,14 @@ final class FilePagesTest extends PageTestCase
     private function upload(string $path, string $field, string $file): Crawler
     {
         return $this->browser->request('POST', $path, ['_token' => (string) $this->browser->getCrawler()->filter('meta[name=csrf]')->attr('content')], [$field => new UploadedFile($file, basename($file), test: true)]);
+    }
+
+    private function handedOut(): string
+    {
+        $response = $this->browser->getResponse();
+        self::assertInstanceOf(BinaryFileResponse::class, $response);
+
+        return $response->getFile()->getContent();
     }
 
     private function file(string $name, string $content, ?string $as = null): string
