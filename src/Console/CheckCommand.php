@@ -60,7 +60,7 @@ final readonly class CheckCommand
             return Command::INVALID;
         }
         $tape = new Tape($workroom->settings->system);
-        $checked = (new SeasonCheck($workroom->settings->assumptions))->check($chosen, $workroom->projects);
+        $checked = (new SeasonCheck($workroom->settings->assumptions, $workroom->notions))->check($chosen, $workroom->projects);
         $projects = [];
         foreach ($checked->projects as $answer) {
             $projects[] = [

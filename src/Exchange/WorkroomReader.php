@@ -32,6 +32,8 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Need\Alteration;
+use Octavum\Core\Notion\Notion;
+use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Garment;
 use Octavum\Core\Pattern\Nap;
@@ -86,7 +88,7 @@ final readonly class WorkroomReader
             $document->at('version')->fault('Version {found} of the format cannot be read here; version 1 can.', found: $document->at('version')->found());
         }
         $faults->refuse();
-        $document->object(['format', 'version', 'name', 'settings', 'people', 'cloths', 'patterns', 'seasons', 'projects', 'lays']);
+        $document->object(['format', 'version', 'name', 'settings', 'people', 'cloths', 'patterns', 'seasons', 'projects', 'lays', 'notions']);
         $settings = $this->settings($document->at('settings'));
         $people = $this->byId($document->at('people'), $this->person(...));
         $cloths = $this->byId($document->at('cloths'), fn (Node $node): Cloth => $this->cloth($node, $settings->assumptions));
@@ -97,10 +99,11 @@ final readonly class WorkroomReader
         $lays = $this->byId($document->at('lays'), fn (Node $node): SavedLay => $this->pieces->lay($node, $cuts));
         $projects = $this->projects($document->at('projects'), $people, $cuts, $versions, $seasons, $lays);
         $this->laidKnown($document->at('lays'), array_values($lays), $projects, $versions);
+        $notions = array_values($this->byId($document->at('notions'), $this->notion(...)));
         $name = $document->at('name')->name();
         $faults->refuse();
 
-        return new Workroom($name, $settings, array_values($people), array_values($cloths), array_values($patterns), array_values($seasons), $projects, array_values($lays));
+        return new Workroom($name, $settings, array_values($people), array_values($cloths), array_values($patterns), array_values($seasons), $projects, array_values($lays), $notions);
     }
 
     /**
@@ -230,7 +233,7 @@ final readonly class WorkroomReader
     }
 
     /**
-     * @template T of Person|Cloth|Pattern|Season|SavedLay
+     * @template T of Person|Cloth|Pattern|Season|SavedLay|Notion
      *
      * @param \Closure(Node): T $read
      *
@@ -274,6 +277,13 @@ final readonly class WorkroomReader
         }
 
         return $found;
+    }
+
+    private function notion(Node $node): Notion
+    {
+        $node->object(['id', 'kind', 'measure', 'count', 'length', 'name', 'place', 'notes']);
+
+        return new Notion($node->at('id')->name(60), $node->at('kind')->choice(NotionKind::class) ?? NotionKind::Other, $node->at('measure')->length(), $node->at('count')->integer(0, 10_000), $node->at('length')->length(), $node->at('name')->text(120), $node->at('place')->text(120), $node->at('notes')->text());
     }
 
     private function person(Node $node): Person

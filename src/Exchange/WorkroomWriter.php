@@ -13,6 +13,7 @@ use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Alteration;
+use Octavum\Core\Notion\Notion;
 use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Requirement;
@@ -137,6 +138,7 @@ final readonly class WorkroomWriter
             'seasons' => array_map(static fn (Season $season): array => self::known(['id' => $season->id, 'name' => $season->name, 'starts' => $season->starts->format('Y-m-d'), 'weeks' => $season->weeks, 'minutesPerWeek' => $season->minutesPerWeek, 'notes' => $season->notes]), $workroom->seasons),
             'projects' => array_map($this->project(...), $workroom->projects),
             'lays' => array_map($this->pieces->lay(...), $workroom->lays),
+            'notions' => array_map(static fn (Notion $notion): array => self::known(['id' => $notion->id, 'kind' => $notion->kind->value, 'measure' => $notion->measure?->millimetres(), 'count' => $notion->count, 'length' => $notion->length?->millimetres(), 'name' => $notion->name, 'place' => $notion->place, 'notes' => $notion->notes]), $workroom->notions),
         ];
     }
 

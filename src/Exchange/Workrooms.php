@@ -13,6 +13,8 @@ use Octavum\Cloth\ClothRepository;
 use Octavum\Cloth\CutRecord;
 use Octavum\Core\Season\SavedLay;
 use Octavum\Core\Workroom\Workroom;
+use Octavum\Notions\NotionRecord;
+use Octavum\Notions\Tins;
 use Octavum\Pattern\PatternMapper;
 use Octavum\Pattern\PatternRecord;
 use Octavum\Pattern\PatternRepository;
@@ -44,6 +46,7 @@ final readonly class Workrooms
         private LayRepository $lays,
         private LayMapper $layMapper,
         private People $people,
+        private Tins $tins,
     ) {
     }
 
@@ -71,6 +74,7 @@ final readonly class Workrooms
             array_map(function (LayRecord $record) use ($settings, &$cloths): SavedLay {
                 return $this->layMapper->lay($record, $settings->assumptions, $cloths);
             }, array_reverse($this->lays->allOf($account))),
+            $this->tins->all($account),
         );
     }
 
@@ -90,7 +94,7 @@ final readonly class Workrooms
     {
         $this->entities->wrapInTransaction(function () use ($account, $workroom): void {
             $account->replaced = $this->isEmpty($account) ? null : $this->writer->write($this->load($account));
-            foreach ([SeasonRecord::class, PersonRecord::class, ClothRecord::class, PatternRecord::class, LayRecord::class] as $class) {
+            foreach ([SeasonRecord::class, PersonRecord::class, ClothRecord::class, PatternRecord::class, LayRecord::class, NotionRecord::class] as $class) {
                 $this->entities->createQuery('DELETE '.$class.' r WHERE r.account = :account')->execute(['account' => $account]);
             }
             $account->settings = $this->writer->settings($workroom->settings);
@@ -107,6 +111,9 @@ final readonly class Workrooms
             $record = $people[$person->id] = new PersonRecord($account);
             $this->people->store($person, $record);
             $this->entities->persist($record);
+        }
+        foreach ($workroom->notions as $notion) {
+            $this->tins->store($notion, new NotionRecord($account));
         }
         foreach ($workroom->cloths as $cloth) {
             $record = new ClothRecord($account);

@@ -34,6 +34,7 @@ final class PageExtension extends AbstractExtension
             new TwigFilter('needed', fn (?Length $length): string => $this->figure($length, Figure::needed(...))),
             new TwigFilter('width', fn (?Length $length): string => $this->figure($length, Figure::width(...))),
             new TwigFilter('body', fn (?Length $length): string => $this->figure($length, Figure::body(...))),
+            new TwigFilter('notion', fn (?Length $length): string => $this->figure($length, Figure::notion(...))),
             new TwigFilter('typed', fn (Length $length): string => $this->tape()->typed($length, small: true)),
             new TwigFilter('figure', fn (Figure $figure): string => $this->tape()->write($figure)),
             new TwigFilter('hours', static fn (int $minutes): string => round($minutes / 60, 1).' h'),

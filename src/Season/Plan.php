@@ -13,6 +13,7 @@ use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\SeasonCheck;
+use Octavum\Notions\Tins;
 use Octavum\Table\LayRecord;
 
 /** An account's seasons and projects, checked; for every room that needs them. */
@@ -23,6 +24,7 @@ final readonly class Plan
         private ProjectRepository $projects,
         private ProjectMapper $mapper,
         private AccountSettings $settings,
+        private Tins $notions,
     ) {
     }
 
@@ -59,7 +61,7 @@ final readonly class Plan
     /** @param ?list<Project> $projects when they are at hand */
     public function check(Account $account, Season $season, ?array $projects = null): CheckedSeason
     {
-        return (new SeasonCheck($this->settings->of($account)->assumptions))->check($season, $projects ?? $this->projects($account));
+        return (new SeasonCheck($this->settings->of($account)->assumptions, $this->notions->all($account)))->check($season, $projects ?? $this->projects($account));
     }
 
     /**

@@ -15,8 +15,8 @@ use PHPat\Test\PHPat;
  */
 final class LayersRules
 {
-    private const ROOMS = ['Cloth', 'Pattern', 'People', 'Season', 'Shopping', 'Find', 'Exchange', 'Table'];
-    private const PARTS = ['Measure', 'Colour', 'Lay', 'Svg', 'Cloth', 'Haul', 'Body', 'Pattern', 'Need', 'Remedy', 'Season', 'Shopping', 'Find', 'Workroom'];
+    private const ROOMS = ['Cloth', 'Pattern', 'People', 'Notions', 'Season', 'Shopping', 'Find', 'Exchange', 'Table'];
+    private const PARTS = ['Measure', 'Colour', 'Lay', 'Svg', 'Cloth', 'Haul', 'Notion', 'Body', 'Pattern', 'Need', 'Remedy', 'Season', 'Shopping', 'Find', 'Workroom'];
 
     #[TestRule]
     public function coreStandsAlone(): Rule

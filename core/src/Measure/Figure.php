@@ -35,6 +35,12 @@ final readonly class Figure
         return new self($length, Shown::Width);
     }
 
+    /** The size of a button or the length of a zip: mm below 10 cm, else as a measure of a body. */
+    public static function notion(Length $length): self
+    {
+        return new self($length, Shown::Notion);
+    }
+
     /** A measure of a body: cm to a millimetre, or inches to the nearest eighth. */
     public static function body(Length $length): self
     {

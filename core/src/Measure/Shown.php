@@ -11,4 +11,5 @@ enum Shown
     case Exact;
     case Width;
     case Body;
+    case Notion;
 }

@@ -28,6 +28,9 @@ final readonly class Tape
             Shown::Width => System::Metric === $this->system
                 ? Rounding::Down->divide($length->micrometres, Unit::Centimetre->value).' cm'
                 : $this->eighths(Rounding::Down->divide($length->micrometres, self::EIGHTH_INCH)).' in',
+            Shown::Notion => System::Metric === $this->system && $length->micrometres < 10 * Unit::Centimetre->value
+                ? $this->decimal($length, Unit::Millimetre, 1, 0, Rounding::Nearest).' mm'
+                : $this->write(Figure::body($length)),
             Shown::Body => System::Metric === $this->system
                 ? $this->decimal($length, Unit::Centimetre, 1, 0, Rounding::Nearest).' cm'
                 : $this->eighths(Rounding::Nearest->divide($length->micrometres, self::EIGHTH_INCH)).' in',

@@ -17,4 +17,5 @@ enum Action: string
     case ShowPattern = 'show pattern';
     case LayAgain = 'lay again';
     case MoveRank = 'move';
+    case BuyNotions = 'buy notions';
 }

@@ -5,15 +5,17 @@ declare(strict_types=1);
 namespace Octavum\Core\Season;
 
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Notion\NotionAnswer;
 
 /** A project checked: its roles, its snags, and when its hours fall. */
 final readonly class ProjectAnswer
 {
     /**
-     * @param list<RoleAnswer> $roles
-     * @param list<Snag>       $snags of the roles and of the project, gravest first
-     * @param int              $from  minutes of sewing before it
-     * @param int              $to    minutes of sewing when it is done
+     * @param list<RoleAnswer>   $roles
+     * @param list<Snag>         $snags   of the roles and of the project, gravest first
+     * @param int                $from    minutes of sewing before it
+     * @param int                $to      minutes of sewing when it is done
+     * @param list<NotionAnswer> $notions
      */
     public function __construct(
         public Project $project,
@@ -23,6 +25,7 @@ final readonly class ProjectAnswer
         public int $from,
         public int $to,
         public bool $belowChalkLine,
+        public array $notions = [],
     ) {
     }
 

@@ -21,6 +21,9 @@ use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\On;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Notion\Allotment;
+use Octavum\Core\Notion\Notion;
+use Octavum\Core\Notion\NotionAnswer;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\SizeChooser;
@@ -38,7 +41,8 @@ final readonly class SeasonCheck
     private Estimator $estimator;
     private WaysOut $waysOut;
 
-    public function __construct(private Assumptions $assumptions)
+    /** @param list<Notion> $notions of the stash; none when nobody has written them down */
+    public function __construct(private Assumptions $assumptions, private array $notions = [])
     {
         $this->estimator = new Estimator($assumptions);
         $this->waysOut = new WaysOut($this->estimator, $assumptions);
@@ -49,6 +53,7 @@ final readonly class SeasonCheck
     {
         $open = $this->inOrder($projects);
         $promises = $this->promises($open);
+        $notions = $this->notions($open);
         $answers = [];
         $minutes = 0;
         foreach ($open as $project) {
@@ -57,7 +62,7 @@ final readonly class SeasonCheck
             }
             $from = $minutes;
             $minutes += $project->expectedMinutes() ?? 0;
-            $answers[] = $this->project($project, $promises, $from, $minutes);
+            $answers[] = $this->project($project, $promises, $notions['#'.$project->id] ?? [], $from, $minutes);
         }
 
         return new CheckedSeason($season, $answers, $minutes);
@@ -122,8 +127,28 @@ final readonly class SeasonCheck
         return $open;
     }
 
-    /** @param array<string, list<Promise>> $promises */
-    private function project(Project $project, array $promises, int $from, int $to): ProjectAnswer
+    /**
+     * What each envelope asks for besides cloth, given out of the stash in the same order as the cloth.
+     *
+     * @param list<Project> $open
+     *
+     * @return array<string, list<NotionAnswer>> by # and project
+     */
+    private function notions(array $open): array
+    {
+        $lines = [];
+        foreach ($open as $project) {
+            $lines['#'.$project->id] = $project->version->notions ?? [];
+        }
+
+        return (new Allotment($this->notions))->of($lines);
+    }
+
+    /**
+     * @param array<string, list<Promise>> $promises
+     * @param list<NotionAnswer>           $notions
+     */
+    private function project(Project $project, array $promises, array $notions, int $from, int $to): ProjectAnswer
     {
         $roles = array_merge(...array_map(fn (Claim $claim): array => $this->role($project, $claim, $promises), $project->claims));
         $verdict = [] === $roles ? Verdict::NotKnown : null;
@@ -132,10 +157,10 @@ final readonly class SeasonCheck
             $verdict = null === $role->verdict ? $verdict : ($verdict?->graver($role->verdict) ?? $role->verdict);
             $snags = [...$snags, ...$role->snags];
         }
-        $snags = [...$snags, ...$this->projectSnags($project, $from, $to)];
+        $snags = [...$snags, ...$this->projectSnags($project, $from, $to), ...$this->notionSnags($project, $notions)];
         usort($snags, static fn (Snag $a, Snag $b): int => $a->severity->value <=> $b->severity->value);
 
-        return new ProjectAnswer($project, $roles, $verdict, $snags, $from, $to, $to > $project->season->minutes());
+        return new ProjectAnswer($project, $roles, $verdict, $snags, $from, $to, $to > $project->season->minutes(), $notions);
     }
 
     /**
@@ -328,6 +353,18 @@ final readonly class SeasonCheck
         }
 
         return $snags;
+    }
+
+    /**
+     * @param list<NotionAnswer> $answers
+     *
+     * @return list<Snag> one for all that is missing, none while nobody has written notions down
+     */
+    private function notionSnags(Project $project, array $answers): array
+    {
+        $missing = array_map(static fn (NotionAnswer $answer): string => $answer->text, array_filter($answers, static fn (NotionAnswer $answer): bool => false === $answer->enough));
+
+        return [] === $this->notions || [] === $missing ? [] : [new Snag(Severity::Note, new Sentence('{project}: {notions} {count, plural, one {is} other {are}} not here, or not enough.', ['project' => $project->name, 'notions' => implode(', ', $missing), 'count' => \count($missing)]), Action::BuyNotions, $project->season->id)];
     }
 
     /** @return list<Snag> one when whoever it is for takes a larger size than is planned */

@@ -6,6 +6,7 @@ namespace Octavum\Core\Workroom;
 
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Notion\Notion;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\SavedLay;
@@ -21,6 +22,7 @@ final readonly class Workroom
      * @param list<Season>   $seasons
      * @param list<Project>  $projects
      * @param list<SavedLay> $lays
+     * @param list<Notion>   $notions
      */
     public function __construct(
         public string $name,
@@ -31,6 +33,7 @@ final readonly class Workroom
         public array $seasons = [],
         public array $projects = [],
         public array $lays = [],
+        public array $notions = [],
     ) {
     }
 }

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Notion;
+
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+
+/** One notion a project asks for, and what the stash has of it. */
+final readonly class NotionAnswer
+{
+    /**
+     * @param string  $text    as the envelope lists it
+     * @param ?bool   $enough  null when nobody can say
+     * @param ?int    $missing of what goes by number
+     * @param ?Length $short   of what goes by length
+     */
+    public function __construct(
+        public string $text,
+        public Notion $wanted,
+        public ?bool $enough,
+        public ?int $missing,
+        public ?Length $short,
+        public Sentence $sentence,
+    ) {
+    }
+}

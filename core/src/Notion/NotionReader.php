@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Notion;
+
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Unit;
+use Octavum\Core\Measure\Unreadable;
+
+/** Reads a notion as envelopes print it and people note it: "4 buttons 25 mm", "invisible zip 55 cm", "1.5 m soft elastic 10 mm, tin 2". */
+final readonly class NotionReader
+{
+    /** Longer names first where one holds another. */
+    private const WORDS = [
+        'bias binding' => NotionKind::Binding, 'bias tape' => NotionKind::Binding, 'binding' => NotionKind::Binding, 'fusible interfacing' => NotionKind::Interfacing, 'interfacing' => NotionKind::Interfacing, 'interlining' => NotionKind::Interfacing,
+        'zippers?' => NotionKind::Zip, 'zips?' => NotionKind::Zip, 'elastic' => NotionKind::Elastic, 'buttons?' => NotionKind::Button, 'thread' => NotionKind::Thread, 'reels?' => NotionKind::Thread, 'ribbing' => NotionKind::Ribbing, 'cuffing' => NotionKind::Ribbing,
+        'hooks? and (?:eyes?|bars?)' => NotionKind::Hook, 'hooks?' => NotionKind::Hook, 'press studs?' => NotionKind::Snap, 'poppers?' => NotionKind::Snap, 'snaps?' => NotionKind::Snap, 'cord' => NotionKind::Cord, 'drawstring' => NotionKind::Cord,
+        'd-? ?rings?' => NotionKind::Ring, 'rings?' => NotionKind::Ring, 'buckles?' => NotionKind::Buckle, 'clips?' => NotionKind::Clasp, 'clasps?' => NotionKind::Clasp, 'shoulder pads?' => NotionKind::Pad, 'boning' => NotionKind::Boning,
+    ];
+    private const LENGTH = '/(?<![\w.,\/])((?:\d+[ -])?\d+(?:[.,]\d+|\/\d+)?\s?[½¼¾⅛⅜⅝⅞]?|[½¼¾⅛⅜⅝⅞])\s*(mm|cm|m|metres?|meters?|yds?|yards?|inch(?:es)?|ins?|["″])(?![a-z])/iu';
+    private const NARROW = 120_000;
+
+    /** Nothing typed is dropped: what is neither number, measure nor kind stays in the name, and what follows the last comma in the place when a place is looked for. */
+    public function read(string $line, bool $withPlace = false): Notion
+    {
+        $rest = trim($line);
+        $place = '';
+        if ($withPlace && 1 === preg_match('/^(.*\S)\s*,\s*([^,]*\p{L}[^,]*)$/u', $rest, $part)) {
+            [, $rest, $place] = $part;
+        }
+        $kind = NotionKind::Other;
+        foreach (self::WORDS as $word => $means) {
+            if (1 === preg_match('/\b'.$word.'\b/iu', $rest)) {
+                $kind = $means;
+                $rest = preg_replace('/\b'.$word.'\b/iu', ' ', $rest, 1) ?? $rest;
+                break;
+            }
+        }
+        $lengths = [];
+        $rest = preg_replace_callback(self::LENGTH, static function (array $found) use (&$lengths): string {
+            try {
+                $lengths[] = Length::parse($found[0], Unit::Centimetre);
+            } catch (Unreadable) {
+                return $found[0];
+            }
+
+            return ' ';
+        }, $rest) ?? $rest;
+        usort($lengths, static fn (Length $a, Length $b): int => $b->micrometres <=> $a->micrometres);
+        $count = null;
+        $rest = preg_replace_callback('/(?<![\w.,\/])(\d{1,4})\s*(?:x|×)?(?![\w.\/])/iu', static function (array $found) use (&$count): string {
+            if (null !== $count) {
+                return $found[0];
+            }
+            $count = (int) $found[1];
+
+            return ' ';
+        }, $rest) ?? $rest;
+        if ($kind->goesByLength()) {
+            $long = isset($lengths[0]) && $lengths[0]->micrometres >= self::NARROW ? array_shift($lengths) : null;
+
+            return new Notion('', $kind, array_shift($lengths), null, null === $long || null === $count ? $long : $long->times(max(1, $count)), $this->name($kind, $rest, $lengths), $place);
+        }
+
+        return new Notion('', $kind, array_shift($lengths), $count, null, $this->name($kind, $rest, $lengths), $place);
+    }
+
+    /** @param list<Length> $left measures that found no use */
+    private function name(NotionKind $kind, string $rest, array $left): string
+    {
+        $name = trim(preg_replace('/\s+/u', ' ', $rest) ?? $rest, " ,;:\u{a0}-");
+
+        return [] === $left ? $name : trim($name.' '.implode(' ', array_map(static fn (Length $length): string => $length->millimetres().' mm', $left)));
+    }
+}

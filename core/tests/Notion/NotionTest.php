@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Tests\Notion;
+
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Notion\Allotment;
+use Octavum\Core\Notion\Notion;
+use Octavum\Core\Notion\NotionAnswer;
+use Octavum\Core\Notion\NotionKind;
+use Octavum\Core\Notion\NotionReader;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+final class NotionTest extends TestCase
+{
+    #[DataProvider('lines')]
+    public function testALineIsRead(string $line, NotionKind $kind, ?float $measure, ?int $count, ?float $length, string $name): void
+    {
+        $read = (new NotionReader())->read($line);
+        self::assertSame([$kind, $count, $name], [$read->kind, $read->count, $read->name]);
+        self::assertEquals([$measure, $length], [$read->measure?->millimetres(), $read->length?->millimetres()]);
+    }
+
+    /** @return iterable<array{string, NotionKind, ?float, ?int, ?float, string}> */
+    public static function lines(): iterable
+    {
+        yield ['4 buttons 25 mm', NotionKind::Button, 25, 4, null, ''];
+        yield ['12 horn buttons, 15mm', NotionKind::Button, 15, 12, null, 'horn'];
+        yield ['invisible zip 55 cm', NotionKind::Zip, 550, null, null, 'invisible'];
+        yield ['2 separating zippers 22"', NotionKind::Zip, 558.8, 2, null, 'separating'];
+        yield ['1 m elastic 30 mm', NotionKind::Elastic, 30, null, 1000, ''];
+        yield ['1 1/2 yd soft elastic ⅜ in', NotionKind::Elastic, 9.525, null, 1371.6, 'soft'];
+        yield ['1 m narrow elastic', NotionKind::Elastic, null, null, 1000, 'narrow'];
+        yield ['3 m bias binding', NotionKind::Binding, null, null, 3000, ''];
+        yield ['elastic 10 mm', NotionKind::Elastic, 10, null, null, ''];
+        yield ['2 D-rings 30 mm', NotionKind::Ring, 30, 2, null, ''];
+        yield ['1 hook and bar', NotionKind::Hook, null, 1, null, ''];
+        yield ['6 press studs', NotionKind::Snap, null, 6, null, ''];
+        yield ['2 x 1 m cord', NotionKind::Cord, null, null, 2000, ''];
+        yield ['interfacing', NotionKind::Interfacing, null, null, null, ''];
+        yield ['shoulder pads', NotionKind::Pad, null, null, null, ''];
+        yield ['🦆 feathers', NotionKind::Other, null, null, null, '🦆 feathers'];
+    }
+
+    public function testThePlaceIsReadWhereOneIsLookedFor(): void
+    {
+        $read = (new NotionReader())->read('7 shell buttons 11 mm, tin 2', true);
+        self::assertSame(['shell', 'tin 2', 7], [$read->name, $read->place, $read->count]);
+    }
+
+    public function testNotionsAreGivenOutInOrderAndSizesAreNotMixed(): void
+    {
+        $answers = (new Allotment([
+            new Notion('a', NotionKind::Button, Length::ofMillimetres(25), 5),
+            new Notion('b', NotionKind::Button, Length::ofMillimetres(20), 40),
+        ]))->of(['coat' => ['4 buttons 25 mm'], 'jacket' => ['3 buttons 25 mm'], 'bag' => ['1 button 15 mm']]);
+        self::assertSame(['4 buttons 25 mm: here.'], $this->says($answers['coat']));
+        self::assertSame(['3 buttons 25 mm: 1 here, 2 to buy.'], $this->says($answers['jacket']));
+        self::assertSame(2, $answers['jacket'][0]->missing);
+        self::assertSame(['1 button 15 mm: to buy.'], $this->says($answers['bag']));
+    }
+
+    public function testAZipALittleTooLongWillDoAndOneTooShortWillNot(): void
+    {
+        $zips = [new Notion('short', NotionKind::Zip, Length::ofMillimetres(540), 9), new Notion('long', NotionKind::Zip, Length::ofMillimetres(570), 1), new Notion('far', NotionKind::Zip, Length::ofMillimetres(571), 9)];
+        $answers = (new Allotment($zips))->of(['dress' => ['invisible zip 55 cm'], 'skirt' => ['invisible zip 55 cm']]);
+        self::assertSame(['invisible zip 55 cm: one of 57 cm is here, a little too long and usable.'], $this->says($answers['dress']));
+        self::assertSame(['invisible zip 55 cm: to buy.'], $this->says($answers['skirt']), 'it is given out once');
+    }
+
+    public function testElasticIsWantedInOnePieceOfItsWidth(): void
+    {
+        $elastic = [new Notion('a', NotionKind::Elastic, Length::ofMillimetres(30), null, Length::ofMillimetres(600)), new Notion('b', NotionKind::Elastic, Length::ofMillimetres(30), null, Length::ofMillimetres(500))];
+        $answers = (new Allotment($elastic))->of(['shorts' => ['1 m elastic 30 mm', '50 cm elastic 30 mm', 'elastic 10 mm', 'interfacing']]);
+        self::assertSame(['1 m elastic 30 mm: not here in one piece; 1.00 m to buy.', '50 cm elastic 30 mm: here.', 'elastic 10 mm: none is here; how much it takes is not said.', 'interfacing: none is here; how much it takes is not said.'], $this->says($answers['shorts']));
+        self::assertSame([false, true, null, null], array_map(static fn (NotionAnswer $answer): ?bool => $answer->enough, $answers['shorts']));
+    }
+
+    /**
+     * @param list<NotionAnswer> $answers
+     *
+     * @return list<string>
+     */
+    private function says(array $answers): array
+    {
+        return array_map(static fn (NotionAnswer $answer): string => (string) $answer->sentence, $answers);
+    }
+}
