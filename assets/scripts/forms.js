@@ -124,16 +124,31 @@ export const projectForm = () => ({
         guard(this.$refs.form);
         focusFault();
         this.offerSizes(false);
+        document.getElementById('answer').addEventListener('click', (event) => this.take(event));
     },
 
     chooseVersion() { this.offerSizes(true); },
 
-    takeSize() {
-        const { size, graded } = this.$el.dataset;
-        this.$refs.form.elements.size.value = size;
-        this.$refs.form.elements.gradedTo.value = graded;
-        this.preview();
-        this.$refs.form.elements.size.focus();
+    /** What the answer in the margin offers: a size, or the alterations kept for this person. */
+    take(event) {
+        const button = event.target.closest('[data-take]');
+        const form = this.$refs.form;
+        if (button?.dataset.take === 'size') {
+            form.elements.size.value = button.dataset.size;
+            form.elements.gradedTo.value = button.dataset.graded;
+            form.elements.size.focus();
+            this.preview();
+        } else if (button) {
+            const free = [...form.querySelectorAll('[name^="alterations"][name$="[name]"]')].filter((field) => field.value === '');
+            button.closest('section').querySelectorAll('li').forEach((line, i) => {
+                if (free[i]) {
+                    free[i].value = line.dataset.name;
+                    form.elements[free[i].name.replace('[name]', '[length]')].value = line.dataset.length;
+                    free[i].closest('details').open = true;
+                }
+            });
+            this.preview();
+        }
     },
 
     async offerSizes(addRoles) {

@@ -34,6 +34,10 @@ class Account implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Column]
     public array $settings = [];
 
+    /** @var array<string, string> name → query of the stash's list */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $filters = [];
+
     /** The season last looked at. */
     #[ORM\Column(length: 26, nullable: true)]
     public ?string $season = null;

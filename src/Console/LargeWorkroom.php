@@ -46,7 +46,7 @@ final class LargeWorkroom
         $this->random = new Randomizer(new Mt19937($seed));
     }
 
-    public function make(int $cloths = 500, int $cuts = 700, int $patterns = 300, int $projects = 60): Workroom
+    public function make(int $cloths = 500, int $cuts = 700, int $patterns = 1000, int $projects = 60): Workroom
     {
         $season = new Season('season', 'Thaw', new \DateTimeImmutable('2027-03-01'), 13, 270);
         $people = [new Person('person-0', 'Ottoline'), new Person('person-1', 'Suvi', true)];
@@ -99,7 +99,7 @@ final class LargeWorkroom
             $row = static fn (Role $role, int $width, int $least): Requirement => new Requirement($role, Length::ofMillimetres($width), Nap::Without, array_combine(self::SIZES, array_map(static fn (int $k): Length => Length::ofMillimetres($least + 40 * $k), array_keys(self::SIZES))));
 
             return new Version('version-'.$i.'-'.$j, ['A', 'B', 'C'][$j], new RequirementTable(self::SIZES, [$row(Role::Main, 1150, $base), $row(Role::Main, 1500, intdiv($base * 4, 5)), $row(Role::Lining, 1150, intdiv($base, 2))]));
-        }, range(0, $i % 3)));
+        }, range(0, 2)));
     }
 
     /** @param non-empty-list<string> $words */

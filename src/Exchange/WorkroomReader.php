@@ -34,8 +34,10 @@ use Octavum\Core\Measure\Width;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Notion\NotionKind;
+use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Garment;
+use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\PaperState;
@@ -47,6 +49,7 @@ use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\Runs;
 use Octavum\Core\Pattern\SizeChart;
+use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\Claim;
@@ -93,6 +96,11 @@ final readonly class WorkroomReader
         $people = $this->byId($document->at('people'), $this->person(...));
         $cloths = $this->byId($document->at('cloths'), fn (Node $node): Cloth => $this->cloth($node, $settings->assumptions));
         $patterns = $this->byId($document->at('patterns'), $this->pattern(...));
+        foreach (array_values($patterns) as $i => $pattern) {
+            foreach ($pattern->alterations as $j => $alteration) {
+                $this->named($document->at('patterns')->at((string) $i)->at('alterations')->at((string) $j)->at('person'), $people, 'person');
+            }
+        }
         $seasons = $this->byId($document->at('seasons'), $this->season(...));
         $cuts = $this->parts($document->at('cloths'), 'cuts', array_values($cloths), static fn (Cloth $cloth): array => $cloth->cuts);
         $versions = $this->parts($document->at('patterns'), 'versions', array_values($patterns), static fn (Pattern $pattern): array => $pattern->versions);
@@ -172,9 +180,9 @@ final readonly class WorkroomReader
     public function editions(Node $node): array
     {
         return array_map(static function (Node $edition): Edition {
-            $edition->object(['name', 'sizes', 'paper']);
+            $edition->object(['name', 'sizes', 'paper', 'missing']);
 
-            return new Edition($edition->at('name')->text(120), $edition->at('sizes')->texts(20), $edition->at('paper')->choice(PaperState::class));
+            return new Edition($edition->at('name')->text(120), $edition->at('sizes')->texts(20), $edition->at('paper')->choice(PaperState::class), $edition->at('missing')->text(200));
         }, $node->items());
     }
 
@@ -308,6 +316,31 @@ final readonly class WorkroomReader
         }
 
         return $points;
+    }
+
+    public function advice(Node $node): ClothAdvice
+    {
+        if (!$node->isThere() || !$node->object(['recommended', 'stretch', 'lightest', 'heaviest', 'crispest', 'mostFluid', 'notFor'])) {
+            return new ClothAdvice();
+        }
+
+        return new ClothAdvice($node->at('recommended')->text(300), $node->at('stretch')->integer(0, 300), $node->at('lightest')->choice(WeightClass::class), $node->at('heaviest')->choice(WeightClass::class), $node->at('crispest')->choice(Drape::class), $node->at('mostFluid')->choice(Drape::class), $node->at('notFor')->text(200));
+    }
+
+    /** @return list<Technique> */
+    public function techniques(Node $node): array
+    {
+        return array_values(array_filter(array_map(static fn (Node $item): ?Technique => $item->choice(Technique::class), $node->items(30))));
+    }
+
+    /** @return list<KeptAlteration> */
+    public function kept(Node $node): array
+    {
+        return array_map(static function (Node $item): KeptAlteration {
+            $item->object(['person', 'name', 'length', 'drawn']);
+
+            return new KeptAlteration($item->at('person')->name(60), $item->at('name')->name(), $item->at('length')->length(), $item->at('drawn')->boolean());
+        }, $node->items(100));
     }
 
     public function chart(Node $node): SizeChart
@@ -458,7 +491,7 @@ final readonly class WorkroomReader
 
     private function pattern(Node $node): Pattern
     {
-        $node->object(['id', 'title', 'maker', 'number', 'otherNumbers', 'garment', 'format', 'ownership', 'onlyFor', 'minutes', 'place', 'notes', 'editions', 'versions', 'chart', 'files']);
+        $node->object(['id', 'title', 'maker', 'number', 'otherNumbers', 'garment', 'format', 'ownership', 'onlyFor', 'minutes', 'place', 'notes', 'editions', 'versions', 'chart', 'files', 'cloth', 'techniques', 'alterations']);
 
         return new Pattern(
             $node->at('id')->name(60),
@@ -482,6 +515,9 @@ final readonly class WorkroomReader
             }, $node->at('versions')->items()),
             $this->chart($node->at('chart')),
             $node->at('files')->texts(26),
+            $this->advice($node->at('cloth')),
+            $this->techniques($node->at('techniques')),
+            $this->kept($node->at('alterations')),
         );
     }
 

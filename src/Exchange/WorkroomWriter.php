@@ -15,10 +15,12 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Pattern\Edition;
+use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\SizeChart;
+use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
@@ -87,7 +89,7 @@ final readonly class WorkroomWriter
      */
     public function editions(array $editions): array
     {
-        return array_map(static fn (Edition $edition): array => self::known(['name' => $edition->name, 'sizes' => $edition->sizes, 'paper' => $edition->paper?->value]), $editions);
+        return array_map(static fn (Edition $edition): array => self::known(['name' => $edition->name, 'sizes' => $edition->sizes, 'paper' => $edition->paper?->value, 'missing' => $edition->missing]), $editions);
     }
 
     /** @return list<array{role: string, width: float|int, nap: string, lengths: list<float|int|null>}> */
@@ -197,6 +199,28 @@ final readonly class WorkroomWriter
         return array_map(static fn (Measured $day): array => ['on' => $day->on->format('Y-m-d'), 'points' => array_map(static fn (Length $length): float|int => $length->millimetres(), $day->points)], $measured);
     }
 
+    /** @return array<string, mixed> what a pattern says of cloth, techniques and alterations */
+    public function details(Pattern $pattern): array
+    {
+        $advice = $pattern->advice;
+
+        return self::known([
+            'cloth' => self::known(['recommended' => $advice->recommended, 'stretch' => $advice->stretch, 'lightest' => $advice->lightest?->value, 'heaviest' => $advice->heaviest?->value, 'crispest' => $advice->crispest?->value, 'mostFluid' => $advice->mostFluid?->value, 'notFor' => $advice->notFor]),
+            'techniques' => array_map(static fn (Technique $technique): string => $technique->value, $pattern->techniques),
+            'alterations' => self::kept($pattern->alterations),
+        ]);
+    }
+
+    /**
+     * @param list<KeptAlteration> $alterations
+     *
+     * @return list<array<string, mixed>>
+     */
+    public static function kept(array $alterations): array
+    {
+        return array_map(static fn (KeptAlteration $kept): array => self::known(['person' => $kept->person, 'name' => $kept->name, 'length' => $kept->length?->millimetres(), 'drawn' => $kept->drawn]), $alterations);
+    }
+
     /** @return array<string, mixed> */
     public function chart(SizeChart $chart): array
     {
@@ -233,6 +257,7 @@ final readonly class WorkroomWriter
             'editions' => $this->editions($pattern->editions),
             'chart' => $this->chart($pattern->chart),
             'files' => $pattern->files,
+            ...$this->details($pattern),
             'versions' => array_map(fn (Version $version): array => self::known([
                 'id' => $version->id, 'name' => $version->name, 'minutes' => $version->minutes, 'notions' => $version->notions, 'notes' => $version->notes,
                 'sizes' => $version->table->sizes, 'requirements' => $this->requirements($version->table), 'pieces' => $this->pieces->pieces($version->pieces->all()),

@@ -126,6 +126,7 @@ final readonly class Workrooms
         foreach ($workroom->patterns as $pattern) {
             $record = new PatternRecord($account);
             $this->patternMapper->store($pattern, $record);
+            $this->patternMapper->renamePeople($record, array_map(static fn (PersonRecord $person): string => $person->id, $people));
             foreach ($pattern->versions as $version) {
                 $this->patternMapper->storeVersion($version, $versions[$version->id] = new VersionRecord($record));
             }

@@ -22,6 +22,18 @@ final readonly class Library
         return array_map($this->mapper->pattern(...), $this->patterns->allOf($account));
     }
 
+    /** @return list<Pattern> whose size chart is entered */
+    public function charted(Account $account): array
+    {
+        return array_map($this->mapper->pattern(...), $this->patterns->charted($account));
+    }
+
+    /** @return array<string, string> titles of all patterns by id */
+    public function titles(Account $account): array
+    {
+        return array_column($this->patterns->titles($account), 'title', 'id');
+    }
+
     /**
      * Every version under a name by which it can be typed or chosen; no two have the same.
      *

@@ -11,6 +11,7 @@ use Octavum\Core\Body\Person;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Pattern\Garment;
+use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\SizeAdvice;
@@ -23,6 +24,7 @@ use Octavum\Input\Revision;
 use Octavum\Page\Pager;
 use Octavum\Page\Toast;
 use Octavum\People\People;
+use Octavum\Season\Plan;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -42,26 +44,27 @@ final class PatternController extends AbstractController
         private readonly EntityManagerInterface $entities,
         private readonly Toast $toast,
         private readonly People $people,
+        private readonly Plan $plan,
         private readonly FileShelf $shelf,
         private readonly ClockInterface $clock,
     ) {
     }
 
     #[Route('/patterns', name: 'patterns', methods: ['GET'])]
-    public function list(Request $request, Library $library, #[CurrentUser] Account $account): Response
+    public function list(Request $request, #[CurrentUser] Account $account): Response
     {
-        $garment = Garment::tryFrom($request->query->getString('garment'));
-        $words = mb_strtolower(trim($request->query->getString('words')));
-        $all = $library->all($account);
-        $found = array_values(array_filter($all, static fn (Pattern $pattern): bool => (null === $garment || $pattern->garment === $garment)
-            && ('' === $words || str_contains(mb_strtolower(implode(' ', [$pattern->title, $pattern->maker, $pattern->number, $pattern->place, ...$pattern->otherNumbers])), $words))));
-        $order = array_flip(array_column(Garment::cases(), 'value'));
-        usort($found, static fn (Pattern $a, Pattern $b): int => [$order[$a->garment->value], mb_strtolower($a->title)] <=> [$order[$b->garment->value], mb_strtolower($b->title)]);
+        $entry = new Entry($request->query->all());
+        $without = $entry->typed['without'] ?? [];
+        $filter = new PatternFilter(Garment::tryFrom($entry->raw('garment')), $entry->raw('words'), Ownership::tryFrom($entry->raw('ownership')), \is_array($without) ? array_keys($without) : []);
+        $all = $this->patterns->titles($account);
+        $pager = Pager::of($filter->of($all), $request->query->getInt('page', 1));
 
         return $this->render('pattern/list.html.twig', [
-            'pager' => Pager::of($found, $request->query->getInt('page', 1)),
+            'pager' => $pager,
+            'patterns' => array_map($this->mapper->pattern(...), $this->patterns->these($account, $pager->items)),
             'total' => \count($all),
-            'counts' => array_count_values(array_map(static fn (Pattern $pattern): string => $pattern->garment->value, $all)),
+            'counts' => $filter->counts($all),
+            'filter' => $filter,
             'typed' => $request->query->all(),
         ]);
     }
@@ -97,6 +100,13 @@ final class PatternController extends AbstractController
         return $this->page($this->own($account, $id), $account);
     }
 
+    /** One page for the sleeve the pattern lives in. */
+    #[Route('/patterns/{id}/card', name: 'pattern_card', methods: ['GET'])]
+    public function card(string $id, #[CurrentUser] Account $account): Response
+    {
+        return $this->render('pattern/card.html.twig', ['pattern' => $this->mapper->pattern($this->own($account, $id)), 'people' => $this->people->all($account)]);
+    }
+
     /** @param ?Sentence $fault of a file that could not be kept */
     public function page(PatternRecord $record, Account $account, ?Sentence $fault = null): Response
     {
@@ -107,6 +117,8 @@ final class PatternController extends AbstractController
             'advice' => $pattern->chart->hasRows() ? array_map(fn (Person $person): SizeAdvice => (new SizeChooser())->choose($person, $pattern, $this->clock->now()), array_values($this->people->all($account))) : [],
             'files' => $this->shelf->these($account, $pattern->files),
             'fault' => $fault,
+            'people' => $this->people->all($account),
+            'history' => $this->plan->ofPattern($account, $record->id),
         ], new Response(status: null === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
     }
 

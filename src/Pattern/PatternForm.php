@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Octavum\Pattern;
 
 use Octavum\Core\Body\BodyPoint;
+use Octavum\Core\Cloth\Drape;
 use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Tape;
+use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Garment;
 use Octavum\Core\Pattern\Grid;
@@ -21,6 +24,7 @@ use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\Runs;
 use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Pattern\SizeChartReader;
+use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Pattern\Version;
 use Octavum\Input\Entry;
 
@@ -52,14 +56,22 @@ final readonly class PatternForm
             'chartBy' => $chart->by->value ?? '',
             'draftedFor' => null === $chart->height ? '' : $tape->typed($chart->height, small: true),
             'runs' => $chart->runs->value ?? '',
-            'editions' => array_map(static fn (Edition $edition): array => ['name' => $edition->name, 'sizes' => implode(', ', $edition->sizes), 'paper' => $edition->paper->value ?? ''], $pattern->editions),
+            'recommended' => $pattern->advice->recommended,
+            'stretchLeast' => (string) $pattern->advice->stretch,
+            'lightest' => $pattern->advice->lightest->value ?? '',
+            'heaviest' => $pattern->advice->heaviest->value ?? '',
+            'crispest' => $pattern->advice->crispest->value ?? '',
+            'mostFluid' => $pattern->advice->mostFluid->value ?? '',
+            'notFor' => $pattern->advice->notFor,
+            'techniques' => array_fill_keys(array_map(static fn (Technique $technique): string => $technique->value, $pattern->techniques), '1'),
+            'editions' => array_map(static fn (Edition $edition): array => ['name' => $edition->name, 'sizes' => implode(', ', $edition->sizes), 'paper' => $edition->paper->value ?? '', 'missing' => $edition->missing], $pattern->editions),
         ];
     }
 
     /**
      * Everything but the versions, which have a form of their own.
      *
-     * @param Pattern $before whose files are kept
+     * @param Pattern $before whose files and alterations are kept
      */
     public function read(Entry $entry, Pattern $before, System $system): Pattern
     {
@@ -68,8 +80,9 @@ final readonly class PatternForm
             $name = $entry->text('editions.'.$i.'.name', 120);
             $sizes = $entry->texts('editions.'.$i.'.sizes', 20);
             $paper = $entry->choice('editions.'.$i.'.paper', PaperState::class);
-            if ('' !== $name || [] !== $sizes || null !== $paper) {
-                $editions[] = new Edition($name, $sizes, $paper);
+            $missing = $entry->text('editions.'.$i.'.missing', 200);
+            if ('' !== $name || [] !== $sizes || null !== $paper || '' !== $missing) {
+                $editions[] = new Edition($name, $sizes, $paper, $missing);
             }
         }
 
@@ -89,6 +102,9 @@ final readonly class PatternForm
             $editions,
             chart: $this->chart($entry, $system),
             files: $before->files,
+            advice: new ClothAdvice($entry->text('recommended', 300), $entry->integer('stretchLeast', 0, 300), $entry->choice('lightest', WeightClass::class), $entry->choice('heaviest', WeightClass::class), $entry->choice('crispest', Drape::class), $entry->choice('mostFluid', Drape::class), $entry->text('notFor', 200)),
+            techniques: array_values(array_filter(Technique::cases(), static fn (Technique $technique): bool => $entry->boolean('techniques.'.$technique->value))),
+            alterations: $before->alterations,
         );
     }
 

@@ -6,12 +6,15 @@ namespace Octavum\Pattern;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Pattern\ClothAdvice;
+use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\PieceSet;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Role;
+use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Pattern\Version;
 use Octavum\Exchange\Node;
 use Octavum\Exchange\PieceReader;
@@ -67,7 +70,16 @@ final readonly class PatternMapper
             array_values($record->versions->filter(static fn (VersionRecord $version): bool => null === $version->removedAt)->map($this->version(...))->toArray()),
             [] === $record->chart ? null : $this->reader->chart(Node::stored($record->chart)),
             $record->files,
+            ...$this->details($record),
         );
+    }
+
+    /** @return array{ClothAdvice, list<Technique>, list<KeptAlteration>} */
+    private function details(PatternRecord $record): array
+    {
+        $details = Node::stored($record->details);
+
+        return [$this->reader->advice($details->at('cloth')), $this->reader->techniques($details->at('techniques')), $this->reader->kept($details->at('alterations'))];
     }
 
     public function version(VersionRecord $record): Version
@@ -92,6 +104,22 @@ final readonly class PatternMapper
         $record->editions = $this->writer->editions($pattern->editions);
         $record->chart = $this->writer->chart($pattern->chart);
         $record->files = $pattern->files;
+        $record->details = $this->writer->details($pattern);
+    }
+
+    /** @param array<string, string> $people id in the document → id stored */
+    public function renamePeople(PatternRecord $record, array $people): void
+    {
+        $kept = $this->reader->kept(Node::stored($record->details)->at('alterations'));
+        if ([] !== $kept) {
+            $this->keep(array_map(static fn (KeptAlteration $one): KeptAlteration => new KeptAlteration($people[$one->person] ?? $one->person, $one->name, $one->length, $one->drawn), $kept), $record);
+        }
+    }
+
+    /** @param list<KeptAlteration> $alterations in the place of those there are */
+    public function keep(array $alterations, PatternRecord $record): void
+    {
+        $record->details = WorkroomWriter::known(['alterations' => WorkroomWriter::kept($alterations)] + $record->details);
     }
 
     public function storeVersion(Version $version, VersionRecord $record): void

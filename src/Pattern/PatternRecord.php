@@ -74,6 +74,10 @@ class PatternRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $chart = [];
 
+    /** @var array<string, mixed> as in the exchange format: cloth, techniques, alterations */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $details = [];
+
     /** @var list<string> ids of its files */
     #[ORM\Column(options: ['default' => '[]'])]
     public array $files = [];

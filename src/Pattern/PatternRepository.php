@@ -7,6 +7,8 @@ namespace Octavum\Pattern;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
 use Octavum\Account\Account;
+use Octavum\Core\Pattern\Garment;
+use Octavum\Core\Pattern\Ownership;
 
 /** @extends ServiceEntityRepository<PatternRecord> */
 final class PatternRepository extends ServiceEntityRepository
@@ -23,6 +25,48 @@ final class PatternRepository extends ServiceEntityRepository
         $records = $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.versions', 'part')
             ->where('r.account = :account')->andWhere('r.removedAt IS NULL')->setParameter('account', $account)
             ->orderBy('r.id')->addOrderBy('part.id')->getQuery()->getResult();
+
+        return $records;
+    }
+
+    /**
+     * What a list is filtered and sorted by, of all patterns, without building them.
+     *
+     * @return list<array{id: string, title: string, maker: string, number: string, otherNumbers: list<string>, garment: Garment, place: string, ownership: Ownership, details: array<string, mixed>}>
+     */
+    public function titles(Account $account): array
+    {
+        /** @var list<array{id: string, title: string, maker: string, number: string, otherNumbers: list<string>, garment: Garment, place: string, ownership: Ownership, details: array<string, mixed>}> $titles */
+        $titles = $this->createQueryBuilder('r')->select('r.id, r.title, r.maker, r.number, r.otherNumbers, r.garment, r.place, r.ownership, r.details')
+            ->where('r.account = :account')->andWhere('r.removedAt IS NULL')->setParameter('account', $account)->orderBy('r.id')->getQuery()->getArrayResult();
+
+        return $titles;
+    }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<PatternRecord> of the account's own with their versions, in the order asked for
+     */
+    public function these(Account $account, array $ids): array
+    {
+        /** @var list<PatternRecord> $records */
+        $records = [] === $ids ? [] : $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.versions', 'part')
+            ->where('r.account = :account')->andWhere('r.id IN (:ids)')->setParameter('account', $account)->setParameter('ids', $ids)
+            ->orderBy('part.name')->getQuery()->getResult();
+        $order = array_flip($ids);
+        usort($records, static fn (PatternRecord $a, PatternRecord $b): int => $order[$a->id] <=> $order[$b->id]);
+
+        return $records;
+    }
+
+    /** @return list<PatternRecord> whose size chart is entered, with their versions */
+    public function charted(Account $account): array
+    {
+        /** @var list<PatternRecord> $records */
+        $records = $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.versions', 'part')
+            ->where('r.account = :account')->andWhere('r.removedAt IS NULL')->andWhere('r.chart <> :none')->setParameter('account', $account)->setParameter('none', '[]')
+            ->orderBy('r.id')->getQuery()->getResult();
 
         return $records;
     }

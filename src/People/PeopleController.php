@@ -13,6 +13,7 @@ use Octavum\Core\Body\Person;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
+use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\SizeChooser;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
@@ -81,15 +82,8 @@ final class PeopleController extends AbstractController
                 return $this->change($record, new Person($id, $person->name, $person->child, $person->notes, [...array_values($kept), $measured]), 'The measurements of {person} are written down.');
             }
         }
-        $advice = $without = [];
-        foreach ($library->all($account) as $pattern) {
-            if ($pattern->chart->hasRows()) {
-                $advice[] = ['pattern' => $pattern, 'advice' => (new SizeChooser())->choose($person, $pattern, $this->clock->now())];
-            } else {
-                $without[] = $pattern;
-            }
-        }
-
+        $charted = $library->charted($account);
+        $advice = array_map(fn (Pattern $pattern): array => ['pattern' => $pattern, 'advice' => (new SizeChooser())->choose($person, $pattern, $this->clock->now())], $charted);
         usort($advice, static fn (array $a, array $b): int => [null === $a['advice']->size, mb_strtolower($a['pattern']->title)] <=> [null === $b['advice']->size, mb_strtolower($b['pattern']->title)]);
 
         return $this->render('people/show.html.twig', [
@@ -100,7 +94,7 @@ final class PeopleController extends AbstractController
             'values' => $entry->typed + $this->values($person, $request->query->getString('on')),
             'faults' => $entry->faults(),
             'advice' => $advice,
-            'without' => $without,
+            'without' => array_diff_key($library->titles($account), array_column($charted, 'title', 'id')),
             'today' => $this->clock->now(),
         ], new Response(status: $entry->status()));
     }

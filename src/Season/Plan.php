@@ -10,6 +10,7 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\LaidGarment;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\SeasonCheck;
@@ -81,6 +82,16 @@ final readonly class Plan
                 }
             }
         }
+    }
+
+    /** @return list<array{id: string, name: string, state: ProjectState, season: string, person: ?string, size: ?string, version: string}> in which a pattern is or was planned, the latest season first */
+    public function ofPattern(Account $account, string $pattern): array
+    {
+        /** @var list<array{id: string, name: string, state: ProjectState, season: string, person: ?string, size: ?string, version: string}> $projects */
+        $projects = $this->entities->createQuery('SELECT p.id, p.name, p.state, s.name AS season, who.name AS person, p.size, v.name AS version FROM '.ProjectRecord::class.' p JOIN p.season s JOIN p.version v LEFT JOIN p.person who WHERE s.account = :account AND v.pattern = :pattern AND p.removedAt IS NULL ORDER BY s.starts DESC, p.rank')
+            ->setParameters(['account' => $account, 'pattern' => $pattern])->getArrayResult();
+
+        return $projects;
     }
 
     /** @return array<string, list<Promise>> by cut, in rank order */

@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Cloth\Stash;
+use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\SizeChooser;
 use Octavum\Core\Season\Claim;
@@ -166,6 +167,7 @@ final class ProjectController extends AbstractController
             if ($row['answer']->project->id === $project->id) {
                 return $this->render('season/_answer.html.twig', [
                     'row' => $row,
+                    'kept' => [] !== $project->alterations || null === $project->person ? [] : array_values(array_filter($project->pattern?->alterationsFor($project->person->id) ?? [], static fn (KeptAlteration $kept): bool => null !== $kept->length)),
                     'advice' => null === $project->person || true !== $project->pattern?->chart->hasRows() ? null : (new SizeChooser())->choose($project->person, $project->pattern, $this->clock->now()),
                 ]);
             }

@@ -5,11 +5,16 @@ declare(strict_types=1);
 namespace Octavum\Tests\Pattern;
 
 use Octavum\Account\Account;
+use Octavum\Core\Cloth\Drape;
+use Octavum\Core\Cloth\WeightClass;
+use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Garment;
+use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\Role;
+use Octavum\Core\Pattern\Technique;
 use Octavum\Tests\PageTestCase;
 
 final class PatternPagesTest extends PageTestCase
@@ -143,5 +148,55 @@ final class PatternPagesTest extends PageTestCase
         self::assertCount(1, $patterns);
 
         return $patterns[0];
+    }
+
+    public function testWhatAPatternSaysOfClothAndTechniquesIsKept(): void
+    {
+        $this->get('/patterns/new');
+        $this->send('Save the pattern', ['title' => 'Blouse', 'recommended' => 'lawn, crepe', 'stretchLeast' => '30', 'lightest' => 'light', 'mostFluid' => 'fluid', 'notFor' => 'plaids', 'techniques' => ['gathers' => '1', 'collar' => '1', 'nonsense' => '1'], 'editions' => [['name' => 'Envelope', 'missing' => 'cuff facing']]]);
+        $pattern = $this->only();
+        self::assertSame([Technique::Collar, Technique::Gathers], $pattern->techniques);
+        self::assertEquals(new ClothAdvice('lawn, crepe', 30, WeightClass::Light, null, null, Drape::Fluid, 'plaids'), $pattern->advice);
+        $page = self::says($this->get('/patterns/'.$pattern->id));
+        self::assertStringContainsString('lacks cuff facing', $page);
+        self::assertStringContainsString('at least 30 % across', $page);
+        self::assertStringContainsString('lawn, crepe', self::says($this->get('/patterns/'.$pattern->id.'/card')));
+    }
+
+    public function testAlterationsAreKeptForAPersonAndSurviveTheForm(): void
+    {
+        $account = $this->signInToDemo();
+        $page = $this->get('/patterns?words=towpath');
+        $page = $this->browser->click($page->selectLink('Towpath coat')->link());
+        self::assertStringContainsString('Lengthen the body by 3 cm, the lay 6 cm longer drawn on the paper', self::says($page));
+        $page = $this->browser->click($page->selectLink('Change them')->link());
+        $faulty = $this->send('Keep the alterations', ['rows' => [2 => ['name' => 'Shorter sleeves']]]);
+        self::assertStringContainsString('Choose who this is for', self::says($faulty));
+        self::assertSame('Shorter sleeves', $faulty->filter('[name="rows[2][name]"]')->attr('value'));
+        $who = $faulty->filter('[name="rows[2][person]"] option')->last()->attr('value');
+        $this->send('Keep the alterations', ['rows' => [1 => ['name' => '', 'length' => ''], 2 => ['person' => $who]]]);
+        $page = $this->browser->followRedirect();
+        $this->browser->click($page->selectLink('Change the pattern')->link());
+        $this->send('Save the pattern', ['notes' => 'Sews well.']);
+        $names = array_map(static fn (KeptAlteration $kept): string => $kept->name, array_values(array_filter($this->workroom($account)->patterns, static fn (Pattern $pattern): bool => 'Towpath coat' === $pattern->title))[0]->alterations);
+        self::assertSame(['Lengthen the body by 3 cm', 'Shorter sleeves'], $names);
+    }
+
+    public function testPatternsAreChosenByWhatTheyDoNotAskFor(): void
+    {
+        $this->signInToDemo();
+        $page = $this->get('/patterns?garment=shirt&without[buttonholes]=1');
+        self::assertSame(['Smokehouse overshirt'], $page->filter('.sheet tbody td:nth-child(2) a')->each(static fn ($node): string => $node->text()));
+        self::assertStringContainsString('shirt (1)', $page->filter('#garment')->text(), 'the counts follow the filter');
+        self::assertSame('Lock-keeper trousers', $this->get('/patterns?words=lokkeeper')->filter('.sheet tbody td:nth-child(2) a')->first()->text(), 'a slip is forgiven');
+        $this->get('/patterns?without=x&words[]=y&page=-3');
+    }
+
+    public function testThePatternPageTellsWhereItIsPlanned(): void
+    {
+        $this->signInToDemo();
+        $page = $this->get('/patterns?words=evensong');
+        $page = $this->browser->click($page->selectLink('Evensong dress')->link());
+        self::assertStringContainsString('Choir dress Thaw', self::says($page, '#history'));
     }
 }

@@ -36,6 +36,12 @@ enum Garment: string
         };
     }
 
+    /** Dresses and the like, which are fitted at the waist on their way down. */
+    public function isInOne(): bool
+    {
+        return \in_array($this, [self::Dress, self::Pinafore, self::Jumpsuit], true);
+    }
+
     /** Trousers, skirts and the like, which hang from the waist. */
     public function isFromTheWaist(): bool
     {

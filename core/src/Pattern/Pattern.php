@@ -11,12 +11,14 @@ final readonly class Pattern
     public SizeChart $chart;
 
     /**
-     * @param list<string>  $otherNumbers reissues of the same pattern
-     * @param ?Structure    $onlyFor      null when woven and knit both do
-     * @param ?int          $minutes      to sew it, null when nobody has said
-     * @param list<Edition> $editions
-     * @param list<Version> $versions
-     * @param list<string>  $files        names under which its instructions, drawings and the like are kept
+     * @param list<string>         $otherNumbers reissues of the same pattern
+     * @param ?Structure           $onlyFor      null when woven and knit both do
+     * @param ?int                 $minutes      to sew it, null when nobody has said
+     * @param list<Edition>        $editions
+     * @param list<Version>        $versions
+     * @param list<Technique>      $techniques
+     * @param list<KeptAlteration> $alterations
+     * @param list<string>         $files        names under which its instructions, drawings and the like are kept
      */
     public function __construct(
         public string $id,
@@ -35,8 +37,33 @@ final readonly class Pattern
         public array $versions = [],
         ?SizeChart $chart = null,
         public array $files = [],
+        public ClothAdvice $advice = new ClothAdvice(),
+        public array $techniques = [],
+        public array $alterations = [],
     ) {
         $this->chart = $chart ?? new SizeChart();
+    }
+
+    /** @return list<KeptAlteration> */
+    public function alterationsFor(string $person): array
+    {
+        return array_values(array_filter($this->alterations, static fn (KeptAlteration $alteration): bool => $alteration->person === $person));
+    }
+
+    /** What is lacking in every copy that holds a size; empty when one is whole. */
+    public function missingFor(string $size): string
+    {
+        $missing = '';
+        foreach ($this->editions as $edition) {
+            if ([] === $edition->sizes || \in_array($size, $edition->sizes, true)) {
+                if ('' === $edition->missing) {
+                    return '';
+                }
+                $missing = $edition->missing;
+            }
+        }
+
+        return $missing;
     }
 
     /** Whether a copy owned holds this size; a pattern without noted editions holds all of them. */

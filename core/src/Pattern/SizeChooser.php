@@ -99,7 +99,8 @@ final readonly class SizeChooser
         $points = match (true) {
             BodyPoint::Head === $by => [],
             $garment->isFromTheWaist() => [BodyPoint::Waist, BodyPoint::Hip],
-            default => [BodyPoint::Bust, BodyPoint::Waist, BodyPoint::Hip],
+            $garment->isInOne() => [BodyPoint::Bust, BodyPoint::Waist, BodyPoint::Hip],
+            default => [BodyPoint::Bust, BodyPoint::Hip],
         };
 
         return array_values(array_unique([...$points, ...($child ? [BodyPoint::Height] : []), $by], \SORT_REGULAR));

@@ -24,6 +24,7 @@ use Octavum\Core\Need\Verdict;
 use Octavum\Core\Notion\Allotment;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Notion\NotionAnswer;
+use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\SizeChooser;
@@ -338,6 +339,7 @@ final readonly class SeasonCheck
                 $snags[] = new Snag(Severity::Tight, new Sentence('{project}: size {size} is outside the copy owned. One size beyond can be graded, which takes time.', $with + ['size' => $size]), Action::ShowPattern, $project->pattern->id);
             }
         }
+        $snags = [...$snags, ...$this->paperSnags($project)];
         $snags = [...$snags, ...$this->sizeSnags($project)];
         if (null === $project->expectedMinutes()) {
             $snags[] = new Snag(Severity::Note, new Sentence('{project}: nobody has said how many hours it takes, so it counts none.', $with), Action::ChooseInProject, $project->id);
@@ -365,6 +367,26 @@ final readonly class SeasonCheck
         $missing = array_map(static fn (NotionAnswer $answer): string => $answer->text, array_filter($answers, static fn (NotionAnswer $answer): bool => false === $answer->enough));
 
         return [] === $this->notions || [] === $missing ? [] : [new Snag(Severity::Note, new Sentence('{project}: {notions} {count, plural, one {is} other {are}} not here, or not enough.', ['project' => $project->name, 'notions' => implode(', ', $missing), 'count' => \count($missing)]), Action::BuyNotions, $project->season->id)];
+    }
+
+    /** @return list<Snag> pieces the copy lacks, and alterations that are not drawn on it */
+    private function paperSnags(Project $project): array
+    {
+        $pattern = $project->pattern;
+        if (null === $pattern) {
+            return [];
+        }
+        $snags = [];
+        $missing = null === $project->size ? '' : $pattern->missingFor($project->size);
+        if ('' !== $missing) {
+            $snags[] = new Snag(Severity::Tight, new Sentence('{project}: the copy of {pattern} lacks {pieces}: trace or draft that before cutting.', ['project' => $project->name, 'pattern' => $pattern->title, 'pieces' => $missing]), Action::ShowPattern, $pattern->id);
+        }
+        $undrawn = array_filter($pattern->alterationsFor($project->person->id ?? ''), static fn (KeptAlteration $alteration): bool => !$alteration->drawn);
+        if ([] !== $undrawn) {
+            $snags[] = new Snag(Severity::Note, new Sentence('{project}: not drawn on the paper yet: {alterations}.', ['project' => $project->name, 'alterations' => implode(', ', array_map(static fn (KeptAlteration $alteration): string => $alteration->name, $undrawn))]), Action::ShowPattern, $pattern->id);
+        }
+
+        return $snags;
     }
 
     /** @return list<Snag> one when whoever it is for takes a larger size than is planned */
