@@ -57,7 +57,7 @@ test('the back button after saving does not save again', async ({ empty: page })
 test('the stash is filtered and sorted', async ({ demo: page }) => {
     await open(page, '/cloth');
     await page.getByLabel('To cut from at least').fill('2 yd');
-    await page.getByLabel('Structure').selectOption('knit');
+    await page.getByLabel('Kind').selectOption('knit');
     await page.getByRole('button', { name: 'Show' }).click();
     await expect(page.locator('.sheet tbody tr')).toHaveCount(2);
     await expect(page.locator('.sheet')).toContainText('Plum ponte');

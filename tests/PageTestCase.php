@@ -63,7 +63,11 @@ abstract class PageTestCase extends WebTestCase
         return $account;
     }
 
-    /** The account as the database has it now. */
+    /**
+     * The account as the database has it now.
+     *
+     * @phpstan-impure
+     */
     protected function fresh(Account $account): Account
     {
         $this->service(EntityManagerInterface::class)->clear();

@@ -4,7 +4,7 @@ import find from './find.js';
 import grid from './grid.js';
 import page from './page.js';
 import { ask } from './server.js';
-import { chartField, claim, colourField, entry, haul, lengthField, measuring, pieceForm, projectForm } from './forms.js';
+import { bulk, chartField, claim, colourField, entry, haul, lengthField, measuring, pieceForm, projectForm } from './forms.js';
 import { ranked, working } from './season.js';
 import { table } from './table.js';
 
@@ -22,6 +22,7 @@ Alpine.data('claim', claim);
 Alpine.data('pieceForm', pieceForm);
 Alpine.data('haul', haul);
 Alpine.data('measuring', measuring);
+Alpine.data('bulk', bulk);
 Alpine.data('chartField', chartField);
 Alpine.data('grid', grid);
 Alpine.data('later', () => ({ async init() { this.$refs.place.innerHTML = await ask(this.$root.dataset.url) ?? ''; } }));

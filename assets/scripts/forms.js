@@ -190,6 +190,13 @@ export const measuring = () => ({
     },
 });
 
+/** Ticks all rows of a list, or none. */
+export const bulk = () => ({
+    all(event) {
+        this.$root.querySelectorAll('[name="cloths[]"]').forEach((box) => { box.checked = event.target.checked; });
+    },
+});
+
 /** A size chart is shown as it is understood, while it is typed or pasted. */
 export const chartField = () => ({
     init() { this.read(); },

@@ -10,8 +10,8 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\Care;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
-use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Haul\Words;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\Promise;
@@ -53,15 +53,20 @@ final class ClothController extends AbstractController
     {
         $settings = $this->settings->of($account);
         $entry = new Entry($request->query->all());
-        $sort = $entry->raw('sort');
+        $promises = $this->plan->promises($account);
         $filter = new ClothFilter(
-            ClothFilter::SORTS[$sort] ?? 'length',
+            ClothFilter::SORTS[$entry->raw('sort')] ?? 'length',
             $entry->raw('words'),
-            Structure::tryFrom($entry->raw('structure')),
+            $entry->raw('kind'),
             $entry->length('length', $settings->system->lengthUnit()),
             $entry->length('width', $settings->system->widthUnit()),
             $entry->boolean('unwashed'),
             $entry->boolean('aside'),
+            WeightClass::tryFrom($entry->raw('weight')),
+            $entry->raw('place'),
+            $entry->raw('set'),
+            '' === $entry->raw('colour') ? null : $this->form->colour($entry, 'colour'),
+            $entry->boolean('free') ? $promises : null,
         );
         $all = $stash->all($account);
         $pager = Pager::of($filter->of($all, $settings->assumptions), $request->query->getInt('page', 1));
@@ -71,10 +76,19 @@ final class ClothController extends AbstractController
             $longest = null === $length ? $longest : ($longest?->larger($length) ?? $length);
         }
         $scale = Scale::thumb($longest);
-        $promises = $this->plan->promises($account);
         $rows = array_map(fn (Cloth $cloth): array => ['cloth' => $cloth, 'cuts' => $this->cuts($cloth, $promises, $scale, $account)], $pager->items);
 
-        return $this->render('cloth/list.html.twig', ['rows' => $rows, 'pager' => $pager, 'filter' => $filter, 'typed' => $entry->typed, 'faults' => $entry->faults(), 'total' => \count($all)]);
+        return $this->render('cloth/list.html.twig', [
+            'rows' => $rows,
+            'pager' => $pager,
+            'filter' => $filter,
+            'counts' => $filter->counts($all, $settings->assumptions),
+            'typed' => $entry->typed,
+            'faults' => $entry->faults(),
+            'total' => \count($all),
+            'saved' => $account->filters,
+            'colours' => array_keys(Words::COLOURS),
+        ]);
     }
 
     #[Route('/new', name: 'cloth_new', methods: ['GET', 'POST'])]

@@ -6,61 +6,166 @@ namespace Octavum\Cloth;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
-use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\Place;
+use Octavum\Core\Cloth\WeightClass;
+use Octavum\Core\Colour\Lab;
+use Octavum\Core\Find\Forgiving;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Season\Promise;
 use Octavum\Input\Words;
 
-/** Which cloths of a stash are shown, and in what order. */
+/** Which cloths of a stash are shown, in what order, and how many each further choice would leave. */
 final readonly class ClothFilter
 {
     public const SORTS = ['length' => 'length', 'width' => 'width', 'kind' => 'kind', 'colour' => 'colour', 'place' => 'place', 'name' => 'name', 'newest' => 'newest'];
 
-    /** @param 'colour'|'kind'|'length'|'name'|'newest'|'place'|'width' $sort */
+    /** CIEDE2000; about twice of what still goes by the same name. */
+    private const NEAR = 20.0;
+
+    private ?Lab $near;
+
+    /**
+     * @param 'colour'|'kind'|'length'|'name'|'newest'|'place'|'width' $sort
+     * @param string                                                   $kind  a structure or a type
+     * @param ?string                                                  $near  such as #27405e; the nearest come first
+     * @param ?array<string, list<Promise>>                            $taken by cut, when only what nobody claims is wanted
+     */
     public function __construct(
         public string $sort = 'length',
         public string $words = '',
-        public ?Structure $structure = null,
+        public string $kind = '',
         public ?Length $atLeast = null,
         public ?Length $wideAtLeast = null,
         public bool $unwashed = false,
         public bool $setAside = false,
+        public ?WeightClass $weight = null,
+        public string $place = '',
+        public string $set = '',
+        ?string $near = null,
+        public ?array $taken = null,
     ) {
+        $this->near = null === $near ? null : Lab::ofHex($near);
     }
 
     /**
      * @param list<Cloth> $cloths
      *
-     * @return list<Cloth>
+     * @return list<Cloth> when nothing is called so, what is called nearly so
      */
     public function of(array $cloths, Assumptions $assumptions): array
     {
-        $found = array_values(array_filter($cloths, fn (Cloth $cloth): bool => $this->lets($cloth, $assumptions)));
+        $found = $nearly = [];
+        foreach ($cloths as $cloth) {
+            $fails = $this->fails($cloth, $assumptions);
+            if ([] === $fails) {
+                $found[] = $cloth;
+            } elseif (['words'] === $fails) {
+                $nearly[$cloth->id] = $cloth;
+            }
+        }
+        if ([] === $found && [] !== $nearly) {
+            return array_map(static fn (string $id): Cloth => $nearly[$id], (new Forgiving())->find($this->words, array_map($this->text(...), $nearly), 50));
+        }
         $keys = array_map(fn (Cloth $cloth): array => [$this->key($cloth, $assumptions), mb_strtolower($cloth->name)], $found);
         array_multisort($keys, $found);
 
         return $found;
     }
 
-    private function lets(Cloth $cloth, Assumptions $assumptions): bool
+    /**
+     * How many cloths each choice would show, all other choices standing as they are.
+     *
+     * @param list<Cloth> $cloths
+     *
+     * @return array{kind: array<string, int>, weight: array<string, int>, place: array<string, int>, set: array<string, int>, unwashed: int, aside: int}
+     */
+    public function counts(array $cloths, Assumptions $assumptions): array
     {
-        $text = mb_strtolower(implode(' ', [$cloth->name, $cloth->type->value ?? '', $cloth->structure->value, $cloth->place, $cloth->print->value, $cloth->notes, ...array_keys($cloth->fibres->shares)]));
+        $counts = ['kind' => [], 'weight' => [], 'place' => [], 'set' => [], 'unwashed' => 0, 'aside' => 0];
+        foreach ($cloths as $cloth) {
+            $fails = $this->fails($cloth, $assumptions);
+            $choices = [
+                'kind' => [$cloth->structure->value, ...(null === $cloth->type ? [] : [$cloth->type->value])],
+                'weight' => null === $cloth->weight ? [] : [$cloth->weight->class->value],
+                'place' => Place::paths($cloth->place),
+                'set' => '' === $cloth->set ? [] : [$cloth->set],
+            ];
+            foreach ($choices as $choice => $values) {
+                foreach ([] === array_diff($fails, [$choice]) ? $values : [] as $value) {
+                    $counts[$choice][$value] = ($counts[$choice][$value] ?? 0) + 1;
+                }
+            }
+            $counts['unwashed'] += [] === array_diff($fails, ['unwashed']) && $this->isUnwashed($cloth) ? 1 : 0;
+            $counts['aside'] += [] === array_diff($fails, ['aside']) && $cloth->setAside ? 1 : 0;
+        }
+        ksort($counts['place'], \SORT_NATURAL | \SORT_FLAG_CASE);
+
+        return $counts;
+    }
+
+    /** @return list<string> the choices that leave a cloth out */
+    private function fails(Cloth $cloth, Assumptions $assumptions): array
+    {
+        $longest = null === $this->atLeast ? null : Stash::longest($cloth, $assumptions);
+
+        return array_keys(array_filter([
+            'words' => !$this->isCalled($cloth),
+            'kind' => '' !== $this->kind && !\in_array($this->kind, [$cloth->structure->value, $cloth->type?->value], true),
+            'weight' => null !== $this->weight && $cloth->weight?->class !== $this->weight,
+            'place' => !Place::isWithin($cloth->place, $this->place),
+            'set' => '' !== $this->set && $cloth->set !== $this->set,
+            'length' => null !== $this->atLeast && (null === $longest || $longest->isLessThan($this->atLeast)),
+            'width' => null !== $this->wideAtLeast && (null === $cloth->width || $cloth->width->full->isLessThan($this->wideAtLeast)),
+            'unwashed' => $this->unwashed && !$this->isUnwashed($cloth),
+            'aside' => $cloth->setAside !== $this->setAside,
+            'colour' => null !== $this->near && $this->distance($cloth) > self::NEAR,
+            'free' => null !== $this->taken && !$this->isFree($cloth, $this->taken),
+        ]));
+    }
+
+    private function isCalled(Cloth $cloth): bool
+    {
+        $text = '' === $this->words ? '' : mb_strtolower($this->text($cloth));
         foreach (Words::of(mb_strtolower($this->words)) as $word) {
             if (!str_contains($text, $word)) {
                 return false;
             }
         }
-        $longest = null === $this->atLeast ? null : Stash::longest($cloth, $assumptions);
 
-        return (null === $this->structure || $cloth->structure === $this->structure)
-            && (null === $this->atLeast || (null !== $longest && !$longest->isLessThan($this->atLeast)))
-            && (null === $this->wideAtLeast || (null !== $cloth->width && !$cloth->width->full->isLessThan($this->wideAtLeast)))
-            && (!$this->unwashed || [] !== array_filter($cloth->cuts, static fn (Cut $cut): bool => !$cut->gone && !$cut->washed))
-            && $cloth->setAside === $this->setAside;
+        return true;
+    }
+
+    private function text(Cloth $cloth): string
+    {
+        return implode(' ', [$cloth->name, $cloth->type->value ?? '', $cloth->structure->value, $cloth->place, $cloth->print->value, $cloth->notes, $cloth->set, ...array_keys($cloth->fibres->shares)]);
+    }
+
+    private function isUnwashed(Cloth $cloth): bool
+    {
+        return [] !== array_filter($cloth->cuts, static fn (Cut $cut): bool => !$cut->gone && !$cut->washed);
+    }
+
+    /** @param array<string, list<Promise>> $taken */
+    private function isFree(Cloth $cloth, array $taken): bool
+    {
+        return [] !== array_filter($cloth->cuts, static fn (Cut $cut): bool => !$cut->gone && [] === ($taken[$cut->id] ?? []));
+    }
+
+    /** Of its nearest colour from the one that is looked for. */
+    private function distance(Cloth $cloth): float
+    {
+        $near = $this->near;
+
+        return null === $near || [] === $cloth->colours ? \INF : min(array_map(static fn (string $colour): float => $near->difference(Lab::ofHex($colour)), $cloth->colours));
     }
 
     private function key(Cloth $cloth, Assumptions $assumptions): string|int|float
     {
+        if (null !== $this->near) {
+            return $this->distance($cloth);
+        }
+
         return match ($this->sort) {
             'length' => -(Stash::longest($cloth, $assumptions)->micrometres ?? 0),
             'width' => -($cloth->width->full->micrometres ?? 0),

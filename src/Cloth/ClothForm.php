@@ -211,20 +211,20 @@ final readonly class ClothForm
     /** @return list<string> */
     private function colours(Entry $entry): array
     {
-        $colours = [];
-        foreach (['colour1', 'colour2', 'colour3'] as $field) {
-            $colour = mb_strtolower($entry->raw($field));
-            if ('' === $colour) {
-                continue;
-            }
-            $colour = Words::COLOURS[$colour] ?? $colour;
-            if (1 !== preg_match('/^#[0-9a-f]{6}$/D', $colour)) {
-                $entry->fault($field, new Sentence('“{text}” is not a colour known here: type a name such as bottle green, or a code such as #27405e.', ['text' => mb_substr($colour, 0, 40)]));
-            }
-            $colours[] = $colour;
-        }
+        return array_values(array_filter(array_map(fn (string $field): ?string => '' === $entry->raw($field) ? null : $this->colour($entry, $field), ['colour1', 'colour2', 'colour3']), static fn (?string $colour): bool => null !== $colour));
+    }
 
-        return $colours;
+    /** A colour by its name or code; null with a fault when it is neither. */
+    public function colour(Entry $entry, string $field): ?string
+    {
+        $colour = mb_strtolower($entry->raw($field));
+        $colour = Words::COLOURS[$colour] ?? $colour;
+        if (1 === preg_match('/^#[0-9a-f]{6}$/D', $colour)) {
+            return $colour;
+        }
+        $entry->fault($field, new Sentence('“{text}” is not a colour known here: type a name such as bottle green, or a code such as #27405e.', ['text' => mb_substr($colour, 0, 40)]));
+
+        return null;
     }
 
     /** @return list<Bite> a row each; a place left empty is at the very edge */

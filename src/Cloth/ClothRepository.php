@@ -27,6 +27,21 @@ final class ClothRepository extends ServiceEntityRepository
         return $records;
     }
 
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<ClothRecord> of the account's own with their cuts; removed ones too
+     */
+    public function these(Account $account, array $ids): array
+    {
+        /** @var list<ClothRecord> $records */
+        $records = $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.cuts', 'part')
+            ->where('r.account = :account')->andWhere('r.id IN (:ids)')->setParameter('account', $account)->setParameter('ids', $ids)
+            ->orderBy('r.id')->addOrderBy('part.id')->getQuery()->getResult();
+
+        return $records;
+    }
+
     /** One of the account's own; removed ones too, so that a removal can be undone. */
     public function oneOf(Account $account, string $id): ?ClothRecord
     {

@@ -26,7 +26,7 @@ use Symfony\Component\Process\Process;
 #[AsCommand('octavum:bench', 'Measures the check of a large workroom and its pages, or the lay engine')]
 final readonly class BenchCommand
 {
-    private const PAGES = ['/season', '/cloth', '/patterns', '/shopping', '/project/new', '/find?q=moss', '/find?q=trowsers'];
+    private const PAGES = ['/season', '/cloth', '/patterns', '/shopping', '/project/new', '/people', '/notions', '/patterns?words=brook&without[lining]=1', '/cloth?colour=moss&free=1', '/find?q=moss', '/find?q=trowsers'];
     private const TIMES = 15;
     private const WARM_UP = 5;
 

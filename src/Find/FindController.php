@@ -9,7 +9,9 @@ use Octavum\Account\Account;
 use Octavum\Cloth\ClothRecord;
 use Octavum\Core\Find\Forgiving;
 use Octavum\Input\Words;
+use Octavum\Notions\NotionRecord;
 use Octavum\Pattern\PatternRecord;
+use Octavum\People\PersonRecord;
 use Octavum\Season\ProjectRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -17,7 +19,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** Finds a cloth, pattern or project by any words of it, to jump there; when there is none, by words that mean the same, or nearly look the same. */
+/** Finds a cloth, pattern, project, notion or person by any words of it, to jump there; when there is none, by words that mean the same, or nearly look the same. */
 final class FindController extends AbstractController
 {
     private const MOST = 8;
@@ -26,6 +28,8 @@ final class FindController extends AbstractController
         'project' => ['SELECT r.id, r.name AS name, s.name AS more FROM '.ProjectRecord::class.' r JOIN r.season s WHERE s.account = :account AND r.removedAt IS NULL', ['r.name', 'r.notes']],
         'cloth' => ['SELECT r.id, r.name AS name, r.place AS more FROM '.ClothRecord::class.' r WHERE r.account = :account AND r.removedAt IS NULL', ['r.name', 'r.place', 'r.notes', 'r.type', 'r.fibres']],
         'pattern' => ['SELECT r.id, r.title AS name, r.number AS more FROM '.PatternRecord::class.' r WHERE r.account = :account AND r.removedAt IS NULL', ['r.title', 'r.maker', 'r.number', 'r.otherNumbers', 'r.garment', 'r.place']],
+        'notion' => ['SELECT r.id, CONCAT(r.kind, \' \', r.name) AS name, r.place AS more FROM '.NotionRecord::class.' r WHERE r.account = :account AND r.removedAt IS NULL', ['r.name', 'r.kind', 'r.place', 'r.notes']],
+        'person' => ['SELECT r.id, r.name AS name, r.notes AS more FROM '.PersonRecord::class.' r WHERE r.account = :account AND r.removedAt IS NULL', ['r.name', 'r.notes']],
     ];
 
     #[Route('/find', name: 'find', methods: ['GET'])]

@@ -38,10 +38,14 @@ final class ClothFilterTest extends TestCase
         yield 'every word is somewhere' => [new ClothFilter(words: 'LINEN locker'), ['Moss']];
         yield 'a fibre' => [new ClothFilter(words: 'cotton'), ['Ember']];
         yield 'no such word' => [new ClothFilter(words: 'moonbeam'), []];
-        yield 'knits' => [new ClothFilter(structure: Structure::Knit), ['Slate']];
+        yield 'knits' => [new ClothFilter(kind: 'knit'), ['Slate']];
         yield 'long enough to cut from, not as measured' => [new ClothFilter(atLeast: Length::ofMetres('1.95')), ['Moss']];
         yield 'wide enough' => [new ClothFilter(wideAtLeast: Length::ofMetres('1.5')), ['Ember', 'Slate']];
         yield 'not washed' => [new ClothFilter(unwashed: true), ['Moss', 'Rook']];
+        yield 'a type' => [new ClothFilter(kind: ClothType::Twill->value), ['Ember']];
+        yield 'near a colour, the nearest first' => [new ClothFilter(near: '#b04030'), ['Ember']];
+        yield 'in a place within a place' => [new ClothFilter(place: 'locker 2'), ['Moss']];
+        yield 'a slip is forgiven' => [new ClothFilter(words: 'linnen'), ['Moss']];
         yield 'set aside' => [new ClothFilter(setAside: true), ['Cinder']];
     }
 

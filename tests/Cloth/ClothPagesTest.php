@@ -6,6 +6,7 @@ namespace Octavum\Tests\Cloth;
 
 use Octavum\Account\Account;
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Tests\PageTestCase;
@@ -214,11 +215,11 @@ final class ClothPagesTest extends PageTestCase
     public function testTheListIsSortedAndFiltered(): void
     {
         $this->signInToDemo();
-        $names = fn (string $query): array => $this->get('/cloth'.$query)->filter('.sheet tbody tr td:first-child')->each(static fn ($cell): string => $cell->text());
+        $names = fn (string $query): array => $this->get('/cloth'.$query)->filter('.sheet tbody tr td:nth-child(2)')->each(static fn ($cell): string => $cell->text());
         self::assertSame('Toile cotton', $names('')[0], 'the longest first');
         self::assertSame(['Moss linen'], $names('?words=linen+locker+1&length=2.5+m'));
         self::assertSame(['Drizzle boiled wool', 'Tar coating'], array_values(array_intersect(['Drizzle boiled wool', 'Tar coating'], $names('?aside=1'))));
-        self::assertContains('Rowan dot jersey', $names('?structure=knit&width=1.6+m'));
+        self::assertContains('Rowan dot jersey', $names('?kind=knit&width=1.6+m'));
         self::assertNotContains('Heron lawn', $names('?width=150'));
         self::assertStringContainsString('No cloth is like that', self::says($this->get('/cloth?words=moonbeam')));
         foreach (['width', 'kind', 'colour', 'place', 'name'] as $sort) {
@@ -261,5 +262,75 @@ final class ClothPagesTest extends PageTestCase
         self::assertCount(1, $cloths);
 
         return $cloths[0];
+    }
+
+    public function testTheCountsFollowTheFilterAndColoursNearOneAreFound(): void
+    {
+        $this->signInToDemo();
+        $page = $this->get('/cloth?kind=knit&place=locker+4');
+        self::assertStringContainsString('knit ('.$page->filter('.sheet tbody tr')->count().')', $page->filter('#kind')->text());
+        $near = $this->get('/cloth?colour=navy');
+        self::assertStringContainsString('Midnight sateen', $near->filter('.sheet tbody')->text());
+        self::assertLessThan(20, $near->filter('.sheet tbody tr')->count());
+        self::assertStringContainsString('is not a colour known here', self::says($this->get('/cloth?colour=gloom')));
+        $free = $this->get('/cloth?free=1&words=heron');
+        self::assertStringContainsString('No cloth is like that', self::says($free), 'the Heron lawn is claimed');
+    }
+
+    public function testAFilterIsKeptUsedAndTakenOut(): void
+    {
+        $account = $this->signInToDemo();
+        $this->get('/cloth?words=linen&length=2.5+m');
+        $this->send('Keep it', ['name' => 'long linens {x} <b>']);
+        $page = $this->browser->followRedirect();
+        self::assertSame(['long linens {x} <b>' => 'words=linen&length=2.5+m'], $this->fresh($account)->filters);
+        $page = $this->browser->click($page->selectLink('long linens {x} <b>')->link());
+        self::assertStringContainsString('Moss linen', self::says($page));
+        $this->browser->submit($page->filter('.saved-filters form')->form());
+        self::assertEmpty($this->fresh($account)->filters);
+        $this->browser->followRedirect();
+        $this->send('undo', []);
+        self::assertCount(1, $this->fresh($account)->filters);
+    }
+
+    public function testSeveralClothsAreMovedWashedAndTakenOutAtOnceAndPutBack(): void
+    {
+        $account = $this->signInToDemo();
+        $before = $this->workroom($account);
+        $ids = array_map(static fn (Cloth $cloth): string => $cloth->id, \array_slice($before->cloths, 0, 3));
+        foreach ([['move', 'Loft / box 9'], ['washed', ''], ['set', 'Thaw palette'], ['aside', ''], ['remove', '']] as [$what, $text]) {
+            $this->get('/cloth');
+            $this->post('/cloth/bulk', ['cloths' => $ids, 'what' => $what, 'text' => $text, 'query' => 'sort=name']);
+            self::assertResponseRedirects('/cloth?sort=name');
+            $cloths = array_values(array_filter($this->workroom($account)->cloths, static fn (Cloth $cloth): bool => \in_array($cloth->id, $ids, true)));
+            self::assertCount('remove' === $what ? 0 : 3, $cloths);
+            foreach ($cloths as $cloth) {
+                self::assertTrue(match ($what) {
+                    'move' => 'Loft / box 9' === $cloth->place,
+                    'washed' => [] === array_filter($cloth->cuts, static fn (Cut $cut): bool => !$cut->gone && !$cut->washed),
+                    'set' => 'Thaw palette' === $cloth->set,
+                    default => $cloth->setAside,
+                });
+            }
+            $this->browser->followRedirect();
+            self::assertStringContainsString('3 cloths are changed', self::says($this->browser->getCrawler()));
+            $this->send('undo', []);
+            self::assertEquals($before->cloths, $this->workroom($account)->cloths, $what.' is undone');
+        }
+    }
+
+    public function testChangingManyWithoutAnyOrAnothersChangesNothing(): void
+    {
+        $other = $this->workroom($this->demo())->cloths[0];
+        $this->get('/cloth/new');
+        $this->send('Save the cloth', ['name' => 'Moss linen']);
+        $this->get('/cloth');
+        $this->post('/cloth/bulk', ['what' => 'remove']);
+        self::assertStringContainsString('tick the cloths first', self::says($this->browser->followRedirect()));
+        $this->post('/cloth/bulk', ['what' => 'remove', 'cloths' => [$other->id]]);
+        self::assertStringContainsString('tick the cloths first', self::says($this->browser->followRedirect()));
+        $this->send('Do it', ['what' => 'move', 'cloths' => [$this->only()->id]]);
+        self::assertStringContainsString('type where they are to be kept', self::says($this->browser->followRedirect()));
+        self::assertEquals($other, $this->workroom($this->demo())->cloths[0]);
     }
 }

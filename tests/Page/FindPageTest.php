@@ -16,4 +16,12 @@ final class FindPageTest extends PageTestCase
         }
         self::assertStringContainsString('Nothing here is called that', self::says($this->get('/find?q=zzzzzz')));
     }
+
+    public function testNotionsAndPeopleAreFoundToo(): void
+    {
+        $this->signInToDemo();
+        self::assertStringContainsString('zip invisible, navy', self::says($this->get('/find?q=zip')));
+        self::assertStringContainsString('notion zip', self::says($this->get('/find?q=zipper')), 'by another word for it');
+        self::assertStringContainsString('person Odalys', self::says($this->get('/find?q=odalis')), 'with a slip');
+    }
 }
