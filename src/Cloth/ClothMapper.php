@@ -6,6 +6,7 @@ namespace Octavum\Cloth;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
@@ -51,7 +52,7 @@ final readonly class ClothMapper
             $record->setAside,
             $record->notes,
             array_values($record->cuts->filter(static fn (CutRecord $cut): bool => null === $cut->removedAt)->map($this->cut(...))->toArray()),
-            $this->reader->feel(Node::stored($record->feel)),
+            [] === $record->feel ? new Feel() : $this->reader->feel(Node::stored($record->feel)),
             $record->photo,
             $record->set,
             $record->care,
@@ -60,7 +61,7 @@ final readonly class ClothMapper
 
     public function cut(CutRecord $record): Cut
     {
-        return new Cut($record->id, array_map(self::entry(...), $record->ledger), $record->label, $record->state, $record->expected, $this->reader->bites(Node::stored($record->bites)));
+        return new Cut($record->id, array_map(self::entry(...), $record->ledger), $record->label, $record->state, $record->expected, [] === $record->bites ? [] : $this->reader->bites(Node::stored($record->bites)));
     }
 
     /** Everything but the cuts, which have ledgers of their own. */

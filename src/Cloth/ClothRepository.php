@@ -5,15 +5,29 @@ declare(strict_types=1);
 namespace Octavum\Cloth;
 
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Persistence\ManagerRegistry;
 use Octavum\Account\Account;
+use Octavum\Database\Glance;
 
 /** @extends ServiceEntityRepository<ClothRecord> */
 final class ClothRepository extends ServiceEntityRepository
 {
-    public function __construct(ManagerRegistry $registry)
+    public function __construct(ManagerRegistry $registry, private readonly Glance $glance)
     {
         parent::__construct($registry, ClothRecord::class);
+    }
+
+    /** @return list<ClothRecord> with their cuts, to look at and not to change */
+    public function glance(Account $account): array
+    {
+        $cloths = $this->glance->at(ClothRecord::class, 'WHERE r.account_id = :account AND r.removed_at IS NULL ORDER BY r.id', ['account' => $account->id], static fn (): array => ['account' => $account, 'cuts' => new ArrayCollection()]);
+        $cuts = $this->glance->at(CutRecord::class, 'JOIN cloth c ON c.id = r.cloth_id WHERE c.account_id = :account AND c.removed_at IS NULL ORDER BY r.id', ['account' => $account->id], static fn (array $row): array => ['cloth' => \is_string($row['cloth_id']) ? $cloths[$row['cloth_id']] ?? null : null]);
+        foreach ($cuts as $cut) {
+            $cut->cloth->cuts->add($cut);
+        }
+
+        return array_values($cloths);
     }
 
     /** @return list<ClothRecord> with their cuts, in one query */

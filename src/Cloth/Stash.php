@@ -26,7 +26,7 @@ final readonly class Stash
     {
         $assumptions = $this->settings->of($account)->assumptions;
 
-        return array_map(fn (ClothRecord $record): Cloth => $this->mapper->cloth($record, $assumptions), $this->cloths->allOf($account));
+        return array_map(fn (ClothRecord $record): Cloth => $this->mapper->cloth($record, $assumptions), $this->cloths->glance($account));
     }
 
     /**

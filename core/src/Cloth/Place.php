@@ -29,6 +29,9 @@ final readonly class Place
     /** Whether what is kept here lies in another place, or is it; capitals do not matter. */
     public static function isWithin(string $place, string $other): bool
     {
+        if ('' === $other) {
+            return true;
+        }
         $outer = array_map(mb_strtolower(...), self::parts($other));
 
         return $outer === \array_slice(array_map(mb_strtolower(...), self::parts($place)), 0, \count($outer));
