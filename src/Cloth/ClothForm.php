@@ -122,6 +122,8 @@ final readonly class ClothForm
             $before->photo,
             $entry->text('set', 60),
             $entry->text('care', 120),
+            $before->family,
+            $before->tests,
         );
     }
 

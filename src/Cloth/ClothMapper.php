@@ -56,6 +56,8 @@ final readonly class ClothMapper
             $record->photo,
             $record->set,
             $record->care,
+            $record->family,
+            [] === $record->tests ? [] : $this->reader->tests(Node::stored($record->tests)),
         );
     }
 
@@ -92,6 +94,13 @@ final readonly class ClothMapper
         $record->photo = $cloth->photo;
         $record->set = $cloth->set;
         $record->care = $cloth->care;
+        $record->family = $cloth->family;
+        $record->tests = $this->writer->tests($cloth->tests);
+    }
+
+    public function storeFeel(Feel $feel, ClothRecord $record): void
+    {
+        $record->feel = $this->writer->feel($feel);
     }
 
     public function storeCut(Cut $cut, CutRecord $record): void

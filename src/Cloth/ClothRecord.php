@@ -11,6 +11,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\FibreFamily;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Structure;
@@ -103,6 +104,13 @@ class ClothRecord
 
     #[ORM\Column(length: 120, options: ['default' => ''])]
     public string $care = '';
+
+    #[ORM\Column(nullable: true)]
+    public ?FibreFamily $family = null;
+
+    /** @var list<array<string, mixed>> as in the exchange format */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $tests = [];
 
     #[ORM\Column(type: Types::TEXT)]
     public string $notes = '';

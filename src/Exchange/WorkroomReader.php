@@ -15,6 +15,7 @@ use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\Drape;
 use Octavum\Core\Cloth\Feel;
+use Octavum\Core\Cloth\FibreFamily;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\LedgerEntry;
@@ -23,6 +24,8 @@ use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\TestDone;
+use Octavum\Core\Cloth\TestKind;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Measure\Assumptions;
@@ -392,7 +395,7 @@ final readonly class WorkroomReader
 
     private function cloth(Node $node, Assumptions $assumptions): Cloth
     {
-        $node->object(['id', 'name', 'structure', 'type', 'fibres', 'fibresKnown', 'weight', 'width', 'selvage', 'print', 'direction', 'repeat', 'shrinkage', 'colours', 'place', 'pricePerMetre', 'moreToBeHad', 'setAside', 'notes', 'cuts', 'stretch', 'drape', 'opacity', 'takesCrease', 'clearSide', 'photo', 'set', 'care']);
+        $node->object(['id', 'name', 'structure', 'type', 'fibres', 'fibresKnown', 'weight', 'width', 'selvage', 'print', 'direction', 'repeat', 'shrinkage', 'colours', 'place', 'pricePerMetre', 'moreToBeHad', 'setAside', 'notes', 'cuts', 'stretch', 'drape', 'opacity', 'takesCrease', 'clearSide', 'photo', 'set', 'care', 'family', 'tests']);
         $full = $node->at('width')->length();
         $selvage = $node->at('selvage')->length();
         if (null === $full && $node->at('selvage')->isThere()) {
@@ -424,7 +427,19 @@ final readonly class WorkroomReader
             $node->at('photo')->optionalText(26),
             $node->at('set')->text(60),
             $node->at('care')->text(120),
+            $node->at('family')->choice(FibreFamily::class),
+            $this->tests($node->at('tests')),
         );
+    }
+
+    /** @return list<TestDone> */
+    public function tests(Node $node): array
+    {
+        return array_map(static function (Node $item): TestDone {
+            $item->object(['on', 'kind', 'showed']);
+
+            return new TestDone($item->at('on')->requiredDate(), $item->at('kind')->choice(TestKind::class) ?? TestKind::Width, $item->at('showed')->text(200));
+        }, $node->items(200));
     }
 
     public function feel(Node $node): Feel

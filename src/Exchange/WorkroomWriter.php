@@ -11,6 +11,7 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\TestDone;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Notion\Notion;
@@ -173,8 +174,20 @@ final readonly class WorkroomWriter
             'photo' => $cloth->photo,
             'set' => $cloth->set,
             'care' => $cloth->care,
+            'family' => $cloth->family?->value,
+            'tests' => $this->tests($cloth->tests),
             'cuts' => array_map(fn (Cut $cut): array => self::known(['id' => $cut->id, 'label' => $cut->label, 'state' => $cut->state->value, 'expected' => $cut->expected?->format('Y-m-d'), 'ledger' => $this->ledger($cut->ledger), 'bites' => $this->bites($cut->bites)]), $cloth->cuts),
         ]);
+    }
+
+    /**
+     * @param list<TestDone> $tests
+     *
+     * @return list<array<string, mixed>>
+     */
+    public function tests(array $tests): array
+    {
+        return array_map(static fn (TestDone $test): array => ['on' => $test->on->format('Y-m-d'), 'kind' => $test->kind->value, 'showed' => $test->showed], $tests);
     }
 
     /** @return array<string, mixed> */

@@ -13,17 +13,19 @@ final readonly class Cloth
     public FibreMix $fibres;
 
     /**
-     * @param ?Width       $width         null when nobody has measured it
-     * @param ?Length      $repeat        length of the print's repeat, along the cloth
-     * @param ?Shrinkage   $tested        what a test square showed; null for the figures of the fibres
-     * @param list<string> $colours       #rrggbb, ground colour first
-     * @param ?int         $pricePerMetre in the smallest coin
-     * @param ?bool        $moreToBeHad   null when not known
-     * @param bool         $setAside      out of season, kept with its plan for next year
-     * @param list<Cut>    $cuts
-     * @param ?string      $photo         the name under which a photo of it is kept
-     * @param string       $set           of cloths that are kept together
-     * @param string       $care          as the label says
+     * @param ?Width         $width         null when nobody has measured it
+     * @param ?Length        $repeat        length of the print's repeat, along the cloth
+     * @param ?Shrinkage     $tested        what a test square showed; null for the figures of the fibres
+     * @param list<string>   $colours       #rrggbb, ground colour first
+     * @param ?int           $pricePerMetre in the smallest coin
+     * @param ?bool          $moreToBeHad   null when not known
+     * @param bool           $setAside      out of season, kept with its plan for next year
+     * @param list<Cut>      $cuts
+     * @param ?string        $photo         the name under which a photo of it is kept
+     * @param string         $set           of cloths that are kept together
+     * @param string         $care          as the label says
+     * @param ?FibreFamily   $family        as a burn test showed it
+     * @param list<TestDone> $tests
      */
     public function __construct(
         public string $id,
@@ -48,13 +50,15 @@ final readonly class Cloth
         public ?string $photo = null,
         public string $set = '',
         public string $care = '',
+        public ?FibreFamily $family = null,
+        public array $tests = [],
     ) {
         $this->fibres = $fibres ?? FibreMix::unknown();
     }
 
     public function shrinkage(): Shrinkage
     {
-        return $this->tested ?? Shrinkage::expected($this->fibres, $this->structure, $this->type);
+        return $this->tested ?? Shrinkage::expected($this->fibres, $this->structure, $this->type, $this->family);
     }
 
     public function isOneWay(): bool

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Cloth;
 
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Rounding;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
+use Octavum\Core\Measure\Unreadable;
 
 /**
  * How much a cloth may lose in its first wash, along and across. Source of the figures: the workroom's rules, section 3;
@@ -24,11 +28,32 @@ final readonly class Shrinkage
         return new self($along, $across, Source::Tested, false);
     }
 
-    public static function expected(FibreMix $fibres, Structure $structure, ?ClothType $type): self
+    /**
+     * From a test square: (before − after) / before, each way.
+     *
+     * @throws Unreadable when it grew, or lost more than half
+     */
+    public static function square(Length $before, Length $along, Length $across): self
+    {
+        $lost = static function (Length $after) use ($before): Percent {
+            $hundredths = Rounding::Up->divide(10_000 * ($before->micrometres - $after->micrometres), max(1, $before->micrometres));
+            if ($hundredths < 0 || $hundredths > 5_000) {
+                throw new Unreadable(new Sentence('A square of {before} that measures {after} after the wash cannot be: check which is which.', ['before' => Figure::body($before), 'after' => Figure::body($after)]));
+            }
+
+            return Percent::ofHundredths($hundredths);
+        };
+
+        return self::tested($lost($along), $lost($across));
+    }
+
+    /** @param ?FibreFamily $family when nothing more is known; its fibre that shrinks most is counted */
+    public static function expected(FibreMix $fibres, Structure $structure, ?ClothType $type, ?FibreFamily $family = null): self
     {
         $counted = array_diff_key($fibres->shares, [Fibre::Elastane->value => 0]);
         if ([] === $counted) {
-            [$along, $across] = self::figures(Fibre::Other, $structure, $type);
+            $figures = array_map(static fn (Fibre $fibre): array => self::figures($fibre, $structure, $type), $family?->fibres() ?? [Fibre::Other]);
+            [$along, $across] = [max(array_column($figures, 0)), max(array_column($figures, 1))];
 
             return new self(Percent::ofHundredths($along), Percent::ofHundredths($across), Source::Assumed, true);
         }

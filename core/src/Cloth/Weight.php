@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Cloth;
 
+use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
 
@@ -28,6 +29,16 @@ final readonly class Weight
             $grams <= 350 => WeightClass::Heavy,
             default => WeightClass::VeryHeavy,
         });
+    }
+
+    /**
+     * From a swatch: grams per cm² × 10 000, to the nearest gram.
+     *
+     * @throws Unreadable when it comes to no weight of a cloth
+     */
+    public static function ofSwatch(int $milligrams, Length $long, Length $wide): self
+    {
+        return self::ofGrams((int) round($milligrams * 1e9 / max(1, $long->micrometres) / max(1, $wide->micrometres)));
     }
 
     public static function ofClass(WeightClass $class): self
