@@ -9,6 +9,8 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Shopping\Counter;
+use Octavum\Core\Workroom\DateStyle;
+use Octavum\Core\Workroom\Dialect;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Exchange\WorkroomWriter;
 use Octavum\Files\FileShelf;
@@ -108,7 +110,7 @@ final class AccountController extends AbstractController
                 $entry->length('squaring', $system->widthUnit()),
                 $entry->length('selvage', $system->widthUnit()),
                 $entry->length('fitsLeast', $system->widthUnit()),
-            ));
+            ), $entry->choice('dialect', Dialect::class) ?? Dialect::British, $entry->choice('dates', DateStyle::class) ?? DateStyle::DayFirst, $entry->boolean('bothUnits'));
             if ($entry->isSound()) {
                 $account->name = $name;
                 $account->settings = $writer->settings($settings);

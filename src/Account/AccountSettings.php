@@ -31,6 +31,8 @@ final readonly class AccountSettings
 
     public function tape(): Tape
     {
-        return new Tape($this->current()->system);
+        $settings = $this->current();
+
+        return new Tape($settings->system, $settings->bothUnits);
     }
 }

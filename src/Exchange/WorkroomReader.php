@@ -62,6 +62,8 @@ use Octavum\Core\Season\SavedLay;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\Wish;
 use Octavum\Core\Shopping\Counter;
+use Octavum\Core\Workroom\DateStyle;
+use Octavum\Core\Workroom\Dialect;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Core\Workroom\Workroom;
 
@@ -143,7 +145,7 @@ final readonly class WorkroomReader
     public function settings(Node $node): Settings
     {
         if ($node->isThere()) {
-            $node->object(['units', 'counter', 'currency', 'squaring', 'selvage', 'fitsLeast']);
+            $node->object(['units', 'counter', 'currency', 'squaring', 'selvage', 'fitsLeast', 'dialect', 'dates', 'bothUnits']);
         }
         $currency = $node->at('currency')->optionalText(3) ?? 'EUR';
         if (1 !== preg_match('/^[A-Z]{3}$/', $currency)) {
@@ -155,6 +157,9 @@ final readonly class WorkroomReader
             $node->at('counter')->choice(Counter::class) ?? Counter::TenCentimetres,
             $currency,
             new Assumptions($node->at('squaring')->length(), $node->at('selvage')->length(), $node->at('fitsLeast')->length()),
+            $node->at('dialect')->choice(Dialect::class) ?? Dialect::British,
+            $node->at('dates')->choice(DateStyle::class) ?? DateStyle::DayFirst,
+            $node->at('bothUnits')->boolean(),
         );
     }
 

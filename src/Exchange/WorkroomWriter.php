@@ -27,6 +27,8 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\Wish;
+use Octavum\Core\Workroom\DateStyle;
+use Octavum\Core\Workroom\Dialect;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Core\Workroom\Workroom;
 
@@ -55,6 +57,9 @@ final readonly class WorkroomWriter
             'squaring' => $settings->assumptions->squaring->millimetres(),
             'selvage' => $settings->assumptions->selvage->millimetres(),
             'fitsLeast' => $settings->assumptions->fitsLeast->millimetres(),
+            ...(Dialect::British === $settings->dialect ? [] : ['dialect' => $settings->dialect->value]),
+            ...(DateStyle::DayFirst === $settings->dates ? [] : ['dates' => $settings->dates->value]),
+            ...($settings->bothUnits ? ['bothUnits' => true] : []),
         ];
     }
 

@@ -14,12 +14,14 @@ use Symfony\Contracts\Translation\TranslatorInterface;
 
 /**
  * The English sentence is the key, and is an ICU message itself: what no catalogue lists is formatted as it stands, so
- * that a dialect's catalogue holds only what differs.
+ * that a dialect's catalogue holds only what differs: single words in its domain “words”, whole sentences where words are
+ * not enough.
  */
 #[AsDecorator('translator')]
 final class IcuTranslator implements TranslatorInterface, TranslatorBagInterface, LocaleAwareInterface
 {
     private readonly IntlFormatter $formatter;
+    private ?string $pattern = null;
 
     public function __construct(#[AutowireDecorated] private readonly TranslatorInterface&TranslatorBagInterface&LocaleAwareInterface $inner)
     {
@@ -30,9 +32,29 @@ final class IcuTranslator implements TranslatorInterface, TranslatorBagInterface
     public function trans(string $id, array $parameters = [], ?string $domain = null, ?string $locale = null): string
     {
         $locale ??= $this->getLocale();
-        $message = $this->inner->getCatalogue($locale)->get($id, $domain ?? 'messages');
+        $catalogue = $this->inner->getCatalogue($locale);
+        $message = $catalogue->defines($id, $domain ?? 'messages') ? $catalogue->get($id, $domain ?? 'messages') : $this->inWordsOf($catalogue, $id);
 
         return str_contains($message, '{') ? $this->formatter->formatIntl($message, $locale, $parameters) : $message;
+    }
+
+    /** With the words a dialect has of its own (its catalogue’s domain “words”); names in braces are left alone. */
+    private function inWordsOf(MessageCatalogueInterface $catalogue, string $message): string
+    {
+        $words = $catalogue->all('words');
+        if ([] === $words) {
+            return $message;
+        }
+        $this->pattern ??= '/\{\w+[,}](*SKIP)(*FAIL)|\b(?:'.implode('|', array_map(static fn (int|string $word): string => preg_quote((string) $word, '/'), array_keys($words))).')\b/iu';
+
+        return preg_replace_callback($this->pattern, static function (array $found) use ($words): string {
+            $word = $words[mb_strtolower($found[0])] ?? null;
+            if (!\is_string($word)) {
+                return $found[0];
+            }
+
+            return mb_strtolower($found[0]) === $found[0] ? $word : ucfirst($word);
+        }, $message) ?? $message;
     }
 
     public function getLocale(): string

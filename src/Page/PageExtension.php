@@ -37,6 +37,7 @@ final class PageExtension extends AbstractExtension
             new TwigFilter('notion', fn (?Length $length): string => $this->figure($length, Figure::notion(...))),
             new TwigFilter('typed', fn (Length $length): string => $this->tape()->typed($length, small: true)),
             new TwigFilter('figure', fn (Figure $figure): string => $this->tape()->write($figure)),
+            new TwigFilter('day', fn (?\DateTimeImmutable $day, bool $year = true, bool $short = true): string => null === $day ? '' : $this->settings->current()->dates->write($day, $year, $short)),
             new TwigFilter('hours', static fn (int $minutes): string => round($minutes / 60, 1).' h'),
             new TwigFilter('money', $this->money(...)),
         ];

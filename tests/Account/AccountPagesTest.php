@@ -193,4 +193,22 @@ final class AccountPagesTest extends PageTestCase
         self::assertResponseStatusCodeSame(404);
         self::assertStringContainsString('There is nothing here', self::says($page));
     }
+
+    public function testWordsUnitsAndDaysFollowTheSettings(): void
+    {
+        $account = $this->signInToDemo();
+        $before = $this->workroom($account);
+        $garments = fn (): string => self::says($this->get('/patterns'), '#garment');
+        self::assertStringContainsString('trousers (2)', $garments());
+        self::assertStringContainsString('1 March to 30 May 2027', str_replace('  ', ' ', self::says($this->get('/season'))));
+        $this->get('/settings');
+        $this->send('Save the settings', ['dialect' => 'American', 'dates' => 'month first', 'bothUnits' => '1']);
+        self::assertStringContainsString('pants (2)', $garments());
+        self::assertStringContainsString('March 1 to May 30, 2027', self::says($this->get('/season')));
+        self::assertStringContainsString('26 cm (10¼ in)', self::says($this->get('/season')));
+        self::assertSelectorExists('html[lang=en-US]');
+        self::assertStringContainsString('sleepwear', self::says($this->get('/patterns/new')));
+        $after = $this->workroom($account);
+        self::assertEquals([$before->cloths, $before->projects], [$after->cloths, $after->projects], 'nothing that was entered changes');
+    }
 }

@@ -40,6 +40,16 @@ final class SentenceWriterTest extends TestCase
         self::assertSame('Measure the width.', $translator->trans('Measure the width.'));
     }
 
+    public function testADialectHasWordsOfItsOwnAndLeavesNamesInBracesAlone(): void
+    {
+        $inner = new Translator('en_US');
+        $inner->addLoader('array', new ArrayLoader());
+        $inner->addResource('array', ['zip' => 'zipper', 'colour' => 'color', 'metres' => 'meters'], 'en_US', 'words');
+        $translator = new IcuTranslator($inner);
+        self::assertSame('Zipper, a zip 5 meters long', $translator->trans('Zip, {colour} {count, plural, one {# metre} other {# metres}} long', ['colour' => 'a zip', 'count' => 5]), 'what goes in is the sewist’s own');
+        self::assertSame('a zipping sound', $translator->trans('a zipping sound'), 'whole words only');
+    }
+
     public function testAPageOfALongList(): void
     {
         $pager = Pager::of(range(1, 120), 3);

@@ -13,13 +13,19 @@ final readonly class Tape
     private const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
     private const EIGHTH_INCH = 3_175;
 
-    public function __construct(public System $system)
+    /** @param bool $both whether what is owned, needed and wide is written in the other units, too */
+    public function __construct(public System $system, private bool $both = false)
     {
     }
 
     public function write(Figure $figure): string
     {
         $length = $figure->length;
+        if ($this->both && \in_array($figure->shown, [Shown::Owned, Shown::Needed, Shown::Width], true)) {
+            $other = new self(System::Metric === $this->system ? System::Imperial : System::Metric);
+
+            return (new self($this->system))->write($figure).' ('.$other->write($figure).')';
+        }
 
         return match ($figure->shown) {
             Shown::Owned => $this->rounded($length, Rounding::Down),
