@@ -247,7 +247,7 @@ final class PatternController extends AbstractController
     /** Says before it is saved that a pattern may be owned already; a tick keeps both. */
     private function twins(Entry $entry, Pattern $pattern, Library $library, Account $account): void
     {
-        foreach ($entry->boolean('both') ? [] : (new Twins())->of($pattern, $library->all($account)) as $sentence) {
+        foreach ($entry->boolean('both') ? [] : (new Twins())->of($pattern, $library->sketches($account)) as $sentence) {
             $entry->fault('both', $sentence);
         }
     }

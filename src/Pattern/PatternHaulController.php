@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Pattern;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\Line;
+use Octavum\Core\Pattern\LineReader;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Twins;
+use Octavum\Input\Entry;
+use Octavum\Page\Toast;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Patterns line by line, shown as they are understood; one that is owned already says so before it is saved. */
+#[Route('/patterns/haul', priority: 1)]
+final class PatternHaulController extends AbstractController
+{
+    private const LAST = 'pattern-haul-last';
+    private const MOST_LINES = 300;
+
+    public function __construct(private readonly Library $library, private readonly PatternMapper $mapper, private readonly EntityManagerInterface $entities, private readonly Toast $toast)
+    {
+    }
+
+    #[Route('', name: 'pattern_haul', methods: ['GET', 'POST'])]
+    public function haul(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        $lines = $this->lines($entry, $account);
+        if ($request->isMethod('POST')) {
+            if ([] === $lines) {
+                $entry->fault('haul', new Sentence('Nothing is typed yet: one line for each pattern, such as Q112 wrap dress, PDF, 8-20.'));
+            }
+            $twins = array_filter($lines, static fn (array $line): bool => [] !== $line['twins']);
+            if ([] !== $twins && !$entry->boolean('both')) {
+                $entry->fault('both', new Sentence('{count, plural, one {One of these may be} other {# of these may be}} in the library already: look at {count, plural, one {the line} other {the lines}} marked below.', ['count' => \count($twins)]));
+            }
+            if ($entry->isSound()) {
+                $this->put($request, $lines, $account);
+
+                return $this->redirectToRoute('patterns');
+            }
+        }
+
+        return $this->render('pattern/haul.html.twig', ['values' => $entry->typed, 'lines' => $lines, 'faults' => $entry->faults()], new Response(status: $entry->status()));
+    }
+
+    /** What the lines are understood as; nothing is saved. */
+    #[Route('/read', name: 'pattern_haul_read', methods: ['POST'])]
+    public function read(Request $request, #[CurrentUser] Account $account): Response
+    {
+        return $this->render('pattern/_haul.html.twig', ['lines' => $this->lines(new Entry($request->request->all()), $account)]);
+    }
+
+    /** Takes out again what the last lines brought. */
+    #[Route('/undo', name: 'pattern_haul_undo', methods: ['POST'])]
+    public function undo(Request $request, PatternRepository $patterns, ClockInterface $clock, #[CurrentUser] Account $account): Response
+    {
+        foreach ((array) $request->getSession()->remove(self::LAST) as $id) {
+            $record = \is_string($id) ? $patterns->oneOf($account, $id) : null;
+            if (null !== $record) {
+                $record->removedAt = $clock->now();
+            }
+        }
+        $this->entities->flush();
+        $this->toast->say('They are taken out of the library again.');
+
+        return $this->redirectToRoute('patterns');
+    }
+
+    /** @param list<array{line: Line, twins: list<Sentence>}> $lines */
+    private function put(Request $request, array $lines, Account $account): void
+    {
+        $added = [];
+        foreach ($lines as ['line' => $line]) {
+            $pattern = $line->pattern();
+            $record = new PatternRecord($account);
+            $this->mapper->store($pattern, $record);
+            foreach ($pattern->versions as $version) {
+                $this->mapper->storeVersion($version, new VersionRecord($record));
+            }
+            $this->entities->persist($record);
+            $added[] = $record->id;
+        }
+        $this->entities->flush();
+        $request->getSession()->set(self::LAST, $added);
+        $this->toast->say('{count, plural, one {One pattern is} other {# patterns are}} in the library. Each waits for its table.', ['count' => (string) \count($lines)], $this->generateUrl('pattern_haul_undo'));
+    }
+
+    /** @return list<array{line: Line, twins: list<Sentence>}> */
+    private function lines(Entry $entry, Account $account): array
+    {
+        $typed = array_values(array_filter(array_map(trim(...), explode("\n", $entry->raw('haul'))), static fn (string $line): bool => '' !== $line));
+        if (\count($typed) > self::MOST_LINES) {
+            $entry->fault('haul', new Sentence('{count} lines are more than the {most} that are read at once: save these first, and go on.', ['count' => \count($typed), 'most' => self::MOST_LINES]));
+        }
+        $known = [] === $typed ? [] : $this->library->sketches($account);
+        $lines = [];
+        foreach (\array_slice($typed, 0, self::MOST_LINES) as $text) {
+            $line = (new LineReader())->read(mb_substr($text, 0, 400));
+            $pattern = $line->pattern();
+            $lines[] = ['line' => $line, 'twins' => (new Twins())->of(new Pattern('new', $pattern->title, $pattern->maker, $pattern->number, $pattern->otherNumbers), $known)];
+        }
+
+        return $lines;
+    }
+}
