@@ -12,11 +12,11 @@ use Octavum\Core\Haul\Column;
 use Octavum\Core\Haul\CsvReader;
 use Octavum\Core\Haul\CsvTable;
 use Octavum\Core\Haul\HaulLine;
-use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Figure;
 use Octavum\Input\Entry;
+use Octavum\Input\TableEntry;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -26,8 +26,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/cloth/csv', priority: 1)]
 final class CsvController extends AbstractController
 {
-    private const MOST_BYTES = 3_000_000;
-
     public function __construct(private readonly AccountSettings $settings, private readonly Stash $stash, private readonly CsvReader $reader = new CsvReader())
     {
     }
@@ -36,9 +34,8 @@ final class CsvController extends AbstractController
     public function import(Request $request, HaulStore $store, Toast $toast, #[CurrentUser] Account $account): Response
     {
         $entry = new Entry($request->request->all());
-        $table = $request->isMethod('POST') ? $this->table($request, $entry) : null;
-        $columns = null === $table ? [] : $this->columns($table, $entry);
-        $rows = null === $table ? [] : $this->rows($table, $columns, $account);
+        $brought = TableEntry::of($request, $entry, Column::class);
+        $rows = null === $brought->table ? [] : $this->rows($brought->table, $brought->columns, $account);
         $new = array_filter($rows, static fn (array $row): bool => 'new' === $row['state']);
         if ($entry->boolean('confirmed') && $entry->isSound()) {
             $store->put(array_values(array_map(static fn (array $row): HaulLine => $row['line'], $new)), $account);
@@ -46,14 +43,23 @@ final class CsvController extends AbstractController
 
             return $this->redirectToRoute('cloths', ['sort' => 'newest']);
         }
+        $tape = $this->settings->tape();
 
-        return $this->render('cloth/csv.html.twig', [
-            'table' => $table,
-            'columns' => $columns,
-            'rows' => $rows,
-            'new' => \count($new),
-            'doubtful' => \count(array_filter($new, static fn (array $row): bool => [] !== $row['line']->doubts)),
-            'text' => null === $table ? '' : base64_encode($this->bytes($request, $entry)),
+        return $this->render('part/csv.html.twig', [
+            'heading' => 'Cloth from a spreadsheet',
+            'in_room' => 'cloths',
+            'out' => 'cloth_csv_out',
+            'back' => 'cloths',
+            'put' => 'Put {count, plural, one {one cloth} other {# cloths}} into the stash',
+            'columns' => Column::class,
+            'heads' => ['Cloth', 'Length', 'Width', 'Fibres'],
+            'brought' => $brought,
+            'rows' => array_map(static fn (array $row): array => $row + ['cells' => [
+                $row['line']->name.($row['line']->count > 1 ? ' × '.$row['line']->count : ''),
+                null === $row['line']->length ? '' : $tape->write(Figure::owned($row['line']->length)),
+                null === $row['line']->width ? '' : $tape->write(Figure::width($row['line']->width)),
+                $row['line']->fibres->typed(),
+            ], 'says' => [...$row['line']->doubts, ...$row['line']->missing()]], $rows),
             'faults' => $entry->faults(),
         ], new Response(status: $entry->status()));
     }
@@ -62,15 +68,10 @@ final class CsvController extends AbstractController
     #[Route('/out', name: 'cloth_csv_out', methods: ['GET'])]
     public function export(#[CurrentUser] Account $account): Response
     {
-        $stream = fopen('php://temp', 'r+');
-        if (false === $stream) {
-            throw new \RuntimeException('No memory for a table.');
-        }
-        fwrite($stream, "\xEF\xBB\xBF");
-        fputcsv($stream, ['Name', 'Length (cm)', 'Width (cm)', 'Fibres', 'Type', 'Weight (g/m²)', 'Colour', 'Print', 'Price per metre', 'Place', 'State', 'Notes'], ',', '"', '');
+        $rows = [];
         foreach ($this->stash->all($account) as $cloth) {
             foreach ([] === $cloth->cuts ? [null] : $cloth->cuts as $cut) {
-                fputcsv($stream, array_map(self::harmless(...), [
+                $rows[] = [
                     $cloth->name,
                     null === $cut?->length ? '' : (string) ($cut->length->millimetres() / 10),
                     null === $cloth->width ? '' : (string) ($cloth->width->full->millimetres() / 10),
@@ -83,50 +84,11 @@ final class CsvController extends AbstractController
                     $cloth->place,
                     true === $cut?->washed ? 'washed' : '',
                     $cloth->notes,
-                ]), ',', '"', '');
-            }
-        }
-        rewind($stream);
-
-        return new Response((string) stream_get_contents($stream), headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-cloth.csv"']);
-    }
-
-    /** A cell that a spreadsheet would take for a formula is marked as text. */
-    private static function harmless(string $cell): string
-    {
-        return 1 === preg_match('/^[=+\-@\t]/', $cell) ? "'".$cell : $cell;
-    }
-
-    private function table(Request $request, Entry $entry): ?CsvTable
-    {
-        $bytes = $this->bytes($request, $entry);
-        if ('' === $bytes || \strlen($bytes) > self::MOST_BYTES) {
-            $entry->fault('file', '' === $bytes ? new Sentence('Choose a file first: a table saved as CSV.') : new Sentence('This file is larger than 3 MB: split it.'));
-
-            return null;
-        }
-
-        return $entry->attempt('file', static fn (): CsvTable => CsvTable::of($bytes));
-    }
-
-    private function bytes(Request $request, Entry $entry): string
-    {
-        $file = $request->files->get('file');
-
-        return $file instanceof UploadedFile && $file->isValid() ? $file->getContent() : (string) base64_decode($entry->raw('text'), true);
-    }
-
-    /** @return array<int, ?Column> by position */
-    private function columns(CsvTable $table, Entry $entry): array
-    {
-        $columns = $this->reader->columns($table);
-        foreach ($entry->rows('columns') as $i) {
-            if (\array_key_exists((int) $i, $columns)) {
-                $columns[(int) $i] = Column::tryFrom($entry->raw('columns.'.$i));
+                ];
             }
         }
 
-        return $columns;
+        return new Response(TableEntry::write(['Name', 'Length (cm)', 'Width (cm)', 'Fibres', 'Type', 'Weight (g/m²)', 'Colour', 'Print', 'Price per metre', 'Place', 'State', 'Notes'], $rows), headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-cloth.csv"']);
     }
 
     /**
@@ -144,7 +106,7 @@ final class CsvController extends AbstractController
                 $there[$this->keyOf($cloth, [$cut])] = true;
             }
         }
-        $doubles = $this->reader->doubles($table);
+        $doubles = $table->doubles();
         $rows = [];
         foreach ($table->rows as $number => $cells) {
             $line = $this->reader->line($table->headings, $cells, $columns, $system);

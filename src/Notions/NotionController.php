@@ -43,13 +43,7 @@ final class NotionController extends AbstractController
         if ($request->isMethod('POST')) {
             $read = $this->lines($entry);
             if ($entry->isSound()) {
-                $ids = [];
-                foreach ($read as $notion) {
-                    $this->tins->store($notion, $record = new NotionRecord($account));
-                    $ids[] = $record->id;
-                }
-                $this->entities->flush();
-                $this->toast->say('{count, plural, one {One notion is} other {# notions are}} in the tins.', ['count' => (string) \count($ids)], $this->generateUrl('notions_undo', ['ids' => implode('-', $ids)]));
+                $this->tins->put($read, $account);
 
                 return $this->redirectToRoute('notions');
             }

@@ -8,11 +8,13 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Notion\Notion;
+use Octavum\Page\Toast;
+use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
 /** The notions an account has, as stored and as the core knows them. */
 final readonly class Tins
 {
-    public function __construct(private EntityManagerInterface $entities)
+    public function __construct(private EntityManagerInterface $entities, private Toast $toast, private UrlGeneratorInterface $addresses)
     {
     }
 
@@ -33,6 +35,18 @@ final readonly class Tins
         $length = static fn (?int $micrometres): ?Length => null === $micrometres ? null : Length::ofMicrometres($micrometres);
 
         return new Notion($record->id, $record->kind, $length($record->measure), $record->count, $length($record->length), $record->name, $record->place, $record->notes);
+    }
+
+    /** @param list<Notion> $notions new ones; a toast offers to take them out again */
+    public function put(array $notions, Account $account): void
+    {
+        $ids = [];
+        foreach ($notions as $notion) {
+            $this->store($notion, $record = new NotionRecord($account));
+            $ids[] = $record->id;
+        }
+        $this->entities->flush();
+        $this->toast->say('{count, plural, one {One notion is} other {# notions are}} in the tins.', ['count' => (string) \count($ids)], $this->addresses->generate('notions_undo', ['ids' => implode('-', $ids)]));
     }
 
     public function store(Notion $notion, NotionRecord $record): void

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Pattern;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Line;
@@ -12,9 +11,7 @@ use Octavum\Core\Pattern\LineReader;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Twins;
 use Octavum\Input\Entry;
-use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -24,10 +21,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/patterns/haul', priority: 1)]
 final class PatternHaulController extends AbstractController
 {
-    private const LAST = 'pattern-haul-last';
     private const MOST_LINES = 300;
 
-    public function __construct(private readonly Library $library, private readonly PatternMapper $mapper, private readonly EntityManagerInterface $entities, private readonly Toast $toast)
+    public function __construct(private readonly Library $library, private readonly PatternHaul $haul)
     {
     }
 
@@ -45,7 +41,7 @@ final class PatternHaulController extends AbstractController
                 $entry->fault('both', new Sentence('{count, plural, one {One of these may be} other {# of these may be}} in the library already: look at {count, plural, one {the line} other {the lines}} marked below.', ['count' => \count($twins)]));
             }
             if ($entry->isSound()) {
-                $this->put($request, $lines, $account);
+                $this->haul->put(array_column($lines, 'line'), $account);
 
                 return $this->redirectToRoute('patterns');
             }
@@ -63,37 +59,11 @@ final class PatternHaulController extends AbstractController
 
     /** Takes out again what the last lines brought. */
     #[Route('/undo', name: 'pattern_haul_undo', methods: ['POST'])]
-    public function undo(Request $request, PatternRepository $patterns, ClockInterface $clock, #[CurrentUser] Account $account): Response
+    public function undo(#[CurrentUser] Account $account): Response
     {
-        foreach ((array) $request->getSession()->remove(self::LAST) as $id) {
-            $record = \is_string($id) ? $patterns->oneOf($account, $id) : null;
-            if (null !== $record) {
-                $record->removedAt = $clock->now();
-            }
-        }
-        $this->entities->flush();
-        $this->toast->say('They are taken out of the library again.');
+        $this->haul->takeOut($account);
 
         return $this->redirectToRoute('patterns');
-    }
-
-    /** @param list<array{line: Line, twins: list<Sentence>}> $lines */
-    private function put(Request $request, array $lines, Account $account): void
-    {
-        $added = [];
-        foreach ($lines as ['line' => $line]) {
-            $pattern = $line->pattern();
-            $record = new PatternRecord($account);
-            $this->mapper->store($pattern, $record);
-            foreach ($pattern->versions as $version) {
-                $this->mapper->storeVersion($version, new VersionRecord($record));
-            }
-            $this->entities->persist($record);
-            $added[] = $record->id;
-        }
-        $this->entities->flush();
-        $request->getSession()->set(self::LAST, $added);
-        $this->toast->say('{count, plural, one {One pattern is} other {# patterns are}} in the library. Each waits for its table.', ['count' => (string) \count($lines)], $this->generateUrl('pattern_haul_undo'));
     }
 
     /** @return list<array{line: Line, twins: list<Sentence>}> */

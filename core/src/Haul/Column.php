@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Haul;
 
 /** What a column of a table of cloths may hold. */
-enum Column: string
+enum Column: string implements TableColumn
 {
     case Name = 'name';
     case Length = 'length';
@@ -37,20 +37,13 @@ enum Column: string
         'notes' => ['note', 'notes', 'comment', 'comments', 'remarks', 'shop', 'bought', 'date', 'source'],
     ];
 
-    /** By its heading; null when it says nothing known. */
     public static function guess(string $heading): ?self
     {
-        $plain = trim(preg_replace('/[^\p{L}\d\/²]+/u', ' ', mb_strtolower($heading)) ?? '');
-        $best = null;
-        $longest = 0;
-        foreach (self::WORDS as $column => $words) {
-            foreach ($words as $word) {
-                if (\strlen($word) > $longest && 1 === preg_match('~(?<!\p{L})'.preg_quote($word, '~').'(?!\p{L})~u', $plain)) {
-                    [$best, $longest] = [self::from($column), \strlen($word)];
-                }
-            }
-        }
+        return self::tryFrom(Headings::guess($heading, self::WORDS) ?? '');
+    }
 
-        return $best;
+    public static function notes(): self
+    {
+        return self::Notes;
     }
 }

@@ -18,18 +18,6 @@ final readonly class CsvReader
     {
     }
 
-    /** @return array<int, ?Column> by position */
-    public function columns(CsvTable $table): array
-    {
-        $columns = [];
-        foreach ($table->headings as $heading) {
-            $column = Column::guess($heading);
-            $columns[] = null !== $column && Column::Notes !== $column && \in_array($column, $columns, true) ? Column::Notes : $column;
-        }
-
-        return $columns;
-    }
-
     /**
      * @param list<string>        $headings
      * @param list<string>        $cells
@@ -69,21 +57,6 @@ final readonly class CsvReader
         }
 
         return $line->named('' === $name ? $line->name : $name, $fromName, implode("\n", $notes), $doubts);
-    }
-
-    /** @return array<int, string> number of a row → that of the row it repeats */
-    public function doubles(CsvTable $table): array
-    {
-        $seen = $doubles = [];
-        foreach ($table->rows as $number => $cells) {
-            $key = mb_strtolower(implode('|', $cells));
-            if (isset($seen[$key])) {
-                $doubles[$number] = (string) $seen[$key];
-            }
-            $seen[$key] ??= $number;
-        }
-
-        return $doubles;
     }
 
     /** By which a cloth that is there already is known again: name, width and the lengths of its cuts. */

@@ -64,6 +64,21 @@ final readonly class CsvTable
         return new self($headings, $rows, self::DELIMITERS[$delimiter], $encoding);
     }
 
+    /** @return array<int, string> number of a row → that of the row it repeats */
+    public function doubles(): array
+    {
+        $seen = $doubles = [];
+        foreach ($this->rows as $number => $cells) {
+            $key = mb_strtolower(implode('|', $cells));
+            if (isset($seen[$key])) {
+                $doubles[$number] = (string) $seen[$key];
+            }
+            $seen[$key] ??= $number;
+        }
+
+        return $doubles;
+    }
+
     /** @return array{string, string} text and encoding */
     private static function decoded(string $bytes): array
     {

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Notion;
+
+use Octavum\Core\Haul\Headings;
+use Octavum\Core\Haul\TableColumn;
+
+/** What a column of a table of notions may hold. */
+enum NotionColumn: string implements TableColumn
+{
+    case Kind = 'kind';
+    case Measure = 'measure';
+    case Amount = 'amount';
+    case Name = 'name';
+    case Place = 'place';
+    case Notes = 'notes';
+
+    private const WORDS = [
+        'kind' => ['kind', 'type', 'notion', 'item', 'category', 'what'],
+        'measure' => ['measure', 'size', 'width', 'diameter', 'mm'],
+        'amount' => ['amount', 'quantity', 'qty', 'count', 'how many', 'how much', 'length', 'number', 'pieces'],
+        'name' => ['name', 'description', 'colour', 'color', 'like', 'variety', 'material'],
+        'place' => ['place', 'location', 'where', 'stored', 'storage', 'box', 'tin', 'drawer', 'kept'],
+        'notes' => ['note', 'notes', 'comment', 'comments', 'remarks', 'shop', 'price', 'date'],
+    ];
+
+    public static function guess(string $heading): ?self
+    {
+        return self::tryFrom(Headings::guess($heading, self::WORDS) ?? '');
+    }
+
+    public static function notes(): self
+    {
+        return self::Notes;
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Input;
+
+use Octavum\Core\Haul\CsvTable;
+use Octavum\Core\Haul\Headings;
+use Octavum\Core\Haul\TableColumn;
+use Octavum\Core\Measure\Sentence;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\Request;
+
+/**
+ * A table that is brought from a spreadsheet: its file, carried on from preview to preview, and what each column is taken for.
+ *
+ * @template T of TableColumn
+ */
+final readonly class TableEntry
+{
+    private const MOST_BYTES = 3_000_000;
+
+    /** @param array<int, ?T> $columns by position */
+    private function __construct(public ?CsvTable $table, public array $columns, public string $text)
+    {
+    }
+
+    /**
+     * @template C of TableColumn
+     *
+     * @param class-string<C> $columns
+     *
+     * @return self<C> without a table before one is brought, and with a fault when it cannot be read
+     */
+    public static function of(Request $request, Entry $entry, string $columns): self
+    {
+        if (!$request->isMethod('POST')) {
+            return new self(null, [], '');
+        }
+        $file = $request->files->get('file');
+        $bytes = $file instanceof UploadedFile && $file->isValid() ? $file->getContent() : (string) base64_decode($entry->raw('text'), true);
+        if ('' === $bytes || \strlen($bytes) > self::MOST_BYTES) {
+            $entry->fault('file', '' === $bytes ? new Sentence('Choose a file first: a table saved as CSV.') : new Sentence('This file is larger than 3 MB: split it.'));
+
+            return new self(null, [], '');
+        }
+        $table = $entry->attempt('file', static fn (): CsvTable => CsvTable::of($bytes));
+        $chosen = null === $table ? [] : Headings::columns($table, $columns);
+        foreach ($entry->rows('columns') as $i) {
+            if (\array_key_exists((int) $i, $chosen)) {
+                $chosen[(int) $i] = $columns::tryFrom($entry->raw('columns.'.$i));
+            }
+        }
+
+        return new self($table, $chosen, null === $table ? '' : base64_encode($bytes));
+    }
+
+    /**
+     * A row's cells by what their columns hold, several of a kind joined; what has no column stands in "notes" with its heading.
+     *
+     * @param list<string> $cells
+     *
+     * @return array<string, string>
+     */
+    public function values(array $cells): array
+    {
+        $values = [];
+        foreach ($cells as $i => $cell) {
+            if ('' === $cell || \in_array($cell, ['-', '–'], true)) {
+                continue;
+            }
+            $column = $this->columns[$i] ?? null;
+            $name = null === $column ? 'notes' : (string) $column->value;
+            $heading = 'notes' === $name ? ($this->table->headings[$i] ?? '') : '';
+            $values[$name] = trim(($values[$name] ?? '').('notes' === $name ? "\n" : ' ').('' === $heading ? '' : $heading.': ').$cell);
+        }
+
+        return $values;
+    }
+
+    /**
+     * Rows as a file that any spreadsheet opens; a cell that one would take for a formula is marked as text.
+     *
+     * @param list<string>           $headings
+     * @param iterable<list<string>> $rows
+     */
+    public static function write(array $headings, iterable $rows): string
+    {
+        $stream = fopen('php://temp', 'r+');
+        if (false === $stream) {
+            throw new \RuntimeException('No memory for a table.');
+        }
+        fwrite($stream, "\xEF\xBB\xBF");
+        fputcsv($stream, $headings, ',', '"', '');
+        foreach ($rows as $row) {
+            fputcsv($stream, array_map(static fn (string $cell): string => 1 === preg_match('/^[=+\-@\t]/', $cell) ? "'".$cell : $cell, $row), ',', '"', '');
+        }
+        rewind($stream);
+
+        return (string) stream_get_contents($stream);
+    }
+}
