@@ -9,6 +9,7 @@ use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
@@ -55,6 +56,7 @@ final readonly class HaulLine
         public array $chips,
         public array $doubts,
         public array $unread,
+        public Feel $feel = new Feel(),
     ) {
     }
 
@@ -100,6 +102,7 @@ final readonly class HaulLine
             $this->chips,
             [...$this->doubts, ...$doubts],
             $this->unread,
+            new Feel($this->feel->across ?? $fromName?->feel->across, null, $this->feel->drape ?? $fromName?->feel->drape, $this->feel->opacity ?? $fromName?->feel->opacity),
         );
     }
 
@@ -115,6 +118,6 @@ final readonly class HaulLine
             $ledger[] = new LedgerEntry($today, LedgerKind::Washed, $this->length);
         }
 
-        return new Cloth('', $this->name, $width, $this->structure, $this->type, $this->fibres, $this->weight, $this->print, $this->direction, $this->repeat, null, $this->colours, $this->place, $this->price, null, false, $this->text, array_fill(0, $this->count, new Cut('', $ledger, $this->label, $this->ordered ? CutState::Ordered : CutState::Arrived)));
+        return new Cloth('', $this->name, $width, $this->structure, $this->type, $this->fibres, $this->weight, $this->print, $this->direction, $this->repeat, null, $this->colours, $this->place, $this->price, null, false, $this->text, array_fill(0, $this->count, new Cut('', $ledger, $this->label, $this->ordered ? CutState::Ordered : CutState::Arrived)), $this->feel);
     }
 }

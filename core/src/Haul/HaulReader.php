@@ -6,11 +6,14 @@ namespace Octavum\Core\Haul;
 
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\Weight;
+use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Rounding;
@@ -49,6 +52,7 @@ final class HaulReader
         $text = trim(preg_replace('/\s+/u', ' ', mb_scrub($line)) ?? $line);
         $this->rest = $this->named = ' '.mb_strtolower(strtr($text, ['’' => "'", '×' => 'x'])).' ';
         [$this->chips, $this->doubts] = [[], []];
+        $stretch = $this->stretch();
         $price = $this->price();
         $weight = $this->weight();
         $repeat = $this->repeat();
@@ -62,13 +66,16 @@ final class HaulReader
         $type ??= ['linen' => 100] === $fibres->shares ? ClothType::Linen : null;
         $print = $this->word(Words::PRINTS, 'print');
         $direction = $this->direction($type);
+        $drape = $this->word(Words::DRAPES, 'drape');
+        $opacity = $this->word(Words::OPACITIES, 'opacity');
         $weight ??= $this->weightWord();
+        $opacity ??= null === $weight?->grams && WeightClass::Sheer === $weight?->class ? Opacity::Sheer : null;
         $colours = $this->colours();
         $unread = $this->unread();
         $this->chipsFor($count, $length, $width, $fibres, $weight, $repeat);
         $perMetre = $this->perMetre($price, $length, $count);
 
-        return new HaulLine($text, $this->name($named, $text), $count, $length, $width, $fibres, $structure, $type, $weight, $print ?? PrintKind::Plain, $direction, $repeat, $colours, $place, $perMetre, $label, $ordered, $washed, $this->chips, $this->doubts, $unread);
+        return new HaulLine($text, $this->name($named, $text), $count, $length, $width, $fibres, $structure, $type, $weight, $print ?? PrintKind::Plain, $direction, $repeat, $colours, $place, $perMetre, $label, $ordered, $washed, $this->chips, $this->doubts, $unread, new Feel($stretch, null, $drape, $opacity));
     }
 
     /**
@@ -446,6 +453,19 @@ final class HaulReader
         }
 
         return $direction ?? Direction::None;
+    }
+
+    /** Per cent across, from "40% stretch" or "stretches 40 %". */
+    private function stretch(): ?int
+    {
+        $said = $this->take('(?<!\d)(\d{1,3})\s*%\s*(?:(?:2|4|two|four)[- ]way\s+)?stretch(?![\p{L}])|stretch(?:es)?\s+(\d{1,3})\s*%');
+        if (null === $said) {
+            return null;
+        }
+        $share = min(300, (int) (('' !== $said[1] ? $said[1] : null) ?? $said[2] ?? 0));
+        $this->chips[] = new Chip('stretch', new Sentence('stretches {share} %', ['share' => $share]));
+
+        return $share;
     }
 
     private function weightWord(): ?Weight

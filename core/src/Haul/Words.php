@@ -6,7 +6,9 @@ namespace Octavum\Core\Haul;
 
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\Drape;
 use Octavum\Core\Cloth\Fibre;
+use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\WeightClass;
@@ -65,6 +67,12 @@ final readonly class Words
         'very heavy' => WeightClass::VeryHeavy, 'heavyweight' => WeightClass::Heavy, 'heavy' => WeightClass::Heavy, 'mediumweight' => WeightClass::Medium, 'medium weight' => WeightClass::Medium, 'midweight' => WeightClass::Medium, 'mid weight' => WeightClass::Medium, 'medium' => WeightClass::Medium,
         'lightweight' => WeightClass::Light, 'light weight' => WeightClass::Light, 'sheer' => WeightClass::Sheer,
     ];
+
+    /** @var array<string, Drape> */
+    public const DRAPES = ['very drapey' => Drape::Fluid, 'fluid' => Drape::Fluid, 'floaty' => Drape::Fluid, 'slinky' => Drape::Fluid, 'drapey' => Drape::Flowing, 'drapy' => Drape::Flowing, 'flowing' => Drape::Flowing, 'flowy' => Drape::Flowing, 'crisp' => Drape::Crisp, 'stiff' => Drape::Crisp, 'firm' => Drape::Firm];
+
+    /** @var array<string, Opacity> */
+    public const OPACITIES = ['slightly sheer' => Opacity::SlightlySheer, 'semi-sheer' => Opacity::SlightlySheer, 'semi sheer' => Opacity::SlightlySheer, 'see-through' => Opacity::Sheer, 'see through' => Opacity::Sheer, 'transparent' => Opacity::Sheer, 'opaque' => Opacity::Opaque];
 
     /** @var array<string, string> #rrggbb; the usual names, and none after a brand */
     public const COLOURS = [
