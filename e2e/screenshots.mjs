@@ -67,17 +67,12 @@ await take({ width: 1280, height: 800 }, {
         await page.waitForTimeout(800);
         await byMachine(page);
     },
-    'table-folded': async (page) => {
-        await page.goto(base + '/table');
-        await page.locator('section', { hasText: 'Lay a project' }).getByRole('link', { name: 'Fern tee' }).click();
-        await page.getByLabel('How the cloth is laid').selectOption('gate');
-        await byMachine(page);
-    },
     shopping: '/shopping',
-    settings: '/settings',
+    person: ['/people', 'Odalys'],
+    notions: '/notions',
 });
 await take({ width: 390, height: 844 }, {
-    'phone-season': '/season',
+    'phone-person': ['/people', 'Suvi'],
     'phone-cloth': '/cloth',
     'phone-shopping': '/shopping',
 });
