@@ -31,14 +31,14 @@ for (const [device, viewport] of Object.entries({ desk: { width: 1280, height: 8
             const cloth = await first(page, '/cloth?words=heron', '.sheet td a');
             const person = await first(page, '/people', '.sheet td a');
             const notion = await first(page, '/notions', '.sheet td a');
-            await look(page, ['/cloth', '/cloth?colour=moss&weight=medium&words=linnen', '/cloth/new', '/cloth/haul', '/cloth/csv', cloth, cloth + '/edit', cloth + '/test/burn', cloth + '/test/width', '/people', person, '/notions', notion]);
+            await look(page, ['/cloth', '/cloth?colour=moss&weight=medium&words=linnen', '/cloth/new', '/cloth/haul', '/cloth/csv', cloth, cloth + '/edit', cloth + '/test/burn', cloth + '/test/width', '/people', person, '/notions', '/notions/csv', notion]);
         });
 
         test('patterns are accessible and nothing scrolls sideways', async ({ demo: page }) => {
             test.setTimeout(180_000);
             const pattern = await first(page, '/patterns?words=towpath', '.sheet td a');
             const pieces = await first(page, pattern, '.pieces-line a');
-            await look(page, ['/patterns', '/patterns?without[lining]=1', '/patterns/new', pattern, pattern + '/edit', pattern + '/card', pattern + '/alterations', pattern + '/versions/new', pieces, pieces + '/new?draft=sleeve', pieces + '/import', pieces + '/copy']);
+            await look(page, ['/patterns', '/patterns?without[lining]=1', '/patterns/haul', '/patterns/csv', '/patterns/new', pattern, pattern + '/edit', pattern + '/card', pattern + '/alterations', pattern + '/versions/new', pieces, pieces + '/new?draft=sleeve', pieces + '/import', pieces + '/copy']);
         });
 
         test('signing in and registering are accessible', async ({ page }) => {

@@ -562,7 +562,7 @@ final readonly class WorkroomReader
         $seen = [];
         $projects = [];
         foreach ($list->items() as $node) {
-            $node->object(['id', 'name', 'season', 'rank', 'person', 'version', 'size', 'gradedTo', 'certainty', 'state', 'deadline', 'minutes', 'alterations', 'claims', 'notes']);
+            $node->object(['id', 'name', 'season', 'rank', 'person', 'version', 'size', 'gradedTo', 'certainty', 'state', 'deadline', 'minutes', 'alterations', 'claims', 'notes', 'notionsTaken']);
             $id = $node->at('id')->name(60);
             if (isset($seen['#'.$id])) {
                 $node->at('id')->fault('The id “{id}” stands here more than once.', id: $id);
@@ -593,6 +593,7 @@ final readonly class WorkroomReader
                 $this->alterations($node->at('alterations')),
                 $this->claims($node->at('claims'), $id, $cuts, $lays),
                 $node->at('notes')->text(),
+                $node->at('notionsTaken')->boolean(),
             );
         }
 

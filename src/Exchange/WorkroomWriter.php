@@ -302,6 +302,7 @@ final readonly class WorkroomWriter
             'alterations' => $this->alterations($project->alterations),
             'claims' => array_map(fn (Claim $claim): array => self::known(['role' => $claim->role->value, 'cut' => $claim->cut?->id, 'buy' => null === $claim->wish ? null : $this->wish($claim->wish), 'length' => $claim->stated?->millimetres(), 'cutOut' => $claim->cutOut, 'lay' => $claim->lay?->id]), $project->claims),
             'notes' => $project->notes,
+            'notionsTaken' => $project->notionsTaken,
         ]);
     }
 

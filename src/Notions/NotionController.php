@@ -8,12 +8,14 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Notion\Allotment;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Notion\NotionReader;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
+use Octavum\Season\Plan;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
@@ -26,6 +28,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class NotionController extends AbstractController
 {
     private const MOST = 200;
+    private const USED = 'notions-used';
 
     public function __construct(
         private readonly Tins $tins,
@@ -67,6 +70,44 @@ final class NotionController extends AbstractController
         $this->toast->say('The tins are as they were before.');
 
         return $this->redirectToRoute('notions');
+    }
+
+    /** A project's notions are used: what the tins have of them goes out of them. */
+    #[Route('/use/{project}', name: 'notions_use', methods: ['POST'])]
+    public function use(string $project, Request $request, Plan $plan, #[CurrentUser] Account $account): Response
+    {
+        $lines = $plan->takeNotions($account, $project) ?? throw $this->createNotFoundException();
+        $before = [];
+        foreach ((new Allotment($this->tins->all($account)))->without($lines) as $notion) {
+            $record = $this->tins->oneOf($account, $notion->id) ?? throw $this->createNotFoundException();
+            $before[$record->id] = [$record->count, $record->length];
+            $this->tins->store($notion, $record);
+            $record->removedAt = $notion->kind->goesByLength() && null === $notion->length ? $this->clock->now() : null;
+        }
+        $this->entities->flush();
+        $request->getSession()->set(self::USED, [$project => $before]);
+        $this->toast->say('Its notions are taken out of the tins.', [], $this->generateUrl('notions_unuse', ['project' => $project]));
+
+        return $this->redirectToRoute('shopping', ['_fragment' => 'notions']);
+    }
+
+    #[Route('/use/{project}/undo', name: 'notions_unuse', methods: ['POST'])]
+    public function unuse(string $project, Request $request, Plan $plan, #[CurrentUser] Account $account): Response
+    {
+        $plan->takeNotions($account, $project, taken: false) ?? throw $this->createNotFoundException();
+        /** @var array<string, array{?int, ?int}> $before */
+        $before = ((array) $request->getSession()->remove(self::USED))[$project] ?? [];
+        foreach ($before as $id => $amounts) {
+            $record = $this->tins->oneOf($account, $id);
+            if (null !== $record) {
+                [$record->count, $record->length] = $amounts;
+                $record->removedAt = null;
+            }
+        }
+        $this->entities->flush();
+        $this->toast->say('The tins are as they were before.');
+
+        return $this->redirectToRoute('shopping', ['_fragment' => 'notions']);
     }
 
     #[Route('/{id}', name: 'notion', methods: ['GET', 'POST'])]

@@ -84,6 +84,18 @@ final readonly class Plan
         }
     }
 
+    /** @return ?list<string> what a project's envelope asks for besides cloth; null when it is not there, or nothing is left to change */
+    public function takeNotions(Account $account, string $project, bool $taken = true): ?array
+    {
+        $record = $this->projects->oneOf($account, $project);
+        if (null === $record || null !== $record->removedAt || $taken === $record->notionsTaken) {
+            return null;
+        }
+        $record->notionsTaken = $taken;
+
+        return $record->version->notions ?? [];
+    }
+
     /** @return list<array{id: string, name: string, state: ProjectState, season: string, person: ?string, size: ?string, version: string}> in which a pattern is or was planned, the latest season first */
     public function ofPattern(Account $account, string $pattern): array
     {

@@ -96,6 +96,7 @@ final readonly class ProjectForm
             'alterations' => array_map(static fn (Alteration $alteration): array => ['name' => $alteration->name, 'length' => $tape->typed($alteration->length, small: true)], $project->alterations),
             'claims' => $claims,
             'notes' => $project->notes,
+            'notionsTaken' => $project->notionsTaken ? '1' : '',
         ];
     }
 
@@ -140,6 +141,7 @@ final readonly class ProjectForm
             $this->alterations($entry, $system),
             $this->claims($entry, $id, $choices['cuts'], $system),
             $entry->text('notes'),
+            $entry->boolean('notionsTaken'),
         );
     }
 

@@ -79,6 +79,7 @@ final readonly class ProjectMapper
                 $this->reader->alterations(Node::stored($record->alterations)),
                 $claims,
                 $record->notes,
+                $record->notionsTaken,
             );
         }
 
@@ -103,6 +104,7 @@ final readonly class ProjectMapper
         $record->minutes = $project->minutes;
         $record->alterations = $this->writer->alterations($project->alterations);
         $record->notes = $project->notes;
+        $record->notionsTaken = $project->notionsTaken;
     }
 
     /** Everything but cut and lay, which are other records. */

@@ -65,6 +65,9 @@ class ProjectRecord
     #[ORM\Column(type: Types::TEXT)]
     public string $notes = '';
 
+    #[ORM\Column(options: ['default' => false])]
+    public bool $notionsTaken = false;
+
     /** @var Collection<int, ClaimRecord> */
     #[ORM\OneToMany(targetEntity: ClaimRecord::class, mappedBy: 'project', cascade: ['persist', 'remove'], orphanRemoval: true)]
     #[ORM\OrderBy(['id' => 'ASC'])]

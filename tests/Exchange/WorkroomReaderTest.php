@@ -92,6 +92,20 @@ final class WorkroomReaderTest extends TestCase
         yield 'a cut twice' => [$set('cloths/0/cuts/1', ['id' => 'cut', 'ledger' => []]), '/cloths/0/cuts/1/id', 'more than once', false];
         yield 'a list where an object belongs' => [$set('settings', [1, 2]), '/settings', 'An object is expected here, found a list'];
         yield 'an object where a list belongs' => [$set('cloths', ['a' => 1]), '/cloths', 'A list is expected here'];
+        yield 'a point of no body' => [$set('people/0/measured', [['on' => '2026-01-01', 'points' => ['elbow' => 300]]]), '/people/0/measured/0/points/elbow', 'There is no field “elbow” here'];
+        yield 'a bust of nothing' => [$set('people/0/measured', [['on' => '2026-01-01', 'points' => ['bust' => 0]]]), '/people/0/measured/0/points/bust', 'must be above 0'];
+        yield 'measured on no day' => [$set('people/0/measured', [['on' => 'spring', 'points' => ['bust' => 900]]]), '/people/0/measured/0/on', 'A day such as', false];
+        yield 'a chart with a cell too few' => [$set('patterns/0/chart', ['sizes' => ['8', '10'], 'body' => ['bust' => [800]]]), '/patterns/0/chart/body/bust', '1 lengths for 2 sizes', false];
+        yield 'a chart that runs sideways' => [$set('patterns/0/chart', ['sizes' => ['8'], 'body' => ['bust' => [800]], 'runs' => 'sideways']), '/patterns/0/chart/runs', 'choose one of true to its chart, large, small'];
+        yield 'a technique nobody knows' => [$set('patterns/0/techniques', ['origami']), '/patterns/0/techniques/0', '“origami” is not possible here'];
+        yield 'an alteration for nobody' => [$set('patterns/0/alterations', [['person' => 'nobody', 'name' => 'Longer']]), '/patterns/0/alterations/0/person', 'no person with the id “nobody”', false];
+        yield 'a stretch beyond belief' => [$set('patterns/0/cloth', ['stretch' => 900]), '/patterns/0/cloth/stretch', '300'];
+        yield 'a notion of no kind' => [$set('notions', [['id' => 'n', 'kind' => 'feather']]), '/notions/0/kind', '“feather” is not possible here'];
+        yield 'minus four buttons' => [$set('notions', [['id' => 'n', 'kind' => 'button', 'count' => -4]]), '/notions/0/count', '10000'];
+        yield 'a notion twice' => [$set('notions', [['id' => 'n', 'kind' => 'button'], ['id' => 'n', 'kind' => 'zip']]), '/notions/1/id', 'more than once', false];
+        yield 'a test of taste' => [$set('cloths/0/tests', [['on' => '2026-01-01', 'kind' => 'taste']]), '/cloths/0/tests/0/kind', '“taste” is not possible here'];
+        yield 'a family nobody knows' => [$set('cloths/0/family', 'mineral'), '/cloths/0/family', '“mineral” is not possible here'];
+        yield 'a dialect nobody speaks' => [$set('settings', ['dialect' => 'Martian']), '/settings/dialect', 'choose one of British, American'];
         yield 'a pointer is escaped' => [$set('people/0/a~b', 1), '/people/0/a~0b', 'There is no field'];
     }
 

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Files;
 
+use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Colour\Lab;
+use Octavum\Files\FileKind;
+use Octavum\Files\FileRecord;
+use Octavum\Files\FileShelf;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\DomCrawler\Crawler;
@@ -63,6 +67,63 @@ final class FilePagesTest extends PageTestCase
         $this->browser->followRedirect();
         $this->send('undo', []);
         self::assertSame($cloth->photo, $this->workroom($account)->cloths[0]->photo);
+    }
+
+    public function testWebPAndTransparentPicturesAreKeptAsPlainPictures(): void
+    {
+        [, $id] = $this->signedInWithACloth();
+        $image = imagecreatetruecolor(80, 60);
+        imagesavealpha($image, true);
+        imagefill($image, 0, 0, (int) imagecolorallocatealpha($image, 0, 0, 0, 127));
+        ob_start();
+        imagewebp($image);
+        $webp = (string) ob_get_clean();
+        $this->upload('/cloth/'.$id.'/photo', 'photo', $this->file('clear.webp', $webp));
+        $page = $this->browser->followRedirect();
+        $this->browser->request('GET', (string) $page->filter('.photo a')->attr('href'));
+        $kept = imagecreatefromstring($this->handedOut());
+        self::assertInstanceOf(\GdImage::class, $kept);
+        self::assertSame([80, 60], [imagesx($kept), imagesy($kept)]);
+        self::assertGreaterThan(250, imagecolorat($kept, 40, 30) & 255, 'nothing shines through: it lies on white');
+    }
+
+    public function testATurnedPhotoIsStoodUpright(): void
+    {
+        [, $id] = $this->signedInWithACloth();
+        // Exif says: turned by 90°. Little-endian, one entry, orientation (0x0112) = 6.
+        $exif = "Exif\0\0II*\0\x08\0\0\0\x01\0\x12\x01\x03\0\x01\0\0\0\x06\0\0\0\0\0\0\0";
+        $jpeg = $this->jpeg(200, 100, [39, 64, 94]);
+        $this->upload('/cloth/'.$id.'/photo', 'photo', $this->file('turned.jpg', substr($jpeg, 0, 2)."\xff\xe1".pack('n', \strlen($exif) + 2).$exif.substr($jpeg, 2)));
+        $page = $this->browser->followRedirect();
+        $this->browser->request('GET', (string) $page->filter('.photo a')->attr('href'));
+        self::assertSame([100, 200], \array_slice((array) getimagesizefromstring($this->handedOut()), 0, 2));
+    }
+
+    public function testWithTheAccountGoAllItsFiles(): void
+    {
+        [$account, $id] = $this->signedInWithACloth();
+        $this->upload('/cloth/'.$id.'/photo', 'photo', $this->file('a.jpg', $this->jpeg(40, 40, [1, 2, 3])));
+        $folder = \dirname($this->service(FileShelf::class)->path(new FileRecord($account, 'x', FileKind::Picture, 1)));
+        self::assertDirectoryExists($folder);
+        $this->get('/settings');
+        $this->send('Delete the account and all its data', ['confirm' => 'delete', 'currentPassword' => 'four quiet lockers']);
+        self::assertDirectoryDoesNotExist($folder);
+    }
+
+    public function testWhatWasTakenOffIsSweptAfterAWeek(): void
+    {
+        [$account, $id] = $this->signedInWithACloth();
+        $this->upload('/cloth/'.$id.'/photo', 'photo', $this->file('a.jpg', $this->jpeg(40, 40, [1, 2, 3])));
+        $first = (string) $this->workroom($account)->cloths[0]->photo;
+        $shelf = $this->service(FileShelf::class);
+        $record = $shelf->oneOf($this->fresh($account), $first) ?? self::fail('The photo is gone.');
+        $path = $shelf->path($record);
+        $record->removedAt = new \DateTimeImmutable('-8 days');
+        $this->service(EntityManagerInterface::class)->flush();
+        $this->get('/cloth/'.$id);
+        $this->upload('/cloth/'.$id.'/photo', 'photo', $this->file('b.jpg', $this->jpeg(40, 40, [9, 9, 9])));
+        self::assertFileDoesNotExist($path);
+        self::assertNull($shelf->oneOf($this->fresh($account), $first));
     }
 
     public function testALargePhotoIsMadeSmaller(): void

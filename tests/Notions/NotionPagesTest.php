@@ -62,4 +62,30 @@ final class NotionPagesTest extends PageTestCase
         self::assertStringContainsString('invisible zip 55 cm: one of 57 cm is here, a little too long and usable.', $page);
         self::assertStringContainsString('4 buttons 25 mm: here.', $page);
     }
+
+    public function testWhatAProjectUsesGoesOutOfTheTinsAndComesBack(): void
+    {
+        $account = $this->signInToDemo();
+        $before = $this->workroom($account)->notions;
+        $page = $this->get('/shopping');
+        $this->browser->submit($page->filter('#notions tr:contains("Towpath coat") form')->form());
+        $after = $this->workroom($account)->notions;
+        self::assertSame([6, 2], [$before[0]->count, $after[0]->count], 'four buttons of 25 mm');
+        $page = $this->browser->followRedirect();
+        self::assertCount(0, $page->filter('#notions tr:contains("Towpath coat")'), 'it asks for nothing more');
+        $this->send('undo', []);
+        self::assertEquals($before, $this->workroom($account)->notions);
+        self::assertStringContainsString('4 buttons 25 mm: here.', self::says($this->browser->followRedirect(), '#notions'));
+    }
+
+    public function testAnothersProjectIsNotToBeSewnFromMyTins(): void
+    {
+        $project = $this->workroom($this->demo())->projects[0]->id;
+        $this->browser->loginUser($this->account());
+        foreach (['', '/undo'] as $end) {
+            $this->get('/notions');
+            $this->post('/notions/use/'.$project.$end);
+            self::assertResponseStatusCodeSame(404);
+        }
+    }
 }

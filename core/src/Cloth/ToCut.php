@@ -28,7 +28,9 @@ final readonly class ToCut
         public ?Length $length,
         public ?Length $width,
         public Percent $shrink,
-        public Working $working,
+        private Shrinkage $shrinkage,
+        private ?Length $measured,
+        private Length $squaring,
     ) {
     }
 
@@ -37,26 +39,35 @@ final readonly class ToCut
         $shrinkage = $cloth->shrinkage();
         $along = $cut->measuredSinceWash ? Percent::of(0) : $shrinkage->along;
         $across = $cut->measuredSinceWash ? Percent::of(0) : $shrinkage->across;
-        $width = null === $cloth->width ? null : $across->takenFrom($cloth->width->usable(), Rounding::Down);
-        if (null === $cut->length) {
-            return new self(null, $width, $along, Working::empty());
-        }
-        $squared = $cut->length->minus($assumptions->squaring->times(2))->larger(Length::zero());
-        $working = Working::empty()
-            ->start(new Sentence('The cut'), $cut->length, Source::Measured)
-            ->less(new Sentence('Squaring, both ends'), $assumptions->squaring->times(2), Source::Assumed);
-        $length = $along->takenFrom($squared, Rounding::Down);
-        if (!$along->isZero()) {
-            $working = $working->less(self::shrinkLabel($cloth, $along), $squared->minus($length), $shrinkage->source);
-        }
+        $squaring = $assumptions->squaring->times(2);
 
-        return new self($length, $width, $along, $working->result(new Sentence('To cut from'), Figure::exact($length)));
+        return new self(
+            null === $cut->length ? null : $along->takenFrom($cut->length->minus($squaring)->larger(Length::zero()), Rounding::Down),
+            null === $cloth->width ? null : $across->takenFrom($cloth->width->usable(), Rounding::Down),
+            $along,
+            $shrinkage,
+            $cut->length,
+            $squaring,
+        );
     }
 
-    private static function shrinkLabel(Cloth $cloth, Percent $along): Sentence
+    /** Empty when the cut has not been measured. */
+    public function working(): Working
     {
-        return $cloth->shrinkage()->fibreUnknown
-            ? new Sentence('May shrink {percent}: fibre unknown, so the most is counted', ['percent' => $along])
-            : new Sentence('Shrinks {percent} in the wash', ['percent' => $along]);
+        if (null === $this->measured || null === $this->length) {
+            return Working::empty();
+        }
+        $working = Working::empty()
+            ->start(new Sentence('The cut'), $this->measured, Source::Measured)
+            ->less(new Sentence('Squaring, both ends'), $this->squaring, Source::Assumed);
+        if (!$this->shrink->isZero()) {
+            $working = $working->less(
+                new Sentence($this->shrinkage->fibreUnknown ? 'May shrink {percent}: fibre unknown, so the most is counted' : 'Shrinks {percent} in the wash', ['percent' => $this->shrink]),
+                $this->measured->minus($this->squaring)->larger(Length::zero())->minus($this->length),
+                $this->shrinkage->source,
+            );
+        }
+
+        return $working->result(new Sentence('To cut from'), Figure::exact($this->length));
     }
 }

@@ -27,7 +27,7 @@ final readonly class Allotment
      */
     public function of(array $lines): array
     {
-        $left = array_map(static fn (Notion $notion): int => $notion->kind->goesByLength() ? $notion->length->micrometres ?? 0 : $notion->count ?? 1, $this->stash);
+        $left = $this->amounts();
         $reader = new NotionReader();
         $answers = [];
         foreach ($lines as $project => $wanted) {
@@ -38,6 +38,37 @@ final readonly class Allotment
         }
 
         return $answers;
+    }
+
+    /**
+     * What a stash is when one project's notions have been taken out of it.
+     *
+     * @param list<string> $lines as its envelope lists them
+     *
+     * @return list<Notion> those that changed, with what is left of them
+     */
+    public function without(array $lines): array
+    {
+        $left = $before = $this->amounts();
+        $reader = new NotionReader();
+        foreach ($lines as $line) {
+            $this->answer($line, $reader->read($line), $left);
+        }
+        $changed = [];
+        foreach ($this->stash as $i => $notion) {
+            if ($left[$i] !== $before[$i]) {
+                $byLength = $notion->kind->goesByLength();
+                $changed[] = new Notion($notion->id, $notion->kind, $notion->measure, $byLength ? $notion->count : $left[$i], $byLength ? (0 === $left[$i] ? null : Length::ofMicrometres($left[$i])) : $notion->length, $notion->name, $notion->place, $notion->notes);
+            }
+        }
+
+        return $changed;
+    }
+
+    /** @return array<int, int> of each notion of the stash: a number, or micrometres */
+    private function amounts(): array
+    {
+        return array_map(static fn (Notion $notion): int => $notion->kind->goesByLength() ? $notion->length->micrometres ?? 0 : $notion->count ?? 1, $this->stash);
     }
 
     /** @param array<int, int> $left of each notion of the stash: a number, or micrometres */

@@ -37,7 +37,7 @@ final readonly class SizeChartReader
         $sizes = $this->sizes(array_shift($lines));
         $rows = ['body' => [], 'finished' => []];
         foreach ($lines as $line) {
-            [$point, $finished, $cells] = $this->row($line, $default);
+            [$point, $finished, $cells] = $this->row($line, $default, \count($sizes));
             if (\count($cells) > \count($sizes)) {
                 throw new Unreadable(new Sentence('“{line}” has {cells} figures for {sizes} sizes: type one for each size, or a dash where the chart has none.', ['line' => mb_substr($line, 0, 60), 'cells' => \count($cells), 'sizes' => \count($sizes)]));
             }
@@ -98,7 +98,7 @@ final readonly class SizeChartReader
     }
 
     /** @return array{BodyPoint, bool, list<?Length>} the point, whether of the garment, and its figures */
-    private function row(string $line, Unit $default): array
+    private function row(string $line, Unit $default, int $columns): array
     {
         $plain = mb_strtolower($line);
         $finished = 1 === preg_match('/\b(finished|garment)\b/u', $plain);
@@ -107,13 +107,26 @@ final readonly class SizeChartReader
         if (null === $point) {
             throw new Unreadable(new Sentence('“{line}” does not begin with a point of the body: type one of {points}.', ['line' => mb_substr($line, 0, 60), 'points' => implode(', ', array_column(BodyPoint::cases(), 'value'))]));
         }
-        preg_match_all('/('.self::NUMBER.')\s*["″]?\s*[-–]\s*('.self::NUMBER.')(?!\/)|'.self::NUMBER.'|(?<=\s)[-–—](?=\s|$)/u', $plain, $found, \PREG_SET_ORDER);
+        $cells = $this->cells($plain, $unit, '\s*');
+        $strict = \count($cells) === $columns ? $cells : $this->cells($plain, $unit, '');
 
-        return [$point, $finished, array_map(static fn (array $cell): ?Length => match (true) {
+        return [$point, $finished, \count($strict) === $columns ? $strict : $cells];
+    }
+
+    /**
+     * @param string $blank that may stand about the dash of a range; "80 - 87" is a range or a gap, as the number of sizes says
+     *
+     * @return list<?Length>
+     */
+    private function cells(string $line, Unit $unit, string $blank): array
+    {
+        preg_match_all('/('.self::NUMBER.')'.$blank.'["″]?'.$blank.'[-–]'.$blank.'('.self::NUMBER.')(?!\/)|'.self::NUMBER.'|(?<=\s)[-–—](?=\s|$)/u', $line, $found, \PREG_SET_ORDER);
+
+        return array_map(static fn (array $cell): ?Length => match (true) {
             '' !== ($cell[2] ?? '') => Length::parse($cell[2], $unit),
             1 === preg_match('/\d/', $cell[0]) => Length::parse($cell[0], $unit),
             default => null,
-        }, $found)];
+        }, $found);
     }
 
     /** The longest name that stands in the line, so that "high bust" is not taken for "bust". */

@@ -17,11 +17,12 @@ use Octavum\Core\Pattern\Version;
 final readonly class Project
 {
     /**
-     * @param int              $rank        1 comes first
-     * @param ?string          $gradedTo    the largest size used, when sizes are graded between
-     * @param ?int             $minutes     the sewist's own figure; null for the version's or the pattern's
+     * @param int              $rank         1 comes first
+     * @param ?string          $gradedTo     the largest size used, when sizes are graded between
+     * @param ?int             $minutes      the sewist's own figure; null for the version's or the pattern's
      * @param list<Alteration> $alterations
      * @param list<Claim>      $claims
+     * @param bool             $notionsTaken out of the tins already, so that none are given out to it
      */
     public function __construct(
         public string $id,
@@ -40,6 +41,7 @@ final readonly class Project
         public array $alterations = [],
         public array $claims = [],
         public string $notes = '',
+        public bool $notionsTaken = false,
     ) {
     }
 
@@ -57,7 +59,7 @@ final readonly class Project
         }
         $claims = array_map(static fn (Claim $claim): Claim => new Claim($claim->id, $claim->role, $claim->cloth, $claim->cut, $claim->wish, $claim->stated, $claim->cutOut, $claim->lay ?? $lays[$claim->role->value] ?? null), $this->claims);
 
-        return new self($this->id, $this->name, $this->season, $this->rank, $this->person, $this->pattern, $this->version, $this->size, $this->gradedTo, $this->certainty, $this->state, $this->deadline, $this->minutes, $this->alterations, $claims, $this->notes);
+        return new self($this->id, $this->name, $this->season, $this->rank, $this->person, $this->pattern, $this->version, $this->size, $this->gradedTo, $this->certainty, $this->state, $this->deadline, $this->minutes, $this->alterations, $claims, $this->notes, $this->notionsTaken);
     }
 
     public function expectedMinutes(): ?int

@@ -139,7 +139,7 @@ final readonly class SeasonCheck
     {
         $lines = [];
         foreach ($open as $project) {
-            $lines['#'.$project->id] = $project->version->notions ?? [];
+            $lines['#'.$project->id] = $project->notionsTaken ? [] : $project->version->notions ?? [];
         }
 
         return (new Allotment($this->notions))->of($lines);
@@ -225,10 +225,10 @@ final readonly class SeasonCheck
         if ($need instanceof Unknown || null === $toCut->length) {
             $unknown = $need instanceof Unknown ? $need : new Unknown(Missing::Length, new Sentence('Measure the length.'));
 
-            return new RoleAnswer($claim, Verdict::NotKnown, $toCut, $unknown, null, $promises, $toCut->working, [$this->unknownSnag($project, $claim, $unknown), ...$stock]);
+            return new RoleAnswer($claim, Verdict::NotKnown, $toCut, $unknown, null, $promises, $toCut->working(), [$this->unknownSnag($project, $claim, $unknown), ...$stock]);
         }
         $available = $toCut->length;
-        $working = $toCut->working;
+        $working = $toCut->working();
         foreach ($ahead as $promise) {
             $working = $working->less(new Sentence('{project} has it first', ['project' => $promise->project->name]), $promise->amount, Source::Plan);
             $available = $available->minus($promise->amount);

@@ -8,6 +8,8 @@ use Octavum\Core\Colour\Lab;
 use Octavum\Core\Colour\MainColours;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 final class LabTest extends TestCase
 {
@@ -66,5 +68,30 @@ final class LabTest extends TestCase
     {
         self::assertSame(['#27405e'], (new MainColours())->of(array_fill(0, 50, [39, 64, 94])));
         self::assertCount(1, (new MainColours())->of([[10, 10, 10]]));
+    }
+
+    /** It is a measure of difference: none from itself, the same both ways, and never below nothing. */
+    public function testTheDifferenceOfAnyTwoColoursIsAMeasure(): void
+    {
+        $random = new Randomizer(new Mt19937(3));
+        for ($i = 0; $i < 500; ++$i) {
+            [$one, $other] = array_map(static fn (): Lab => Lab::ofRgb($random->getInt(0, 255), $random->getInt(0, 255), $random->getInt(0, 255)), [0, 1]);
+            self::assertEqualsWithDelta(0, $one->difference($one), 1e-9);
+            self::assertEqualsWithDelta($one->difference($other), $other->difference($one), 1e-6);
+            self::assertGreaterThanOrEqual(0, $one->difference($other));
+            self::assertLessThan(125, $one->difference($other));
+        }
+    }
+
+    public function testWhatIsCalledTheSameIsNearAndWhatIsNotIsFar(): void
+    {
+        $near = [['#1f2a4d', '#22336b'], ['#5f2a4c', '#6a2a50'], ['#f4ecd4', '#f5f0e0']];
+        $far = [['#1f2a4d', '#c22f2f'], ['#0f4a35', '#e29bb0'], ['#1c1d1f', '#fafafa']];
+        foreach ($near as [$one, $other]) {
+            self::assertLessThan(12, Lab::ofHex($one)->difference(Lab::ofHex($other)), $one);
+        }
+        foreach ($far as [$one, $other]) {
+            self::assertGreaterThan(25, Lab::ofHex($one)->difference(Lab::ofHex($other)), $one);
+        }
     }
 }

@@ -12,6 +12,8 @@ use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Notion\NotionReader;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 final class NotionTest extends TestCase
 {
@@ -76,6 +78,46 @@ final class NotionTest extends TestCase
         $answers = (new Allotment($elastic))->of(['shorts' => ['1 m elastic 30 mm', '50 cm elastic 30 mm', 'elastic 10 mm', 'interfacing']]);
         self::assertSame(['1 m elastic 30 mm: not here in one piece; 1.00 m to buy.', '50 cm elastic 30 mm: here.', 'elastic 10 mm: none is here; how much it takes is not said.', 'interfacing: none is here; how much it takes is not said.'], $this->says($answers['shorts']));
         self::assertSame([false, true, null, null], array_map(static fn (NotionAnswer $answer): ?bool => $answer->enough, $answers['shorts']));
+    }
+
+    /** Whatever is asked for, no more is given out than there is, and whoever comes first is never worse off for those behind. */
+    public function testNoMoreIsGivenOutThanThereIs(): void
+    {
+        $random = new Randomizer(new Mt19937(7));
+        for ($round = 0; $round < 200; ++$round) {
+            $stash = [];
+            $there = 0;
+            for ($i = 0, $tins = $random->getInt(0, 4); $i < $tins; ++$i) {
+                $there += $count = $random->getInt(0, 9);
+                $stash[] = new Notion('n'.$i, NotionKind::Button, Length::ofMillimetres(11), $count);
+            }
+            $lines = ['p0' => [$random->getInt(1, 9).' buttons 11 mm']];
+            for ($i = 1, $projects = $random->getInt(1, 5); $i < $projects; ++$i) {
+                $lines['p'.$i] = [$random->getInt(1, 9).' buttons 11 mm'];
+            }
+            $answers = (new Allotment($stash))->of($lines);
+            $given = $wanted = 0;
+            foreach ($answers as $project => [$answer]) {
+                $wanted += (int) $answer->wanted->count;
+                $given += (int) $answer->wanted->count - (int) $answer->missing;
+                self::assertSame(0 === $answer->missing, $answer->enough, $project);
+            }
+            self::assertSame(min($there, $wanted), $given);
+            self::assertEquals($answers['p0'], (new Allotment($stash))->of(['p0' => $lines['p0']])['p0'], 'those behind take nothing away');
+        }
+    }
+
+    public function testNothingTypedIsDropped(): void
+    {
+        foreach (['7 odd buttons 11 mm 22 mm, tin', 'zip 20 cm 30 cm', '3 reels thread no. 40'] as $line) {
+            $read = (new NotionReader())->read($line);
+            $kept = implode(' ', [$read->kind->value, $read->name, $read->count, $read->measure?->millimetres()]);
+            preg_match_all('/\p{L}+/u', $line, $words);
+            foreach ($words[0] as $word) {
+                self::assertTrue(\in_array($word, ['mm', 'cm', 'buttons', 'reels'], true) || str_contains($kept, $word), $line.': '.$word);
+            }
+        }
+        self::assertStringContainsString('11 mm', (new NotionReader())->read('7 odd buttons 11 mm 22 mm')->name, 'a measure that found no use stands in the name');
     }
 
     /**

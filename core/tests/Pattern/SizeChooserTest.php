@@ -104,6 +104,35 @@ final class SizeChooserTest extends TestCase
         self::assertStringContainsString('does not tell its sizes apart', (string) $this->advice(Garment::Top, "S M\nbust 90 90", ['bust' => '92'])->sentence);
     }
 
+    /** Whoever is larger is never offered a smaller size, and the size offered is never smaller than the body by more than 1 cm. */
+    public function testALargerBodyNeverTakesASmallerSize(): void
+    {
+        $order = array_flip(['8', '10', '12', '14', '16', '18', '20']);
+        $chart = (new SizeChartReader())->read(self::WOMEN, Unit::Centimetre);
+        $before = -1;
+        for ($millimetres = 780; $millimetres <= 1080; ++$millimetres) {
+            $advice = (new SizeChooser())->choose(new Person('o', 'Odalys', measured: [new Measured(new \DateTimeImmutable('2026-01-10'), ['bust' => Length::ofMillimetres($millimetres)])]), new Pattern('p', 'Blouse', garment: Garment::Top, chart: $chart));
+            self::assertNotNull($advice->size);
+            self::assertGreaterThanOrEqual($before, $order[$advice->size]);
+            $before = $order[$advice->size];
+            self::assertGreaterThanOrEqual($millimetres - 10, $chart->body['bust'][$advice->size]->millimetres());
+        }
+        self::assertSame($order['20'], $before);
+    }
+
+    public function testAHatGoesByTheHeadAndACoatDoesNotAskForTheWaist(): void
+    {
+        self::assertSame('58', $this->advice(Garment::Hat, "54 56 58 60\nhead 54 56 58 60", ['head' => '57.5'])->size);
+        self::assertSame('Size 14, by bust, hip.', (string) $this->advice(Garment::Coat, self::WOMEN, ['bust' => '92', 'waist' => '87', 'hip' => '97'])->sentence);
+    }
+
+    public function testAGapInTheChartIsSteppedOver(): void
+    {
+        $advice = $this->advice(Garment::Top, "8 10 12\nbust 80 - 87", ['bust' => '82']);
+        self::assertSame('12', $advice->size);
+        self::assertStringContainsString('lies between 8 and 12', $this->flags($advice)[0]);
+    }
+
     /**
      * @param array<string, string> $body     in centimetres
      * @param list<Edition>         $editions

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Season;
 
+use Octavum\Core\Body\Measured;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
@@ -11,6 +12,7 @@ use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Line;
@@ -22,14 +24,23 @@ use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Need\Way;
+use Octavum\Core\Notion\Notion;
+use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Pattern\Edition;
+use Octavum\Core\Pattern\Garment;
+use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Role;
+use Octavum\Core\Pattern\SizeChartReader;
+use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\SeasonCheck;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Season\Wish;
 use PHPUnit\Framework\TestCase;
@@ -233,6 +244,45 @@ final class SeasonCheckTest extends TestCase
     private function write(Figure $figure): string
     {
         return (new Tape(System::Metric))->write($figure);
+    }
+
+    public function testASmallerSizeThanTheChartSaysIsASnagAndALargerOneIsNot(): void
+    {
+        $chart = (new SizeChartReader())->read("12 14 16\nbust 87 92 97", Unit::Centimetre);
+        $person = new Person('p', 'Ottoline', measured: [new Measured(new \DateTimeImmutable('2026-10-04'), ['bust' => Length::ofMillimetres(920)])]);
+        $snags = fn (string $size): array => array_map(static fn (Snag $snag): string => (string) $snag->sentence, $this->planned($size, $person, new Pattern('x', 'Blouse', garment: Garment::Top, chart: $chart))->snags);
+        self::assertContains('Blouse: size 12 is planned, and by the chart Ottoline takes 14.', $snags('12'));
+        self::assertSame([], array_filter($snags('14'), static fn (string $says): bool => str_contains($says, 'by the chart')));
+        self::assertSame([], array_filter($snags('16'), static fn (string $says): bool => str_contains($says, 'by the chart')));
+        self::assertSame([], array_filter($snags('42'), static fn (string $says): bool => str_contains($says, 'by the chart')), 'a size the chart does not know');
+    }
+
+    public function testPiecesMissingAndAlterationsNotDrawnAreSnagsOfWhoeverItIsFor(): void
+    {
+        $pattern = new Pattern('x', 'Blouse', editions: [new Edition('small half', ['12', '14'], missing: 'cuff facing'), new Edition('large half', ['16'])], alterations: [new KeptAlteration('p', 'Longer', drawn: true), new KeptAlteration('p', 'Forward shoulder'), new KeptAlteration('q', 'Wider')]);
+        $says = implode(' ', array_map(static fn (Snag $snag): string => (string) $snag->sentence, $this->planned('14', new Person('p', 'Ottoline'), $pattern)->snags));
+        self::assertStringContainsString('the copy of Blouse lacks cuff facing', $says);
+        self::assertStringContainsString('not drawn on the paper yet: Forward shoulder.', $says);
+        $other = implode(' ', array_map(static fn (Snag $snag): string => (string) $snag->sentence, $this->planned('16', null, $pattern)->snags));
+        self::assertStringNotContainsString('lacks', $other, 'the other half is whole');
+        self::assertStringNotContainsString('not drawn', $other);
+    }
+
+    public function testNotionsAreASnagOnlyWhereSomebodyHasWrittenNotionsDown(): void
+    {
+        $pattern = new Pattern('x', 'Blouse', versions: [new Version('v', 'A', new RequirementTable(['14'], []), ['6 buttons 11 mm', 'zip 20 cm'])]);
+        $says = fn (Notion ...$notions): string => implode(' ', array_map(static fn (Snag $snag): string => (string) $snag->sentence, $this->planned('14', null, $pattern, array_values($notions))->snags));
+        self::assertStringNotContainsString('not here', $says());
+        self::assertStringContainsString('6 buttons 11 mm, zip 20 cm', $says(new Notion('n', NotionKind::Button, Length::ofMillimetres(11), 5)));
+        self::assertStringNotContainsString('6 buttons', $says(new Notion('n', NotionKind::Button, Length::ofMillimetres(11), 6)));
+    }
+
+    /** @param list<Notion> $notions of the stash */
+    private function planned(string $size, ?Person $person, Pattern $pattern, array $notions = []): ProjectAnswer
+    {
+        $project = new Project('project', $pattern->title, Plan::season(), 1, $person, $pattern, $pattern->versions[0] ?? null, $size, claims: [new Claim('claim', Role::Main)]);
+
+        return (new SeasonCheck(new Assumptions(), $notions))->check(Plan::season(), [$project])->projects[0];
     }
 
     /** @return list<string> */
