@@ -4,15 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Find;
 
-use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\DBAL\Connection;
 use Octavum\Account\Account;
-use Octavum\Cloth\ClothRecord;
 use Octavum\Core\Find\Forgiving;
 use Octavum\Input\Words;
-use Octavum\Notions\NotionRecord;
-use Octavum\Pattern\PatternRecord;
-use Octavum\People\PersonRecord;
-use Octavum\Season\ProjectRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -24,58 +19,62 @@ final class FindController extends AbstractController
 {
     private const MOST = 8;
 
+    /** Of each kind: its name, what is shown beside it, and what else it is found by, of what the account has. */
     private const SOURCES = [
-        'project' => ['SELECT r.id, r.name AS name, s.name AS more FROM '.ProjectRecord::class.' r JOIN r.season s WHERE s.account = :account AND r.removedAt IS NULL', ['r.name', 'r.notes']],
-        'cloth' => ['SELECT r.id, r.name AS name, r.place AS more FROM '.ClothRecord::class.' r WHERE r.account = :account AND r.removedAt IS NULL', ['r.name', 'r.place', 'r.notes', 'r.type', 'r.fibres']],
-        'pattern' => ['SELECT r.id, r.title AS name, r.number AS more FROM '.PatternRecord::class.' r WHERE r.account = :account AND r.removedAt IS NULL', ['r.title', 'r.maker', 'r.number', 'r.otherNumbers', 'r.garment', 'r.place']],
-        'notion' => ['SELECT r.id, CONCAT(r.kind, \' \', r.name) AS name, r.place AS more FROM '.NotionRecord::class.' r WHERE r.account = :account AND r.removedAt IS NULL', ['r.name', 'r.kind', 'r.place', 'r.notes']],
-        'person' => ['SELECT r.id, r.name AS name, r.notes AS more FROM '.PersonRecord::class.' r WHERE r.account = :account AND r.removedAt IS NULL', ['r.name', 'r.notes']],
+        'project' => 'SELECT r.id, r.name, s.name AS more, r.notes AS rest FROM project r JOIN season s ON s.id = r.season_id WHERE s.account_id = :account AND r.removed_at IS NULL',
+        'cloth' => "SELECT r.id, r.name, r.place AS more, COALESCE(r.type, '') || ' ' || r.fibres || ' ' || r.kept_with || ' ' || r.notes AS rest FROM cloth r WHERE r.account_id = :account AND r.removed_at IS NULL",
+        'pattern' => "SELECT r.id, r.title AS name, r.number AS more, r.maker || ' ' || r.other_numbers || ' ' || r.garment || ' ' || r.place AS rest FROM pattern r WHERE r.account_id = :account AND r.removed_at IS NULL",
+        'notion' => "SELECT r.id, r.kind || ' ' || r.name AS name, r.place AS more, r.notes AS rest FROM notion r WHERE r.account_id = :account AND r.removed_at IS NULL",
+        'person' => "SELECT r.id, r.name, '' AS more, r.notes AS rest FROM person r WHERE r.account_id = :account AND r.removed_at IS NULL",
     ];
 
+    public function __construct(private readonly Connection $connection)
+    {
+    }
+
     #[Route('/find', name: 'find', methods: ['GET'])]
-    public function find(Request $request, EntityManagerInterface $entities, #[CurrentUser] Account $account): Response
+    public function find(Request $request, #[CurrentUser] Account $account): Response
     {
         $text = mb_substr(trim($request->query->getString('q')), 0, 80);
         $words = \array_slice(Words::of($text), 0, 6);
-        $found = [];
-        foreach ([] === $words ? [] : self::SOURCES as $kind => [$select, $fields]) {
-            $query = $entities->createQuery($select.implode('', array_map(
-                static fn (int $i): string => ' AND ('.implode(' OR ', array_map(static fn (string $field): string => $field.' LIKE :word'.$i." ESCAPE '!'", $fields)).')',
-                array_keys($words),
-            )))->setParameter('account', $account)->setMaxResults(self::MOST);
-            foreach ($words as $i => $word) {
-                $query->setParameter('word'.$i, '%'.strtr($word, ['!' => '!!', '%' => '!%', '_' => '!_']).'%');
-            }
-            /** @var list<array{id: string, name: string, more: string}> $rows */
-            $rows = $query->getArrayResult();
-            foreach ($rows as $row) {
-                $found[] = ['kind' => $kind] + $row;
-            }
+        $where = implode(' AND ', array_map(static fn (int $i): string => "name || ' ' || more || ' ' || rest LIKE :word".$i." ESCAPE '!'", array_keys($words)));
+        $with = [];
+        foreach ($words as $i => $word) {
+            $with['word'.$i] = '%'.strtr($word, ['!' => '!!', '%' => '!%', '_' => '!_']).'%';
         }
-
-        $found = [] === $found && [] !== $words ? $this->forgiving($text, $entities, $account) : $found;
+        $found = [];
+        foreach ([] === $words ? [] : array_keys(self::SOURCES) as $kind) {
+            $found = [...$found, ...$this->rows($kind, ' WHERE '.$where.' LIMIT '.self::MOST, $with, $account)];
+        }
+        $found = [] === $found && [] !== $words ? $this->forgiving($text, $account) : $found;
 
         return $this->render($request->isXmlHttpRequest() ? 'find/_found.html.twig' : 'find/show.html.twig', ['found' => $found, 'text' => $text]);
     }
 
-    /** @return list<array{kind: string, id: string, name: string, more: string}> */
-    private function forgiving(string $text, EntityManagerInterface $entities, Account $account): array
+    /** @return list<array{kind: string, id: string, name: string, more: string, rest: string}> */
+    private function forgiving(string $text, Account $account): array
     {
         $texts = $rows = [];
-        foreach (self::SOURCES as $kind => [$select, $fields]) {
-            $more = array_values(array_diff($fields, ['r.name', 'r.title', 'r.number', 'r.notes']));
-            $wanted = implode(', ', array_map(static fn (string $field, int $i): string => $field.' AS field'.$i, $more, array_keys($more)));
-            /** @var list<array<string, mixed>> $all */
-            $all = $entities->createQuery(str_replace(' FROM ', ('' === $wanted ? '' : ', '.$wanted).' FROM ', $select))->setParameter('account', $account)->getArrayResult();
-            foreach ($all as $row) {
-                $strings = array_map(static fn (mixed $value): string => $value instanceof \BackedEnum ? (string) $value->value : (\is_array($value) ? implode(' ', array_map(static fn (mixed $part): string => \is_string($part) ? $part : '', [...array_keys($value), ...array_values($value)])) : (\is_string($value) ? $value : '')), $row);
-                $key = $kind.' '.$strings['id'];
-                $rows[$key] = ['kind' => $kind, 'id' => $strings['id'], 'name' => $strings['name'], 'more' => $strings['more']];
-                unset($strings['id']);
-                $texts[$key] = implode(' ', $strings);
+        foreach (array_keys(self::SOURCES) as $kind) {
+            foreach ($this->rows($kind, '', [], $account) as $row) {
+                $rows[$kind.$row['id']] = $row;
+                $texts[$kind.$row['id']] = $row['name'].' '.$row['more'].' '.$row['rest'];
             }
         }
 
         return array_map(static fn (string $key): array => $rows[$key], (new Forgiving())->find($text, $texts, self::MOST));
+    }
+
+    /**
+     * @param array<string, string> $with parameters
+     *
+     * @return list<array{kind: string, id: string, name: string, more: string, rest: string}>
+     */
+    private function rows(string $kind, string $where, array $with, Account $account): array
+    {
+        /** @var list<array{id: string, name: string, more: string, rest: string}> $rows */
+        $rows = $this->connection->fetchAllAssociative('SELECT * FROM ('.self::SOURCES[$kind].')'.$where, ['account' => $account->id] + $with);
+
+        return array_map(static fn (array $row): array => ['kind' => $kind] + $row, $rows);
     }
 }

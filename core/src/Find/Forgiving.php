@@ -41,8 +41,9 @@ final readonly class Forgiving
         $scores = null;
         foreach ($wanted as $word) {
             $found = [];
+            $same = array_flip(array_merge(...array_filter(self::SAME, static fn (array $group): bool => \in_array($word, $group, true))));
             foreach ($places as $known => $keys) {
-                $rank = $this->rank($word, substr($known, 1));
+                $rank = $this->rank($word, substr($known, 1), $same);
                 foreach ($rank > 0 ? $keys : [] as $key => $at) {
                     $found[$key] = max($found[$key] ?? 0, $rank + 2 / (1 + $at));
                 }
@@ -57,8 +58,12 @@ final readonly class Forgiving
         return array_map(strval(...), \array_slice(array_keys($scores), 0, $most));
     }
 
-    /** How well a word that is there answers one that is wanted; 0 not at all. */
-    private function rank(string $wanted, string $known): int
+    /**
+     * How well a word that is there answers one that is wanted; 0 not at all.
+     *
+     * @param array<string, int> $same words that mean the same
+     */
+    private function rank(string $wanted, string $known, array $same): int
     {
         if ($wanted === $known) {
             return self::RANKS['same'];
@@ -66,10 +71,8 @@ final readonly class Forgiving
         if (str_starts_with($known, $wanted)) {
             return self::RANKS['begins'];
         }
-        foreach (self::SAME as $group) {
-            if (\in_array($wanted, $group, true) && \in_array($known, $group, true)) {
-                return self::RANKS['word'];
-            }
+        if (isset($same[$known])) {
+            return self::RANKS['word'];
         }
         if (\strlen($wanted) > 2 && str_contains($known, $wanted)) {
             return self::RANKS['within'];
