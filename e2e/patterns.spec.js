@@ -46,3 +46,45 @@ test('a version is planned from its pattern', async ({ demo: page }) => {
     await ready(page);
     await expect(page.getByLabel('Pattern and version')).toHaveValue('T131 Ferry wrap skirt, A');
 });
+
+test('a box of patterns is typed by keyboard, and one that is owned already is said before it is saved', async ({ demo: page }) => {
+    await open(page, '/patterns/haul');
+    await page.getByLabel('What lies in the box').focus();
+    for (const line of ['Q112 wrap dress, PDF, 8-20, not printed, needs 3 buttons 18mm', 'K871 evensong, tissue', 'moonwear, glows in the dark']) {
+        await page.keyboard.type(line);
+        await page.keyboard.press('Enter');
+    }
+    await expect(page.locator('.haul-lines li')).toHaveCount(3);
+    await expect(page.locator('.haul-lines')).toContainText('“8-20” is read as 8, 10, 12, 14, 16, 18, 20');
+    await expect(page.locator('.haul-lines')).toContainText('Number K871 is another number of Evensong dress');
+    await page.keyboard.press('Control+Enter');
+    await expect(page.getByText('One of these may be in the library already')).toBeVisible();
+    await expect(page.getByLabel('What lies in the box')).toHaveValue(/moonwear/);
+    await page.getByLabel('They are others: keep all of them').check();
+    await page.getByRole('button', { name: 'Put them into the library' }).click();
+    await expect(page.getByText('3 patterns are in the library.')).toBeVisible();
+    await page.getByRole('button', { name: 'undo' }).click();
+    await expect(page.getByText('26 of 26 patterns')).toBeVisible();
+});
+
+test('alterations kept for someone are counted into a project', async ({ demo: page }) => {
+    await open(page, '/season');
+    await page.getByRole('link', { name: 'Towpath coat', exact: true }).first().click();
+    await expect(page.getByText('26 cm missing')).toBeVisible();
+    await page.getByRole('button', { name: 'Count them in' }).click();
+    await expect(page.getByText('32 cm missing')).toBeVisible();
+    await expect(page.getByLabel('What', { exact: true }).first()).toHaveValue('Lengthen the body by 3 cm');
+});
+
+test('patterns are left out by what they ask for, and one is printed as a card', async ({ demo: page }) => {
+    await open(page, '/patterns?garment=shirt');
+    await page.getByText('Without …').click();
+    await page.getByLabel('buttonholes').check();
+    await page.getByRole('button', { name: 'Show' }).click();
+    await expect(page.locator('.sheet tbody tr')).toHaveCount(1);
+    await page.getByRole('link', { name: 'Smokehouse overshirt' }).click();
+    await page.getByRole('link', { name: 'Card to print' }).click();
+    await page.emulateMedia({ media: 'print' });
+    await expect(page.locator('.pattern-card')).toContainText('8 buttons 15 mm');
+    await expect(page.getByRole('button', { name: 'Print the card' })).toBeHidden();
+});

@@ -33,6 +33,12 @@ final class TapeTest extends TestCase
         yield 'the working is finer' => ['2.342 m', System::Metric, Figure::exact($metres('2.342'))];
         yield 'and keeps two places' => ['2.50 m', System::Metric, Figure::exact($metres('2.5'))];
         yield 'small in the working' => ['31.5 cm', System::Metric, Figure::exact($metres('0.315'))];
+        yield 'a body, to the millimetre' => ['94.5 cm', System::Metric, Figure::body($metres('0.945'))];
+        yield 'a body over a metre stays in centimetres' => ['104.5 cm', System::Metric, Figure::body($metres('1.045'))];
+        yield 'a body in inches, to the nearest eighth' => ['37¼ in', System::Imperial, Figure::body($metres('0.945'))];
+        yield 'a button' => ['25 mm', System::Metric, Figure::notion($metres('0.025'))];
+        yield 'a zip' => ['57 cm', System::Metric, Figure::notion($metres('0.57'))];
+        yield 'a button in inches' => ['⅝ in', System::Imperial, Figure::notion($metres('0.0159'))];
         yield 'a metric width' => ['137 cm', System::Metric, Figure::width($metres('1.37'))];
         yield 'yards, owned' => ['3⅜ yd', System::Imperial, Figure::owned($metres('3.1404'))];
         yield 'yards, needed' => ['3½ yd', System::Imperial, Figure::needed($metres('3.1404'))];
@@ -76,5 +82,15 @@ final class TapeTest extends TestCase
                 self::assertLessThanOrEqual(Unit::EighthYard->value, Length::parse($needed, Unit::Metre)->minus(Length::parse($owned, Unit::Metre))->micrometres);
             }
         }
+    }
+
+    public function testBothUnitsAreShownEachRoundedTowardsSafety(): void
+    {
+        $both = new Tape(System::Metric, both: true);
+        self::assertSame('26 cm (10¼ in)', $both->write(Figure::needed(Length::ofMetres('0.2576'))));
+        self::assertSame('2.34 m (2½ yd)', $both->write(Figure::owned(Length::ofMetres('2.342'))));
+        self::assertSame('137 cm (53⅞ in)', $both->write(Figure::width(Length::ofMetres('1.37'))));
+        self::assertSame('2.342 m', $both->write(Figure::exact(Length::ofMetres('2.342'))), 'the working stays in one');
+        self::assertSame('2½ yd (2.34 m)', (new Tape(System::Imperial, both: true))->write(Figure::owned(Length::ofMetres('2.342'))));
     }
 }
