@@ -25,6 +25,12 @@ final readonly class ClothFilter
 
     private ?Lab $near;
 
+    /** @var \WeakMap<Cloth, list<string>> the choices that leave a cloth out, worked out once */
+    private \WeakMap $failed;
+
+    /** @var \WeakMap<Cloth, float> */
+    private \WeakMap $distances;
+
     /**
      * @param 'colour'|'kind'|'length'|'name'|'newest'|'place'|'width' $sort
      * @param string                                                   $kind  a structure or a type
@@ -46,6 +52,8 @@ final readonly class ClothFilter
         public ?array $taken = null,
     ) {
         $this->near = null === $near ? null : Lab::ofHex($near);
+        $this->failed = new \WeakMap();
+        $this->distances = new \WeakMap();
     }
 
     /**
@@ -104,8 +112,14 @@ final readonly class ClothFilter
         return $counts;
     }
 
-    /** @return list<string> the choices that leave a cloth out */
+    /** @return list<string> */
     private function fails(Cloth $cloth, Assumptions $assumptions): array
+    {
+        return $this->failed[$cloth] ??= $this->failing($cloth, $assumptions);
+    }
+
+    /** @return list<string> the choices that leave a cloth out */
+    private function failing(Cloth $cloth, Assumptions $assumptions): array
     {
         $longest = null === $this->atLeast ? null : Stash::longest($cloth, $assumptions);
 
@@ -157,7 +171,7 @@ final readonly class ClothFilter
     {
         $near = $this->near;
 
-        return null === $near || [] === $cloth->colours ? \INF : min(array_map(static fn (string $colour): float => $near->difference(Lab::ofHex($colour)), $cloth->colours));
+        return $this->distances[$cloth] ??= null === $near || [] === $cloth->colours ? \INF : min(array_map(static fn (string $colour): float => $near->difference(Lab::ofHex($colour)), $cloth->colours));
     }
 
     private function key(Cloth $cloth, Assumptions $assumptions): string|int|float
