@@ -6,6 +6,8 @@ namespace Octavum\Cloth;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -20,7 +22,7 @@ final class BulkController extends AbstractController
     private const BEFORE = 'cloth-bulk-before';
     private const MOST = 500;
 
-    public function __construct(private readonly ClothRepository $cloths, private readonly EntityManagerInterface $entities, private readonly ClockInterface $clock, private readonly Toast $toast)
+    public function __construct(private readonly ClothRepository $cloths, private readonly ClothMapper $mapper, private readonly EntityManagerInterface $entities, private readonly ClockInterface $clock, private readonly Toast $toast)
     {
     }
 
@@ -45,7 +47,7 @@ final class BulkController extends AbstractController
         }
         $before = [];
         foreach ($records as $record) {
-            $before[$record->id] = ['place' => $record->place, 'set' => $record->set, 'aside' => $record->setAside, 'gone' => null !== $record->removedAt, 'ledgers' => array_column($record->cuts->map(static fn (CutRecord $cut): array => ['id' => $cut->id, 'ledger' => $cut->ledger])->toArray(), 'ledger', 'id')];
+            $before[$record->id] = ['place' => $record->place, 'set' => $record->set, 'aside' => $record->setAside, 'gone' => null !== $record->removedAt, 'ledgers' => $record->ledgers()];
             match ($what) {
                 'move' => $record->place = $text,
                 'set' => $record->set = $text,
@@ -72,9 +74,7 @@ final class BulkController extends AbstractController
             $was = $before[$record->id];
             [$record->place, $record->set, $record->setAside] = [$was['place'], $was['set'], $was['aside']];
             $record->removedAt = $was['gone'] ? $record->removedAt : null;
-            foreach ($record->cuts as $cut) {
-                $cut->ledger = $was['ledgers'][$cut->id] ?? $cut->ledger;
-            }
+            $record->takeLedgers($was['ledgers']);
         }
         $this->entities->flush();
         $this->toast->say('The cloths are as they were before.');
@@ -85,10 +85,10 @@ final class BulkController extends AbstractController
     /** Every cut of it that is here and has not been washed yet. */
     private function wash(ClothRecord $record): void
     {
-        foreach ($record->cuts as $cut) {
-            $kinds = array_column($cut->ledger, 'kind');
-            if (null === $cut->removedAt && [] === array_intersect($kinds, ['washed', 'given away'])) {
-                $cut->ledger = [...$cut->ledger, ['on' => $this->clock->now()->format('Y-m-d'), 'kind' => 'washed']];
+        foreach ($record->cuts as $stored) {
+            $cut = $this->mapper->cut($stored);
+            if (null === $stored->removedAt && !$cut->gone && !$cut->washed) {
+                $this->mapper->storeCut($cut->with(new LedgerEntry($this->clock->now()->setTime(0, 0), LedgerKind::Washed)), $stored);
             }
         }
     }

@@ -224,8 +224,6 @@ final class ClothController extends AbstractController
 
     private function own(Account $account, string $id): ClothRecord
     {
-        $record = $this->cloths->oneOf($account, $id);
-
-        return null !== $record && null === $record->removedAt ? $record : throw $this->createNotFoundException();
+        return $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
     }
 }

@@ -62,6 +62,12 @@ final class ClothRepository extends ServiceEntityRepository
         return $this->findOneBy(['id' => $id, 'account' => $account]);
     }
 
+    /** One of the account's own that has not been removed. */
+    public function hereOf(Account $account, string $id): ?ClothRecord
+    {
+        return $this->findOneBy(['id' => $id, 'account' => $account, 'removedAt' => null]);
+    }
+
     public function cutOf(Account $account, string $id): ?CutRecord
     {
         /** @var ?CutRecord $record */

@@ -8,15 +8,13 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Haul\HaulLine;
+use Octavum\Database\LastBrought;
 use Symfony\Component\Clock\ClockInterface;
-use Symfony\Component\HttpFoundation\RequestStack;
 
 /** Puts what was read from lines or a table into the stash, and takes the last lot out again. */
 final readonly class HaulStore
 {
-    private const LAST = 'haul-last';
-
-    public function __construct(private EntityManagerInterface $entities, private ClothRepository $cloths, private ClothMapper $mapper, private AccountSettings $settings, private ClockInterface $clock, private RequestStack $requests)
+    public function __construct(private EntityManagerInterface $entities, private ClothMapper $mapper, private AccountSettings $settings, private ClockInterface $clock, private LastBrought $last)
     {
     }
 
@@ -36,18 +34,11 @@ final readonly class HaulStore
             $added[] = $record->id;
         }
         $this->entities->flush();
-        $this->requests->getSession()->set(self::LAST, $added);
+        $this->last->keep(ClothRecord::class, $added);
     }
 
     public function takeOut(Account $account): void
     {
-        $added = $this->requests->getSession()->remove(self::LAST);
-        foreach (\is_array($added) ? $added : [] as $id) {
-            $record = \is_string($id) ? $this->cloths->oneOf($account, $id) : null;
-            if (null !== $record) {
-                $record->removedAt = $this->clock->now();
-            }
-        }
-        $this->entities->flush();
+        $this->last->takeOut(ClothRecord::class, $account);
     }
 }

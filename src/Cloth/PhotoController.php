@@ -80,13 +80,9 @@ final class PhotoController extends AbstractController
 
     private function change(ClothRecord $cloth, ?string $file, string $says): Response
     {
-        $account = $cloth->account;
         $former = $cloth->photo;
-        foreach ([[$former, $this->clock->now()], [$file, null]] as [$which, $removedAt]) {
-            $known = null === $which ? null : $this->shelf->these($account, [$which])[0] ?? null;
-            if (null !== $known) {
-                $known->removedAt = $removedAt;
-            }
+        foreach ($this->shelf->these($cloth->account, array_values(array_filter([$former, $file], static fn (?string $id): bool => null !== $id))) as $known) {
+            $known->removedAt = $known->id === $file ? null : $this->clock->now();
         }
         $cloth->photo = $file;
         $this->entities->flush();
@@ -97,8 +93,6 @@ final class PhotoController extends AbstractController
 
     private function own(Account $account, string $id): ClothRecord
     {
-        $cloth = $this->cloths->oneOf($account, $id);
-
-        return null !== $cloth && null === $cloth->removedAt ? $cloth : throw $this->createNotFoundException();
+        return $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
     }
 }

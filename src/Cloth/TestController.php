@@ -67,7 +67,6 @@ final class TestController extends AbstractController
 
                 return $this->redirectToRoute('cloth', ['id' => $id]);
             }
-            $this->entities->refresh($record);
         }
         $cuts = [];
         foreach ($cloth->cuts as $i => $cut) {
@@ -85,9 +84,7 @@ final class TestController extends AbstractController
         $before = ((array) $request->getSession()->remove(self::BEFORE))[$id] ?? null;
         if (null !== $before) {
             [$record->width, $record->selvage, $record->shrinkAlong, $record->shrinkAcross, $record->grams, $record->weight, $record->feel, $record->family, $record->tests] = [$before['width'], $before['selvage'], $before['along'], $before['across'], $before['grams'], $before['class'], $before['feel'], $before['family'], $before['tests']];
-            foreach ($record->cuts as $cut) {
-                $cut->ledger = $before['ledgers'][$cut->id] ?? $cut->ledger;
-            }
+            $record->takeLedgers($before['ledgers']);
             $this->entities->flush();
             $this->toast->say('{cloth} is as it was before the test.', ['cloth' => $record->name]);
         }
@@ -216,13 +213,11 @@ final class TestController extends AbstractController
     private function snapshot(ClothRecord $record): array
     {
         return ['width' => $record->width, 'selvage' => $record->selvage, 'along' => $record->shrinkAlong, 'across' => $record->shrinkAcross, 'grams' => $record->grams, 'class' => $record->weight, 'feel' => $record->feel, 'family' => $record->family, 'tests' => $record->tests,
-            'ledgers' => array_column($record->cuts->map(static fn (CutRecord $cut): array => ['id' => $cut->id, 'ledger' => $cut->ledger])->toArray(), 'ledger', 'id')];
+            'ledgers' => $record->ledgers()];
     }
 
     private function own(Account $account, string $id): ClothRecord
     {
-        $cloth = $this->cloths->oneOf($account, $id);
-
-        return null !== $cloth && null === $cloth->removedAt ? $cloth : throw $this->createNotFoundException();
+        return $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
     }
 }

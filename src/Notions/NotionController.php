@@ -12,6 +12,7 @@ use Octavum\Core\Notion\Allotment;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Notion\NotionReader;
+use Octavum\Database\LastBrought;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
@@ -58,15 +59,11 @@ final class NotionController extends AbstractController
         return $this->render('notions/list.html.twig', ['notions' => $notions, 'values' => $entry->typed, 'faults' => $entry->faults()], new Response(status: $entry->status()));
     }
 
-    /** Takes out what was just put in, or puts back what was taken out. */
-    #[Route('/undo', name: 'notions_undo', methods: ['POST'])]
-    public function undo(Request $request, #[CurrentUser] Account $account): Response
+    /** Takes out again what was last put in. */
+    #[Route('/take-out', name: 'notions_take_out', methods: ['POST'])]
+    public function takeOut(LastBrought $last, #[CurrentUser] Account $account): Response
     {
-        foreach (\array_slice(explode('-', $request->query->getString('ids')), 0, self::MOST) as $id) {
-            $record = $this->tins->oneOf($account, $id) ?? throw $this->createNotFoundException();
-            $record->removedAt = null === $record->removedAt ? $this->clock->now() : null;
-        }
-        $this->entities->flush();
+        $last->takeOut(NotionRecord::class, $account);
         $this->toast->say('The tins are as they were before.');
 
         return $this->redirectToRoute('notions');
@@ -147,7 +144,18 @@ final class NotionController extends AbstractController
     {
         $this->own($account, $id)->removedAt = $this->clock->now();
         $this->entities->flush();
-        $this->toast->say('The notion is taken out.', [], $this->generateUrl('notions_undo', ['ids' => $id]));
+        $this->toast->say('The notion is taken out.', [], $this->generateUrl('notion_restore', ['id' => $id]));
+
+        return $this->redirectToRoute('notions');
+    }
+
+    #[Route('/{id}/restore', name: 'notion_restore', methods: ['POST'])]
+    public function restore(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->tins->oneOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = null;
+        $this->entities->flush();
+        $this->toast->say('The tins are as they were before.');
 
         return $this->redirectToRoute('notions');
     }

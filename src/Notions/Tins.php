@@ -8,13 +8,14 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Notion\Notion;
+use Octavum\Database\LastBrought;
 use Octavum\Page\Toast;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
 /** The notions an account has, as stored and as the core knows them. */
 final readonly class Tins
 {
-    public function __construct(private EntityManagerInterface $entities, private Toast $toast, private UrlGeneratorInterface $addresses)
+    public function __construct(private EntityManagerInterface $entities, private Toast $toast, private UrlGeneratorInterface $addresses, private LastBrought $last)
     {
     }
 
@@ -46,7 +47,8 @@ final readonly class Tins
             $ids[] = $record->id;
         }
         $this->entities->flush();
-        $this->toast->say('{count, plural, one {One notion is} other {# notions are}} in the tins.', ['count' => (string) \count($ids)], $this->addresses->generate('notions_undo', ['ids' => implode('-', $ids)]));
+        $this->last->keep(NotionRecord::class, $ids);
+        $this->toast->say('{count, plural, one {One notion is} other {# notions are}} in the tins.', ['count' => (string) \count($ids)], $this->addresses->generate('notions_take_out'));
     }
 
     public function store(Notion $notion, NotionRecord $record): void

@@ -25,10 +25,7 @@ final class AlterationController extends AbstractController
     #[Route('/patterns/{id}/alterations', name: 'pattern_alterations', methods: ['GET', 'POST'])]
     public function edit(string $id, Request $request, PatternRepository $patterns, PatternMapper $mapper, People $people, AccountSettings $settings, EntityManagerInterface $entities, Toast $toast, #[CurrentUser] Account $account): Response
     {
-        $record = $patterns->oneOf($account, $id);
-        if (null === $record || null !== $record->removedAt) {
-            throw $this->createNotFoundException();
-        }
+        $record = $patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $everyone = $people->all($account);
         $pattern = $mapper->pattern($record);
         $entry = new Entry($request->request->all());

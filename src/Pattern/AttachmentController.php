@@ -80,8 +80,6 @@ final class AttachmentController extends AbstractController
 
     private function own(Account $account, string $id): PatternRecord
     {
-        $pattern = $this->patterns->oneOf($account, $id);
-
-        return null !== $pattern && null === $pattern->removedAt ? $pattern : throw $this->createNotFoundException();
+        return $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
     }
 }

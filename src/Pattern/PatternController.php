@@ -288,8 +288,6 @@ final class PatternController extends AbstractController
 
     private function own(Account $account, string $id): PatternRecord
     {
-        $record = $this->patterns->oneOf($account, $id);
-
-        return null !== $record && null === $record->removedAt ? $record : throw $this->createNotFoundException();
+        return $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
     }
 }

@@ -39,9 +39,7 @@ final class PatternCsvController extends AbstractController
         $rows = $lines = [];
         foreach ($brought->table->rows ?? [] as $number => $cells) {
             $line = $this->line($brought->values($cells));
-            $pattern = $line->pattern();
-            $twins = (new Twins())->of(new Pattern('new', $pattern->title, $pattern->maker, $pattern->number, $pattern->otherNumbers), $known);
-            $state = isset($doubles[$number]) ? 'double' : ([] === $twins ? 'new' : 'there');
+            $state = isset($doubles[$number]) ? 'double' : ([] === (new Twins())->of($line->pattern(), $known) ? 'new' : 'there');
             $rows[$number] = ['state' => $state, 'of' => $doubles[$number] ?? '', 'cells' => [$line->title, implode(', ', array_filter([$line->maker, $line->number, ...$line->otherNumbers], static fn (string $part): bool => '' !== $part)), $line->garment->value ?? '', implode(' ', $line->sizes)], 'says' => [...$line->doubts, ...$line->missing()]];
             if ('new' === $state) {
                 $lines[] = $line;

@@ -7,17 +7,14 @@ namespace Octavum\Pattern;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Pattern\Line;
+use Octavum\Database\LastBrought;
 use Octavum\Page\Toast;
-use Symfony\Component\Clock\ClockInterface;
-use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
 /** Puts the patterns of a haul, or of a table, into the library, and takes the last ones out again. */
 final readonly class PatternHaul
 {
-    private const LAST = 'pattern-haul-last';
-
-    public function __construct(private EntityManagerInterface $entities, private PatternRepository $patterns, private PatternMapper $mapper, private Toast $toast, private ClockInterface $clock, private RequestStack $requests, private UrlGeneratorInterface $addresses)
+    public function __construct(private EntityManagerInterface $entities, private PatternMapper $mapper, private Toast $toast, private LastBrought $last, private UrlGeneratorInterface $addresses)
     {
     }
 
@@ -36,19 +33,13 @@ final readonly class PatternHaul
             $added[] = $record->id;
         }
         $this->entities->flush();
-        $this->requests->getSession()->set(self::LAST, $added);
+        $this->last->keep(PatternRecord::class, $added);
         $this->toast->say('{count, plural, one {One pattern is} other {# patterns are}} in the library. Each waits for its table.', ['count' => (string) \count($lines)], $this->addresses->generate('pattern_haul_undo'));
     }
 
     public function takeOut(Account $account): void
     {
-        foreach ((array) $this->requests->getSession()->remove(self::LAST) as $id) {
-            $record = \is_string($id) ? $this->patterns->oneOf($account, $id) : null;
-            if (null !== $record) {
-                $record->removedAt = $this->clock->now();
-            }
-        }
-        $this->entities->flush();
+        $this->last->takeOut(PatternRecord::class, $account);
         $this->toast->say('They are taken out of the library again.');
     }
 }

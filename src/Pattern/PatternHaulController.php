@@ -8,7 +8,6 @@ use Octavum\Account\Account;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Line;
 use Octavum\Core\Pattern\LineReader;
-use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Twins;
 use Octavum\Input\Entry;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -77,8 +76,7 @@ final class PatternHaulController extends AbstractController
         $lines = [];
         foreach (\array_slice($typed, 0, self::MOST_LINES) as $text) {
             $line = (new LineReader())->read(mb_substr($text, 0, 400));
-            $pattern = $line->pattern();
-            $lines[] = ['line' => $line, 'twins' => (new Twins())->of(new Pattern('new', $pattern->title, $pattern->maker, $pattern->number, $pattern->otherNumbers), $known)];
+            $lines[] = ['line' => $line, 'twins' => (new Twins())->of($line->pattern(), $known)];
         }
 
         return $lines;

@@ -77,6 +77,12 @@ final class PatternRepository extends ServiceEntityRepository
         return $this->findOneBy(['id' => $id, 'account' => $account]);
     }
 
+    /** One of the account's own that has not been removed. */
+    public function hereOf(Account $account, string $id): ?PatternRecord
+    {
+        return $this->findOneBy(['id' => $id, 'account' => $account, 'removedAt' => null]);
+    }
+
     /** @return list<array{id: string, number: string, title: string, name: string}> of all versions, in the order of their patterns */
     public function versionNames(Account $account): array
     {

@@ -7,6 +7,8 @@ namespace Octavum\Core\Haul;
 /** What a column of a table of cloths may hold. */
 enum Column: string implements TableColumn
 {
+    use ByHeading;
+
     case Name = 'name';
     case Length = 'length';
     case Width = 'width';
@@ -36,14 +38,4 @@ enum Column: string implements TableColumn
         'state' => ['state', 'washed', 'status', 'prewashed'],
         'notes' => ['note', 'notes', 'comment', 'comments', 'remarks', 'shop', 'bought', 'date', 'source'],
     ];
-
-    public static function guess(string $heading): ?self
-    {
-        return self::tryFrom(Headings::guess($heading, self::WORDS) ?? '');
-    }
-
-    public static function notes(): self
-    {
-        return self::Notes;
-    }
 }

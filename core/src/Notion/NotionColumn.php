@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Notion;
 
-use Octavum\Core\Haul\Headings;
+use Octavum\Core\Haul\ByHeading;
 use Octavum\Core\Haul\TableColumn;
 
 /** What a column of a table of notions may hold. */
 enum NotionColumn: string implements TableColumn
 {
+    use ByHeading;
+
     case Kind = 'kind';
     case Measure = 'measure';
     case Amount = 'amount';
@@ -25,14 +27,4 @@ enum NotionColumn: string implements TableColumn
         'place' => ['place', 'location', 'where', 'stored', 'storage', 'box', 'tin', 'drawer', 'kept'],
         'notes' => ['note', 'notes', 'comment', 'comments', 'remarks', 'shop', 'price', 'date'],
     ];
-
-    public static function guess(string $heading): ?self
-    {
-        return self::tryFrom(Headings::guess($heading, self::WORDS) ?? '');
-    }
-
-    public static function notes(): self
-    {
-        return self::Notes;
-    }
 }

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Pattern;
 
-use Octavum\Core\Haul\Headings;
+use Octavum\Core\Haul\ByHeading;
 use Octavum\Core\Haul\TableColumn;
 
 /** What a column of a table of patterns may hold. */
 enum PatternColumn: string implements TableColumn
 {
+    use ByHeading;
+
     case Title = 'title';
     case Maker = 'maker';
     case Number = 'number';
@@ -39,14 +41,4 @@ enum PatternColumn: string implements TableColumn
         'place' => ['place', 'location', 'where', 'stored', 'storage', 'box', 'folder', 'kept'],
         'notes' => ['note', 'notes', 'comment', 'comments', 'remarks', 'fabric', 'date', 'shop'],
     ];
-
-    public static function guess(string $heading): ?self
-    {
-        return self::tryFrom(Headings::guess($heading, self::WORDS) ?? '');
-    }
-
-    public static function notes(): self
-    {
-        return self::Notes;
-    }
 }

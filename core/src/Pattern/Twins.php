@@ -65,8 +65,12 @@ final readonly class Twins
     private function near(string $a, string $b): bool
     {
         [$a, $b] = [mb_strtolower(trim($a)), mb_strtolower(trim($b))];
+        // No more can be alike than the shorter has.
+        if ('' === $a || 200 * min(\strlen($a), \strlen($b)) < self::NEAR * (\strlen($a) + \strlen($b))) {
+            return false;
+        }
         similar_text($a, $b, $percent);
 
-        return '' !== $a && ($a === $b || $percent >= self::NEAR);
+        return $percent >= self::NEAR;
     }
 }
