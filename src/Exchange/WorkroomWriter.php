@@ -142,7 +142,7 @@ final readonly class WorkroomWriter
             'settings' => $this->settings($workroom->settings),
             'people' => array_map(static fn (Person $person): array => self::known(['id' => $person->id, 'name' => $person->name, 'child' => $person->child, 'notes' => $person->notes, 'measured' => self::measured($person->measured)]), $workroom->people),
             'cloths' => array_map(fn (Cloth $cloth): array => $this->cloth($cloth, $workroom->settings->assumptions->selvage), $workroom->cloths),
-            'patterns' => array_map($this->pattern(...), $workroom->patterns),
+            'patterns' => array_map(fn (Pattern $pattern): array => $this->pattern($pattern, array_map(static fn (Person $person): string => $person->id, $workroom->people)), $workroom->patterns),
             'seasons' => array_map(static fn (Season $season): array => self::known(['id' => $season->id, 'name' => $season->name, 'starts' => $season->starts->format('Y-m-d'), 'weeks' => $season->weeks, 'minutesPerWeek' => $season->minutesPerWeek, 'notes' => $season->notes]), $workroom->seasons),
             'projects' => array_map($this->project(...), $workroom->projects),
             'lays' => array_map($this->pieces->lay(...), $workroom->lays),
@@ -256,8 +256,12 @@ final readonly class WorkroomWriter
         return array_map(static fn (array $row): array => array_map(static fn (string $size): float|int|null => ($row[$size] ?? null)?->millimetres(), $sizes), $rows);
     }
 
-    /** @return array<string, mixed> */
-    private function pattern(Pattern $pattern): array
+    /**
+     * @param list<string> $people ids in the document; what is kept for anybody else is left out
+     *
+     * @return array<string, mixed>
+     */
+    private function pattern(Pattern $pattern, array $people): array
     {
         return self::known([
             'id' => $pattern->id,
@@ -275,7 +279,7 @@ final readonly class WorkroomWriter
             'editions' => $this->editions($pattern->editions),
             'chart' => $this->chart($pattern->chart),
             'files' => $pattern->files,
-            ...$this->details($pattern),
+            ...['alterations' => self::kept(array_values(array_filter($pattern->alterations, static fn (KeptAlteration $kept): bool => \in_array($kept->person, $people, true))))] + $this->details($pattern),
             'versions' => array_map(fn (Version $version): array => self::known([
                 'id' => $version->id, 'name' => $version->name, 'minutes' => $version->minutes, 'notions' => $version->notions, 'notes' => $version->notes,
                 'sizes' => $version->table->sizes, 'requirements' => $this->requirements($version->table), 'pieces' => $this->pieces->pieces($version->pieces->all()),

@@ -67,7 +67,7 @@ final readonly class ProjectMapper
                 $record->name,
                 $this->season($record->season),
                 $record->rank,
-                null === $record->person ? null : $people[$record->person->id] ??= $this->people->person($record->person),
+                null === $record->person || null !== $record->person->removedAt ? null : $people[$record->person->id] ??= $this->people->person($record->person),
                 $pattern,
                 $this->find($pattern->versions ?? [], $record->version?->id),
                 $record->size,

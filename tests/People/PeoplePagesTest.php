@@ -6,6 +6,8 @@ namespace Octavum\Tests\People;
 
 use Octavum\Core\Body\BodyPoint;
 use Octavum\Core\Measure\Length;
+use Octavum\Exchange\WorkroomReader;
+use Octavum\Exchange\WorkroomWriter;
 use Octavum\Tests\PageTestCase;
 
 final class PeoplePagesTest extends PageTestCase
@@ -114,5 +116,24 @@ final class PeoplePagesTest extends PageTestCase
             self::assertResponseStatusCodeSame(404);
         }
         self::assertSame('Ottoline', $this->workroom($other)->people[0]->name);
+    }
+
+    /** What is planned and kept for somebody who is taken out does not make the workroom unreadable. */
+    public function testAWorkroomWithoutSomebodyGoesOutAndComesInAgain(): void
+    {
+        $account = $this->signInToDemo();
+        $ottoline = $this->workroom($account)->people[0];
+        $this->get('/people/'.$ottoline->id);
+        $this->send('Take this person out', []);
+        $workroom = $this->workroom($account);
+        self::assertCount(3, $workroom->people);
+        $document = (new WorkroomWriter())->write($workroom);
+        self::assertStringNotContainsString($ottoline->id, $document);
+        self::assertCount(16, (new WorkroomReader())->read($document)->projects);
+        $this->browser->followRedirect();
+        $this->send('undo', []);
+        $back = $this->workroom($account);
+        self::assertCount(4, $back->people);
+        self::assertStringContainsString($ottoline->id, (new WorkroomWriter())->write($back), 'with all that is planned and kept for her');
     }
 }
