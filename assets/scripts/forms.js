@@ -114,6 +114,13 @@ export const claim = () => ({
     get isOwn() { return this.from === 'own'; },
 
     get isToBuy() { return this.from === 'buy'; },
+
+    /** The role is taken out of the form; saved, it is out of the plan. */
+    remove() {
+        const form = this.$root.closest('form');
+        this.$root.remove();
+        form.dispatchEvent(new Event('input', { bubbles: true }));
+    },
 });
 
 /** A project's form: sizes and roles follow the version, and the answer stands in the margin while one plans. */
@@ -129,7 +136,7 @@ export const projectForm = () => ({
 
     chooseVersion() { this.offerSizes(true); },
 
-    /** What the answer in the margin offers: a size, or the alterations kept for this person. */
+    /** What the answer in the margin offers: a size, or to leave out an alteration that is kept for this person. */
     take(event) {
         const button = event.target.closest('[data-take]');
         const form = this.$refs.form;
@@ -139,15 +146,13 @@ export const projectForm = () => ({
             form.elements.size.focus();
             this.preview();
         } else if (button) {
-            const free = [...form.querySelectorAll('[name^="alterations"][name$="[name]"]')].filter((field) => field.value === '');
-            button.closest('section').querySelectorAll('li').forEach((line, i) => {
-                if (free[i]) {
-                    free[i].value = line.dataset.name;
-                    form.elements[free[i].name.replace('[name]', '[length]')].value = line.dataset.length;
-                    free[i].closest('details').open = true;
-                }
-            });
-            this.preview();
+            const place = this.$refs.leftOut;
+            if (button.dataset.take === 'leave') {
+                place.append(Object.assign(document.createElement('input'), { type: 'hidden', name: 'leftOut[]', value: button.dataset.name }));
+            } else {
+                [...place.children].filter((field) => field.value === button.dataset.name).forEach((field) => field.remove());
+            }
+            form.dispatchEvent(new Event('input', { bubbles: true }));
         }
     },
 

@@ -6,6 +6,7 @@ namespace Octavum\Account;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Shopping\Counter;
@@ -110,6 +111,7 @@ final class AccountController extends AbstractController
                 $entry->length('squaring', $system->widthUnit()),
                 $entry->length('selvage', $system->widthUnit()),
                 $entry->length('fitsLeast', $system->widthUnit()),
+                $entry->choice('matching', Matching::class) ?? Matching::MainSeams,
             ), $entry->choice('dialect', Dialect::class) ?? Dialect::British, $entry->choice('dates', DateStyle::class) ?? DateStyle::DayFirst, $entry->boolean('bothUnits'));
             if ($entry->isSound()) {
                 $account->name = $name;

@@ -38,6 +38,7 @@ final readonly class SettingsPage
                 'dialect' => $settings->dialect->value,
                 'dates' => $settings->dates->value,
                 'bothUnits' => $settings->bothUnits ? '1' : '',
+                'matching' => $settings->assumptions->matching->value,
                 'fitsLeast' => $tape->typed($settings->assumptions->fitsLeast, small: true),
             ],
             'faults' => $entry->faults(),

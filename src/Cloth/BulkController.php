@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Database\TakeBack;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -19,10 +20,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** One change to several cloths at once, which is undone at once, too. */
 final class BulkController extends AbstractController
 {
-    private const BEFORE = 'cloth-bulk-before';
     private const MOST = 500;
 
-    public function __construct(private readonly ClothRepository $cloths, private readonly ClothMapper $mapper, private readonly EntityManagerInterface $entities, private readonly ClockInterface $clock, private readonly Toast $toast)
+    public function __construct(private readonly ClothRepository $cloths, private readonly ClothMapper $mapper, private readonly EntityManagerInterface $entities, private readonly ClockInterface $clock, private readonly Toast $toast, private readonly TakeBack $takeBack)
     {
     }
 
@@ -45,9 +45,9 @@ final class BulkController extends AbstractController
 
             return $back;
         }
-        $before = [];
+        $touched = array_merge($records, ...array_map(static fn (ClothRecord $record): array => $record->cuts->getValues(), $records));
+        $before = $this->takeBack->state($touched);
         foreach ($records as $record) {
-            $before[$record->id] = ['place' => $record->place, 'set' => $record->set, 'aside' => $record->setAside, 'gone' => null !== $record->removedAt, 'ledgers' => $record->ledgers()];
             match ($what) {
                 'move' => $record->place = $text,
                 'set' => $record->set = $text,
@@ -59,35 +59,19 @@ final class BulkController extends AbstractController
             };
         }
         $this->entities->flush();
-        $request->getSession()->set(self::BEFORE, $before);
-        $this->toast->say('{count, plural, one {One cloth is} other {# cloths are}} changed.', ['count' => (string) \count($records)], $this->generateUrl('cloth_bulk_undo'));
+        $key = $this->takeBack->keep($before, $touched);
+        $this->toast->say('{count, plural, one {One cloth is} other {# cloths are}} changed.', ['count' => (string) \count($records)], $this->generateUrl('undo', ['key' => $key, 'back' => $this->generateUrl('cloths')]));
 
         return $back;
-    }
-
-    #[Route('/cloth/bulk/undo', name: 'cloth_bulk_undo', methods: ['POST'])]
-    public function undo(Request $request, #[CurrentUser] Account $account): Response
-    {
-        /** @var array<string, array{place: string, set: string, aside: bool, gone: bool, ledgers: array<string, list<array{on: string, kind: string, length?: float|int, note?: string}>>}> $before */
-        $before = $request->getSession()->remove(self::BEFORE) ?? [];
-        foreach ([] === $before ? [] : $this->cloths->these($account, array_keys($before)) as $record) {
-            $was = $before[$record->id];
-            [$record->place, $record->set, $record->setAside] = [$was['place'], $was['set'], $was['aside']];
-            $record->removedAt = $was['gone'] ? $record->removedAt : null;
-            $record->takeLedgers($was['ledgers']);
-        }
-        $this->entities->flush();
-        $this->toast->say('The cloths are as they were before.');
-
-        return $this->redirectToRoute('cloths');
     }
 
     /** Every cut of it that is here and has not been washed yet. */
     private function wash(ClothRecord $record): void
     {
+        $care = $record->care;
         foreach ($record->cuts as $stored) {
             $cut = $this->mapper->cut($stored);
-            if (null === $stored->removedAt && !$cut->gone && !$cut->washed) {
+            if (null === $stored->removedAt && !$cut->gone && !$cut->washed && !$cut->neverWashed && false !== $care?->mayBeWashed()) {
                 $this->mapper->storeCut($cut->with(new LedgerEntry($this->clock->now()->setTime(0, 0), LedgerKind::Washed)), $stored);
             }
         }

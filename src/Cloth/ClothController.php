@@ -15,9 +15,11 @@ use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Haul\Words;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\Promise;
+use Octavum\Database\TakeBack;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
+use Octavum\Page\Back;
 use Octavum\Page\Pager;
 use Octavum\Page\Toast;
 use Octavum\Season\Plan;
@@ -45,6 +47,7 @@ final class ClothController extends AbstractController
         private readonly Plan $plan,
         private readonly Toast $toast,
         private readonly FileShelf $shelf,
+        private readonly TakeBack $takeBack,
     ) {
     }
 
@@ -133,15 +136,17 @@ final class ClothController extends AbstractController
             $changed = $this->form->read($entry, $cloth, $settings);
             Revision::check($entry, $record->revision);
             if ($entry->isSound()) {
+                $before = $this->takeBack->state([$record]);
                 $this->mapper->store($changed, $record, $settings->assumptions);
                 $this->entities->flush();
-                $this->toast->say('{cloth} is saved.', ['cloth' => $record->name]);
+                $here = $this->generateUrl('cloth', ['id' => $record->id]);
+                $this->toast->say('{cloth} is saved.', ['cloth' => $record->name], $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $here]));
 
-                return $this->redirectToRoute('cloth', ['id' => $record->id]);
+                return Back::to($request, $here);
             }
         }
 
-        return $this->form($record, $this->form->values($cloth, $settings), $entry);
+        return $this->form($record, $this->form->values($cloth, $settings), $entry, Back::path($request));
     }
 
     #[Route('/{id}/remove', name: 'cloth_remove', methods: ['POST'])]
@@ -182,7 +187,7 @@ final class ClothController extends AbstractController
             'inHand' => $cutInHand,
             'today' => $today,
             'photo' => null === $cloth->photo ? null : $this->shelf->these($account, [$cloth->photo])[0] ?? null,
-            'care' => (new Care())->of($cloth->fibres),
+            'care' => false === $cloth->care?->mayBeWashed() ? [] : (new Care())->of($cloth->fibres),
         ], new Response(status: $entry->status()));
     }
 
@@ -211,10 +216,11 @@ final class ClothController extends AbstractController
     }
 
     /** @param array<string, string> $values */
-    private function form(?ClothRecord $record, array $values, Entry $entry): Response
+    private function form(?ClothRecord $record, array $values, Entry $entry, string $back = ''): Response
     {
         return $this->render('cloth/form.html.twig', [
             'record' => $record,
+            'back' => $back,
             'values' => $entry->typed + $values,
             'colours' => array_keys(Words::COLOURS),
             'rows' => [] === $entry->rows('cuts') ? ['0'] : $entry->rows('cuts'),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Cloth;
 
 use Octavum\Core\Cloth\Bite;
+use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
@@ -21,6 +22,8 @@ use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\TestDone;
+use Octavum\Core\Cloth\TestKind;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Haul\Words;
@@ -53,14 +56,14 @@ final readonly class ClothForm
             'name' => $cloth->name,
             'width' => $typed($cloth->width?->full),
             'selvage' => null === $selvage || $selvage->equals($settings->assumptions->selvage) ? '' : $typed($selvage),
-            'structure' => $cloth->structure->value,
+            'structure' => $cloth->statedStructure->value ?? '',
             'type' => $cloth->type->value ?? '',
             'fibres' => $cloth->fibres->typed(),
             'fibresKnown' => $cloth->fibres->knowledge->value,
             'grams' => (string) $cloth->weight?->grams,
             'weight' => null === $cloth->weight?->grams ? $cloth->weight->class->value ?? '' : '',
             'print' => $cloth->print->value,
-            'direction' => $cloth->direction->value,
+            'direction' => $cloth->statedDirection->value ?? '',
             'repeat' => $typed($cloth->repeat),
             'shrinkAlong' => null === $cloth->tested ? '' : (string) $cloth->tested->along->number(),
             'shrinkAcross' => null === $cloth->tested ? '' : (string) $cloth->tested->across->number(),
@@ -80,7 +83,7 @@ final readonly class ClothForm
             'takesCrease' => self::saidOf($cloth->feel->takesCrease),
             'clearSide' => self::saidOf($cloth->feel->clearSide),
             'set' => $cloth->set,
-            'care' => $cloth->care,
+            'care' => $cloth->care->value ?? '',
         ];
     }
 
@@ -103,12 +106,12 @@ final readonly class ClothForm
             $before->id,
             $name,
             null === $full ? null : $entry->attempt('width', static fn (): Width => Width::of($full, $selvage)),
-            $entry->choice('structure', Structure::class) ?? Structure::Woven,
+            $entry->choice('structure', Structure::class),
             $entry->choice('type', ClothType::class),
             $entry->attempt('fibres', static fn (): FibreMix => (new FibreReader())->read($entry->raw('fibres'), Knowledge::Unknown === $knowledge ? Knowledge::Guess : $knowledge)),
             $this->weight($entry),
             $entry->choice('print', PrintKind::class) ?? PrintKind::Plain,
-            $entry->choice('direction', Direction::class) ?? Direction::None,
+            $entry->choice('direction', Direction::class),
             $entry->length('repeat', $settings->system->widthUnit()),
             $this->tested($entry),
             [...$this->colours($entry), ...\array_slice($before->colours, 3)],
@@ -121,10 +124,20 @@ final readonly class ClothForm
             $this->feel($entry, $settings),
             $before->photo,
             $entry->text('set', 60),
-            $entry->text('care', 120),
+            $entry->choice('care', CareLabel::class),
             $before->family,
-            $before->tests,
+            $this->tests($before, $full),
         );
+    }
+
+    /**
+     * A width that is typed anew was measured anew.
+     *
+     * @return list<TestDone>
+     */
+    private function tests(Cloth $before, ?Length $full): array
+    {
+        return null === $full || null === $before->width || $full->equals($before->width->full) ? $before->tests : [...$before->tests, new TestDone($this->clock->now()->setTime(0, 0), TestKind::Width, 'typed anew')];
     }
 
     /** The stretch across is tested: what 10 cm, or another length, come to when they are pulled. */

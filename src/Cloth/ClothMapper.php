@@ -73,14 +73,14 @@ final readonly class ClothMapper
         $record->name = $cloth->name;
         $record->width = $cloth->width?->full->micrometres;
         $record->selvage = null === $selvage || $selvage->equals($assumptions->selvage) ? null : $selvage->micrometres;
-        $record->structure = $cloth->structure;
+        $record->structure = $cloth->statedStructure;
         $record->type = $cloth->type;
         $record->fibres = $cloth->fibres->shares;
         $record->fibresKnown = $cloth->fibres->knowledge;
         $record->grams = $cloth->weight?->grams;
         $record->weight = null === $cloth->weight?->grams ? $cloth->weight?->class : null;
         $record->print = $cloth->print;
-        $record->direction = $cloth->direction;
+        $record->direction = $cloth->statedDirection;
         $record->repeatLength = $cloth->repeat?->micrometres;
         $record->shrinkAlong = $cloth->tested?->along->hundredths;
         $record->shrinkAcross = $cloth->tested?->across->hundredths;

@@ -9,6 +9,7 @@ use Doctrine\Common\Collections\Collection;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
+use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\FibreFamily;
@@ -40,8 +41,9 @@ class ClothRecord
     #[ORM\Column(type: Types::BIGINT, nullable: true)]
     public ?int $selvage = null;
 
-    #[ORM\Column]
-    public Structure $structure = Structure::Woven;
+    /** Null when nobody has stated it. */
+    #[ORM\Column(nullable: true)]
+    public ?Structure $structure = null;
 
     #[ORM\Column(nullable: true)]
     public ?ClothType $type = null;
@@ -62,8 +64,9 @@ class ClothRecord
     #[ORM\Column]
     public PrintKind $print = PrintKind::Plain;
 
-    #[ORM\Column]
-    public Direction $direction = Direction::None;
+    /** Null when nobody has stated it. */
+    #[ORM\Column(nullable: true)]
+    public ?Direction $direction = null;
 
     #[ORM\Column(type: Types::BIGINT, nullable: true)]
     public ?int $repeatLength = null;
@@ -102,8 +105,8 @@ class ClothRecord
     #[ORM\Column(name: 'kept_with', length: 60, options: ['default' => ''])]
     public string $set = '';
 
-    #[ORM\Column(length: 120, options: ['default' => ''])]
-    public string $care = '';
+    #[ORM\Column(nullable: true)]
+    public ?CareLabel $care = null;
 
     #[ORM\Column(nullable: true)]
     public ?FibreFamily $family = null;

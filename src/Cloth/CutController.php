@@ -12,8 +12,10 @@ use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Database\TakeBack;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
+use Octavum\Page\Back;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -36,6 +38,7 @@ final class CutController extends AbstractController
         private readonly EntityManagerInterface $entities,
         private readonly ClockInterface $clock,
         private readonly Toast $toast,
+        private readonly TakeBack $takeBack,
     ) {
     }
 
@@ -51,7 +54,7 @@ final class CutController extends AbstractController
         $this->mapper->storeCut($cut, $record = new CutRecord($cloth));
         $this->entities->persist($record);
         $this->entities->flush();
-        $this->toast->say('One more cut of {cloth}. Cuts are kept apart: they are never added up.', ['cloth' => $cloth->name]);
+        $this->toast->say('One more cut of {cloth}. Cuts are kept apart: they are never added up.', ['cloth' => $cloth->name], $this->generateUrl('cut_remove', ['id' => $record->id]));
 
         return $this->redirectToRoute('cloth', ['id' => $id]);
     }
@@ -77,8 +80,7 @@ final class CutController extends AbstractController
         if (!$entry->isSound()) {
             return $this->page->page($record->cloth, $account, $entry, $this->today(), $id);
         }
-        $this->store($record, $this->mapper->cut($record)->with(new LedgerEntry($on, $kind, $length, $entry->text('note', 500))));
-        $this->toast->say('Written into the ledger of {cloth}: {kind}.', ['cloth' => $record->cloth->name, 'kind' => $kind->value], $this->generateUrl('cut_undo', ['id' => $id]));
+        $this->change($record, $this->mapper->cut($record)->with(new LedgerEntry($on, $kind, $length, $entry->text('note', 500))), 'Written into the ledger of {cloth}: {kind}.', ['kind' => $kind->value]);
 
         return $this->back($request, $record);
     }
@@ -95,8 +97,7 @@ final class CutController extends AbstractController
             return $this->page->page($record->cloth, $account, $entry, $this->today(), $id);
         }
         $cut = $this->mapper->cut($record);
-        $this->store($record, new Cut($cut->id, $cut->ledger, $cut->label, $cut->state, $cut->expected, $bites));
-        $this->toast->say([] === $bites ? 'The cut of {cloth} is whole.' : 'What is missing from {cloth} is noted: nothing is laid there.', ['cloth' => $record->cloth->name]);
+        $this->change($record, new Cut($cut->id, $cut->ledger, $cut->label, $cut->state, $cut->expected, $bites), [] === $bites ? 'The cut of {cloth} is whole.' : 'What is missing from {cloth} is noted: nothing is laid there.');
 
         return $this->back($request, $record);
     }
@@ -149,16 +150,23 @@ final class CutController extends AbstractController
         return $this->redirectToRoute('cloth', ['id' => $record->cloth->id]);
     }
 
+    /** @param array<string, string> $with */
+    private function change(CutRecord $record, Cut $cut, string $message, array $with = []): void
+    {
+        $before = $this->takeBack->state([$record]);
+        $this->store($record, $cut);
+        $this->toast->say($message, ['cloth' => $record->cloth->name] + $with, $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $this->generateUrl('cloth', ['id' => $record->cloth->id])]));
+    }
+
     private function store(CutRecord $record, Cut $cut): void
     {
         $this->mapper->storeCut($cut, $record);
         $this->entities->flush();
     }
 
-    /** To the season when the snag was cleared there, else to the cloth. */
     private function back(Request $request, CutRecord $record): Response
     {
-        return 'season' === $request->request->getString('back') ? $this->redirectToRoute('season') : $this->redirectToRoute('cloth', ['id' => $record->cloth->id]);
+        return Back::to($request, $this->generateUrl('cloth', ['id' => $record->cloth->id]));
     }
 
     private function own(Account $account, string $id): CutRecord

@@ -22,8 +22,10 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Workroom\Settings;
+use Octavum\Database\TakeBack;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
+use Octavum\Page\Back;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -36,8 +38,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/cloth/{id}/test')]
 final class TestController extends AbstractController
 {
-    private const BEFORE = 'cloth-test-before';
-
     public function __construct(
         private readonly ClothRepository $cloths,
         private readonly ClothMapper $mapper,
@@ -45,6 +45,7 @@ final class TestController extends AbstractController
         private readonly EntityManagerInterface $entities,
         private readonly ClockInterface $clock,
         private readonly Toast $toast,
+        private readonly TakeBack $takeBack,
     ) {
     }
 
@@ -56,16 +57,17 @@ final class TestController extends AbstractController
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
-            $before = $this->snapshot($record);
+            $touched = [$record, ...$record->cuts->getValues()];
+            $before = $this->takeBack->state($touched);
             $showed = $this->apply($kind, $entry, $record, $cloth, $settings);
             Revision::check($entry, $record->revision);
             if ($entry->isSound()) {
                 $record->tests = [...$record->tests, ['on' => $this->clock->now()->format('Y-m-d'), 'kind' => $kind->value, 'showed' => $showed]];
                 $this->entities->flush();
-                $request->getSession()->set(self::BEFORE, [$id => $before]);
-                $this->toast->say('Written down for {cloth}: {showed}.', ['cloth' => $cloth->name, 'showed' => $showed], $this->generateUrl('cloth_test_undo', ['id' => $id]));
+                $key = $this->takeBack->keep($before, $touched);
+                $this->toast->say('Written down for {cloth}: {showed}.', ['cloth' => $cloth->name, 'showed' => $showed], $this->generateUrl('undo', ['key' => $key, 'back' => $this->generateUrl('cloth', ['id' => $id])]));
 
-                return $this->redirectToRoute('cloth', ['id' => $id]);
+                return Back::to($request, $this->generateUrl('cloth', ['id' => $id]));
             }
         }
         $cuts = [];
@@ -73,23 +75,7 @@ final class TestController extends AbstractController
             $cuts[$cut->id] = trim(\sprintf('%d %s', $i + 1, $cut->label));
         }
 
-        return $this->render('cloth/test.html.twig', ['cloth' => $cloth, 'record' => $record, 'kind' => $kind->value, 'cuts' => $cuts, 'values' => $entry->typed, 'faults' => $entry->faults()], new Response(status: $entry->status()));
-    }
-
-    #[Route('/undo', name: 'cloth_test_undo', methods: ['POST'], priority: 1)]
-    public function undo(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->own($account, $id);
-        /** @var array{width: ?int, selvage: ?int, along: ?int, across: ?int, grams: ?int, class: ?\Octavum\Core\Cloth\WeightClass, feel: array<string, mixed>, family: ?FibreFamily, tests: list<array<string, mixed>>, ledgers: array<string, list<array{on: string, kind: string, length?: float|int, note?: string}>>}|null $before */
-        $before = ((array) $request->getSession()->remove(self::BEFORE))[$id] ?? null;
-        if (null !== $before) {
-            [$record->width, $record->selvage, $record->shrinkAlong, $record->shrinkAcross, $record->grams, $record->weight, $record->feel, $record->family, $record->tests] = [$before['width'], $before['selvage'], $before['along'], $before['across'], $before['grams'], $before['class'], $before['feel'], $before['family'], $before['tests']];
-            $record->takeLedgers($before['ledgers']);
-            $this->entities->flush();
-            $this->toast->say('{cloth} is as it was before the test.', ['cloth' => $record->name]);
-        }
-
-        return $this->redirectToRoute('cloth', ['id' => $id]);
+        return $this->render('cloth/test.html.twig', ['cloth' => $cloth, 'record' => $record, 'kind' => $kind->value, 'cuts' => $cuts, 'back' => Back::path($request), 'values' => $entry->typed, 'faults' => $entry->faults()], new Response(status: $entry->status()));
     }
 
     /** @return string what the test showed, in a few words; empty with a fault at its field */
@@ -207,13 +193,6 @@ final class TestController extends AbstractController
             'oz' => 28_349.523125,
             default => 1_000,
         });
-    }
-
-    /** @return array<string, mixed> */
-    private function snapshot(ClothRecord $record): array
-    {
-        return ['width' => $record->width, 'selvage' => $record->selvage, 'along' => $record->shrinkAlong, 'across' => $record->shrinkAcross, 'grams' => $record->grams, 'class' => $record->weight, 'feel' => $record->feel, 'family' => $record->family, 'tests' => $record->tests,
-            'ledgers' => $record->ledgers()];
     }
 
     private function own(Account $account, string $id): ClothRecord

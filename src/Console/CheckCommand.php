@@ -11,6 +11,7 @@ use Octavum\Core\Measure\Tape;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Remedy\WayOut;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\SeasonCheck;
@@ -87,7 +88,7 @@ final readonly class CheckCommand
         return $seasons[0] ?? null;
     }
 
-    /** @return array{role: string, cloth: ?string, cut: ?string, way: ?string, need: ?string, toCut: ?string, spare: ?string, missing: ?string, verdict: ?string, settle: ?string, secondOpinion: ?string, working: list<string>, waysOut: list<string>} */
+    /** @return array{role: string, cloth: ?string, cut: ?string, way: ?string, need: ?string, toCut: ?string, spare: ?string, missing: ?string, verdict: ?string, tooWide: ?string, settle: ?string, guess: ?string, secondOpinion: ?string, working: list<string>, waysOut: list<string>} */
     private function role(RoleAnswer $role, Tape $tape): array
     {
         $short = Verdict::Short === $role->verdict;
@@ -100,16 +101,18 @@ final readonly class CheckCommand
             'need' => null === $role->amount() ? null : $tape->write(Figure::needed($role->amount())),
             'toCut' => null === $role->toCut?->length ? null : $tape->write(Figure::owned($role->toCut->length)),
             'spare' => null === $role->spare || $short ? null : $tape->write(Figure::owned($role->spare)),
-            'missing' => null !== $role->spare && $short ? $tape->write(Figure::needed($role->spare->negated())) : null,
+            'missing' => null === $role->missing() ? null : $tape->write(Figure::needed($role->missing())),
             'verdict' => $role->verdict?->value,
+            'tooWide' => null === $role->tooWide ? null : $this->sentences->write($role->tooWide->sentence(), $tape),
             'settle' => $role->need instanceof Unknown ? $this->sentences->write($role->need->settle, $tape) : null,
+            'guess' => $role->need instanceof Unknown && null !== $role->need->guess ? $this->sentences->write($role->need->guess->sentence(), $tape) : null,
             'secondOpinion' => $role->need instanceof Need && null !== $role->need->secondOpinion ? $tape->write(Figure::needed($role->need->secondOpinion)) : null,
             'working' => array_map(fn (Line $line): string => trim(\sprintf('%s: %s %s', $this->sentences->write($line->label, $tape), $line->operation->value, $tape->write($line->figure))).(null === $line->source ? '' : ' ('.$line->source->value.')'), $role->working->lines),
-            'waysOut' => array_map(fn ($sentence): string => $this->sentences->write($sentence, $tape), $role->waysOut),
+            'waysOut' => array_map(fn (WayOut $way): string => $this->sentences->write($way->sentence, $tape), $role->waysOut),
         ];
     }
 
-    /** @param list<array{project: string, verdict: ?string, roles: list<array{role: string, cloth: ?string, cut: ?string, way: ?string, need: ?string, toCut: ?string, spare: ?string, missing: ?string, verdict: ?string, settle: ?string, secondOpinion: ?string, working: list<string>, waysOut: list<string>}>, snags: list<string>}> $projects */
+    /** @param list<array{project: string, verdict: ?string, roles: list<array{role: string, cloth: ?string, cut: ?string, way: ?string, need: ?string, toCut: ?string, spare: ?string, missing: ?string, verdict: ?string, tooWide: ?string, settle: ?string, guess: ?string, secondOpinion: ?string, working: list<string>, waysOut: list<string>}>, snags: list<string>}> $projects */
     private function print(SymfonyStyle $io, Season $season, array $projects): void
     {
         $io->writeln(\sprintf('%s, %s to %s', $season->name, $season->starts->format('j F Y'), $season->ends()->format('j F Y')), SymfonyStyle::OUTPUT_RAW);
@@ -117,7 +120,7 @@ final readonly class CheckCommand
             $io->writeln(\sprintf("\n%d  %s: %s", $i + 1, $project['project'], $project['verdict'] ?? 'cut out'), SymfonyStyle::OUTPUT_RAW);
             foreach ($project['roles'] as $role) {
                 $parts = [];
-                foreach (['need' => 'need', 'toCut' => 'to cut from', 'spare' => 'to spare', 'missing' => 'missing', 'way' => 'way', 'secondOpinion' => 'by area between the rows', 'settle' => 'to settle'] as $key => $label) {
+                foreach (['need' => 'need', 'toCut' => 'to cut from', 'spare' => 'to spare', 'missing' => 'missing', 'way' => 'way', 'secondOpinion' => 'by area between the rows', 'tooWide' => 'too narrow', 'settle' => 'to settle', 'guess' => 'guess'] as $key => $label) {
                     if (null !== $role[$key]) {
                         $parts[] = $label.' '.$role[$key];
                     }

@@ -223,6 +223,19 @@ final readonly class Node
         return $this->length() ?? Length::ofMillimetres(1);
     }
 
+    /** Millimetres by which something grows, or shrinks where they are below nought. */
+    public function requiredChange(): Length
+    {
+        if (\is_int($this->value) || \is_float($this->value)) {
+            $positive = new self(abs($this->value), $this->faults, $this->parent, $this->key);
+            $length = $positive->requiredLength();
+
+            return $this->value < 0 ? $length->negated() : $length;
+        }
+
+        return $this->requiredLength();
+    }
+
     public function date(): ?\DateTimeImmutable
     {
         if (null === $this->value) {

@@ -143,13 +143,13 @@ final readonly class PieceReader
         $node->object(['id', 'name', 'fold', 'oneWay', 'gap', 'sheets', 'garments', 'pieces', 'sound', 'utilisation', 'allowance', 'match', 'off']);
         $sheets = $garments = [];
         foreach ($node->at('sheets')->items(20) as $sheet) {
-            $sheet->object(['cut', 'width', 'length', 'used']);
+            $sheet->object(['cut', 'width', 'length', 'used', 'mark']);
             $id = $sheet->at('cut')->optionalText(60);
             [$cloth, $cut] = $cuts['#'.$id] ?? [null, null];
             if (null !== $id && null === $cut && !$trusted) {
                 $sheet->at('cut')->fault('There is no {kind} with the id “{id}” in this document.', kind: 'cut', id: $id);
             }
-            $sheets[] = new LaidSheet($cloth, $cut, $sheet->at('width')->requiredLength(), $sheet->at('length')->length(), $sheet->at('used')->length() ?? Length::zero());
+            $sheets[] = new LaidSheet($cloth, $cut, $sheet->at('width')->requiredLength(), $sheet->at('length')->length(), $sheet->at('used')->length() ?? Length::zero(), $sheet->at('mark')->text(40));
         }
         foreach ($node->at('garments')->items(30) as $garment) {
             $garment->object(['name', 'project', 'version', 'role', 'size', 'mark']);

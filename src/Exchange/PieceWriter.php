@@ -49,7 +49,7 @@ final readonly class PieceWriter
             'allowance' => $lay->allowance?->millimetres(),
             'match' => $lay->match,
             'off' => $lay->off,
-            'sheets' => array_map(static fn (LaidSheet $sheet): array => WorkroomWriter::known(['cut' => $sheet->cut?->id, 'width' => $sheet->width->millimetres(), 'length' => $sheet->length?->millimetres(), 'used' => 0 === $sheet->used->micrometres ? null : $sheet->used->millimetres()]), $lay->sheets),
+            'sheets' => array_map(static fn (LaidSheet $sheet): array => WorkroomWriter::known(['cut' => $sheet->cut?->id, 'width' => $sheet->width->millimetres(), 'length' => $sheet->length?->millimetres(), 'used' => 0 === $sheet->used->micrometres ? null : $sheet->used->millimetres(), 'mark' => $sheet->mark]), $lay->sheets),
             'garments' => array_map(static fn (LaidGarment $garment): array => WorkroomWriter::known(['name' => $garment->name, 'project' => $garment->project, 'version' => $garment->version, 'role' => $garment->role->value, 'size' => $garment->size, 'mark' => $garment->mark]), $lay->garments),
             'pieces' => array_map(fn (LaidPiece $piece): array => WorkroomWriter::known(['garment' => $piece->garment, 'piece' => $piece->piece, 'copy' => $piece->copy, 'sheet' => $piece->sheet, 'turn' => $piece->turn, 'flipped' => $piece->flipped, 'layers' => $piece->layers, 'x' => $piece->x, 'y' => $piece->y, 'locked' => $piece->locked, 'outline' => $this->outline($piece->outline)]), $lay->pieces),
         ]);

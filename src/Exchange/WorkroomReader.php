@@ -8,6 +8,7 @@ use Octavum\Core\Body\BodyPoint;
 use Octavum\Core\Body\Measured;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Bite;
+use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
@@ -30,6 +31,7 @@ use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
@@ -56,6 +58,7 @@ use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\LayReview;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\SavedLay;
@@ -109,7 +112,8 @@ final readonly class WorkroomReader
         $seasons = $this->byId($document->at('seasons'), $this->season(...));
         $cuts = $this->parts($document->at('cloths'), 'cuts', array_values($cloths), static fn (Cloth $cloth): array => $cloth->cuts);
         $versions = $this->parts($document->at('patterns'), 'versions', array_values($patterns), static fn (Pattern $pattern): array => $pattern->versions);
-        $lays = $this->byId($document->at('lays'), fn (Node $node): SavedLay => $this->pieces->lay($node, $cuts));
+        $review = new LayReview($settings->assumptions);
+        $lays = $this->byId($document->at('lays'), fn (Node $node): SavedLay => $review->of($this->pieces->lay($node, $cuts), $versions));
         $projects = $this->projects($document->at('projects'), $people, $cuts, $versions, $seasons, $lays);
         $this->laidKnown($document->at('lays'), array_values($lays), $projects, $versions);
         $notions = array_values($this->byId($document->at('notions'), $this->notion(...)));
@@ -145,7 +149,7 @@ final readonly class WorkroomReader
     public function settings(Node $node): Settings
     {
         if ($node->isThere()) {
-            $node->object(['units', 'counter', 'currency', 'squaring', 'selvage', 'fitsLeast', 'dialect', 'dates', 'bothUnits']);
+            $node->object(['units', 'counter', 'currency', 'squaring', 'selvage', 'fitsLeast', 'dialect', 'dates', 'bothUnits', 'matching']);
         }
         $currency = $node->at('currency')->optionalText(3) ?? 'EUR';
         if (1 !== preg_match('/^[A-Z]{3}$/', $currency)) {
@@ -156,7 +160,7 @@ final readonly class WorkroomReader
             $node->at('units')->choice(System::class) ?? System::Metric,
             $node->at('counter')->choice(Counter::class) ?? Counter::TenCentimetres,
             $currency,
-            new Assumptions($node->at('squaring')->length(), $node->at('selvage')->length(), $node->at('fitsLeast')->length()),
+            new Assumptions($node->at('squaring')->length(), $node->at('selvage')->length(), $node->at('fitsLeast')->length(), $node->at('matching')->choice(Matching::class) ?? Matching::MainSeams),
             $node->at('dialect')->choice(Dialect::class) ?? Dialect::British,
             $node->at('dates')->choice(DateStyle::class) ?? DateStyle::DayFirst,
             $node->at('bothUnits')->boolean(),
@@ -204,7 +208,7 @@ final readonly class WorkroomReader
         return new RequirementTable($columns, array_map(function (Node $row) use ($columns): Requirement {
             $row->object(['role', 'width', 'nap', 'lengths']);
 
-            return new Requirement($row->at('role')->choice(Role::class) ?? Role::Main, $row->at('width')->requiredLength(), $row->at('nap')->choice(Nap::class) ?? Nap::Either, $this->cells($row->at('lengths'), $columns));
+            return new Requirement($row->at('role')->choice(Role::class) ?? Role::Main, $row->at('width')->requiredLength(), $row->at('nap')->choice(Nap::class) ?? Nap::Without, $this->cells($row->at('lengths'), $columns));
         }, $rows->items()));
     }
 
@@ -212,15 +216,21 @@ final readonly class WorkroomReader
     public function alterations(Node $node): array
     {
         return array_map(static function (Node $alteration): Alteration {
-            $alteration->object(['name', 'length']);
+            $alteration->object(['name', 'length', 'roles']);
 
-            return new Alteration($alteration->at('name')->name(), $alteration->at('length')->requiredLength());
+            return new Alteration($alteration->at('name')->name(), $alteration->at('length')->requiredChange(), self::roles($alteration->at('roles')));
         }, $node->items());
+    }
+
+    /** @return list<Role> that an alteration lengthens */
+    private static function roles(Node $node): array
+    {
+        return $node->isThere() ? array_values(array_filter(array_map(static fn (Node $one): ?Role => $one->choice(Role::class), $node->items(11)))) : KeptAlteration::ROLES;
     }
 
     public function wish(Node $node): Wish
     {
-        $node->object(['name', 'fibres', 'structure', 'oneWay', 'repeat', 'pricePerMetre']);
+        $node->object(['name', 'fibres', 'structure', 'oneWay', 'repeat', 'pricePerMetre', 'width']);
 
         return new Wish(
             $node->at('name')->name(),
@@ -229,6 +239,7 @@ final readonly class WorkroomReader
             $node->at('oneWay')->boolean(),
             $node->at('repeat')->length(),
             $node->at('pricePerMetre')->integer(0, 9_999_999),
+            $node->at('width')->length(),
         );
     }
 
@@ -345,9 +356,9 @@ final readonly class WorkroomReader
     public function kept(Node $node): array
     {
         return array_map(static function (Node $item): KeptAlteration {
-            $item->object(['person', 'name', 'length', 'drawn']);
+            $item->object(['person', 'name', 'length', 'drawn', 'roles']);
 
-            return new KeptAlteration($item->at('person')->name(60), $item->at('name')->name(), $item->at('length')->length(), $item->at('drawn')->boolean());
+            return new KeptAlteration($item->at('person')->name(60), $item->at('name')->name(), $item->at('length')->isThere() ? $item->at('length')->requiredChange() : null, $item->at('drawn')->boolean(), self::roles($item->at('roles')));
         }, $node->items(100));
     }
 
@@ -413,12 +424,12 @@ final readonly class WorkroomReader
             $node->at('id')->name(60),
             $node->at('name')->name(),
             null === $full ? null : $node->at('width')->attempt(static fn (): Width => Width::of($full, $selvage ?? $assumptions->selvage)),
-            $node->at('structure')->choice(Structure::class) ?? Structure::Woven,
+            $node->at('structure')->choice(Structure::class),
             $node->at('type')->choice(ClothType::class),
             $this->fibres($node->at('fibres'), $node->at('fibresKnown')->choice(Knowledge::class) ?? Knowledge::Unknown),
             $this->weight($node->at('weight')),
             $node->at('print')->choice(PrintKind::class) ?? PrintKind::Plain,
-            $node->at('direction')->choice(Direction::class) ?? Direction::None,
+            $node->at('direction')->choice(Direction::class),
             $node->at('repeat')->length(),
             $shrinkage->isThere() && $shrinkage->object(['along', 'across']) ? $shrinkage->attempt(static fn (): Shrinkage => Shrinkage::tested(Percent::of($shrinkage->at('along')->number()), Percent::of($shrinkage->at('across')->number()))) : null,
             $this->colours($node->at('colours')),
@@ -431,7 +442,7 @@ final readonly class WorkroomReader
             $this->feel($node),
             $node->at('photo')->optionalText(26),
             $node->at('set')->text(60),
-            $node->at('care')->text(120),
+            $node->at('care')->isThere() ? CareLabel::of($node->at('care')->text(120)) : null,
             $node->at('family')->choice(FibreFamily::class),
             $this->tests($node->at('tests')),
         );
@@ -461,11 +472,7 @@ final readonly class WorkroomReader
     {
         $shares = [];
         foreach (array_keys($node->map()) as $fibre) {
-            $share = $node->at($fibre)->integer(1, 100);
-            if (null === $share) {
-                return FibreMix::unknown();
-            }
-            $shares[$fibre] = $share;
+            $shares[$fibre] = $node->at($fibre)->integer(1, 100) ?? 0;
         }
 
         return $node->attempt(static fn (): FibreMix => FibreMix::of($shares, $knowledge)) ?? FibreMix::unknown();
@@ -562,7 +569,7 @@ final readonly class WorkroomReader
         $seen = [];
         $projects = [];
         foreach ($list->items() as $node) {
-            $node->object(['id', 'name', 'season', 'rank', 'person', 'version', 'size', 'gradedTo', 'certainty', 'state', 'deadline', 'minutes', 'alterations', 'claims', 'notes', 'notionsTaken']);
+            $node->object(['id', 'name', 'season', 'rank', 'person', 'version', 'size', 'gradedTo', 'certainty', 'state', 'deadline', 'minutes', 'alterations', 'claims', 'notes', 'notionsTaken', 'matching', 'leftOut', 'declined']);
             $id = $node->at('id')->name(60);
             if (isset($seen['#'.$id])) {
                 $node->at('id')->fault('The id “{id}” stands here more than once.', id: $id);
@@ -594,6 +601,9 @@ final readonly class WorkroomReader
                 $this->claims($node->at('claims'), $id, $cuts, $lays),
                 $node->at('notes')->text(),
                 $node->at('notionsTaken')->boolean(),
+                $node->at('matching')->choice(Matching::class),
+                $node->at('leftOut')->texts(120),
+                array_values(array_filter(array_map(static fn (Node $one): ?Role => $one->choice(Role::class), $node->at('declined')->items(11)))),
             );
         }
 

@@ -10,9 +10,11 @@ use Octavum\Core\Cloth\Bite;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Feel;
+use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\TestDone;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Matching;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Pattern\Edition;
@@ -20,6 +22,7 @@ use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Pattern\Version;
@@ -60,6 +63,7 @@ final readonly class WorkroomWriter
             ...(Dialect::British === $settings->dialect ? [] : ['dialect' => $settings->dialect->value]),
             ...(DateStyle::DayFirst === $settings->dates ? [] : ['dates' => $settings->dates->value]),
             ...($settings->bothUnits ? ['bothUnits' => true] : []),
+            ...(Matching::MainSeams === $settings->assumptions->matching ? [] : ['matching' => $settings->assumptions->matching->value]),
         ];
     }
 
@@ -116,7 +120,23 @@ final readonly class WorkroomWriter
      */
     public function alterations(array $alterations): array
     {
-        return array_map(static fn (Alteration $alteration): array => ['name' => $alteration->name, 'length' => $alteration->length->millimetres()], $alterations);
+        return array_map(static fn (Alteration $alteration): array => ['name' => $alteration->name, 'length' => $alteration->length->millimetres()] + self::roles($alteration->roles), $alterations);
+    }
+
+    /** @return array<string, ?int> null for a share nobody knows */
+    private static function fibres(FibreMix $fibres): array
+    {
+        return array_map(static fn (int $share): ?int => 0 === $share ? null : $share, $fibres->shares);
+    }
+
+    /**
+     * @param list<Role> $roles that an alteration lengthens, left out where they are the usual ones
+     *
+     * @return array{roles?: list<string>}
+     */
+    private static function roles(array $roles): array
+    {
+        return KeptAlteration::ROLES === $roles ? [] : ['roles' => array_map(static fn (Role $role): string => $role->value, $roles)];
     }
 
     /** @return array<string, mixed> */
@@ -124,11 +144,12 @@ final readonly class WorkroomWriter
     {
         return self::known([
             'name' => $wish->name,
-            'fibres' => $wish->fibres->shares,
+            'fibres' => self::fibres($wish->fibres),
             'structure' => $wish->structure->value,
             'oneWay' => $wish->oneWay,
             'repeat' => $wish->repeat?->millimetres(),
             'pricePerMetre' => $wish->pricePerMetre,
+            'width' => $wish->width?->millimetres(),
         ]);
     }
 
@@ -158,15 +179,15 @@ final readonly class WorkroomWriter
         return self::known([
             'id' => $cloth->id,
             'name' => $cloth->name,
-            'structure' => $cloth->structure->value,
+            'structure' => $cloth->statedStructure?->value,
             'type' => $cloth->type?->value,
-            'fibres' => $cloth->fibres->shares,
+            'fibres' => self::fibres($cloth->fibres),
             'fibresKnown' => $cloth->fibres->isKnown() ? $cloth->fibres->knowledge->value : null,
             'weight' => $cloth->weight->grams ?? $cloth->weight?->class->value,
             'width' => $cloth->width?->full->millimetres(),
             'selvage' => null === $selvage || $selvage->equals($usualSelvage) ? null : $selvage->millimetres(),
             'print' => $cloth->print->value,
-            'direction' => $cloth->direction->value,
+            'direction' => $cloth->statedDirection?->value,
             'repeat' => $cloth->repeat?->millimetres(),
             'shrinkage' => null === $cloth->tested ? null : ['along' => $cloth->tested->along->number(), 'across' => $cloth->tested->across->number()],
             'colours' => $cloth->colours,
@@ -178,7 +199,7 @@ final readonly class WorkroomWriter
             ...$this->feel($cloth->feel),
             'photo' => $cloth->photo,
             'set' => $cloth->set,
-            'care' => $cloth->care,
+            'care' => $cloth->care?->value,
             'family' => $cloth->family?->value,
             'tests' => $this->tests($cloth->tests),
             'cuts' => array_map(fn (Cut $cut): array => self::known(['id' => $cut->id, 'label' => $cut->label, 'state' => $cut->state->value, 'expected' => $cut->expected?->format('Y-m-d'), 'ledger' => $this->ledger($cut->ledger), 'bites' => $this->bites($cut->bites)]), $cloth->cuts),
@@ -236,7 +257,7 @@ final readonly class WorkroomWriter
      */
     public static function kept(array $alterations): array
     {
-        return array_map(static fn (KeptAlteration $kept): array => self::known(['person' => $kept->person, 'name' => $kept->name, 'length' => $kept->length?->millimetres(), 'drawn' => $kept->drawn]), $alterations);
+        return array_map(static fn (KeptAlteration $kept): array => self::known(['person' => $kept->person, 'name' => $kept->name, 'length' => $kept->length?->millimetres(), 'drawn' => $kept->drawn] + self::roles($kept->roles)), $alterations);
     }
 
     /** @return array<string, mixed> */
@@ -307,6 +328,9 @@ final readonly class WorkroomWriter
             'claims' => array_map(fn (Claim $claim): array => self::known(['role' => $claim->role->value, 'cut' => $claim->cut?->id, 'buy' => null === $claim->wish ? null : $this->wish($claim->wish), 'length' => $claim->stated?->millimetres(), 'cutOut' => $claim->cutOut, 'lay' => $claim->lay?->id]), $project->claims),
             'notes' => $project->notes,
             'notionsTaken' => $project->notionsTaken,
+            'matching' => $project->matching?->value,
+            'leftOut' => $project->leftOut,
+            'declined' => array_map(static fn (Role $role): string => $role->value, $project->declined),
         ]);
     }
 

@@ -115,6 +115,17 @@ final class Entry
         return $this->attempt($field, fn (): Length => Length::parse($this->raw($field), $default));
     }
 
+    /** A length that may be below nought, where it shortens something. */
+    public function change(string $field, Unit $default): ?Length
+    {
+        $text = $this->raw($field);
+        if (1 !== preg_match('/^[-−–]\s*/u', $text, $sign)) {
+            return '' === $text ? null : $this->attempt($field, static fn (): Length => Length::parse(ltrim($text, '+ '), $default));
+        }
+
+        return $this->attempt($field, static fn (): Length => Length::parse(substr($text, \strlen($sign[0])), $default)->negated());
+    }
+
     public function integer(string $field, int $least, int $most): ?int
     {
         $text = $this->raw($field);

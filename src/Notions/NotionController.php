@@ -13,12 +13,14 @@ use Octavum\Core\Notion\Notion;
 use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Notion\NotionReader;
 use Octavum\Database\LastBrought;
+use Octavum\Database\TakeBack;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
 use Octavum\Season\Plan;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -29,7 +31,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class NotionController extends AbstractController
 {
     private const MOST = 200;
-    private const USED = 'notions-used';
 
     public function __construct(
         private readonly Tins $tins,
@@ -37,6 +38,7 @@ final class NotionController extends AbstractController
         private readonly EntityManagerInterface $entities,
         private readonly ClockInterface $clock,
         private readonly Toast $toast,
+        private readonly TakeBack $takeBack,
     ) {
     }
 
@@ -71,40 +73,22 @@ final class NotionController extends AbstractController
 
     /** A project's notions are used: what the tins have of them goes out of them. */
     #[Route('/use/{project}', name: 'notions_use', methods: ['POST'])]
-    public function use(string $project, Request $request, Plan $plan, #[CurrentUser] Account $account): Response
+    public function use(string $project, Plan $plan, #[CurrentUser] Account $account): Response
     {
+        $planned = $plan->record($account, $project) ?? throw $this->createNotFoundException();
+        $touched = [$planned, ...$this->tins->records($account)];
+        $before = $this->takeBack->state($touched);
         $lines = $plan->takeNotions($account, $project) ?? throw $this->createNotFoundException();
-        $before = [];
         foreach ((new Allotment($this->tins->all($account)))->without($lines) as $notion) {
             $record = $this->tins->oneOf($account, $notion->id) ?? throw $this->createNotFoundException();
-            $before[$record->id] = [$record->count, $record->length];
             $this->tins->store($notion, $record);
             $record->removedAt = $notion->kind->goesByLength() && null === $notion->length ? $this->clock->now() : null;
         }
         $this->entities->flush();
-        $request->getSession()->set(self::USED, [$project => $before]);
-        $this->toast->say('Its notions are taken out of the tins.', [], $this->generateUrl('notions_unuse', ['project' => $project]));
+        $back = $this->generateUrl('shopping').'#notions';
+        $this->toast->say('Its notions are taken out of the tins.', [], $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, $touched, ['count', 'length']), 'back' => $back]));
 
-        return $this->redirectToRoute('shopping', ['_fragment' => 'notions']);
-    }
-
-    #[Route('/use/{project}/undo', name: 'notions_unuse', methods: ['POST'])]
-    public function unuse(string $project, Request $request, Plan $plan, #[CurrentUser] Account $account): Response
-    {
-        $plan->takeNotions($account, $project, taken: false) ?? throw $this->createNotFoundException();
-        /** @var array<string, array{?int, ?int}> $before */
-        $before = ((array) $request->getSession()->remove(self::USED))[$project] ?? [];
-        foreach ($before as $id => $amounts) {
-            $record = $this->tins->oneOf($account, $id);
-            if (null !== $record) {
-                [$record->count, $record->length] = $amounts;
-                $record->removedAt = null;
-            }
-        }
-        $this->entities->flush();
-        $this->toast->say('The tins are as they were before.');
-
-        return $this->redirectToRoute('shopping', ['_fragment' => 'notions']);
+        return new RedirectResponse($back);
     }
 
     #[Route('/{id}', name: 'notion', methods: ['GET', 'POST'])]

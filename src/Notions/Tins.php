@@ -22,7 +22,13 @@ final readonly class Tins
     /** @return list<Notion> in the order in which they were written down */
     public function all(Account $account): array
     {
-        return array_map($this->notion(...), $this->entities->getRepository(NotionRecord::class)->findBy(['account' => $account, 'removedAt' => null], ['id' => 'ASC']));
+        return array_map($this->notion(...), $this->records($account));
+    }
+
+    /** @return list<NotionRecord> likewise */
+    public function records(Account $account): array
+    {
+        return $this->entities->getRepository(NotionRecord::class)->findBy(['account' => $account, 'removedAt' => null], ['id' => 'ASC']);
     }
 
     /** One of the account's own; removed ones too, so that a removal can be undone. */

@@ -40,7 +40,7 @@ final class AlterationController extends AbstractController
                 if (!isset($everyone[$person])) {
                     $entry->fault($at.'person', new Sentence('Choose who this is for: alterations belong to a person.'));
                 }
-                $kept[] = new KeptAlteration($person, $entry->name($at.'name'), $entry->length($at.'length', $settings->of($account)->system->widthUnit()), $entry->boolean($at.'drawn'));
+                $kept[] = new KeptAlteration($person, $entry->name($at.'name'), $entry->change($at.'length', $settings->of($account)->system->widthUnit()), $entry->boolean($at.'drawn'));
             }
             Revision::check($entry, $record->revision);
             if ($entry->isSound()) {

@@ -43,6 +43,7 @@ final readonly class PatternMapper
     public function storePieces(PieceSet $pieces, VersionRecord $record, ?PieceSetRecord $stored = null): void
     {
         $record->marks = $pieces->marks;
+        $record->widest = $pieces->widest;
         if ([] === $pieces->all() && null === $stored) {
             return;
         }
@@ -84,7 +85,7 @@ final readonly class PatternMapper
 
     public function version(VersionRecord $record): Version
     {
-        return new Version($record->id, $record->name, self::table($record), $record->notions, $record->minutes, $record->notes, [] === $record->marks ? null : PieceSet::later($record->marks, fn (): array => $this->pieceReader->pieces(Node::stored($this->pieceSet($record)->pieces))));
+        return new Version($record->id, $record->name, self::table($record), $record->notions, $record->minutes, $record->notes, [] === $record->marks ? null : PieceSet::later($record->marks, $record->widest, fn (): array => $this->pieceReader->pieces(Node::stored($this->pieceSet($record)->pieces))));
     }
 
     /** Everything but the versions. */
@@ -112,7 +113,7 @@ final readonly class PatternMapper
     {
         $kept = $this->reader->kept(Node::stored($record->details)->at('alterations'));
         if ([] !== $kept) {
-            $this->keep(array_map(static fn (KeptAlteration $one): KeptAlteration => new KeptAlteration($people[$one->person] ?? $one->person, $one->name, $one->length, $one->drawn), $kept), $record);
+            $this->keep(array_map(static fn (KeptAlteration $one): KeptAlteration => new KeptAlteration($people[$one->person] ?? $one->person, $one->name, $one->length, $one->drawn, $one->roles), $kept), $record);
         }
     }
 

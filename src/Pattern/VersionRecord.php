@@ -33,6 +33,10 @@ class VersionRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $marks = [];
 
+    /** @var array<int|string, array<string, array{piece: string, across: int}>> size → role → its widest piece, in micrometres */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $widest = [];
+
     /** @var list<string> */
     #[ORM\Column]
     public array $notions = [];

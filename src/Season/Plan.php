@@ -84,11 +84,19 @@ final readonly class Plan
         }
     }
 
+    /** One of the account's own that is on the plan. */
+    public function record(Account $account, string $project): ?ProjectRecord
+    {
+        $record = $this->projects->oneOf($account, $project);
+
+        return null === $record?->removedAt ? $record : null;
+    }
+
     /** @return ?list<string> what a project's envelope asks for besides cloth; null when it is not there, or nothing is left to change */
     public function takeNotions(Account $account, string $project, bool $taken = true): ?array
     {
-        $record = $this->projects->oneOf($account, $project);
-        if (null === $record || null !== $record->removedAt || $taken === $record->notionsTaken) {
+        $record = $this->record($account, $project);
+        if (null === $record || $taken === $record->notionsTaken) {
             return null;
         }
         $record->notionsTaken = $taken;

@@ -8,14 +8,16 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Cloth\Stash;
-use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\SizeChooser;
+use Octavum\Core\Remedy\Remedy;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
+use Octavum\Database\TakeBack;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
+use Octavum\Page\Back;
 use Octavum\Page\Toast;
 use Octavum\Pattern\Library;
 use Octavum\Pattern\VersionRecord;
@@ -45,6 +47,7 @@ final class ProjectController extends AbstractController
         private readonly Toast $toast,
         private readonly People $people,
         private readonly ClockInterface $clock,
+        private readonly TakeBack $takeBack,
     ) {
     }
 
@@ -97,6 +100,64 @@ final class ProjectController extends AbstractController
         [, $version] = $library->version($account, $library->names($account)[$request->query->getString('name')] ?? '') ?? [null, null];
 
         return new JsonResponse(['sizes' => $version->table->sizes ?? [], 'roles' => array_map(static fn (Role $role): string => $role->value, $version?->table->roles() ?? [])]);
+    }
+
+    /** A role that the envelope asks for is left out on purpose. */
+    #[Route('/{id}/decline', name: 'project_decline', methods: ['POST'])]
+    public function decline(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $role = Role::tryFrom($request->request->getString('role')) ?? throw $this->createNotFoundException();
+        $before = $this->takeBack->state([$record]);
+        $record->declined = array_values(array_unique([...$record->declined, $role->value]));
+        $this->entities->flush();
+
+        return $this->taken($request, $record, '{project} is sewn without that on purpose.', $this->takeBack->keep($before, [$record]));
+    }
+
+    #[Route('/{id}/move', name: 'project_move', methods: ['POST'])]
+    public function move(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $ranked = array_values($this->projects->ranked($record->season));
+        $before = $this->takeBack->state($ranked);
+        $record->rank = max(1, $record->rank - 1);
+        $this->projects->renumber($record);
+
+        return $this->taken($request, $record, '{project} is moved up.', $this->takeBack->keep($before, $ranked));
+    }
+
+    /** One of the ways out of a shortfall: another cut, or another version. */
+    #[Route('/{id}/take', name: 'project_take', methods: ['POST'])]
+    public function take(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $subject = $request->request->getString('subject');
+        $touched = [$record, ...$record->claims->getValues()];
+        $before = $this->takeBack->state($touched);
+        if (Remedy::TakeVersion->value === $request->request->getString('remedy')) {
+            $versions = $record->version?->pattern->versions->getValues() ?? [];
+            $record->version = array_values(array_filter($versions, static fn (VersionRecord $version): bool => $version->id === $subject))[0] ?? throw $this->createNotFoundException();
+        } else {
+            $cut = $this->stash->record($account, $subject) ?? throw $this->createNotFoundException();
+            foreach ($record->claims as $claim) {
+                if ($claim->role->value === $request->request->getString('role') && null !== $claim->cut && $claim->cut->cloth === $cut->cloth) {
+                    $claim->cut = $cut;
+                    break;
+                }
+            }
+        }
+        $this->entities->flush();
+
+        return $this->taken($request, $record, '{project} is changed.', $this->takeBack->keep($before, $touched), $this->generateUrl('project', ['id' => $id]));
+    }
+
+    private function taken(Request $request, ProjectRecord $record, string $message, string $key, ?string $else = null): Response
+    {
+        $answer = Back::to($request, $else ?? $this->generateUrl('season', ['id' => $record->season->id]));
+        $this->toast->say($message, ['project' => $record->name], $this->generateUrl('undo', ['key' => $key, 'back' => $answer->getTargetUrl()]));
+
+        return $answer;
     }
 
     #[Route('/{id}/remove', name: 'project_remove', methods: ['POST'])]
@@ -167,7 +228,6 @@ final class ProjectController extends AbstractController
             if ($row['answer']->project->id === $project->id) {
                 return $this->render('season/_answer.html.twig', [
                     'row' => $row,
-                    'kept' => [] !== $project->alterations || null === $project->person ? [] : array_values(array_filter($project->pattern?->alterationsFor($project->person->id) ?? [], static fn (KeptAlteration $kept): bool => null !== $kept->length)),
                     'advice' => null === $project->person || true !== $project->pattern?->chart->hasRows() ? null : (new SizeChooser())->choose($project->person, $project->pattern, $this->clock->now()),
                 ]);
             }

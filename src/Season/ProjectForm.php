@@ -15,10 +15,12 @@ use Octavum\Core\Cloth\FibreReader;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Tape;
 use Octavum\Core\Need\Alteration;
+use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Role;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\Claim;
@@ -74,6 +76,7 @@ final readonly class ProjectForm
                 'fibres' => $claim->wish?->fibres->typed() ?? '',
                 'structure' => $claim->wish->structure->value ?? Structure::Woven->value,
                 'oneWay' => true === $claim->wish?->oneWay ? '1' : '',
+                'width' => null === $claim->wish?->width ? '' : $tape->typed($claim->wish->width, small: true),
                 'repeat' => null === $claim->wish?->repeat ? '' : $tape->typed($claim->wish->repeat, small: true),
                 'price' => Entry::price($claim->wish?->pricePerMetre),
                 'stated' => $typed($claim->stated),
@@ -93,10 +96,13 @@ final readonly class ProjectForm
             'state' => $project->state->value,
             'deadline' => $project->deadline?->format('Y-m-d') ?? '',
             'hours' => Entry::hours($project->minutes),
-            'alterations' => array_map(static fn (Alteration $alteration): array => ['name' => $alteration->name, 'length' => $tape->typed($alteration->length, small: true)], $project->alterations),
+            'alterations' => array_map(static fn (Alteration $alteration): array => ['name' => $alteration->name, 'length' => $tape->typed($alteration->length, small: true), 'roles' => self::named($alteration->roles)], $project->alterations),
             'claims' => $claims,
             'notes' => $project->notes,
             'notionsTaken' => $project->notionsTaken ? '1' : '',
+            'matching' => $project->matching->value ?? '',
+            'leftOut' => $project->leftOut,
+            'declined' => array_map(static fn (Role $role): string => $role->value, $project->declined),
         ];
     }
 
@@ -142,7 +148,26 @@ final readonly class ProjectForm
             $this->claims($entry, $id, $choices['cuts'], $system),
             $entry->text('notes'),
             $entry->boolean('notionsTaken'),
+            $entry->choice('matching', Matching::class),
+            array_map(static fn (string $i): string => $entry->text('leftOut.'.$i, 120), $entry->rows('leftOut')),
+            array_values(array_filter(array_map(static fn (string $i): ?Role => $entry->choice('declined.'.$i, Role::class), $entry->rows('declined')))),
         );
+    }
+
+    /**
+     * The roles of an alteration that can be chosen in a form, by name.
+     *
+     * @return list<Role>
+     */
+    public static function roles(string $name): array
+    {
+        return '' === $name ? KeptAlteration::ROLES : array_values(array_filter(array_map(Role::tryFrom(...), explode(' + ', $name))));
+    }
+
+    /** @param list<Role> $roles */
+    public static function named(array $roles): string
+    {
+        return implode(' + ', array_map(static fn (Role $role): string => $role->value, $roles));
     }
 
     private function size(Entry $entry, string $field): ?string
@@ -158,9 +183,9 @@ final readonly class ProjectForm
         $alterations = [];
         foreach ($entry->rows('alterations') as $i) {
             $name = $entry->text('alterations.'.$i.'.name', 120);
-            $length = $entry->length('alterations.'.$i.'.length', $system->widthUnit());
+            $length = $entry->change('alterations.'.$i.'.length', $system->widthUnit());
             if (null !== $length) {
-                $alterations[] = new Alteration('' === $name ? 'Alteration' : $name, $length);
+                $alterations[] = new Alteration('' === $name ? 'Alteration' : $name, $length, self::roles($entry->raw('alterations.'.$i.'.roles')));
             } elseif ('' !== $name && '' === $entry->raw('alterations.'.$i.'.length')) {
                 $entry->fault('alterations.'.$i.'.length', new Sentence('How much longer does this make the lay? Type a length such as 5 cm, or empty the line.'));
             }
@@ -196,6 +221,7 @@ final readonly class ProjectForm
                     $entry->boolean($at.'oneWay'),
                     $entry->length($at.'repeat', $system->widthUnit()),
                     $entry->money($at.'price'),
+                    $entry->length($at.'width', $system->widthUnit()),
                 );
             }
             $stated = $entry->length($at.'stated', $system->lengthUnit());

@@ -10,6 +10,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
@@ -80,6 +81,9 @@ final readonly class ProjectMapper
                 $claims,
                 $record->notes,
                 $record->notionsTaken,
+                $record->matching,
+                $record->leftOut,
+                array_map(Role::from(...), $record->declined),
             );
         }
 
@@ -105,6 +109,9 @@ final readonly class ProjectMapper
         $record->alterations = $this->writer->alterations($project->alterations);
         $record->notes = $project->notes;
         $record->notionsTaken = $project->notionsTaken;
+        $record->matching = $project->matching;
+        $record->leftOut = $project->leftOut;
+        $record->declined = array_map(static fn (Role $role): string => $role->value, $project->declined);
     }
 
     /** Everything but cut and lay, which are other records. */

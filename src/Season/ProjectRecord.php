@@ -8,6 +8,7 @@ use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Octavum\Core\Measure\Matching;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Database\Identified;
@@ -67,6 +68,17 @@ class ProjectRecord
 
     #[ORM\Column(options: ['default' => false])]
     public bool $notionsTaken = false;
+
+    #[ORM\Column(nullable: true)]
+    public ?Matching $matching = null;
+
+    /** @var list<string> kept alterations that do not count, by name */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $leftOut = [];
+
+    /** @var list<string> roles left out on purpose */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $declined = [];
 
     /** @var Collection<int, ClaimRecord> */
     #[ORM\OneToMany(targetEntity: ClaimRecord::class, mappedBy: 'project', cascade: ['persist', 'remove'], orphanRemoval: true)]

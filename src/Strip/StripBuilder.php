@@ -26,7 +26,9 @@ final class StripBuilder
     /** @param list<Promise> $promises */
     public function cut(Cloth $cloth, Cut $cut, array $promises, Scale $scale, Assumptions $assumptions, System $system): Strip
     {
-        return $this->strip($cloth, $cut, ToCut::of($cloth, $cut, $assumptions), $promises, null, $scale, $system);
+        $byTable = array_filter($promises, static fn (Promise $promise): bool => !$promise->need instanceof Need || Way::LaidOut !== $promise->need->way);
+
+        return $this->strip($cloth, $cut, ToCut::of($cloth, $cut, $assumptions, laid: [] === $byTable), $promises, null, $scale, $system);
     }
 
     public function role(RoleAnswer $role, string $project, Scale $scale, System $system): ?Strip
@@ -50,7 +52,7 @@ final class StripBuilder
         $full = $scale->x($toCut->length ?? Length::ofMetres('1'));
         $length = min($full, $scale->room - 20);
         $holes = '';
-        foreach (null === $toCut->width ? [] : $cut->bites as $bite) {
+        foreach (null === $toCut->width || !$toCut->laid ? [] : $cut->bites as $bite) {
             [$left, $top] = [min($scale->x($bite->from), $length), min($scale->y($bite->below), $height)];
             $holes .= \sprintf('M%.1f %.1fH%.1fV%.1fH%.1fZ', $left, $top, min($scale->x($bite->from->plus($bite->length)), $length), min($scale->y($bite->below->plus($bite->width)), $height), $left);
         }
@@ -109,7 +111,8 @@ final class StripBuilder
         return new Strip(
             's'.++$this->drawn,
             $cloth,
-            round($end + ($end > $length ? 64 : 30), 1),
+            $width = round($end + ($end > $length ? 64 : 30), 1),
+            round(100 * $width / ($scale->room + 64), 2),
             $length,
             round($height, 1),
             null === $cloth ? '' : $this->edge($length, $height, $widthKnown, $torn),

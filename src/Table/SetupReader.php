@@ -98,7 +98,7 @@ final readonly class SetupReader
             }
             $cuts = [] === $cuts ? $this->cuts($account) : $cuts;
             [$cloth, $cut] = $cuts[$id] ?? [null, null];
-            $toCut = null === $cloth || null === $cut ? null : ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions);
+            $toCut = null === $cloth || null === $cut ? null : ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions, laid: true);
             if (null === $cloth || null === $toCut?->width || null === $toCut->length || $toCut->length->micrometres < 1000) {
                 $one->at('cut')->fault(null === $cloth ? 'This cut is no longer in the stash.' : '{cloth} cannot be laid on: measure its length and width first.', ...(null === $cloth ? [] : ['cloth' => $cloth->name]));
                 continue;

@@ -129,10 +129,10 @@ final class ClothPagesTest extends PageTestCase
         $this->enter(['name' => 'Lawn', 'width' => '140', 'fibres' => 'cotton', 'cuts' => [['length' => '2.5']]]);
         $id = $this->only()->id;
         $this->write($id, ['kind' => 'washed']);
-        self::assertFalse($this->only()->cuts[0]->measuredSinceWash);
+        self::assertFalse($this->only()->cuts[0]->settled);
         $this->write($id, ['kind' => 'measured', 'length' => '2.41', 'note' => 'after a hot wash']);
         self::assertSame(2_410_000, $this->only()->cuts[0]->length?->micrometres);
-        self::assertTrue($this->only()->cuts[0]->measuredSinceWash);
+        self::assertTrue($this->only()->cuts[0]->settled);
         $this->write($id, ['kind' => 'given away']);
         self::assertTrue($this->only()->cuts[0]->gone);
         self::assertSame([LedgerKind::Bought, LedgerKind::Washed, LedgerKind::Measured, LedgerKind::GivenAway], array_column($this->only()->cuts[0]->ledger, 'kind'));

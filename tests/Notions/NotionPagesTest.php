@@ -58,7 +58,7 @@ final class NotionPagesTest extends PageTestCase
         $this->signInToDemo();
         self::assertStringContainsString('Bow-locker shirt: 10 buttons 11 mm is not here, or not enough.', self::says($this->get('/season')));
         $page = self::says($this->get('/shopping'), '#notions');
-        self::assertStringContainsString('10 buttons 11 mm: 7 here, 3 to buy.', $page);
+        self::assertStringContainsString('10 buttons 11 mm: 7 of one look here, 3 to buy that match, or a set.', $page);
         self::assertStringContainsString('invisible zip 55 cm: one of 57 cm is here, a little too long and usable.', $page);
         self::assertStringContainsString('4 buttons 25 mm: here.', $page);
     }

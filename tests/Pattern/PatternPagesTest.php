@@ -79,7 +79,7 @@ final class PatternPagesTest extends PageTestCase
         $this->post('/patterns/table/read', ['pasted' => $pasted]);
         $grid = json_decode((string) $this->browser->getResponse()->getContent(), true);
         self::assertIsArray($grid);
-        self::assertSame(['role' => 'main', 'width' => '150 cm', 'nap' => 'either', 'cells' => ['1.95', '2', '2.05']], ((array) $grid['rows'])[1]);
+        self::assertSame(['role' => 'main', 'width' => '150 cm', 'nap' => 'without', 'cells' => ['1.95', '2', '2.05']], ((array) $grid['rows'])[1]);
     }
 
     public function testACellThatIsNoLengthIsNamedAndTheWholeTableKept(): void

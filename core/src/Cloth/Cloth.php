@@ -12,8 +12,20 @@ final readonly class Cloth
 {
     public FibreMix $fibres;
 
+    /** As stated, else as its type says, else woven. */
+    public Structure $structure;
+
+    /** As stated, else one-way where its type has a nap. */
+    public Direction $direction;
+
+    public ?Structure $statedStructure;
+
+    public ?Direction $statedDirection;
+
     /**
      * @param ?Width         $width         null when nobody has measured it
+     * @param ?Structure     $structure     null when nobody has said
+     * @param ?Direction     $direction     likewise
      * @param ?Length        $repeat        length of the print's repeat, along the cloth
      * @param ?Shrinkage     $tested        what a test square showed; null for the figures of the fibres
      * @param list<string>   $colours       #rrggbb, ground colour first
@@ -23,7 +35,7 @@ final readonly class Cloth
      * @param list<Cut>      $cuts
      * @param ?string        $photo         the name under which a photo of it is kept
      * @param string         $set           of cloths that are kept together
-     * @param string         $care          as the label says
+     * @param ?CareLabel     $care          null when not known
      * @param ?FibreFamily   $family        as a burn test showed it
      * @param list<TestDone> $tests
      */
@@ -31,12 +43,12 @@ final readonly class Cloth
         public string $id,
         public string $name,
         public ?Width $width = null,
-        public Structure $structure = Structure::Woven,
+        ?Structure $structure = null,
         public ?ClothType $type = null,
         ?FibreMix $fibres = null,
         public ?Weight $weight = null,
         public PrintKind $print = PrintKind::Plain,
-        public Direction $direction = Direction::None,
+        ?Direction $direction = null,
         public ?Length $repeat = null,
         public ?Shrinkage $tested = null,
         public array $colours = [],
@@ -49,16 +61,38 @@ final readonly class Cloth
         public Feel $feel = new Feel(),
         public ?string $photo = null,
         public string $set = '',
-        public string $care = '',
+        public ?CareLabel $care = null,
         public ?FibreFamily $family = null,
         public array $tests = [],
     ) {
         $this->fibres = $fibres ?? FibreMix::unknown();
+        $this->statedStructure = $structure;
+        $this->structure = $structure ?? $type?->structure() ?? Structure::Woven;
+        $this->statedDirection = $direction;
+        $this->direction = $direction ?? (true === $type?->hasNap() ? Direction::OneWay : Direction::None);
     }
 
     public function shrinkage(): Shrinkage
     {
-        return $this->tested ?? Shrinkage::expected($this->fibres, $this->structure, $this->type, $this->family);
+        return match ($this->care) {
+            CareLabel::DryClean => Shrinkage::steamed(),
+            CareLabel::Wipe => Shrinkage::none(),
+            default => $this->tested ?? Shrinkage::expected($this->fibres, $this->structure, $this->type, $this->family),
+        };
+    }
+
+    /** Whether anybody, or its type, says how it is made. */
+    public function isStructureKnown(): bool
+    {
+        return null !== ($this->statedStructure ?? $this->type?->structure());
+    }
+
+    /** The day its width was last measured, as far as that was noted. */
+    public function widthMeasuredOn(): ?\DateTimeImmutable
+    {
+        $days = array_map(static fn (TestDone $test): \DateTimeImmutable => $test->on, array_filter($this->tests, static fn (TestDone $test): bool => TestKind::Width === $test->kind));
+
+        return [] === $days ? null : max($days);
     }
 
     public function isOneWay(): bool

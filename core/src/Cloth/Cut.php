@@ -6,17 +6,35 @@ namespace Octavum\Core\Cloth;
 
 use Octavum\Core\Measure\Length;
 
-/** One continuous piece of a cloth. What it is now follows from its ledger, oldest entry first. */
+/**
+ * One continuous piece of a cloth. What it is now follows from its ledger, read by day; entries of one day in the order
+ * written. Source: the workroom's rules, section 4.
+ */
 final readonly class Cut
 {
+    /** Null when nobody has measured it, or something was taken and nobody said how much. */
     public ?Length $length;
+
+    /** Washed, or steamed. */
     public bool $washed;
-    /** The length was taken after the last wash: no shrinkage is left in it. */
-    public bool $measuredSinceWash;
+
+    /** No shrinkage is left in its length: measured after a wash, or not to be washed. */
+    public bool $settled;
+
+    /** All of it was given away or spoilt. */
     public bool $gone;
 
+    /** The day it was first washed or steamed: a width measured since then is its width. */
+    public ?\DateTimeImmutable $shrunkOn;
+
+    /** It came into the stash washed, so that all its measures were taken since. */
+    public bool $cameWashed;
+
+    /** It is not to be washed, so that nothing is counted off for it. */
+    public bool $neverWashed;
+
     /**
-     * @param list<LedgerEntry> $ledger
+     * @param list<LedgerEntry> $ledger in the order written
      * @param list<Bite>        $bites  that are missing from it
      */
     public function __construct(
@@ -27,27 +45,59 @@ final readonly class Cut
         public ?\DateTimeImmutable $expected = null,
         public array $bites = [],
     ) {
-        $length = null;
-        $washed = $settled = $gone = false;
-        foreach ($ledger as $entry) {
-            if (LedgerKind::Washed === $entry->kind) {
-                $washed = true;
-                $settled = false;
+        $byDay = $ledger;
+        usort($byDay, static fn (LedgerEntry $a, LedgerEntry $b): int => $a->on <=> $b->on);
+        $length = $shrunkOn = null;
+        $settled = $gone = $cameWashed = $never = false;
+        foreach ($byDay as $entry) {
+            $kind = $entry->kind;
+            if ($kind->shrinks() && null === $shrunkOn) {
+                $shrunkOn = $entry->on;
+                $cameWashed = null === $length;
             }
+            $never = $never || LedgerKind::NotWashed === $kind;
             if (null !== $entry->length) {
                 $length = $entry->length;
-                $settled = $washed;
+                $settled = $settled || null !== $shrunkOn;
+                $gone = $gone && LedgerKind::Bought !== $kind && LedgerKind::Measured !== $kind;
+            } elseif (LedgerKind::Cut === $kind || LedgerKind::Remnant === $kind) {
+                $length = null;
+            } elseif (LedgerKind::GivenAway === $kind || LedgerKind::Spoilt === $kind) {
+                $gone = true;
             }
-            $gone = LedgerKind::GivenAway === $entry->kind || LedgerKind::Spoilt === $entry->kind && null === $entry->length;
         }
         $this->length = $length;
-        $this->washed = $washed;
-        $this->measuredSinceWash = $settled;
+        $this->washed = null !== $shrunkOn;
+        $this->settled = $settled || $never;
         $this->gone = $gone;
+        $this->shrunkOn = $shrunkOn;
+        $this->cameWashed = $cameWashed;
+        $this->neverWashed = $never;
+    }
+
+    /** Something was taken from it since it was last measured, and nobody said how much. */
+    public function isTakenFrom(): bool
+    {
+        return null === $this->length && [] !== array_filter($this->ledger, static fn (LedgerEntry $entry): bool => null !== $entry->length);
     }
 
     public function with(LedgerEntry $entry): self
     {
         return new self($this->id, [...$this->ledger, $entry], $this->label, $this->state, $this->expected, $this->bites);
+    }
+
+    /** Without one entry that was written, the latest of those alike; the same cut where there is none. */
+    public function without(LedgerEntry $entry): self
+    {
+        foreach (array_reverse($this->ledger, true) as $i => $written) {
+            if ($written->isLike($entry)) {
+                $ledger = $this->ledger;
+                unset($ledger[$i]);
+
+                return new self($this->id, array_values($ledger), $this->label, $this->state, $this->expected, $this->bites);
+            }
+        }
+
+        return $this;
     }
 }

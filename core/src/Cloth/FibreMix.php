@@ -7,10 +7,10 @@ namespace Octavum\Core\Cloth;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
 
-/** The fibres of a cloth in whole per cent, and how they are known. Empty when nothing is known. */
+/** The fibres of a cloth in whole per cent, and how they are known. Empty when nothing is known; shares of nought when only their names are. */
 final readonly class FibreMix
 {
-    /** @param array<string, int> $shares fibre value → per cent, largest first */
+    /** @param array<string, int> $shares fibre value → per cent, largest first; all nought when the shares are not known */
     private function __construct(public array $shares, public Knowledge $knowledge)
     {
     }
@@ -21,7 +21,7 @@ final readonly class FibreMix
     }
 
     /**
-     * @param array<string, int> $shares fibre value → per cent; none at all is allowed
+     * @param array<string, int> $shares fibre value → per cent; none at all is allowed, and nought for each where nobody knows the shares
      *
      * @throws Unreadable when they do not add up to 100 %, or a share or a fibre is not one
      */
@@ -31,13 +31,16 @@ final readonly class FibreMix
             if (null === Fibre::tryFrom($fibre)) {
                 throw new Unreadable(new Sentence('“{fibre}” is not a fibre known here: choose one of {fibres}.', ['fibre' => $fibre, 'fibres' => implode(', ', array_column(Fibre::cases(), 'value'))]));
             }
-            if ($share < 1 || $share > 100) {
+            if (($share < 1 || $share > 100) && 0 !== max([0, ...$shares])) {
                 throw new Unreadable(new Sentence('{share} % of {fibre} is not a share: type a whole number from 1 to 100.', ['share' => $share, 'fibre' => $fibre]));
             }
         }
         $sum = array_sum($shares);
-        if ([] !== $shares && 100 !== $sum) {
+        if (0 !== max([0, ...$shares]) && 100 !== $sum) {
             throw new Unreadable(new Sentence('The fibres add up to {sum} %, not 100 %: correct the shares, or leave all of them empty if they are not known.', ['sum' => $sum]));
+        }
+        if (1 === \count($shares) && 0 === max($shares)) {
+            $shares = array_fill_keys(array_keys($shares), 100);
         }
         arsort($shares);
 
@@ -47,7 +50,13 @@ final readonly class FibreMix
     /** As FibreReader reads it: "95 cotton, 5 elastane". */
     public function typed(): string
     {
-        return implode(', ', array_map(static fn (string $fibre, int $share): string => $share.' '.$fibre, array_keys($this->shares), $this->shares));
+        return implode(', ', array_map(static fn (string $fibre, int $share): string => (0 === $share ? '' : $share.' ').$fibre, array_keys($this->shares), $this->shares));
+    }
+
+    /** Whether the shares are known, too. */
+    public function sharesKnown(): bool
+    {
+        return [] !== $this->shares && max($this->shares) > 0;
     }
 
     public function isKnown(): bool

@@ -14,8 +14,8 @@ use Octavum\Core\Measure\Unreadable;
 
 /**
  * How much a cloth may lose in its first wash, along and across. Source of the figures: the workroom's rules, section 3;
- * a blend counts each fibre by its share, elastane follows its partner, and an unknown fibre counts as the one that
- * shrinks most.
+ * a blend counts each fibre by its share, and the one that shrinks most where the shares are not known; elastane follows
+ * its partner, and an unknown fibre counts the most its structure and finish allow.
  */
 final readonly class Shrinkage
 {
@@ -26,6 +26,17 @@ final readonly class Shrinkage
     public static function tested(Percent $along, Percent $across): self
     {
         return new self($along, $across, Source::Tested, false);
+    }
+
+    /** Of cloth that is never washed: what the iron's steam takes. */
+    public static function steamed(): self
+    {
+        return new self(Percent::of(1), Percent::of(1), Source::Assumed, false);
+    }
+
+    public static function none(): self
+    {
+        return new self(Percent::of(0), Percent::of(0), Source::Assumed, false);
     }
 
     /**
@@ -51,11 +62,13 @@ final readonly class Shrinkage
     public static function expected(FibreMix $fibres, Structure $structure, ?ClothType $type, ?FibreFamily $family = null): self
     {
         $counted = array_diff_key($fibres->shares, [Fibre::Elastane->value => 0]);
-        if ([] === $counted) {
-            $figures = array_map(static fn (Fibre $fibre): array => self::figures($fibre, $structure, $type), $family?->fibres() ?? [Fibre::Other]);
+        if ([] === $counted || !$fibres->sharesKnown()) {
+            $named = array_map(static fn (string $fibre): Fibre => Fibre::from($fibre), array_keys($counted));
+            $of = [] === $named ? $family?->fibres() ?? [Fibre::Other] : $named;
+            $figures = array_map(static fn (Fibre $fibre): array => self::figures($fibre, $structure, $type), $of);
             [$along, $across] = [max(array_column($figures, 0)), max(array_column($figures, 1))];
 
-            return new self(Percent::ofHundredths($along), Percent::ofHundredths($across), Source::Assumed, true);
+            return new self(Percent::ofHundredths($along), Percent::ofHundredths($across), Source::Assumed, [] === $named || \in_array(Fibre::Other, $named, true));
         }
         $along = $across = 0;
         foreach ($counted as $fibre => $share) {
@@ -77,7 +90,7 @@ final readonly class Shrinkage
     private static function figures(Fibre $fibre, Structure $structure, ?ClothType $type): array
     {
         $knit = Structure::Knit === $structure;
-        $brushed = ClothType::Flannel === $type;
+        $brushed = true === $type?->isBrushed();
 
         return match ($fibre) {
             Fibre::Cotton => match (true) {

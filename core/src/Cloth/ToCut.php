@@ -15,59 +15,144 @@ use Octavum\Core\Measure\Working;
 
 /**
  * What can be cut from a cut: (measured − squaring at both ends) × (1 − shrinkage if it still shrinks), and the usable
- * width likewise. Source: the workroom's rules, section 4.
+ * width likewise. Where parts are missing, the longest whole stretch counts, unless a lay goes round them; a cut that is
+ * gone leaves nothing. Source: the workroom's rules, section 4.
  */
 final readonly class ToCut
 {
     /**
      * @param ?Length $length null when the cut has not been measured
      * @param ?Length $width  between the selvages, null when the width is not known
-     * @param Percent $shrink counted along the cloth, nought when it is washed and measured
+     * @param ?Length $full   the width by which it is known at a counter, less what is missing along an edge
+     * @param Percent $shrink counted along the cloth, nought when none is left
+     * @param Percent $narrow counted across, likewise
+     * @param bool    $laid   of the whole cut, whatever is missing from it
      */
     private function __construct(
         public ?Length $length,
         public ?Length $width,
+        public ?Length $full,
         public Percent $shrink,
+        public Percent $narrow,
         private Shrinkage $shrinkage,
-        private ?Length $measured,
+        private ?CareLabel $care,
+        private Cut $cut,
+        private ?Length $stretch,
         private Length $squaring,
+        public bool $laid,
     ) {
     }
 
-    public static function of(Cloth $cloth, Cut $cut, Assumptions $assumptions): self
+    /** @param bool $laid by a lay that goes round the parts that are missing */
+    public static function of(Cloth $cloth, Cut $cut, Assumptions $assumptions, bool $laid = false): self
     {
         $shrinkage = $cloth->shrinkage();
-        $along = $cut->measuredSinceWash ? Percent::of(0) : $shrinkage->along;
-        $across = $cut->measuredSinceWash ? Percent::of(0) : $shrinkage->across;
+        $along = $cut->settled ? Percent::of(0) : $shrinkage->along;
+        $across = self::isWidthSettled($cloth, $cut) ? Percent::of(0) : $shrinkage->across;
         $squaring = $assumptions->squaring->times(2);
+        [$stretch, $usable] = $laid ? [$cut->length, $cloth->width?->usable()] : self::whole($cloth, $cut);
+        $stretch = $cut->gone ? Length::zero() : $stretch;
+        $selvages = $cloth->width?->selvage->times(2);
 
         return new self(
-            null === $cut->length ? null : $along->takenFrom($cut->length->minus($squaring)->larger(Length::zero()), Rounding::Down),
-            null === $cloth->width ? null : $across->takenFrom($cloth->width->usable(), Rounding::Down),
+            null === $stretch ? null : $along->takenFrom($stretch->minus($squaring)->larger(Length::zero()), Rounding::Down),
+            null === $usable ? null : $across->takenFrom($usable, Rounding::Down),
+            null === $usable || null === $selvages ? null : $usable->plus($selvages)->smaller($cloth->width->full),
             $along,
+            $across,
             $shrinkage,
-            $cut->length,
+            $cloth->care,
+            $cut,
+            $stretch,
             $squaring,
+            $laid,
         );
+    }
+
+    /** A width shrinks until it is measured after the wash, too. */
+    private static function isWidthSettled(Cloth $cloth, Cut $cut): bool
+    {
+        $measured = $cloth->widthMeasuredOn();
+
+        return $cut->neverWashed || ($cut->washed && ($cut->cameWashed || (null !== $measured && $measured >= $cut->shrunkOn)));
+    }
+
+    /**
+     * The longest stretch without a missing part, and the usable width there: what is missing along the whole of an edge
+     * makes the cut narrower, everything else makes it two lengths.
+     *
+     * @return array{?Length, ?Length}
+     */
+    private static function whole(Cloth $cloth, Cut $cut): array
+    {
+        $usable = $cloth->width?->usable();
+        if (null === $cut->length) {
+            return [null, $usable];
+        }
+        $length = $cut->length->micrometres;
+        $full = $cloth->width?->full->micrometres;
+        [$low, $high] = null === $full ? [0, 0] : [$cloth->width->selvage->micrometres, $full - $cloth->width->selvage->micrometres];
+        $gaps = [];
+        foreach ($cut->bites as $bite) {
+            [$from, $to] = [$bite->from->micrometres, $bite->from->plus($bite->length)->micrometres];
+            [$bottom, $top] = [$bite->below->micrometres, $bite->below->plus($bite->width)->micrometres];
+            $edge = null !== $full && $from <= 0 && $to >= $length && ($bottom <= $low || $top >= $high) && !($bottom <= $low && $top >= $high);
+            if ($edge) {
+                [$low, $high] = $bottom <= $low ? [max($low, $top), $high] : [$low, min($high, $bottom)];
+            } else {
+                $gaps[] = [max(0, $from), min($length, $to)];
+            }
+        }
+        sort($gaps);
+        $at = $longest = 0;
+        foreach ([...$gaps, [$length, $length]] as [$from, $to]) {
+            $longest = max($longest, $from - $at);
+            $at = max($at, $to);
+        }
+
+        return [Length::ofMicrometres($longest), null === $usable ? null : Length::ofMicrometres(max(0, $high - $low))];
     }
 
     /** Empty when the cut has not been measured. */
     public function working(): Working
     {
-        if (null === $this->measured || null === $this->length) {
+        if (null === $this->stretch || null === $this->length) {
             return Working::empty();
         }
-        $working = Working::empty()
-            ->start(new Sentence('The cut'), $this->measured, Source::Measured)
-            ->less(new Sentence('Squaring, both ends'), $this->squaring, Source::Assumed);
+        if ($this->cut->gone) {
+            return Working::empty()->start(new Sentence('The cut is no longer here'), $this->stretch, Source::Measured);
+        }
+        $measured = $this->cut->length ?? $this->stretch;
+        $working = Working::empty()->start(new Sentence('The cut'), $measured, Source::Measured);
+        if (!$measured->equals($this->stretch)) {
+            $working = $working
+                ->less(new Sentence('Parts are missing, so it is more than one length'), $measured->minus($this->stretch), Source::Measured)
+                ->result(new Sentence('The longest whole stretch'), Figure::exact($this->stretch));
+        }
+        $working = $working->less(new Sentence('Squaring, both ends'), $this->squaring, Source::Assumed);
         if (!$this->shrink->isZero()) {
             $working = $working->less(
-                new Sentence($this->shrinkage->fibreUnknown ? 'May shrink {percent}: fibre unknown, so the most is counted' : 'Shrinks {percent} in the wash', ['percent' => $this->shrink]),
-                $this->measured->minus($this->squaring)->larger(Length::zero())->minus($this->length),
+                new Sentence($this->shrinks(), ['percent' => $this->shrink]),
+                $this->washLoss(),
                 $this->shrinkage->source,
             );
         }
 
         return $working->result(new Sentence('To cut from'), Figure::exact($this->length));
+    }
+
+    /** What is counted off its length for the wash. */
+    public function washLoss(): Length
+    {
+        return null === $this->stretch || null === $this->length ? Length::zero() : $this->stretch->minus($this->squaring)->larger(Length::zero())->minus($this->length);
+    }
+
+    private function shrinks(): string
+    {
+        return match (true) {
+            CareLabel::DryClean === $this->care => 'Gives {percent} when it is steamed',
+            $this->shrinkage->fibreUnknown => 'May shrink {percent}: fibre unknown, so the most is counted',
+            default => 'Shrinks {percent} in the wash',
+        };
     }
 }

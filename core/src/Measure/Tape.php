@@ -50,6 +50,9 @@ final readonly class Tape
      */
     public function typed(Length $length, bool $small = false): string
     {
+        if ($length->isNegative()) {
+            return '-'.$this->typed($length->negated(), $small);
+        }
         $eighths = 0 === $length->micrometres % self::EIGHTH_INCH ? intdiv($length->micrometres, self::EIGHTH_INCH) : null;
         $whole = 0 === $length->micrometres % Unit::Millimetre->value;
         if (null !== $eighths && (System::Imperial === $this->system || !$whole)) {

@@ -34,20 +34,30 @@ final readonly class Block
     /**
      * @return ?Length null when the garment has no block, or it does not go on at all
      */
-    public function need(Garment $garment, ?RequirementTable $table, Role $role, string $size, Length $usable, bool $oneWay): ?Length
+    public function need(Garment $garment, ?RequirementTable $table, Role $role, string $size, Length $usable, bool $oneWay, bool $child = false): ?Length
     {
-        $pieces = $this->pieces($garment, $table, $role, $size);
+        $pieces = $this->pieces($garment, $table, $role, $size, $child);
 
         return [] === $pieces ? null : $this->laid($pieces, $usable, $oneWay, [Fold::Flat, Fold::Lengthwise, Fold::Gate]);
     }
 
+    /**
+     * Real pieces of one role in a size, laid in a moment: this much is enough, and a longer search finds less.
+     *
+     * @param list<Piece> $pieces that have a shape in the size
+     */
+    public function quickly(array $pieces, string $size, Length $usable, bool $oneWay): ?Length
+    {
+        return $this->laid($pieces, $usable, $oneWay, [Fold::Flat, Fold::Lengthwise, Fold::Gate], $size);
+    }
+
     /** @return list<Piece> calibrated where the table has a row, and rough where it has none */
-    public function pieces(Garment $garment, ?RequirementTable $table, Role $role, string $size): array
+    public function pieces(Garment $garment, ?RequirementTable $table, Role $role, string $size, bool $child = false): array
     {
         if (Role::Main !== $role) {
             return [];
         }
-        [$body, $child] = $this->body($table->sizes ?? [], $size);
+        [$body, $child] = $this->body($table->sizes ?? [], $size, $child);
         $pieces = $this->rough($garment, $body, $child);
         [$width, $printed] = $this->printed($table, $role, $size);
         if (null === $width || null === $printed || [] === $pieces) {
@@ -91,10 +101,10 @@ final readonly class Block
      * @param list<Piece>          $pieces
      * @param non-empty-list<Fold> $folds
      */
-    private function laid(array $pieces, Length $usable, bool $oneWay, array $folds): ?Length
+    private function laid(array $pieces, Length $usable, bool $oneWay, array $folds, string $size = ''): ?Length
     {
         $looks = 0;
-        $all = array_map(static fn (Piece $piece): LayPiece => new LayPiece($piece->name, $piece->shapes[0]->cutOut($piece->onFold), $piece->quantity, $piece->pair, $piece->onFold, $piece->grain), $pieces);
+        $all = array_map(static fn (Piece $piece): LayPiece => new LayPiece($piece->name, ($piece->in($size) ?? $piece->shapes[0])->cutOut($piece->onFold), $piece->quantity, $piece->pair, $piece->onFold, $piece->grain), $pieces);
         if ([] === $all) {
             return null;
         }
@@ -106,15 +116,23 @@ final readonly class Block
     }
 
     /**
+     * A size counts as years where it is for a child, or the sizes are ages by name or one after the other; 4, 6, 8 … 12
+     * may be a woman's, who takes more, so it is counted as hers.
+     *
      * @param list<string> $sizes
      *
-     * @return array{float, bool} steps from the middle size of women's tables, and whether it is a child's
+     * @return array{float, bool} steps from the middle size of women's tables, or years; and whether it is a child's
      */
-    private function body(array $sizes, string $size): array
+    private function body(array $sizes, string $size, bool $child): array
     {
+        $ages = preg_grep('/\d\s*(m|mo|months?|y|yrs?|years?)\b/iu', $sizes);
         $numbers = array_map(intval(...), array_filter($sizes, is_numeric(...)));
-        if ([] !== $numbers && max($numbers) <= 12 && min($numbers) <= 6) {
-            return [(float) $size, true];
+        $young = [] !== $numbers && max($numbers) <= 16 && (max($numbers) <= 6 || 2 === \count(array_unique(array_map(static fn (int $number): int => $number % 2, $numbers))));
+        if ($child || $young || [] !== $ages) {
+            $months = 1 === preg_match('/\d\s*(m|mo|months?)\b/iu', $size);
+            $number = 1 === preg_match('/\d+(?=\D*$)/', $size, $found) ? (float) $found[0] : 6.0;
+
+            return [$months ? $number / 12 : min($number, 14.0), true];
         }
         $at = array_search($size, $sizes, true);
 

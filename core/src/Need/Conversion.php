@@ -37,28 +37,31 @@ final readonly class Conversion
     ];
 
     /**
-     * The length wanted at width $to for what takes $amount at width $from. A large difference in width adds ¼ yd.
+     * The length wanted at width $to for what takes $amount at width $from, by the chart alone.
      *
      * @param Length $from full width
      * @param Length $to   full width
      */
-    public function convert(Length $amount, Length $from, Length $to, Assumptions $assumptions): Length
+    public function convert(Length $amount, Length $from, Length $to): Length
     {
         $there = $this->column($from);
         $here = $this->column($to);
         $last = \count(self::LINES) - 1;
         $a = $amount->micrometres;
-        $converted = match (true) {
+
+        return Length::ofMicrometres(match (true) {
             $a <= $there[0] => Rounding::Up->divide($a * $here[0], $there[0]),
             $a >= $there[$last] => Rounding::Up->divide($a * $here[$last], $there[$last]),
             default => $this->between($a, $there, $here),
-        };
-        $difference = abs($from->micrometres - $to->micrometres);
-        if ($difference > $assumptions->largeWidthDifference->micrometres) {
-            $converted += 2 * Unit::EighthYard->value;
-        }
+        });
+    }
 
-        return Length::ofMicrometres($converted);
+    /** What the chart adds for a large difference in width: ¼ yd, or nothing. */
+    public function extra(Length $from, Length $to, Assumptions $assumptions): Length
+    {
+        $difference = abs($from->micrometres - $to->micrometres);
+
+        return $difference > $assumptions->largeWidthDifference->micrometres ? Length::ofMicrometres(2 * Unit::EighthYard->value) : Length::zero();
     }
 
     /**

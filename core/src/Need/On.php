@@ -5,26 +5,29 @@ declare(strict_types=1);
 namespace Octavum\Core\Need;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Length;
 
 /** The side of the cloth that a need depends on. */
 final readonly class On
 {
     /**
-     * @param ?Length $width  full width, null when not known
-     * @param ?Length $repeat of a print that is matched
+     * @param ?Length $width   full width, null when not known
+     * @param ?Length $repeat  of a print that may be matched
+     * @param bool    $assumed nobody has stated the width
+     * @param ?Length $usable  between the selvages after the wash; null when not known
      */
-    public function __construct(public ?Length $width, public bool $oneWay = false, public ?Length $repeat = null)
+    public function __construct(public ?Length $width, public bool $oneWay = false, public ?Length $repeat = null, public bool $assumed = false, public ?Length $usable = null)
     {
     }
 
-    public static function cloth(Cloth $cloth): self
+    public static function cut(Cloth $cloth, ToCut $toCut): self
     {
-        return new self($cloth->width?->full, $cloth->isOneWay(), $cloth->repeat);
+        return new self($toCut->full, $cloth->isOneWay(), $cloth->repeat, false, $toCut->width);
     }
 
-    public function at(Length $width): self
+    public function at(Length $width, ?Length $usable = null): self
     {
-        return new self($width, $this->oneWay, $this->repeat);
+        return new self($width, $this->oneWay, $this->repeat, false, $usable);
     }
 }

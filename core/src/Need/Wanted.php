@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Need;
 
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Matching;
 use Octavum\Core\Pattern\Garment;
 use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\Version;
@@ -18,6 +19,8 @@ final readonly class Wanted
      * @param list<Alteration> $alterations
      * @param ?Length          $stated      the sewist's own figure, which replaces the table
      * @param ?LaidOut         $laidOut     what a saved lay says, which replaces the table
+     * @param ?Matching        $matching    null for what the settings say
+     * @param bool             $child       it is for a child
      */
     public function __construct(
         public ?Version $version,
@@ -28,6 +31,14 @@ final readonly class Wanted
         public array $alterations = [],
         public ?Length $stated = null,
         public ?LaidOut $laidOut = null,
+        public ?Matching $matching = null,
+        public bool $child = false,
     ) {
+    }
+
+    /** For which pieces are worked out; empty when none is chosen. */
+    public function largestSize(): string
+    {
+        return null === $this->size ? '' : ($this->version?->table->largest($this->size, $this->gradedTo) ?? $this->size);
     }
 }

@@ -14,6 +14,7 @@ enum Way: string
     case OwnWidth = 'envelope, own width';
     case Converted = 'converted';
     case CalibratedBlock = 'calibrated block';
+    case QuickLay = 'laid in a moment';
     case RoughBlock = 'rough block';
     case Stated = 'as you said';
 
@@ -22,7 +23,7 @@ enum Way: string
     {
         return match ($this) {
             self::LaidOut => 2,
-            self::Converted => 10,
+            self::Converted, self::QuickLay => 10,
             self::CalibratedBlock => 15,
             self::RoughBlock => 20,
             self::OwnWidth, self::Stated => null,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Notion;
 
+use Octavum\Core\Haul\Words;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
@@ -11,10 +12,15 @@ use Octavum\Core\Measure\Unit;
 
 /**
  * Gives the notions of a stash out to projects in their order. Kinds are summed up without mixing sizes; a zip up to 2 cm
- * too long will do, one too short will not. Section 14 of the domain.
+ * too long will do, one too short will not, nor a plain one for one that separates; buttons make a set when they look
+ * alike; thread goes by its colour. Section 14 of the domain.
  */
 final readonly class Allotment
 {
+    private const SEPARATING = 'separating|separable|open[- ]?end(?:ed)?|divisible|two[- ]way';
+    private const INVISIBLE = 'invisible|concealed';
+    private const VISIBLE = 'metal|brass|jeans|chunky|plain|exposed';
+
     /** @param list<Notion> $stash */
     public function __construct(private array $stash)
     {
@@ -88,7 +94,7 @@ final readonly class Allotment
         }
         $missing = $amount;
         $longer = null;
-        foreach ($this->fitting($wanted, $left) as $i) {
+        foreach (NotionKind::Button === $wanted->kind ? $this->set($wanted, $left) : $this->fitting($wanted, $left) as $i) {
             // What goes by length is wanted in one piece.
             $taken = $byLength ? ($left[$i] >= $missing ? $missing : 0) : min($missing, $left[$i]);
             $left[$i] -= $taken;
@@ -106,6 +112,7 @@ final readonly class Allotment
 
         return new NotionAnswer($text, $wanted, false, $byLength ? null : $missing, $short, match (true) {
             null !== $short => new Sentence('{notion}: not here in one piece; {missing} to buy.', $with + ['missing' => Figure::needed($short)]),
+            $missing < $amount && NotionKind::Button === $wanted->kind => new Sentence('{notion}: {have} of one look here, {missing} to buy that match, or a set.', $with + ['have' => $amount - $missing, 'missing' => $missing]),
             $missing < $amount => new Sentence('{notion}: {have} here, {missing} to buy.', $with + ['have' => $amount - $missing, 'missing' => $missing]),
             default => new Sentence('{notion}: to buy.', $with),
         });
@@ -124,12 +131,54 @@ final readonly class Allotment
             $allowed = NotionKind::Zip === $wanted->kind ? Length::of('2', Unit::Centimetre)->micrometres : 500;
             $least = NotionKind::Zip === $wanted->kind ? 0 : -500;
             $known = null === $wanted->measure || null !== $notion->measure;
-            if ($notion->kind === $wanted->kind && $left[$i] > 0 && $known && $over >= $least && $over <= $allowed) {
+            if ($notion->kind === $wanted->kind && $left[$i] > 0 && $this->alike($wanted, $notion) && $known && $over >= $least && $over <= $allowed) {
                 $fitting[$i] = $over;
             }
         }
         asort($fitting);
 
         return array_keys($fitting);
+    }
+
+    /**
+     * The buttons of one look that would do: the smallest set that is enough, else the largest.
+     *
+     * @param array<int, int> $left
+     *
+     * @return list<int>
+     */
+    private function set(Notion $wanted, array $left): array
+    {
+        $sets = [];
+        foreach ($this->fitting($wanted, $left) as $i) {
+            $look = mb_strtolower($this->stash[$i]->name).' '.$this->stash[$i]->measure?->micrometres;
+            $sets[$look][] = $i;
+        }
+        $wantedCount = $wanted->count ?? 1;
+        /** @param list<int> $set */
+        $size = static fn (array $set): int => array_sum(array_filter($left, static fn (int $i): bool => \in_array($i, $set, true), \ARRAY_FILTER_USE_KEY));
+        usort($sets, static fn (array $a, array $b): int => [$size($a) < $wantedCount, $size($a) < $wantedCount ? -$size($a) : $size($a)] <=> [$size($b) < $wantedCount, $size($b) < $wantedCount ? -$size($b) : $size($b)]);
+
+        return $sets[0] ?? [];
+    }
+
+    /** Whether one may stand for the other, as far as their words tell: zips that separate, invisible ones, the colour of thread. */
+    private function alike(Notion $wanted, Notion $notion): bool
+    {
+        $says = static fn (Notion $one, string $words): bool => 1 === preg_match('/\b('.$words.')\b/iu', $one->name);
+
+        return match ($wanted->kind) {
+            NotionKind::Zip => $says($wanted, self::SEPARATING) === $says($notion, self::SEPARATING) && (!$says($wanted, self::INVISIBLE) || !$says($notion, self::VISIBLE)),
+            NotionKind::Thread => [] === self::colours($wanted) || [] !== array_intersect(self::colours($wanted), self::colours($notion)),
+            default => true,
+        };
+    }
+
+    /** @return list<string> the names of colours in what is said of it */
+    private static function colours(Notion $notion): array
+    {
+        preg_match_all('/\p{L}+/u', mb_strtolower($notion->name), $words);
+
+        return array_values(array_intersect($words[0], array_keys(Words::COLOURS)));
     }
 }

@@ -20,6 +20,12 @@ final readonly class NotionReader
     ];
     private const LENGTH = '/(?<![\w.,\/])((?:\d+[ -])?\d+(?:[.,]\d+|\/\d+)?\s?[½¼¾⅛⅜⅝⅞]?|[½¼¾⅛⅜⅝⅞])\s*(mm|cm|m|metres?|meters?|yds?|yards?|inch(?:es)?|ins?|["″])(?![a-z])/iu';
     private const NARROW = 120_000;
+    private const NUMBERS = [
+        'half a dozen' => '6', 'a dozen' => '12', 'dozen' => '12', 'a pair of' => '2', 'pair of' => '2', 'one' => '1', 'two' => '2', 'three' => '3', 'four' => '4',
+        'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8', 'nine' => '9', 'ten' => '10', 'eleven' => '11', 'twelve' => '12', 'twenty' => '20',
+    ];
+    /** "10 1/2 in buttons" are ten of half an inch: none is wider than two. */
+    private const COUNTED = '/(?<![\w.,\/])(\d{1,3})\s+(?=(?:[1357]\/(?:2|4|8|16)|[½¼¾⅛⅜⅝⅞])\s*(?:inch(?:es)?|ins?|["″]))/iu';
 
     /** Nothing typed is dropped: what is neither number, measure nor kind stays in the name, and what follows the last comma in the place when a place is looked for. */
     public function read(string $line, bool $withPlace = false): Notion
@@ -37,6 +43,12 @@ final readonly class NotionReader
                 break;
             }
         }
+        $rest = preg_replace_callback('/\b('.implode('|', array_keys(self::NUMBERS)).')\b/iu', static fn (array $word): string => self::NUMBERS[mb_strtolower($word[1])], $rest, 1) ?? $rest;
+        $count = null;
+        if (!$kind->goesByLength() && NotionKind::Zip !== $kind && 1 === preg_match(self::COUNTED, $rest, $found) && (int) $found[1] > 1) {
+            $count = (int) $found[1];
+            $rest = preg_replace(self::COUNTED, ' ', $rest, 1) ?? $rest;
+        }
         $lengths = [];
         $rest = preg_replace_callback(self::LENGTH, static function (array $found) use (&$lengths): string {
             try {
@@ -48,7 +60,6 @@ final readonly class NotionReader
             return ' ';
         }, $rest) ?? $rest;
         usort($lengths, static fn (Length $a, Length $b): int => $b->micrometres <=> $a->micrometres);
-        $count = null;
         $rest = preg_replace_callback('/(?<![\w.,\/])(\d{1,4})\s*(?:x|×)?(?![\w.\/])/iu', static function (array $found) use (&$count): string {
             if (null !== $count) {
                 return $found[0];

@@ -122,7 +122,7 @@ final readonly class Grid
                 $fault($i.'.role', new Sentence('“{text}” is not a role: choose one from the list.', ['text' => mb_substr($row['role'], 0, 40)]));
             }
             if (null !== $width && null !== $role) {
-                $rows[] = new Requirement($role, $width, Nap::tryFrom($row['nap']) ?? Nap::Either, $cells);
+                $rows[] = new Requirement($role, $width, Nap::tryFrom($row['nap']) ?? Nap::Without, $cells);
             }
         }
 
@@ -138,7 +138,7 @@ final readonly class Grid
     /** @return array{role: string, width: string, nap: string} */
     private static function headOf(string $text, string $role): array
     {
-        $nap = Nap::Either;
+        $nap = Nap::Without;
         if (1 === preg_match('~\b(?:without|no|w/o) nap\b|\bwithout\b~iu', $text)) {
             $nap = Nap::Without;
         } elseif (1 === preg_match('~\b(?:with(?: or without)?|w/) nap\b|\bwith\b|\bone[ -]way\b~iu', $text, $part)) {

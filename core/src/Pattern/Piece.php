@@ -40,6 +40,15 @@ final readonly class Piece
         return null;
     }
 
+    /** The width of cloth it takes, mm, laid opened and the way that takes least; null when it has no shape in the size. */
+    public function across(string $size): ?float
+    {
+        $cut = $this->in($size)?->cutOut($this->onFold);
+        $flat = null !== $cut && $this->onFold ? $cut->unfolded() : $cut;
+
+        return null === $flat ? null : min(array_map(static fn (int $turn): float => $flat->turned($turn)->width(), $this->grain->turns(true)));
+    }
+
     /**
      * With these shapes in the place of what it had for their sizes.
      *

@@ -4,23 +4,26 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Pattern;
 
+use Octavum\Core\Measure\Length;
+
 /**
  * The pieces of a version, read only where they are wanted. A mark for each size tells whether its pieces are still those
- * of a lay.
+ * of a lay, and which of them is the widest; both follow from the pieces where a size came later.
  */
 final class PieceSet
 {
     /**
-     * @param array<int|string, string>           $marks  size → mark
-     * @param list<Piece>|\Closure(): list<Piece> $pieces
+     * @param array<int|string, string>                                           $marks  size → mark
+     * @param array<int|string, array<string, array{piece: string, across: int}>> $widest size → role → piece, in micrometres
+     * @param list<Piece>|\Closure(): list<Piece>                                 $pieces
      */
-    private function __construct(public readonly array $marks, private array|\Closure $pieces)
+    private function __construct(public readonly array $marks, public readonly array $widest, private array|\Closure $pieces)
     {
     }
 
     public static function none(): self
     {
-        return new self([], []);
+        return new self([], [], []);
     }
 
     /**
@@ -29,24 +32,26 @@ final class PieceSet
      */
     public static function of(array $pieces, array $sizes): self
     {
-        $marks = [];
+        $marks = $widest = [];
         foreach ([] === $sizes ? [''] : $sizes as $size) {
             $in = array_filter($pieces, static fn (Piece $piece): bool => null !== $piece->in($size));
             if ([] !== $in) {
                 $marks[$size] = self::markOf(array_values($in), $size);
+                $widest[$size] = self::widestOf(array_values($in), $size);
             }
         }
 
-        return new self($marks, $pieces);
+        return new self($marks, $widest, $pieces);
     }
 
     /**
-     * @param array<int|string, string> $marks
-     * @param \Closure(): list<Piece>   $read
+     * @param array<int|string, string>                                           $marks
+     * @param array<int|string, array<string, array{piece: string, across: int}>> $widest
+     * @param \Closure(): list<Piece>                                             $read
      */
-    public static function later(array $marks, \Closure $read): self
+    public static function later(array $marks, array $widest, \Closure $read): self
     {
-        return new self($marks, $read);
+        return new self($marks, $widest, $read);
     }
 
     /** @return list<Piece> */
@@ -68,7 +73,41 @@ final class PieceSet
     /** Empty when the size has no pieces. */
     public function mark(string $size): string
     {
-        return $this->marks[$size] ?? '';
+        $in = isset($this->marks[$size]) ? [] : $this->with($size);
+
+        return $this->marks[$size] ?? ([] === $in ? '' : self::markOf($in, $size));
+    }
+
+    /** Null when the role has no pieces in the size. */
+    public function widest(string $size, Role $role): ?Widest
+    {
+        $found = isset($this->marks[$size]) ? $this->widest[$size] ?? [] : self::widestOf($this->with($size), $size);
+
+        return isset($found[$role->value]) ? new Widest($found[$role->value]['piece'], Length::ofMicrometres($found[$role->value]['across'])) : null;
+    }
+
+    /** @return list<Piece> of a size that has come since the marks were made; none are looked for where no size has any */
+    private function with(string $size): array
+    {
+        return [] === $this->marks ? [] : array_values(array_filter($this->all(), static fn (Piece $piece): bool => null !== $piece->in($size)));
+    }
+
+    /**
+     * @param list<Piece> $pieces
+     *
+     * @return array<string, array{piece: string, across: int}> by role
+     */
+    private static function widestOf(array $pieces, string $size): array
+    {
+        $widest = [];
+        foreach ($pieces as $piece) {
+            $across = (int) round(1000 * ($piece->across($size) ?? 0));
+            if ($across > ($widest[$piece->role->value]['across'] ?? 0)) {
+                $widest[$piece->role->value] = ['piece' => $piece->name, 'across' => $across];
+            }
+        }
+
+        return $widest;
     }
 
     /** @param non-empty-list<Piece> $pieces */

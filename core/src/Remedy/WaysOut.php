@@ -28,68 +28,102 @@ final readonly class WaysOut
     }
 
     /**
-     * @param Length $available of the cut, after those who have it first
+     * @param Length                $available of the cut, after those who have it first
+     * @param array<string, Length> $promised  to others, by cut
      *
-     * @return list<Sentence>
+     * @return list<WayOut>
      */
-    public function of(Wanted $wanted, ?Pattern $pattern, Cloth $cloth, Cut $cut, Length $available, Need $need): array
+    public function of(Wanted $wanted, ?Pattern $pattern, Cloth $cloth, Cut $cut, Length $available, Need $need, array $promised = []): array
     {
         return [
-            ...$this->otherCuts($cloth, $cut, $need),
+            ...$this->otherCuts($wanted, $cloth, $cut, $need, $promised),
             ...$this->wash($cloth, $cut, $need->amount->minus($available)),
-            ...$this->otherVersions($wanted, $pattern, $cloth, $available),
+            ...$this->otherVersions($wanted, $pattern, $cloth, $cut, $available),
         ];
     }
 
-    /** @return list<Sentence> */
-    private function otherCuts(Cloth $cloth, Cut $chosen, Need $need): array
+    /**
+     * Another cut of the cloth that would do alone, with what is free of it.
+     *
+     * @param array<string, Length> $promised to others, by cut
+     *
+     * @return ?array{Cut, Length} the shortest that will do
+     */
+    public function otherCut(Wanted $wanted, Cloth $cloth, Cut $chosen, Need $need, array $promised): ?array
     {
-        $found = [];
-        $sum = Length::zero();
-        $lengths = [];
-        foreach ($cloth->cuts as $cut) {
-            $length = $cut->gone ? null : ToCut::of($cloth, $cut, $this->assumptions)->length;
-            if (null === $length) {
-                continue;
+        $best = null;
+        foreach ($this->free($wanted, $cloth, $promised) as [$cut, $free]) {
+            if ($cut->id !== $chosen->id && !$free->isLessThan($need->amount) && (null === $best || $free->isLessThan($best[1]))) {
+                $best = [$cut, $free];
             }
-            $sum = $sum->plus($length);
-            $lengths[] = new Sentence('{length}', ['length' => Figure::owned($length)]);
-            if ($cut->id !== $chosen->id && !$length->isLessThan($need->amount)) {
-                $found[] = new Sentence('Another cut of it has {length} to cut from, and would do alone.', ['length' => Figure::owned($length)]);
-            }
-        }
-        if ([] === $found && \count($lengths) > 1 && !$sum->isLessThan($need->amount)) {
-            $found[] = new Sentence('Its cuts cannot be added up: they are separate, and no piece can lie across the gap. Some pieces may come from one cut and the rest from another; spread the pieces out before you count on it.');
         }
 
-        return $found;
+        return $best;
     }
 
-    /** @return list<Sentence> */
+    /**
+     * @param array<string, Length> $promised
+     *
+     * @return list<array{Cut, Length}> the cuts that are here and wide enough, each with what is free of it
+     */
+    private function free(Wanted $wanted, Cloth $cloth, array $promised): array
+    {
+        $free = [];
+        foreach ($cloth->cuts as $cut) {
+            $toCut = ToCut::of($cloth, $cut, $this->assumptions);
+            $length = $toCut->length?->minus($promised[$cut->id] ?? Length::zero());
+            if (!$cut->gone && null !== $length && $length->micrometres > 0 && null === $this->estimator->tooWide($wanted, On::cut($cloth, $toCut))) {
+                $free[] = [$cut, $length];
+            }
+        }
+
+        return $free;
+    }
+
+    /**
+     * @param array<string, Length> $promised
+     *
+     * @return list<WayOut>
+     */
+    private function otherCuts(Wanted $wanted, Cloth $cloth, Cut $chosen, Need $need, array $promised): array
+    {
+        $other = $this->otherCut($wanted, $cloth, $chosen, $need, $promised);
+        if (null !== $other) {
+            return [new WayOut(new Sentence('Another cut of it has {length} free to cut from, and would do alone.', ['length' => Figure::owned($other[1])]), Remedy::TakeCut, $other[0]->id)];
+        }
+        $free = $this->free($wanted, $cloth, []);
+        $sum = array_reduce($free, static fn (Length $sum, array $one): Length => $sum->plus($one[1]), Length::zero());
+
+        return \count($free) < 2 || $sum->isLessThan($need->amount) ? [] : [new WayOut(new Sentence('Its cuts cannot be added up: they are separate, and no piece can lie across the gap. Some pieces may come from one cut and the rest from another; spread the pieces out before you count on it.'), Remedy::LayOut, $chosen->id)];
+    }
+
+    /** @return list<WayOut> */
     private function wash(Cloth $cloth, Cut $cut, Length $missing): array
     {
-        if ($cut->measuredSinceWash || null === $cut->length) {
+        if ($cut->settled || null === $cut->length || false === $cloth->care?->mayBeWashed()) {
             return [];
         }
-        $counted = $cut->length->minus($this->assumptions->squaring->times(2))->minus(ToCut::of($cloth, $cut, $this->assumptions)->length ?? $cut->length);
+        $counted = ToCut::of($cloth, $cut, $this->assumptions)->washLoss();
         if ($counted->micrometres <= 0 || $counted->isLessThan($missing)) {
             return [];
         }
 
-        return [new Sentence('Up to {length} is counted off for the wash: wash it and measure again before giving up.', ['length' => Figure::owned($counted)])];
+        return [new WayOut(new Sentence('Up to {length} is counted off for the wash: wash it and measure again before giving up.', ['length' => Figure::owned($counted)]), Remedy::Wash, $cut->id)];
     }
 
-    /** @return list<Sentence> */
-    private function otherVersions(Wanted $wanted, ?Pattern $pattern, Cloth $cloth, Length $available): array
+    /** @return list<WayOut> */
+    private function otherVersions(Wanted $wanted, ?Pattern $pattern, Cloth $cloth, Cut $cut, Length $available): array
     {
         $found = [];
+        $on = On::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions));
         foreach ($pattern->versions ?? [] as $version) {
             if ($version->id === $wanted->version?->id || null === $wanted->size || !$version->table->hasSize($wanted->size)) {
                 continue;
             }
-            $need = $this->estimator->estimate(new Wanted($version, $wanted->garment, $wanted->role, $wanted->size, $wanted->gradedTo, $wanted->alterations), On::cloth($cloth));
-            if ($need instanceof Need && !$available->isLessThan($need->amount)) {
-                $found[] = new Sentence('Version “{version}” of the same pattern wants {length}, and fits on it.', ['version' => $version->name, 'length' => Figure::needed($need->amount)]);
+            $other = new Wanted($version, $wanted->garment, $wanted->role, $wanted->size, $wanted->gradedTo, $wanted->alterations, matching: $wanted->matching, child: $wanted->child);
+            $need = $this->estimator->estimate($other, $on);
+            if ($need instanceof Need && null === $this->estimator->tooWide($other, $on) && !$available->isLessThan($need->amount)) {
+                $found[] = new WayOut(new Sentence('Version “{version}” of the same pattern wants {length}, and fits on it.', ['version' => $version->name, 'length' => Figure::needed($need->amount)]), Remedy::TakeVersion, $version->id);
             }
         }
 

@@ -12,9 +12,14 @@ enum Action: string
     case MeasureWidth = 'measure width';
     case MeasureLength = 'measure length';
     case MarkWashed = 'mark as washed';
+    case MarkSteamed = 'mark as steamed';
+    case TestStretch = 'test stretch';
+    case ChangeCloth = 'change cloth';
     case EnterTable = 'enter table';
+    case PlanRole = 'plan role';
     case ChooseInProject = 'choose in project';
     case ShowPattern = 'show pattern';
+    case EnterPieces = 'enter pieces';
     case LayAgain = 'lay again';
     case MoveRank = 'move';
     case BuyNotions = 'buy notions';

@@ -113,7 +113,7 @@ final readonly class LaySetup
     {
         $sheets = [];
         foreach ($this->sheets as $i => $sheet) {
-            $sheets[] = new LaidSheet($sheet->cloth, $sheet->cut, $sheet->width, $sheet->length, Length::ofMillimetres(ceil(10 * ($lay->used['s'.$i] ?? 0)) / 10));
+            $sheets[] = new LaidSheet($sheet->cloth, $sheet->cut, $sheet->width, $sheet->length, Length::ofMillimetres(ceil(10 * ($lay->used['s'.$i] ?? 0)) / 10), null === $sheet->cloth || null === $sheet->cut ? '' : LaidSheet::markOf($sheet->cloth, $sheet->cut, $this->match));
         }
         $pieces = array_map(fn (Placement $placement): LaidPiece => new LaidPiece(
             $this->pieces[$placement->piece->id][0],

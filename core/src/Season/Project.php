@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Octavum\Core\Season;
 
 use Octavum\Core\Body\Person;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Matching;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\LaidOut;
 use Octavum\Core\Need\Wanted;
 use Octavum\Core\Pattern\Garment;
+use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\Version;
@@ -23,6 +26,9 @@ final readonly class Project
      * @param list<Alteration> $alterations
      * @param list<Claim>      $claims
      * @param bool             $notionsTaken out of the tins already, so that none are given out to it
+     * @param ?Matching        $matching     of a print; null for what the settings say
+     * @param list<string>     $leftOut      alterations kept for this pattern and person that do not count here, by name
+     * @param list<Role>       $declined     roles that are left out on purpose
      */
     public function __construct(
         public string $id,
@@ -42,6 +48,9 @@ final readonly class Project
         public array $claims = [],
         public string $notes = '',
         public bool $notionsTaken = false,
+        public ?Matching $matching = null,
+        public array $leftOut = [],
+        public array $declined = [],
     ) {
     }
 
@@ -59,7 +68,7 @@ final readonly class Project
         }
         $claims = array_map(static fn (Claim $claim): Claim => new Claim($claim->id, $claim->role, $claim->cloth, $claim->cut, $claim->wish, $claim->stated, $claim->cutOut, $claim->lay ?? $lays[$claim->role->value] ?? null), $this->claims);
 
-        return new self($this->id, $this->name, $this->season, $this->rank, $this->person, $this->pattern, $this->version, $this->size, $this->gradedTo, $this->certainty, $this->state, $this->deadline, $this->minutes, $this->alterations, $claims, $this->notes, $this->notionsTaken);
+        return new self($this->id, $this->name, $this->season, $this->rank, $this->person, $this->pattern, $this->version, $this->size, $this->gradedTo, $this->certainty, $this->state, $this->deadline, $this->minutes, $this->alterations, $claims, $this->notes, $this->notionsTaken, $this->matching, $this->leftOut, $this->declined);
     }
 
     public function expectedMinutes(): ?int
@@ -75,6 +84,39 @@ final readonly class Project
 
     public function wanted(Claim $claim, ?LaidOut $laidOut = null): Wanted
     {
-        return new Wanted($this->version, $this->garment(), $claim->role, $this->size, $this->gradedTo, Role::Main === $claim->role ? $this->alterations : [], $claim->stated, $laidOut);
+        return new Wanted(
+            $this->version,
+            $this->garment(),
+            $claim->role,
+            $this->size,
+            $this->gradedTo,
+            array_values(array_filter($this->allAlterations(), static fn (Alteration $alteration): bool => $alteration->concerns($claim->role))),
+            $claim->stated,
+            $laidOut,
+            $this->matching,
+            true === $this->person?->child,
+        );
+    }
+
+    /** @return list<Alteration> its own, and those kept for its pattern and person that are not left out */
+    public function allAlterations(): array
+    {
+        return [...$this->alterations, ...array_map(static fn (KeptAlteration $kept): Alteration => new Alteration($kept->name, $kept->length ?? Length::zero(), $kept->roles), $this->kept())];
+    }
+
+    /** @return list<KeptAlteration> that count in it: those that cost or save cloth, and are not among its own or left out */
+    public function kept(): array
+    {
+        $own = [...$this->leftOut, ...array_map(static fn (Alteration $alteration): string => $alteration->name, $this->alterations)];
+
+        return array_values(array_filter($this->keepable(), static fn (KeptAlteration $kept): bool => !\in_array($kept->name, $own, true)));
+    }
+
+    /** @return list<KeptAlteration> of its pattern and person that cost or save cloth */
+    public function keepable(): array
+    {
+        $all = null === $this->person ? [] : $this->pattern?->alterationsFor($this->person->id) ?? [];
+
+        return array_values(array_filter($all, static fn (KeptAlteration $kept): bool => null !== $kept->length));
     }
 }

@@ -4,24 +4,28 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season;
 
+use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\TooWide;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Remedy\WayOut;
 
 /** Whether one role of a project has cloth enough. */
 final readonly class RoleAnswer
 {
     /**
-     * @param ?Verdict       $verdict  null when it is cut out already
-     * @param ?Length        $spare    to cut from, less those ahead, less the need; negative when missing
-     * @param list<Promise>  $promises all claims on the same cut, in rank order
-     * @param list<Snag>     $snags
-     * @param list<Sentence> $waysOut
-     * @param ?Length        $atWidth  full width to which the need of cloth to be bought applies
+     * @param ?Verdict      $verdict  null when it is cut out already
+     * @param ?Length       $spare    to cut from, less those ahead, less the need; negative when missing
+     * @param list<Promise> $promises all claims on the same cut, in rank order
+     * @param list<Snag>    $snags
+     * @param list<WayOut>  $waysOut
+     * @param ?Length       $atWidth  full width to which the need of cloth to be bought applies
+     * @param ?Cut          $otherCut of the same cloth that would do alone
+     * @param ?TooWide      $tooWide  a piece for which no length is enough
      */
     public function __construct(
         public Claim $claim,
@@ -34,7 +38,15 @@ final readonly class RoleAnswer
         public array $snags = [],
         public array $waysOut = [],
         public ?Length $atWidth = null,
+        public ?TooWide $tooWide = null,
+        public ?Cut $otherCut = null,
     ) {
+    }
+
+    /** The length that is missing; null where none is, also when a piece is too wide. */
+    public function missing(): ?Length
+    {
+        return true === $this->spare?->isNegative() ? $this->spare->negated() : null;
     }
 
     public function amount(): ?Length

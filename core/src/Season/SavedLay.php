@@ -10,9 +10,11 @@ use Octavum\Core\Lay\Outline;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\LaidOut;
+use Octavum\Core\Pattern\Role;
 
 /** Pieces laid and kept. It is a project's need as long as cloth, size and pieces are those it was made with. */
 final readonly class SavedLay
@@ -63,7 +65,7 @@ final readonly class SavedLay
         $at = $this->garmentOf($project, $claim);
         $garment = null === $at ? null : $this->garments[$at];
         if (null === $garment || !$this->sound) {
-            return new Sentence('not every piece of it is laid soundly');
+            return new Sentence('a piece of it is missing, or lies where it cannot');
         }
         $size = $project->largestSize();
         if ($garment->size !== $size) {
@@ -72,11 +74,30 @@ final readonly class SavedLay
         if ($garment->version !== $project->version?->id) {
             return new Sentence('it was laid from another version');
         }
-        if ('' !== $garment->mark && $garment->mark !== $project->version?->pieces->mark($size)) {
+        if ('' === $garment->mark) {
+            return new Sentence('it is of generic pieces, which can only guess');
+        }
+        if ($garment->mark !== $project->version?->pieces->mark($size)) {
             return new Sentence('the pieces have been changed since');
         }
 
-        return $this->clothStale($claim, $assumptions);
+        return $this->unmatched($project, $claim, $assumptions) ?? $this->clothStale($claim, $assumptions);
+    }
+
+    /** Whether what was laid for a project's role are the pieces of a generic block: a guess, never a need. */
+    public function isGeneric(Project $project, Claim $claim): bool
+    {
+        $at = $this->garmentOf($project, $claim);
+
+        return null !== $at && '' === $this->garments[$at]->mark;
+    }
+
+    private function unmatched(Project $project, Claim $claim, Assumptions $assumptions): ?Sentence
+    {
+        $repeat = $claim->cloth->repeat ?? $claim->wish?->repeat;
+        $matched = Role::Main === $claim->role && Matching::Never !== ($project->matching ?? $assumptions->matching);
+
+        return null === $repeat || !$matched || $this->match ? null : new Sentence('it was laid without matching the repeat of {repeat}', ['repeat' => Figure::exact($repeat)]);
     }
 
     private function clothStale(Claim $claim, Assumptions $assumptions): ?Sentence
@@ -94,13 +115,24 @@ final readonly class SavedLay
             if ($sheet->cloth->isOneWay() && !$this->oneWay) {
                 return new Sentence('it was laid both ways, and {cloth} is one-way', ['cloth' => $sheet->cloth->name]);
             }
-            $width = ToCut::of($sheet->cloth, $sheet->cut, $assumptions)->width;
+            if ($sheet->mark !== LaidSheet::markOf($sheet->cloth, $sheet->cut, $this->match)) {
+                return new Sentence('what is missing from {cloth}, or its repeat, is not what it was laid round', ['cloth' => $sheet->cloth->name]);
+            }
+            $width = ToCut::of($sheet->cloth, $sheet->cut, $assumptions, laid: true)->width;
             if (null === $width || $width->plus(Length::ofMillimetres(1))->isLessThan($sheet->width)) {
                 return new Sentence('it was laid at a usable width of {old}, and {cloth} has {new} now', ['old' => Figure::width($sheet->width), 'cloth' => $sheet->cloth->name, 'new' => Figure::width($width ?? Length::zero())]);
             }
         }
 
         return $own ? null : new Sentence('it was laid on another cut');
+    }
+
+    /** Millimetres of a sheet that its pieces reach. */
+    public function end(int $sheet): float
+    {
+        $ends = array_map(static fn (LaidPiece $piece): float => $piece->sheet === $sheet ? $piece->outline->right : 0.0, $this->pieces);
+
+        return max(0.0, ...$ends) * (Fold::Crosswise === $this->fold ? 2 : 1);
     }
 
     /** @return list<LaidSheet> on which a garment has pieces */

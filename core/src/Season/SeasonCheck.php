@@ -11,6 +11,7 @@ use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Unit;
@@ -19,6 +20,7 @@ use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\LaidOut;
 use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\On;
+use Octavum\Core\Need\TooWide;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Notion\Allotment;
@@ -41,12 +43,14 @@ final readonly class SeasonCheck
 
     private Estimator $estimator;
     private WaysOut $waysOut;
+    private ClothSnags $clothSnags;
 
     /** @param list<Notion> $notions of the stash; none when nobody has written them down */
     public function __construct(private Assumptions $assumptions, private array $notions = [])
     {
         $this->estimator = new Estimator($assumptions);
         $this->waysOut = new WaysOut($this->estimator, $assumptions);
+        $this->clothSnags = new ClothSnags($assumptions);
     }
 
     /** @param list<Project> $projects of the whole workroom, since another season may have a cut first */
@@ -86,7 +90,8 @@ final readonly class SeasonCheck
                 }
                 foreach ($this->places($project, $claim) as [$placed, $laidOut]) {
                     if (null !== $placed->cut && null !== $placed->cloth) {
-                        $promises[$placed->cut->id][] = new Promise($project, $placed, $this->estimator->estimate($project->wanted($placed, $laidOut), On::cloth($placed->cloth)));
+                        $on = On::cut($placed->cloth, ToCut::of($placed->cloth, $placed->cut, $this->assumptions, null !== $laidOut));
+                        $promises[$placed->cut->id][] = new Promise($project, $placed, $this->estimator->estimate($project->wanted($placed, $laidOut), $on));
                     }
                 }
             }
@@ -185,9 +190,9 @@ final readonly class SeasonCheck
             ])];
         }
         $answers = [];
-        foreach ($this->places($project, $claim) as [$placed]) {
+        foreach ($this->places($project, $claim) as [$placed, $laidOut]) {
             if (null !== $placed->cloth && null !== $placed->cut) {
-                $answers[] = $this->onCut($project, $placed, $placed->cloth, $placed->cut, $promises[$placed->cut->id] ?? []);
+                $answers[] = $this->onCut($project, $placed, $laidOut, $placed->cloth, $placed->cut, $promises);
             }
         }
 
@@ -197,35 +202,64 @@ final readonly class SeasonCheck
     /** @return list<Snag> */
     private function laySnags(Project $project, Claim $claim): array
     {
-        $why = $claim->lay?->stale($project, $claim, $this->assumptions);
+        $lay = $claim->lay;
+        $why = $lay?->stale($project, $claim, $this->assumptions);
+        if (null === $lay || null === $why) {
+            return [];
+        }
 
-        return null === $why ? [] : [new Snag(Severity::Tight, new Sentence('The saved lay of {project} does not count any more: {why}.', ['project' => $project->name, 'why' => $why]), Action::LayAgain, $claim->lay->id)];
+        return $lay->isGeneric($project, $claim) && null !== $project->pattern
+            ? [new Snag(Severity::Note, new Sentence('The saved lay of {project} is of generic pieces, so it only guesses: enter the pieces of {pattern}, and lay them.', ['project' => $project->name, 'pattern' => $project->pattern->title]), Action::EnterPieces, $project->version->id ?? $project->pattern->id)]
+            : [new Snag(Severity::Tight, new Sentence('The saved lay of {project} does not count any more: {why}.', ['project' => $project->name, 'why' => $why]), Action::LayAgain, $lay->id)];
     }
 
     private function toBuy(Project $project, Claim $claim, Wish $wish): RoleAnswer
     {
         [[, $laidOut]] = $this->places($project, $claim);
-        $roll = null === $laidOut ? null : $claim->lay?->sheets[0]->width;
-        $width = $roll?->plus($this->assumptions->selvage->times(2)) ?? Length::of((string) self::USUAL_WIDTH, Unit::Centimetre);
-        $need = $this->estimator->estimate($project->wanted($claim, $laidOut), new On($width, $wish->oneWay, $wish->repeat));
+        $roll = null === $laidOut ? null : $claim->lay?->sheets[0]->width->plus($this->assumptions->selvage->times(2));
+        $width = $roll ?? $wish->width ?? Length::of((string) self::USUAL_WIDTH, Unit::Centimetre);
+        $assumed = null === ($roll ?? $wish->width);
+        $on = new On($width, $wish->oneWay, $wish->repeat, $assumed, $this->usable($width, $wish));
+        $wanted = $project->wanted($claim, $laidOut);
+        $need = $this->estimator->estimate($wanted, $on);
         if ($need instanceof Unknown) {
             return new RoleAnswer($claim, Verdict::NotKnown, null, $need, null, [], Working::empty(), [$this->unknownSnag($project, $claim, $need)]);
         }
+        $tooWide = $this->estimator->tooWide($wanted, $on);
+        $snags = [...(null === $tooWide ? [] : [$this->tooWideSnag($project, $tooWide)]), ...$this->laySnags($project, $claim)];
 
-        return new RoleAnswer($claim, Verdict::ToBuy, null, $need, null, [], $need->working, $this->laySnags($project, $claim), [], $width);
+        return new RoleAnswer($claim, null === $tooWide || $assumed ? Verdict::ToBuy : Verdict::Short, null, $need, null, [], $need->working, $snags, [], $width, $tooWide);
     }
 
-    /** @param list<Promise> $promises */
-    private function onCut(Project $project, Claim $claim, Cloth $cloth, Cut $cut, array $promises): RoleAnswer
+    /** Of cloth to be bought, after its wash. */
+    private function usable(Length $full, Wish $wish): Length
     {
-        $toCut = ToCut::of($cloth, $cut, $this->assumptions);
+        return $wish->shrinkage()->across->takenFrom($full->minus($this->assumptions->selvage->times(2)), Rounding::Down);
+    }
+
+    private function tooWideSnag(Project $project, TooWide $tooWide): Snag
+    {
+        return new Snag(Severity::Short, new Sentence('{project}: {why}', ['project' => $project->name, 'why' => $tooWide->sentence()]), Action::MakeItEnough, $project->id);
+    }
+
+    /** @param array<string, list<Promise>> $all by cut */
+    private function onCut(Project $project, Claim $claim, ?LaidOut $laidOut, Cloth $cloth, Cut $cut, array $all): RoleAnswer
+    {
+        $toCut = ToCut::of($cloth, $cut, $this->assumptions, null !== $laidOut);
+        $promises = $all[$cut->id] ?? [];
         [$ahead, $own] = $this->place($promises, $claim);
         $need = $own->need;
-        $stock = [...$this->laySnags($project, $claim), ...$this->stockSnags($project, $cloth, $cut)];
+        $wanted = $project->wanted($claim, $laidOut);
+        $tooWide = $this->estimator->tooWide($wanted, On::cut($cloth, $toCut));
+        $stock = [
+            ...(null === $tooWide ? [] : [$this->tooWideSnag($project, $tooWide)]),
+            ...$this->laySnags($project, $claim),
+            ...$this->clothSnags->of($project, $claim, $cloth, $cut),
+        ];
         if ($need instanceof Unknown || null === $toCut->length) {
-            $unknown = $need instanceof Unknown ? $need : new Unknown(Missing::Length, new Sentence('Measure the length.'));
+            $unknown = $need instanceof Unknown ? $need : new Unknown(Missing::Length, new Sentence($cut->isTakenFrom() ? 'Measure what is left of it.' : 'Measure the length.'));
 
-            return new RoleAnswer($claim, Verdict::NotKnown, $toCut, $unknown, null, $promises, $toCut->working(), [$this->unknownSnag($project, $claim, $unknown), ...$stock]);
+            return new RoleAnswer($claim, null === $tooWide ? Verdict::NotKnown : Verdict::Short, $toCut, $unknown, null, $promises, $toCut->working(), [$this->unknownSnag($project, $claim, $unknown), ...$stock], tooWide: $tooWide);
         }
         $available = $toCut->length;
         $working = $toCut->working();
@@ -238,17 +272,41 @@ final readonly class SeasonCheck
             $working = $working->result(new Sentence('Left for this'), Figure::exact($available));
         }
         $spare = $available->minus($need->amount);
-        $verdict = Verdict::of($spare, $need->amount, $this->assumptions);
+        $verdict = null === $tooWide ? Verdict::of($spare, $need->amount, $this->assumptions) : Verdict::Short;
         $working = $working->then($need->working)->result(
-            new Sentence(Verdict::Short === $verdict ? 'Missing, rounded up' : 'To spare, rounded down'),
-            Verdict::Short === $verdict ? Figure::needed($spare->negated()) : Figure::owned($spare),
+            new Sentence($spare->isNegative() ? 'Missing, rounded up' : 'To spare, rounded down'),
+            $spare->isNegative() ? Figure::needed($spare->negated()) : Figure::owned($spare),
         );
+        if (null !== $tooWide) {
+            $working = $working
+                ->given(new Sentence('{piece}, across', ['piece' => $tooWide->piece]), Figure::needed($tooWide->across), Source::Lay)
+                ->given(new Sentence('The cloth between its selvages, after the wash'), Figure::owned($tooWide->usable), Source::Measured);
+        }
+
+        $promised = $this->promised($all, $claim);
+        $short = Verdict::Short === $verdict;
 
         return new RoleAnswer($claim, $verdict, $toCut, $need, $spare, $promises, $working, [
             ...$this->enoughSnags($project, $claim, $cloth, $toCut->length, $spare, $promises, $ahead),
             ...array_map(static fn (Sentence $warning): Snag => new Snag(Severity::Tight, new Sentence('{project}: {warning}', ['project' => $project->name, 'warning' => $warning]), Action::ShowCloth, $cloth->id), $need->warnings),
             ...$stock,
-        ], Verdict::Short === $verdict ? $this->waysOut->of($project->wanted($claim), $project->pattern, $cloth, $cut, $available, $need) : []);
+        ],
+            $short ? $this->waysOut->of($wanted, $project->pattern, $cloth, $cut, $available, $need, $promised) : [],
+            tooWide: $tooWide,
+            otherCut: $short ? $this->waysOut->otherCut($wanted, $cloth, $cut, $need, $promised)[0] ?? null : null,
+        );
+    }
+
+    /**
+     * What others are promised of each cut.
+     *
+     * @param array<string, list<Promise>> $all by cut
+     *
+     * @return array<string, Length> by cut
+     */
+    private function promised(array $all, Claim $claim): array
+    {
+        return array_map(static fn (array $promises): Length => Promise::total(array_values(array_filter($promises, static fn (Promise $promise): bool => $promise->claim->id !== $claim->id))), $all);
     }
 
     /**
@@ -297,27 +355,6 @@ final readonly class SeasonCheck
     }
 
     /** @return list<Snag> */
-    private function stockSnags(Project $project, Cloth $cloth, Cut $cut): array
-    {
-        $snags = [];
-        if ($cut->gone) {
-            $snags[] = new Snag(Severity::Short, new Sentence('The cut of {cloth} for {project} is no longer here.', ['cloth' => $cloth->name, 'project' => $project->name]), Action::ChooseInProject, $project->id);
-        }
-        if (CutState::Ordered === $cut->state) {
-            $snags[] = new Snag(Severity::Tight, null === $cut->expected
-                ? new Sentence('{cloth} for {project} is ordered, and no day is known for it.', ['cloth' => $cloth->name, 'project' => $project->name])
-                : new Sentence('{cloth} for {project} is ordered and expected on {day}.', ['cloth' => $cloth->name, 'project' => $project->name, 'day' => $cut->expected]), Action::ShowCloth, $cloth->id);
-        } elseif (!$cut->measuredSinceWash && null !== $cut->length) {
-            $with = ['cloth' => $cloth->name, 'percent' => $cloth->shrinkage()->along];
-            $snags[] = $cut->washed
-                ? new Snag(Severity::Note, new Sentence('{cloth} is washed but not measured again: counted {percent} shorter until then.', $with), Action::MeasureLength, $cut->id)
-                : new Snag(Severity::Note, new Sentence('{cloth} is not washed yet: counted {percent} shorter.', $with), Action::MarkWashed, $cut->id);
-        }
-
-        return $snags;
-    }
-
-    /** @return list<Snag> */
     private function projectSnags(Project $project, int $from, int $to): array
     {
         $snags = [];
@@ -327,8 +364,8 @@ final readonly class SeasonCheck
         }
         $planned = array_map(static fn (Claim $claim): Role => $claim->role, $project->claims);
         foreach ([] === $project->claims ? [] : ($project->version?->table->roles() ?? []) as $role) {
-            if (!\in_array($role, $planned, true)) {
-                $snags[] = new Snag(Severity::Note, new Sentence('{project}: the envelope also asks for {role}, and none is planned.', $with + ['role' => $role->value]), Action::ChooseInProject, $project->id);
+            if (!\in_array($role, [...$planned, ...$project->declined], true)) {
+                $snags[] = new Snag(Severity::Note, new Sentence('{project}: the envelope also asks for {role}, and none is planned.', $with + ['role' => $role->value]), Action::PlanRole, $project->id.' '.$role->value);
             }
         }
         if (null !== $project->pattern && Ownership::Owned !== $project->pattern->ownership) {
@@ -414,7 +451,12 @@ final readonly class SeasonCheck
 
         return new Snag(Severity::NotKnown, match ($unknown->missing) {
             Missing::Width => new Sentence('{cloth} has no width, so nobody can say whether {project} fits.', ['cloth' => $claim->cloth->name ?? '', 'project' => $project->name]),
-            Missing::Length => new Sentence('{cloth} has no length, so nobody can say whether {project} fits.', ['cloth' => $claim->cloth->name ?? '', 'project' => $project->name]),
+            Missing::Length => true === $claim->cut?->isTakenFrom()
+                ? new Sentence('Something was taken from {cloth}, and nobody said how much: measure what is left before {project}.', ['cloth' => $claim->cloth->name ?? '', 'project' => $project->name])
+                : new Sentence('{cloth} has no length, so nobody can say whether {project} fits.', ['cloth' => $claim->cloth->name ?? '', 'project' => $project->name]),
+            Missing::Row => null === $unknown->guess
+                ? new Sentence('{project}: {settle}', ['project' => $project->name, 'settle' => $unknown->settle])
+                : new Sentence('{project}: {settle} {guess}', ['project' => $project->name, 'settle' => $unknown->settle, 'guess' => $unknown->guess->sentence()]),
             default => new Sentence('{project}: {settle}', ['project' => $project->name, 'settle' => $unknown->settle]),
         }, $action, $subject);
     }

@@ -12,7 +12,10 @@ use Octavum\Core\Measure\Length;
 /** Cloth that is still to be bought. */
 final readonly class Wish
 {
-    /** @param ?int $pricePerMetre in the smallest coin */
+    /**
+     * @param ?int    $pricePerMetre in the smallest coin
+     * @param ?Length $width         full, where it is known already
+     */
     public function __construct(
         public string $name,
         public FibreMix $fibres,
@@ -20,6 +23,7 @@ final readonly class Wish
         public bool $oneWay = false,
         public ?Length $repeat = null,
         public ?int $pricePerMetre = null,
+        public ?Length $width = null,
     ) {
     }
 

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Shopping;
 
+use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Measure\Percent;
+use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Need\Estimator;
+use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\On;
+use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Need\Way;
 use Octavum\Core\Season\CheckedSeason;
@@ -53,36 +56,68 @@ final readonly class ShoppingList
     private function wish(Project $project, RoleAnswer $role): ?Item
     {
         $wish = $role->claim->wish;
-
         if (null === $wish) {
             return null;
         }
-        $asks = $this->asks($project, $role, new On(null, $wish->oneWay, $wish->repeat), $wish->shrinkage()->along);
+        $widths = null !== $wish->width ? [$wish->width] : [];
+        $asks = $this->asks($project, $role, new On(null, $wish->oneWay, $wish->repeat), $wish->shrinkage(), $this->assumptions->selvage, $widths);
         if (null !== $role->atWidth && $role->need instanceof Need && Way::LaidOut === $role->need->way) {
-            $asks[] = ['width' => $role->atWidth, 'ask' => Ask::for($role->need, $wish->shrinkage()->along, $this->counter, $this->assumptions)];
-            usort($asks, static fn (array $a, array $b): int => $a['width']->micrometres <=> $b['width']->micrometres);
+            $asks[] = ['width' => $role->atWidth, 'ask' => Ask::for($role->need, $wish->shrinkage()->along, $this->counter, $this->assumptions), 'area' => null];
         }
 
-        return new Item($project, $role, $wish->name, $asks, null, $wish->pricePerMetre);
+        return new Item($project, $role, $wish->name, self::byWidth($asks), null, $wish->pricePerMetre);
     }
 
+    /** The cloth's own width stands among those asked for: more of the same is the first thing to look for. */
     private function shortfall(Project $project, RoleAnswer $role): ?Item
     {
         $cloth = $role->claim->cloth;
+        if (null === $cloth) {
+            return null;
+        }
+        $own = null === $cloth->width ? [] : [$cloth->width->full];
+        $asks = null !== $role->otherCut ? [] : $this->asks($project, $role, new On(null, $cloth->isOneWay(), $cloth->repeat), $cloth->shrinkage(), $cloth->width->selvage ?? $this->assumptions->selvage, $own);
 
-        return null === $cloth ? null : new Item($project, $role, $cloth->name, $this->asks($project, $role, On::cloth($cloth), $cloth->shrinkage()->along), $role->spare?->negated(), $cloth->pricePerMetre);
+        return new Item($project, $role, $cloth->name, self::byWidth($asks), $role->missing(), $cloth->pricePerMetre);
     }
 
-    /** @return list<array{width: Length, ask: Ask|\Octavum\Core\Need\Unknown}> */
-    private function asks(Project $project, RoleAnswer $role, On $on, Percent $shrink): array
+    /**
+     * @param list<Length> $more widths besides those of every counter
+     *
+     * @return list<array{width: Length, ask: Ask|Unknown, area: ?Length}>
+     */
+    private function asks(Project $project, RoleAnswer $role, On $on, Shrinkage $shrinkage, Length $selvage, array $more): array
     {
         $unit = System::Metric === $this->system ? Unit::Centimetre : Unit::Inch;
+        $usual = array_map(static fn (int $number): Length => Length::of((string) $number, $unit), self::WIDTHS[$this->system->value]);
+        $usual = array_filter($usual, static fn (Length $width): bool => !\in_array($width->micrometres, array_map(static fn (Length $one): int => $one->micrometres, $more), true));
+        $wanted = $project->wanted($role->claim);
 
-        return array_map(function (int $number) use ($project, $role, $on, $shrink, $unit): array {
-            $width = Length::of((string) $number, $unit);
-            $need = $this->estimator->estimate($project->wanted($role->claim), $on->at($width));
+        return array_map(function (Length $width) use ($wanted, $on, $shrinkage, $selvage): array {
+            $at = $on->at($width, $shrinkage->across->takenFrom($width->minus($selvage->times(2)), Rounding::Down));
+            $need = $this->estimator->estimate($wanted, $at);
+            $tooWide = $this->estimator->tooWide($wanted, $at);
+            $ask = match (true) {
+                null !== $tooWide => new Unknown(Missing::Width, $tooWide->sentence()),
+                $need instanceof Need => Ask::for($need, $shrinkage->along, $this->counter, $this->assumptions),
+                default => $need,
+            };
 
-            return ['width' => $width, 'ask' => $need instanceof Need ? Ask::for($need, $shrink, $this->counter, $this->assumptions) : $need];
-        }, self::WIDTHS[$this->system->value]);
+            return ['width' => $width, 'ask' => $ask, 'area' => $need instanceof Need && $ask instanceof Ask ? $need->secondOpinion : null];
+        }, [...$more, ...array_values($usual)]);
+    }
+
+    /**
+     * @template T of array{width: Length}
+     *
+     * @param list<T> $asks
+     *
+     * @return list<T>
+     */
+    private static function byWidth(array $asks): array
+    {
+        usort($asks, static fn (array $a, array $b): int => $a['width']->micrometres <=> $b['width']->micrometres);
+
+        return $asks;
     }
 }

@@ -75,10 +75,10 @@ final class ClothTest extends TestCase
     {
         $washed = self::cut([LedgerKind::Bought, '2.50'], [LedgerKind::Washed, null]);
         self::assertTrue($washed->washed);
-        self::assertFalse($washed->measuredSinceWash);
+        self::assertFalse($washed->settled);
         self::assertSame(2_342_400, ToCut::of(self::cotton($washed), $washed, new Assumptions())->length?->micrometres);
         $measured = $washed->with(new LedgerEntry(new \DateTimeImmutable('2027-03-03'), LedgerKind::Measured, Length::ofMetres('2.41')));
-        self::assertTrue($measured->measuredSinceWash);
+        self::assertTrue($measured->settled);
         self::assertSame(2_350_000, ToCut::of(self::cotton($measured), $measured, new Assumptions())->length?->micrometres);
     }
 

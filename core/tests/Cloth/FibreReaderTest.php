@@ -43,6 +43,10 @@ final class FibreReaderTest extends TestCase
         yield 'fibre first, with signs' => ['linen 55 %, rayon 45%', ['linen' => 55, 'viscose' => 45]];
         yield 'the same twice' => ['60 viscose 40 rayon', ['viscose' => 100]];
         yield 'unknown' => ['?', []];
+        yield 'names without shares' => ['linen viscose', ['linen' => 0, 'viscose' => 0]];
+        yield 'a mix' => ['wool mix', ['wool' => 0, 'other' => 0]];
+        yield 'polycotton' => ['polycotton', ['polyester' => 0, 'cotton' => 0]];
+        yield 'with and' => ['cotton and linen', ['cotton' => 0, 'linen' => 0]];
     }
 
     #[DataProvider('nonsense')]
@@ -57,7 +61,7 @@ final class FibreReaderTest extends TestCase
     public static function nonsense(): iterable
     {
         yield 'too much' => ['80 cotton 40 linen', 'add up to 120 %'];
-        yield 'a share missing' => ['cotton and linen', 'cannot be read as fibres'];
+        yield 'a share missing' => ['60 cotton and linen', 'cannot be read as fibres'];
         yield 'not a fibre' => ['100 moonbeam', '“moonbeam” is not a fibre'];
         yield 'part of a per cent' => ['99.5 cotton 0.5 elastane', 'whole numbers'];
     }

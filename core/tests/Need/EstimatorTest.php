@@ -40,7 +40,8 @@ final class EstimatorTest extends TestCase
         yield '137 reads the 115 row' => ['1.37', '2.60', Way::OwnWidth];
         yield '112 counts as 115' => ['1.12', '2.60', Way::OwnWidth];
         yield '147 counts as 150' => ['1.47', '2.10', Way::OwnWidth];
-        yield '146 does not' => ['1.46', '2.60', Way::OwnWidth];
+        yield '145 as well, 51 mm less' => ['1.449', '2.10', Way::OwnWidth];
+        yield '144 does not' => ['1.448', '2.60', Way::OwnWidth];
         yield 'wider than all' => ['1.80', '2.10', Way::OwnWidth];
     }
 
@@ -117,12 +118,12 @@ final class EstimatorTest extends TestCase
         $chart = new Conversion();
         $yards = static fn (string $amount): Length => Length::of($amount, Unit::Yard);
         $inches = static fn (int $width): Length => Length::of((string) $width, Unit::Inch);
-        $near = new Assumptions();
-        self::assertEquals($yards('2.875'), $chart->convert($yards('2.5'), $inches(39), $inches(35), $near));
-        self::assertEquals($yards('3.75'), $chart->convert($yards('2.875'), $inches(44), $inches(35), $near));
-        self::assertEquals($yards('2'), $chart->convert($yards('1.875'), $inches(52), $inches(50), $near));
-        // 58 to 44 in is more than 25 cm: ¼ yd on top of the chart's 3⅞
-        self::assertEquals($yards('4.125'), $chart->convert($yards('2.875'), $inches(58), $inches(44), $near));
+        self::assertEquals($yards('2.875'), $chart->convert($yards('2.5'), $inches(39), $inches(35)));
+        self::assertEquals($yards('3.75'), $chart->convert($yards('2.875'), $inches(44), $inches(35)));
+        self::assertEquals($yards('2'), $chart->convert($yards('1.875'), $inches(52), $inches(50)));
+        self::assertEquals($yards('3.875'), $chart->convert($yards('2.875'), $inches(58), $inches(44)));
+        self::assertEquals($yards('0.25'), $chart->extra($inches(58), $inches(44), new Assumptions()), 'more than 25 cm apart');
+        self::assertEquals(Length::zero(), $chart->extra($inches(52), $inches(44), new Assumptions()));
     }
 
     public function testNarrowerClothNeverNeedsLess(): void
@@ -134,7 +135,7 @@ final class EstimatorTest extends TestCase
             $from = mt_rand(700, 1700);
             $narrow = mt_rand(500, $from);
             $narrower = mt_rand(400, $narrow);
-            $at = static fn (int $to): int => $chart->convert($amount, Length::ofMillimetres($from), Length::ofMillimetres($to), new Assumptions())->micrometres;
+            $at = static fn (int $to): int => $chart->convert($amount, Length::ofMillimetres($from), Length::ofMillimetres($to))->micrometres;
             self::assertGreaterThanOrEqual($amount->micrometres - 20, $at($narrow), "$from → $narrow");
             self::assertGreaterThanOrEqual($at($narrow) - 20, $at($narrower), "$from → $narrower");
         }

@@ -59,7 +59,7 @@ final class NotionTest extends TestCase
             new Notion('b', NotionKind::Button, Length::ofMillimetres(20), 40),
         ]))->of(['coat' => ['4 buttons 25 mm'], 'jacket' => ['3 buttons 25 mm'], 'bag' => ['1 button 15 mm']]);
         self::assertSame(['4 buttons 25 mm: here.'], $this->says($answers['coat']));
-        self::assertSame(['3 buttons 25 mm: 1 here, 2 to buy.'], $this->says($answers['jacket']));
+        self::assertSame(['3 buttons 25 mm: 1 of one look here, 2 to buy that match, or a set.'], $this->says($answers['jacket']));
         self::assertSame(2, $answers['jacket'][0]->missing);
         self::assertSame(['1 button 15 mm: to buy.'], $this->says($answers['bag']));
     }

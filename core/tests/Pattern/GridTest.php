@@ -26,7 +26,7 @@ final class GridTest extends TestCase
             $faults[$place] = (string) $sentence;
         });
         self::assertSame([], $faults);
-        self::assertSame([[Role::Main, Nap::Without], [Role::Main, Nap::With], [Role::Lining, Nap::Either]], array_map(static fn (Requirement $row): array => [$row->role, $row->nap], $table->rows));
+        self::assertSame([[Role::Main, Nap::Without], [Role::Main, Nap::With], [Role::Lining, Nap::Without]], array_map(static fn (Requirement $row): array => [$row->role, $row->nap], $table->rows));
         self::assertSame([45 * 25_400, 60 * 25_400, 45 * 25_400], array_map(static fn (Requirement $row): int => $row->width->micrometres, $table->rows));
         self::assertSame(2_628_900, $table->rows[0]->cells['12']->micrometres, '2⅞ yd');
         self::assertSame(2_171_700, $table->rows[1]->cells['12']->micrometres, '2⅜ yd');
@@ -36,7 +36,7 @@ final class GridTest extends TestCase
     public function testALabelInOneCellIsTakenApart(): void
     {
         $grid = Grid::ofPasted("Sizes\tS\tM\nLining 140 cm without nap\t1,2\t1,3\ncontrast 2, 115\t0,5\t0,5");
-        self::assertSame([['lining', '140 cm', 'without'], ['contrast 2', '115', 'either']], array_map(static fn (array $row): array => [$row['role'], $row['width'], $row['nap']], $grid->rows));
+        self::assertSame([['lining', '140 cm', 'without'], ['contrast 2', '115', 'without']], array_map(static fn (array $row): array => [$row['role'], $row['width'], $row['nap']], $grid->rows));
     }
 
     public function testRowsWithoutASizeLineKeepTheSizesTyped(): void

@@ -21,7 +21,7 @@ final class RequirementTableTest extends TestCase
     {
         $choice = $this->table()->choose(Role::Main, '14', Length::ofMillimetres($width), $oneWay, Length::ofMillimetres(30));
         self::assertNotNull($choice);
-        self::assertSame([$row, $nap, $converted], [$choice->row->width->millimetres(), $choice->row->nap, $choice->converted]);
+        self::assertSame([$row, $nap, $converted], [$choice->row->width->millimetres(), $choice->row->nap, $choice->isConverted()]);
     }
 
     /** @return iterable<string, array{int, bool, int, Nap, bool}> */
@@ -58,7 +58,7 @@ final class RequirementTableTest extends TestCase
             $choice = (new RequirementTable(['M'], $rows))->choose(Role::Main, 'M', $width, 0 === $i % 2, Length::ofMillimetres(30));
             self::assertNotNull($choice);
             $reached = array_filter($rows, static fn (Requirement $row): bool => $row->width->micrometres <= $width->micrometres + 30_000);
-            self::assertSame([] === $reached, $choice->converted);
+            self::assertSame([] === $reached, $choice->isConverted());
             $expected = [] === $reached ? min(array_map(static fn (Requirement $row): int => $row->width->micrometres, $rows)) : max(array_map(static fn (Requirement $row): int => $row->width->micrometres, $reached));
             self::assertSame($expected, $choice->row->width->micrometres);
         }

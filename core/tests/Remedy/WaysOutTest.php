@@ -32,7 +32,7 @@ final class WaysOutTest extends TestCase
     public function testACutThatWouldDoAloneIsBetterThanAnySum(): void
     {
         $said = $this->said([Plan::cut('1.5', true, 'a'), Plan::cut('3', true, 'b')], '2.4');
-        self::assertSame(['Another cut of it has 2.94 m to cut from, and would do alone.'], $said);
+        self::assertSame(['Another cut of it has 2.94 m free to cut from, and would do alone.'], $said);
     }
 
     public function testCutsAreSpokenOfOnlyWhenTogetherTheyWouldSeemEnough(): void

@@ -113,7 +113,7 @@ final class SavedLayTest extends TestCase
         yield 'width' => [static fn (self $t): Project => $t->project('skirt', $lay($t), cloth: $t->cloth(1300)), 'a usable width of'];
         yield 'direction' => [static fn (self $t): Project => $t->project('skirt', $lay($t), cloth: $t->cloth(1420, Direction::OneWay)), 'one-way'];
         yield 'another cut' => [static fn (self $t): Project => $t->project('skirt', $t->lay([['skirt', 0, 0, 0, 600, 700]], [600]), cut: 1), 'another cut'];
-        yield 'not sound' => [static fn (self $t): Project => $t->project('skirt', $t->lay([['skirt', 0, 0, 0, 600, 700]], [600, 0], sound: false)), 'soundly'];
+        yield 'not sound' => [static fn (self $t): Project => $t->project('skirt', $t->lay([['skirt', 0, 0, 0, 600, 700]], [600, 0], sound: false)), 'lies where it cannot'];
     }
 
     public function testUnfoldedAFoldedLayCoversBothSidesOfItsFold(): void
@@ -197,7 +197,7 @@ final class SavedLayTest extends TestCase
     {
         $cloth ??= $this->cloth(1420);
         $version = $this->version($panel);
-        $sheets = array_map(static fn (LaidSheet $sheet, int $i): LaidSheet => new LaidSheet($cloth, $cloth->cuts[$i], $sheet->width, $sheet->length, $sheet->used), $lay->sheets, array_keys($lay->sheets));
+        $sheets = array_map(static fn (LaidSheet $sheet, int $i): LaidSheet => new LaidSheet($cloth, $cloth->cuts[$i], $sheet->width, $sheet->length, $sheet->used, $sheet->mark), $lay->sheets, array_keys($lay->sheets));
         $lay = new SavedLay($lay->id, $lay->name, $lay->fold, $lay->oneWay, $lay->gap, $sheets, $lay->garments, $lay->pieces, $lay->sound, $lay->utilisation);
 
         return new Project($id, $id, new Season('s', 'Thaw', new \DateTimeImmutable('2027-03-01'), 13, 360), 'skirt' === $id ? 1 : 2, pattern: new Pattern('p', 'Skirt', versions: [$version]), version: $version, size: $size, claims: [new Claim($id.'#0', Role::Main, $cloth, $cloth->cuts[$cut], lay: $lay)]);
@@ -212,7 +212,7 @@ final class SavedLayTest extends TestCase
     {
         $cloth = $this->cloth(1420);
         $mark = $this->version()->pieces->mark('14');
-        $sheets = array_map(static fn (int $i): LaidSheet => new LaidSheet($cloth, $cloth->cuts[$i], Length::ofMillimetres(1400), Length::ofMillimetres([1440, 940][$i]), Length::ofMillimetres($used[$i])), array_keys($used));
+        $sheets = array_map(static fn (int $i): LaidSheet => new LaidSheet($cloth, $cloth->cuts[$i], Length::ofMillimetres(1400), Length::ofMillimetres([1440, 940][$i]), Length::ofMillimetres($used[$i]), LaidSheet::markOf($cloth, $cloth->cuts[$i], false)), array_keys($used));
 
         return new SavedLay('lay', 'Skirt', $fold, false, 0, $sheets, array_map(static fn (string $name): LaidGarment => new LaidGarment($name, $name, 'v', Role::Main, '14', $mark), $garments), array_map(static fn (array $p, int $i): LaidPiece => new LaidPiece((int) array_search($p[0], $garments, true), 'Panel', $i + 1, $p[1], 0, false, $layers, $p[2], $p[3], Outline::rectangle($p[4], $p[5])->moved($p[2], $p[3])), $pieces, array_keys($pieces)), $sound, 0.8);
     }

@@ -1,0 +1,168 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Database;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\Mapping\ClassMetadata;
+use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\HttpFoundation\RequestStack;
+use Symfony\Component\Uid\Ulid;
+
+/**
+ * Takes one change to records back, and nothing that was written since: a field is put back only while it is as the change
+ * left it, entries that the change added to a list are taken out of it, and a number that counts is changed by as much.
+ */
+final readonly class TakeBack
+{
+    private const MOST = 30;
+
+    public function __construct(private EntityManagerInterface $entities, private RequestStack $requests, private Security $security)
+    {
+    }
+
+    /**
+     * @param list<object> $records with an id
+     *
+     * @return array<string, array<string, mixed>> class and id → field → value
+     */
+    public function state(array $records): array
+    {
+        $state = [];
+        foreach ($records as $record) {
+            $metadata = $this->entities->getClassMetadata($record::class);
+            foreach ([...$metadata->getFieldNames(), ...array_filter($metadata->getAssociationNames(), $metadata->isSingleValuedAssociation(...))] as $field) {
+                if (!\in_array($field, ['id', 'revision'], true)) {
+                    $state[$record::class.' '.$this->id($record)][$field] = $this->read($metadata, $record, $field);
+                }
+            }
+        }
+
+        return $state;
+    }
+
+    /**
+     * After the change is saved: what it did, kept for this visit.
+     *
+     * @param array<string, array<string, mixed>> $before  as state() gave it
+     * @param list<object>                        $records the same
+     * @param list<string>                        $counts  fields that hold an amount
+     *
+     * @return string a key for undo()
+     */
+    public function keep(array $before, array $records, array $counts = []): string
+    {
+        $changes = [];
+        foreach ($this->state($records) as $record => $fields) {
+            foreach ($fields as $field => $after) {
+                $was = $before[$record][$field] ?? null;
+                if (!self::same($was, $after)) {
+                    $changes[] = [$record, $field, $was, $after, \in_array($field, $counts, true)];
+                }
+            }
+        }
+        $key = (string) new Ulid();
+        $this->requests->getSession()->set($this->name(), \array_slice([$key => $changes] + $this->kept(), 0, self::MOST, true));
+
+        return $key;
+    }
+
+    /** Whether there was something to take back. */
+    public function undo(string $key): bool
+    {
+        $kept = $this->kept();
+        $changes = $kept[$key] ?? [];
+        unset($kept[$key]);
+        $this->requests->getSession()->set($this->name(), $kept);
+        foreach ($changes as [$name, $field, $before, $after, $counts]) {
+            [$class, $id] = explode(' ', $name, 2);
+            /** @var class-string $class */
+            $record = $this->entities->find($class, $id);
+            if (null !== $record) {
+                $metadata = $this->entities->getClassMetadata($class);
+                $value = self::without($this->read($metadata, $record, $field), $before, $after, $counts);
+                $metadata->setFieldValue($record, $field, $metadata->hasAssociation($field) && \is_string($value) ? $this->entities->find($metadata->getAssociationTargetClass($field), $value) : $value);
+            }
+        }
+        $this->entities->flush();
+
+        return [] !== $changes;
+    }
+
+    /**
+     * @param ClassMetadata<object> $metadata
+     *
+     * @return mixed the id of another record in place of that record
+     */
+    private function read(ClassMetadata $metadata, object $record, string $field): mixed
+    {
+        $value = $metadata->getFieldValue($record, $field);
+
+        return $metadata->hasAssociation($field) && \is_object($value) ? $this->id($value) : $value;
+    }
+
+    private function id(object $record): string
+    {
+        $id = $this->entities->getUnitOfWork()->getSingleIdentifierValue($record);
+
+        return \is_string($id) ? $id : throw new \LogicException('A record has an id.');
+    }
+
+    private static function without(mixed $now, mixed $before, mixed $after, bool $counts): mixed
+    {
+        if (self::same($now, $after)) {
+            return $before;
+        }
+        if ($counts && \is_int($now) && \is_int($before) && \is_int($after)) {
+            return max(0, $now + $before - $after);
+        }
+        if (!\is_array($now) || !\is_array($before) || !\is_array($after) || !array_is_list($now) || !array_is_list($before) || !array_is_list($after)) {
+            return $now;
+        }
+        foreach (self::missing($after, $before) as $added) {
+            $alike = array_keys(array_filter($now, static fn (mixed $entry): bool => self::same($entry, $added)));
+            unset($now[end($alike)]);
+        }
+
+        return [...self::missing($before, $after), ...array_values($now)];
+    }
+
+    /**
+     * @param list<mixed> $all
+     * @param list<mixed> $others
+     *
+     * @return list<mixed> those of all that are not among the others, each as often
+     */
+    private static function missing(array $all, array $others): array
+    {
+        foreach ($others as $other) {
+            $alike = array_keys(array_filter($all, static fn (mixed $entry): bool => self::same($entry, $other)));
+            unset($all[reset($alike)]);
+        }
+
+        return array_values($all);
+    }
+
+    /** Of times to the second, as they are stored. */
+    private static function same(mixed $a, mixed $b): bool
+    {
+        $plain = static fn (mixed $value): mixed => $value instanceof \DateTimeInterface ? $value->format('c') : $value;
+
+        return serialize($plain($a)) === serialize($plain($b));
+    }
+
+    /** @return array<string, list<array{string, string, mixed, mixed, bool}>> */
+    private function kept(): array
+    {
+        /** @var array<string, list<array{string, string, mixed, mixed, bool}>> $kept */
+        $kept = (array) $this->requests->getSession()->get($this->name(), []);
+
+        return $kept;
+    }
+
+    private function name(): string
+    {
+        return 'take-back '.$this->security->getUser()?->getUserIdentifier();
+    }
+}
