@@ -19,6 +19,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Role;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\SavedLay;
 use Octavum\Exchange\Faults;
 use Octavum\Exchange\Node;
@@ -67,8 +68,14 @@ final class TableController extends AbstractController
             return $this->mapper->lay($record, $this->settings->of($account)->assumptions, $cloths);
         }, $this->lays->allOf($account));
 
+        $answers = [];
+        foreach ($projects as $project) {
+            $answers[$project->season->id] ??= $this->plan->check($account, $project->season, $projects)->projects;
+        }
+
         return $this->render('table/list.html.twig', [
             'lays' => $lays,
+            'answers' => array_column(array_map(static fn (ProjectAnswer $answer): array => [$answer->project->id, $answer->roles], array_merge(...array_values($answers))), 1, 0),
             'projects' => array_values(array_filter($projects, static fn (Project $project): bool => $project->state->isOpen() && null !== $project->version)),
             'assumptions' => $this->settings->of($account)->assumptions,
             'patterns' => array_values(array_filter($library->all($account), static fn ($pattern): bool => [] !== array_filter($pattern->versions, static fn ($version): bool => [] !== $version->pieces->marks))),

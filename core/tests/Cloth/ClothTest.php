@@ -13,6 +13,8 @@ use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\TestDone;
+use Octavum\Core\Cloth\TestKind;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
@@ -87,6 +89,51 @@ final class ClothTest extends TestCase
         self::assertTrue(self::cut([LedgerKind::Bought, '1'], [LedgerKind::GivenAway, null])->gone);
         self::assertFalse(self::cut([LedgerKind::Bought, '1'], [LedgerKind::Spoilt, '0.6'])->gone, 'only a part was spoilt');
         self::assertFalse(self::cut([LedgerKind::Bought, '1'])->gone);
+    }
+
+    /** @param list<array{string, LedgerKind, ?string}> $entries day, what, length */
+    #[DataProvider('ledgers')]
+    public function testWhatACutIsFollowsFromItsLedgerByDay(array $entries, ?string $length, bool $settled, bool $gone): void
+    {
+        $cut = new Cut('c', array_map(static fn (array $entry): LedgerEntry => new LedgerEntry(new \DateTimeImmutable($entry[0]), $entry[1], null === $entry[2] ? null : Length::ofMetres($entry[2])), $entries));
+        self::assertSame([null === $length ? null : Length::ofMetres($length)->micrometres, $settled, $gone], [$cut->length?->micrometres, $cut->settled, $cut->gone]);
+    }
+
+    /** @return iterable<string, array{list<array{string, LedgerKind, ?string}>, ?string, bool, bool}> */
+    public static function ledgers(): iterable
+    {
+        $bought = ['2027-01-01', LedgerKind::Bought, '2.5'];
+        yield 'cut into, not measured' => [[$bought, ['2027-01-02', LedgerKind::Cut, null]], null, false, false];
+        yield 'a remnant made of it, not measured' => [[$bought, ['2027-01-02', LedgerKind::Remnant, null]], null, false, false];
+        yield 'cut into, then measured' => [[$bought, ['2027-01-02', LedgerKind::Cut, null], ['2027-01-03', LedgerKind::Measured, '1.1']], '1.1', false, false];
+        yield 'a part given away' => [[$bought, ['2027-01-02', LedgerKind::GivenAway, '1.8']], '1.8', false, false];
+        yield 'all given away, then washed' => [[$bought, ['2027-01-02', LedgerKind::GivenAway, null], ['2027-01-03', LedgerKind::Washed, '2.4']], '2.4', true, true];
+        yield 'found again' => [[$bought, ['2027-01-02', LedgerKind::GivenAway, null], ['2027-01-03', LedgerKind::Measured, '2.5']], '2.5', false, false];
+        yield 'a wash written down late' => [[$bought, ['2027-03-01', LedgerKind::Measured, '2.4'], ['2027-02-01', LedgerKind::Washed, null]], '2.4', true, false];
+        yield 'washed again: nothing is left to shrink' => [[$bought, ['2027-02-01', LedgerKind::Washed, '2.4'], ['2027-03-01', LedgerKind::Washed, null]], '2.4', true, false];
+        yield 'steamed and measured' => [[$bought, ['2027-02-01', LedgerKind::Steamed, '2.48']], '2.48', true, false];
+        yield 'not to be washed' => [[$bought, ['2027-02-01', LedgerKind::NotWashed, null]], '2.5', true, false];
+    }
+
+    public function testAWidthShrinksUntilItIsMeasuredAfterTheWashToo(): void
+    {
+        $cut = self::cut([LedgerKind::Bought, '2.5'], [LedgerKind::Washed, '2.4']);
+        $width = static fn (Cloth $cloth): ?int => ToCut::of($cloth, $cut, new Assumptions())->width?->micrometres;
+        $cloth = self::cotton($cut);
+        self::assertSame(1_323_000, $width($cloth), 'only the length was measured since: (1.37 − 0.02) × 0.98');
+        $test = static fn (string $day): Cloth => new Cloth('c', 'Cotton', $cloth->width, fibres: $cloth->fibres, cuts: [$cut], tests: [new TestDone(new \DateTimeImmutable($day), TestKind::Width, '137 cm')]);
+        self::assertSame(1_323_000, $width($test('2027-02-28')), 'before the wash');
+        self::assertSame(1_350_000, $width($test('2027-03-01')), 'since');
+        $came = self::cut([LedgerKind::Bought, null], [LedgerKind::Washed, '2.4']);
+        self::assertSame(1_350_000, ToCut::of($cloth, $came, new Assumptions())->width?->micrometres, 'it came washed');
+    }
+
+    public function testAnEntryIsTakenBackAndNoOther(): void
+    {
+        $wash = new LedgerEntry(new \DateTimeImmutable('2027-03-01'), LedgerKind::Washed);
+        $cut = self::cut([LedgerKind::Bought, '2.5'])->with($wash)->with(new LedgerEntry(new \DateTimeImmutable('2027-03-02'), LedgerKind::Measured, Length::ofMetres('2.4')));
+        self::assertSame(['bought', 'measured'], array_map(static fn (LedgerEntry $entry): string => $entry->kind->value, $cut->without($wash)->ledger));
+        self::assertSame($cut, $cut->without(new LedgerEntry(new \DateTimeImmutable('2020-01-01'), LedgerKind::Spoilt)));
     }
 
     public function testACutShorterThanItsSquaringLeavesNothing(): void

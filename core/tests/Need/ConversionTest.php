@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Need;
 
-use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Need\Conversion;
@@ -54,13 +53,13 @@ final class ConversionTest extends TestCase
             $to = mt_rand(30, $from);
             $amount = mt_rand(100, 7000);
             $more = $amount + mt_rand(1, 500);
-            $at = static fn (int $millimetres): int => (new Conversion())->convert(Length::ofMillimetres($millimetres), Length::of((string) $from, Unit::Inch), Length::of((string) $to, Unit::Inch), new Assumptions())->micrometres;
+            $at = static fn (int $millimetres): int => (new Conversion())->convert(Length::ofMillimetres($millimetres), Length::of((string) $from, Unit::Inch), Length::of((string) $to, Unit::Inch))->micrometres;
             self::assertGreaterThanOrEqual($at($amount), $at($more), "$amount → $more mm, $from → $to in");
         }
     }
 
     private function yards(string $amount, int $from, int $to): float
     {
-        return (new Conversion())->convert(Length::of($amount, Unit::Yard), Length::of((string) $from, Unit::Inch), Length::of((string) $to, Unit::Inch), new Assumptions())->micrometres / Unit::Yard->value;
+        return (new Conversion())->convert(Length::of($amount, Unit::Yard), Length::of((string) $from, Unit::Inch), Length::of((string) $to, Unit::Inch))->micrometres / Unit::Yard->value;
     }
 }

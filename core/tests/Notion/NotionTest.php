@@ -39,6 +39,10 @@ final class NotionTest extends TestCase
         yield ['elastic 10 mm', NotionKind::Elastic, 10, null, null, ''];
         yield ['2 D-rings 30 mm', NotionKind::Ring, 30, 2, null, ''];
         yield ['1 hook and bar', NotionKind::Hook, null, 1, null, ''];
+        yield ['10 1/2" buttons', NotionKind::Button, 12.7, 10, null, ''];
+        yield ['1 1/2" button', NotionKind::Button, 38.1, null, null, ''];
+        yield ['six buttons', NotionKind::Button, null, 6, null, ''];
+        yield ['half a dozen snaps', NotionKind::Snap, null, 6, null, ''];
         yield ['6 press studs', NotionKind::Snap, null, 6, null, ''];
         yield ['2 x 1 m cord', NotionKind::Cord, null, null, 2000, ''];
         yield ['interfacing', NotionKind::Interfacing, null, null, null, ''];
@@ -70,6 +74,24 @@ final class NotionTest extends TestCase
         $answers = (new Allotment($zips))->of(['dress' => ['invisible zip 55 cm'], 'skirt' => ['invisible zip 55 cm']]);
         self::assertSame(['invisible zip 55 cm: one of 57 cm is here, a little too long and usable.'], $this->says($answers['dress']));
         self::assertSame(['invisible zip 55 cm: to buy.'], $this->says($answers['skirt']), 'it is given out once');
+    }
+
+    public function testButtonsOfOneLookMakeASet(): void
+    {
+        $stash = [new Notion('a', NotionKind::Button, null, 7, name: 'shell'), new Notion('b', NotionKind::Button, null, 3, name: 'red'), new Notion('c', NotionKind::Button, null, 12, name: 'horn')];
+        $answers = (new Allotment(\array_slice($stash, 0, 2)))->of(['shirt' => ['10 buttons']]);
+        self::assertSame(['10 buttons: 7 of one look here, 3 to buy that match, or a set.'], $this->says($answers['shirt']));
+        $all = (new Allotment($stash))->of(['shirt' => ['10 buttons'], 'cuff' => ['2 buttons']]);
+        self::assertSame(['10 buttons: here.'], $this->says($all['shirt']));
+        self::assertSame(['2 buttons: here.'], $this->says($all['cuff']));
+        self::assertSame(1, (new Allotment($stash))->without(['2 buttons'])[0]->count, 'of the smallest set that is enough');
+    }
+
+    public function testThreadGoesByItsColourAndZipsByTheirKind(): void
+    {
+        $stash = [new Notion('r', NotionKind::Thread, null, 3, name: 'red'), new Notion('z', NotionKind::Zip, Length::ofMillimetres(600), 1)];
+        $answers = (new Allotment($stash))->of(['coat' => ['1 reel navy thread', 'separating zip 60 cm', '1 reel red thread', 'zip 60 cm']]);
+        self::assertSame([false, false, true, true], array_map(static fn ($answer): ?bool => $answer->enough, $answers['coat']));
     }
 
     public function testElasticIsWantedInOnePieceOfItsWidth(): void

@@ -35,6 +35,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\LaidGarment;
 use Octavum\Core\Season\LaidPiece;
 use Octavum\Core\Season\LaidSheet;
+use Octavum\Core\Season\LayReview;
 use Octavum\Core\Season\LaySetup;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\RoleAnswer;
@@ -112,6 +113,9 @@ final class SavedLayTest extends TestCase
         yield 'pieces' => [static fn (self $t): Project => $t->project('skirt', $lay($t), panel: 720), 'the pieces have been changed'];
         yield 'width' => [static fn (self $t): Project => $t->project('skirt', $lay($t), cloth: $t->cloth(1300)), 'a usable width of'];
         yield 'direction' => [static fn (self $t): Project => $t->project('skirt', $lay($t), cloth: $t->cloth(1420, Direction::OneWay)), 'one-way'];
+        yield 'a bite taken out since' => [static fn (self $t): Project => $t->project('skirt', $lay($t), cloth: $t->cloth(1420, bites: [new Bite(Length::zero(), Length::zero(), Length::ofMillimetres(300), Length::ofMillimetres(300))])), 'what is missing from Tweed'];
+        yield 'no mark' => [static fn (self $t): Project => $t->project('skirt', $t->changed($lay($t), sheetMark: '')), 'what is missing from Tweed'];
+        yield 'the cloth has a repeat' => [static fn (self $t): Project => $t->project('skirt', $lay($t), cloth: $t->cloth(1420, repeat: 64)), 'without matching the repeat'];
         yield 'another cut' => [static fn (self $t): Project => $t->project('skirt', $t->lay([['skirt', 0, 0, 0, 600, 700]], [600]), cut: 1), 'another cut'];
         yield 'not sound' => [static fn (self $t): Project => $t->project('skirt', $t->lay([['skirt', 0, 0, 0, 600, 700]], [600, 0], sound: false)), 'lies where it cannot'];
     }
@@ -175,12 +179,64 @@ final class SavedLayTest extends TestCase
         return $answers[0];
     }
 
+    public function testALayOfGenericPiecesNeverDecides(): void
+    {
+        $lay = $this->changed($this->lay([['skirt', 0, 0, 0, 600, 700]], [600, 0]), garmentMark: '');
+        $answer = $this->only($this->check([$this->project('skirt', $lay)]));
+        self::assertSame(Verdict::NotKnown, $answer->verdict, 'the version has no table');
+        $snags = array_values(array_filter($answer->snags, static fn ($snag): bool => Action::EnterPieces === $snag->action));
+        self::assertStringContainsString('generic pieces, so it only guesses', $snags[0]->sentence->message ?? '');
+    }
+
+    public function testPiecesForASizeThatCameLaterHaveAMarkOfTheirOwn(): void
+    {
+        $set = PieceSet::later(['14' => 'as stored'], [], fn (): array => [$this->panel('Panel', 700)]);
+        self::assertSame('as stored', $set->mark('14'));
+        self::assertNotSame('', $set->mark('16'), 'the pieces hold for all sizes');
+        self::assertSame(700_000, $set->widest('16', Role::Main)?->across->micrometres);
+        self::assertSame('', PieceSet::none()->mark('16'));
+    }
+
+    /** @param \Closure(SavedLay): SavedLay $tamper */
+    #[DataProvider('tampered')]
+    public function testALayFromOutsideIsJudgedAgain(\Closure $tamper, bool $sound, int $used): void
+    {
+        $project = $this->project('skirt', $this->lay([['skirt', 0, 0, 0, 600, 700], ['skirt', 0, 0, 700, 600, 700]], [600, 0]));
+        $lay = $project->claims[0]->lay;
+        self::assertNotNull($lay);
+        self::assertNotNull($project->pattern);
+        self::assertNotNull($project->version);
+        $read = (new LayReview(new Assumptions()))->of($tamper($lay), ['#v' => [$project->pattern, $project->version]]);
+        self::assertSame([$sound, $used], [$read->sound, (int) $read->sheets[0]->used->millimetres()]);
+    }
+
+    /** @return iterable<string, array{\Closure(SavedLay): SavedLay, bool, int}> */
+    public static function tampered(): iterable
+    {
+        /** @param array<LaidPiece> $pieces */
+        $with = static fn (SavedLay $lay, array $pieces, ?Length $used = null): SavedLay => new SavedLay($lay->id, $lay->name, $lay->fold, $lay->oneWay, $lay->gap, array_map(static fn (LaidSheet $sheet): LaidSheet => new LaidSheet($sheet->cloth, $sheet->cut, $sheet->width, $sheet->length, $used ?? $sheet->used, $sheet->mark), $lay->sheets), $lay->garments, array_values($pieces), $lay->sound, $lay->utilisation);
+        $at = static fn (LaidPiece $piece, float $y): LaidPiece => new LaidPiece(0, 'Panel', $piece->copy, 0, 0, false, 1, 0, $y, Outline::rectangle(600, 700)->moved(0, $y));
+        yield 'as it was' => [static fn (SavedLay $lay): SavedLay => $with($lay, $lay->pieces), true, 600];
+        yield 'a shorter length said' => [static fn (SavedLay $lay): SavedLay => $with($lay, $lay->pieces, Length::ofMillimetres(200)), true, 600];
+        yield 'heaped' => [static fn (SavedLay $lay): SavedLay => $with($lay, array_map(static fn (LaidPiece $piece): LaidPiece => $at($piece, 0), $lay->pieces)), false, 600];
+        yield 'one dropped' => [static fn (SavedLay $lay): SavedLay => $with($lay, [$lay->pieces[0]]), false, 600];
+        yield 'drawn smaller' => [static fn (SavedLay $lay): SavedLay => $with($lay, [$lay->pieces[0], new LaidPiece(0, 'Panel', 2, 0, 0, false, 1, 0, 700, Outline::rectangle(300, 700)->moved(0, 700))]), false, 600];
+    }
+
+    private function changed(SavedLay $lay, ?string $garmentMark = null, ?string $sheetMark = null): SavedLay
+    {
+        $sheets = array_map(static fn (LaidSheet $sheet): LaidSheet => new LaidSheet($sheet->cloth, $sheet->cut, $sheet->width, $sheet->length, $sheet->used, $sheetMark ?? $sheet->mark), $lay->sheets);
+        $garments = array_map(static fn (LaidGarment $one): LaidGarment => new LaidGarment($one->name, $one->project, $one->version, $one->role, $one->size, $garmentMark ?? $one->mark), $lay->garments);
+
+        return new SavedLay($lay->id, $lay->name, $lay->fold, $lay->oneWay, $lay->gap, $sheets, $garments, $lay->pieces, $lay->sound, $lay->utilisation);
+    }
+
     /** @param list<Bite> $bites */
-    private function cloth(int $full, Direction $direction = Direction::None, array $bites = []): Cloth
+    private function cloth(int $full, Direction $direction = Direction::None, array $bites = [], ?int $repeat = null): Cloth
     {
         $cut = static fn (string $id, int $length): Cut => new Cut($id, [new LedgerEntry(new \DateTimeImmutable('2026-11-01'), LedgerKind::Washed, Length::ofMillimetres($length))], bites: $bites);
 
-        return new Cloth('tweed', 'Tweed', Width::of(Length::ofMillimetres($full), Length::ofMillimetres(10)), direction: $direction, cuts: [$cut('a', 1500), $cut('b', 1000)]);
+        return new Cloth('tweed', 'Tweed', Width::of(Length::ofMillimetres($full), Length::ofMillimetres(10)), direction: $direction, repeat: null === $repeat ? null : Length::ofMillimetres($repeat), cuts: [$cut('a', 1500), $cut('b', 1000)]);
     }
 
     private function panel(string $name, float $width): Piece
