@@ -8,6 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Haul\Column;
 use Octavum\Core\Haul\CsvReader;
 use Octavum\Core\Haul\CsvTable;
@@ -80,6 +81,8 @@ final class CsvController extends AbstractController
                     (string) $cloth->weight?->grams,
                     implode(' ', $cloth->colours),
                     $cloth->print->value,
+                    Direction::None === $cloth->statedDirection ? 'no nap' : $cloth->statedDirection->value ?? '',
+                    $cloth->care->value ?? '',
                     Entry::price($cloth->pricePerMetre),
                     $cloth->place,
                     true === $cut?->washed ? 'washed' : '',
@@ -88,7 +91,7 @@ final class CsvController extends AbstractController
             }
         }
 
-        return new Response(TableEntry::write(['Name', 'Length (cm)', 'Width (cm)', 'Fibres', 'Type', 'Weight (g/m²)', 'Colour', 'Print', 'Price per metre', 'Place', 'State', 'Notes'], $rows), headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-cloth.csv"']);
+        return new Response(TableEntry::write(['Name', 'Length (cm)', 'Width (cm)', 'Fibres', 'Type', 'Weight (g/m²)', 'Colour', 'Print', 'Direction', 'Care', 'Price per metre', 'Place', 'State', 'Notes'], $rows), headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-cloth.csv"']);
     }
 
     /**
@@ -109,6 +112,9 @@ final class CsvController extends AbstractController
         $doubles = $table->doubles();
         $rows = [];
         foreach ($table->rows as $number => $cells) {
+            if ($this->reader->isSum($cells)) {
+                continue;
+            }
             $line = $this->reader->line($table->headings, $cells, $columns, $system);
             $rows[$number] = ['state' => isset($doubles[$number]) ? 'double' : (isset($there[$this->reader->key($line)]) ? 'there' : 'new'), 'line' => $line, 'of' => $doubles[$number] ?? ''];
         }

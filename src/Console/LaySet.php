@@ -23,11 +23,30 @@ final readonly class LaySet
         foreach (range(16, 29) as $count) {
             yield 'sawn '.$count => [$this->sawn($count, $count, $seconds), self::SAWN_LENGTH];
         }
+        foreach ($this->headToTail($seconds) as $name => $case) {
+            yield $name => $case;
+        }
         foreach (['shirt', 'trousers', 'circle skirt', 'T-shirt', 'coat', 'child’s dress', 'mixed'] as $name) {
             foreach ([0.9, 1.0, 1.08, 1.15] as $grade) {
                 yield $name.' × '.$grade => [$this->garment($name, $grade, $seconds), null];
             }
         }
+    }
+
+    /** @return iterable<string, array{Request, ?float}> flared panels that lie head to tail, and pieces of 200 corners */
+    private function headToTail(float $seconds): iterable
+    {
+        $request = static fn (Outline $outline, int $quantity, float $width): Request => new Request([new Sheet('cloth', $width, null)], [new Piece('panel', $outline, $quantity)], seconds: $seconds);
+        $flared = Outline::of([[0.0, 100.0], [700.0, 0.0], [700.0, 350.0], [0.0, 250.0]]);
+        yield 'head to tail, 4' => [$request($flared, 4, 1150), 700.0];
+        yield 'head to tail, 6' => [$request($flared, 6, 1700), 700.0];
+        yield 'head to tail, 2' => [$request(Outline::of([[0.0, 0.0], [1000.0, 0.0], [1000.0, 600.0], [0.0, 400.0]]), 2, 1008), 1000.0];
+        $wavy = array_map(static function (int $i): array {
+            $radius = 200 + 40 * sin(7 * $i * \M_PI / 100);
+
+            return [$radius * cos($i * \M_PI / 100), $radius * sin($i * \M_PI / 100)];
+        }, range(0, 199));
+        yield '200 corners × 4' => [$request(Outline::of($wavy), 4, 1380), null];
     }
 
     /** Rectangles sawn from 2 m of cloth 1.4 m wide, none to be turned across. */

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Season;
 
+use Doctrine\Bundle\DoctrineBundle\Attribute\AsDoctrineListener;
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\Events;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Season\CheckedSeason;
@@ -18,15 +20,24 @@ use Octavum\Notions\Tins;
 use Octavum\Table\LayRecord;
 
 /** An account's seasons and projects, checked; for every room that needs them. */
-final readonly class Plan
+#[AsDoctrineListener(Events::onFlush)]
+final class Plan
 {
+    /** @var array<string, list<Project>> by account, until something is saved */
+    private array $loaded = [];
+
     public function __construct(
-        private EntityManagerInterface $entities,
-        private ProjectRepository $projects,
-        private ProjectMapper $mapper,
-        private AccountSettings $settings,
-        private Tins $notions,
+        private readonly EntityManagerInterface $entities,
+        private readonly ProjectRepository $projects,
+        private readonly ProjectMapper $mapper,
+        private readonly AccountSettings $settings,
+        private readonly Tins $notions,
     ) {
+    }
+
+    public function onFlush(): void
+    {
+        $this->loaded = [];
     }
 
     /** @return list<SeasonRecord> the earliest first */
@@ -56,7 +67,15 @@ final readonly class Plan
     /** @return list<Project> of all seasons */
     public function projects(Account $account): array
     {
-        return $this->mapper->projects($this->projects->allOf($account), $this->settings->of($account)->assumptions);
+        return $this->loaded[$account->id] ??= $this->mapper->projects($this->projects->allOf($account), $this->settings->of($account)->assumptions);
+    }
+
+    /** One of them alone, without loading the rest; null when it is not on the plan. */
+    public function project(Account $account, string $id): ?Project
+    {
+        $record = $this->record($account, $id);
+
+        return null === $record ? null : $this->mapper->projects([$record], $this->settings->of($account)->assumptions)[0] ?? null;
     }
 
     /** @param ?list<Project> $projects when they are at hand */

@@ -29,8 +29,9 @@ final class BlockController extends AbstractController
     {
         $opinion = null;
         $laid = false;
-        foreach ($plan->projects($account) as $project) {
-            foreach ($project->id === $id ? $project->claims : [] as $claim) {
+        $project = $plan->project($account, $id);
+        if (null !== $project) {
+            foreach ($project->claims as $claim) {
                 $laid = $laid || null !== $claim->lay;
                 $opinion ??= Role::Main === $claim->role && !$claim->cutOut && null === $claim->lay ? $this->opinion($project, $claim, $settings->of($account)->assumptions->selvage, null === $claim->cloth || null === $claim->cut ? null : ToCut::of($claim->cloth, $claim->cut, $settings->of($account)->assumptions)->width, $cache) : null;
             }
@@ -53,8 +54,8 @@ final class BlockController extends AbstractController
             return null;
         }
         $oneWay = true === ($claim->cloth?->isOneWay() ?? $claim->wish?->oneWay);
-        $key = 'opinion-'.hash('xxh128', serialize([$project->garment()->value, $version->table, $size, $full->micrometres, $usable->micrometres, $oneWay]));
-        $length = $cache->get($key, static fn (): ?int => (new Block())->need($project->garment(), $version->table, Role::Main, $size, $usable, $oneWay)?->micrometres);
+        $key = 'opinion-'.hash('xxh128', serialize([$project->garment()->value, $version->table, $size, $full->micrometres, $usable->micrometres, $oneWay, $project->person?->child]));
+        $length = $cache->get($key, static fn (): ?int => (new Block())->need($project->garment(), $version->table, Role::Main, $size, $usable, $oneWay, true === $project->person?->child)?->micrometres);
 
         return null === $length ? null : ['length' => Length::ofMicrometres($length), 'width' => $full, 'way' => (new Block())->isCalibrated($version->table, $size) ? Way::CalibratedBlock : Way::RoughBlock];
     }

@@ -135,7 +135,7 @@ final readonly class Mat
     {
         ['piece' => $piece, 'reason' => $reason] = $lay->unplaced[0];
         $names = $setup->lay->names();
-        if (Status::Impossible !== $lay->status || !isset($setup->lay->pieces[$piece])) {
+        if (Status::Impossible !== $lay->status || !str_contains($reason, 'wider or longer') || !isset($setup->lay->pieces[$piece])) {
             return ucfirst(strtr($reason, $names)).'.';
         }
         $flat = $setup->lay->pieces[$piece][2]->flat();

@@ -62,13 +62,12 @@ final readonly class SetupReader
         $node = new Node($asked, $faults);
         $node->object(['garments', 'sheets', 'oneWay', 'gap', 'allowance', 'match', 'off']);
         $garments = $pieces = $known = $sizes = [];
-        $projects = null;
         foreach ($node->at('garments')->items(self::MOST_GARMENTS) as $one) {
             $one->object(['project', 'version', 'role', 'size']);
             $role = $one->at('role')->choice(Role::class) ?? Role::Main;
             $id = $one->at('project')->optionalText(60);
             if (null !== $id) {
-                $project = $this->project($projects ??= $this->plan->projects($account), $id);
+                $project = $this->plan->project($account, $id);
                 if (null === $project) {
                     $one->at('project')->fault('This project is no longer on the plan.');
                     continue;
@@ -155,18 +154,6 @@ final readonly class SetupReader
         }
 
         return $value;
-    }
-
-    /** @param list<Project> $projects */
-    private function project(array $projects, string $id): ?Project
-    {
-        foreach ($projects as $project) {
-            if ($project->id === $id) {
-                return $project;
-            }
-        }
-
-        return null;
     }
 
     /** @return array<string, array{Cloth, Cut}> by id */

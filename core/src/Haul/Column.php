@@ -17,6 +17,8 @@ enum Column: string implements TableColumn
     case Weight = 'weight';
     case Colour = 'colour';
     case Print = 'print';
+    case Direction = 'direction';
+    case Care = 'care';
     case Price = 'price';
     case Place = 'place';
     case Cuts = 'cuts';
@@ -32,6 +34,8 @@ enum Column: string implements TableColumn
         'weight' => ['weight', 'gsm', 'g/m2', 'g/m²', 'grams'],
         'colour' => ['colour', 'color', 'colours', 'colors', 'shade', 'farbe'],
         'print' => ['print', 'pattern', 'design', 'motif'],
+        'direction' => ['direction', 'nap', 'one-way', 'one way', 'directional'],
+        'care' => ['care', 'washing', 'laundry', 'label'],
         'price' => ['price', 'cost', 'paid', 'per metre', 'price/m', 'preis'],
         'place' => ['place', 'location', 'where', 'stored', 'storage', 'box', 'shelf', 'locker', 'kept'],
         'cuts' => ['cuts', 'pieces', 'count', 'number of pieces'],

@@ -44,7 +44,7 @@ final readonly class CsvReader
         $count = $values['cuts'] ?? '';
         $cuts = 1 === preg_match('/^\d{1,2}$/', $count) && (int) $count > 1 ? $count.' cuts of ' : '';
         unset($values['cuts']);
-        $order = ['length', 'width', 'fibres', 'type', 'weight', 'print', 'colour', 'state', 'place', 'price'];
+        $order = ['length', 'width', 'fibres', 'type', 'weight', 'print', 'direction', 'colour', 'care', 'state', 'place', 'price'];
         $text = $cuts.implode(', ', array_filter(array_map(static fn (string $field): string => $values[$field] ?? '', $order), static fn (string $part): bool => '' !== $part));
         $line = $this->reader->read($text, $system);
         $fromName = '' === $name ? null : $this->reader->read($name, $system);
@@ -56,7 +56,21 @@ final readonly class CsvReader
             }
         }
 
-        return $line->named('' === $name ? $line->name : $name, $fromName, implode("\n", $notes), $doubts);
+        $noted = [] === $notes ? null : $this->reader->read(implode(', ', $notes), $system)->direction;
+
+        return $line->named('' === $name ? $line->name : $name, $fromName, implode("\n", $notes), $doubts, $noted);
+    }
+
+    /**
+     * Whether a row adds others up instead of being a cloth.
+     *
+     * @param list<string> $cells
+     */
+    public function isSum(array $cells): bool
+    {
+        $words = array_values(array_filter($cells, static fn (string $cell): bool => 1 === preg_match('/\p{L}/u', $cell)));
+
+        return 1 === preg_match('/^(?:(?:sub|grand)[- ]?)?(?:totals?|sum|summe|gesamt|altogether)\b/iu', $words[0] ?? '') && \count($words) < 3;
     }
 
     /** By which a cloth that is there already is known again: name, width and the lengths of its cuts. */
@@ -85,7 +99,8 @@ final readonly class CsvReader
             1 === preg_match('~\b(?:in|inch|inches)\b|"~', $heading) => 'in',
             1 === preg_match('~\b(?:yd|yds|yard|yards|yardage)\b~', $heading) => 'yd',
             1 === preg_match('~\b(?:m|metres?|meters?)\b~', $heading) => 'm',
-            default => Column::Length === $column ? (System::Metric === $system ? 'm' : 'yd') : (System::Metric === $system ? 'cm' : 'in'),
+            Column::Width === $column => '',
+            default => System::Metric === $system ? 'm' : 'yd',
         };
 
         return match ($column) {

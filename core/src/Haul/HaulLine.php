@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Haul;
 
+use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
@@ -32,6 +33,9 @@ final readonly class HaulLine
      * @param list<string>   $colours #rrggbb
      * @param list<Chip>     $chips   what was understood
      * @param list<Sentence> $doubts  what could be meant otherwise, or could not be kept
+     * @param list<Length>   $others  of further cuts
+     * @param ?bool          $more    whether more of it is to be had
+     * @param string         $from    where it comes from
      * @param list<string>   $unread  words that mean nothing here; they stand in the name and the notes
      */
     public function __construct(
@@ -41,11 +45,11 @@ final readonly class HaulLine
         public ?Length $length,
         public ?Length $width,
         public FibreMix $fibres,
-        public Structure $structure,
+        public ?Structure $structure,
         public ?ClothType $type,
         public ?Weight $weight,
         public PrintKind $print,
-        public Direction $direction,
+        public ?Direction $direction,
         public ?Length $repeat,
         public array $colours,
         public string $place,
@@ -57,6 +61,10 @@ final readonly class HaulLine
         public array $doubts,
         public array $unread,
         public Feel $feel = new Feel(),
+        public array $others = [],
+        public ?bool $more = null,
+        public string $from = '',
+        public ?CareLabel $care = null,
     ) {
     }
 
@@ -77,8 +85,9 @@ final readonly class HaulLine
      * Under a name of its own, which fills in what the rest does not say, with further notes.
      *
      * @param list<Sentence> $doubts further ones
+     * @param ?Direction     $noted  as a remark says
      */
-    public function named(string $name, ?self $fromName, string $notes, array $doubts): self
+    public function named(string $name, ?self $fromName, string $notes, array $doubts, ?Direction $noted = null): self
     {
         return new self(
             trim($this->text."\n".$notes),
@@ -91,7 +100,7 @@ final readonly class HaulLine
             $this->type ?? $fromName?->type,
             $this->weight ?? $fromName?->weight,
             PrintKind::Plain === $this->print && null !== $fromName ? $fromName->print : $this->print,
-            Direction::None === $this->direction && null !== $fromName ? $fromName->direction : $this->direction,
+            $this->direction ?? $fromName->direction ?? $noted,
             $this->repeat,
             [] === $this->colours ? $fromName->colours ?? [] : $this->colours,
             $this->place,
@@ -103,6 +112,10 @@ final readonly class HaulLine
             [...$this->doubts, ...$doubts],
             $this->unread,
             new Feel($this->feel->across ?? $fromName?->feel->across, null, $this->feel->drape ?? $fromName?->feel->drape, $this->feel->opacity ?? $fromName?->feel->opacity),
+            $this->others,
+            $this->more ?? $fromName?->more,
+            '' === $this->from ? $fromName->from ?? '' : $this->from,
+            $this->care ?? $fromName?->care,
         );
     }
 
@@ -113,11 +126,18 @@ final readonly class HaulLine
         } catch (Unreadable) {
             $width = null;
         }
-        $ledger = [new LedgerEntry($today, LedgerKind::Bought, $this->washed ? null : $this->length)];
+        $cuts = array_map(fn (?Length $length): Cut => $this->cut($length, $today), [...array_fill(0, $this->count, $this->length), ...$this->others]);
+
+        return new Cloth('', $this->name, $width, $this->structure, $this->type, $this->fibres, $this->weight, $this->print, $this->direction, $this->repeat, null, $this->colours, $this->place, $this->price, $this->more, false, $this->text, $cuts, $this->feel, care: $this->care);
+    }
+
+    private function cut(?Length $length, \DateTimeImmutable $today): Cut
+    {
+        $ledger = [new LedgerEntry($today, LedgerKind::Bought, $this->washed ? null : $length)];
         if ($this->washed) {
-            $ledger[] = new LedgerEntry($today, LedgerKind::Washed, $this->length);
+            $ledger[] = new LedgerEntry($today, LedgerKind::Washed, $length);
         }
 
-        return new Cloth('', $this->name, $width, $this->structure, $this->type, $this->fibres, $this->weight, $this->print, $this->direction, $this->repeat, null, $this->colours, $this->place, $this->price, null, false, $this->text, array_fill(0, $this->count, new Cut('', $ledger, $this->label, $this->ordered ? CutState::Ordered : CutState::Arrived)), $this->feel);
+        return new Cut('', $ledger, $this->label, $this->ordered ? CutState::Ordered : CutState::Arrived);
     }
 }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Haul;
 
+use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\Feel;
+use Octavum\Core\Cloth\Fibre;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\Opacity;
@@ -38,7 +40,13 @@ final class HaulReader
     /** Full widths in micrometres between which a figure is likely to be a width. */
     private const WIDTHS = [600_000, 3_300_000];
 
+    private const NARROWEST = 200_000;
+    private const LONGEST = 100_000_000;
+
     private string $rest = '';
+
+    /** @var list<Length> of further cuts in the same line */
+    private array $others = [];
     private string $named = '';
 
     /** @var list<Chip> */
@@ -50,16 +58,28 @@ final class HaulReader
     public function read(string $line, System $system): HaulLine
     {
         $text = trim(preg_replace('/\s+/u', ' ', mb_scrub($line)) ?? $line);
-        $this->rest = $this->named = ' '.mb_strtolower(strtr($text, ['’' => "'", '×' => 'x'])).' ';
-        [$this->chips, $this->doubts] = [[], []];
+        $spoken = new Spoken();
+        $this->rest = $this->named = ' '.$spoken->plain(mb_strtolower(strtr($text, ['’' => "'", '×' => 'x']))).' ';
+        $this->chips = [];
+        $this->doubts = array_map(static fn (string $range): Sentence => new Sentence('{said} is a range: the smaller is taken until it is measured', ['said' => trim($range)]), $spoken->ranges);
         $stretch = $this->stretch();
         $price = $this->price();
         $weight = $this->weight();
         $repeat = $this->repeat();
         $fibres = $this->shares();
+        if (null !== ($area = $this->take('(?<![\d.,])'.self::NUMBER.'\s?(?:m²|m2|sqm|sq m|cm²|cm2)(?![\p{L}\d])'))) {
+            $this->doubts[] = new Sentence('{said} is an area: type the length and the width', ['said' => trim($area[0])]);
+        }
         [$count, $length, $width] = $this->measures($system);
+        [$length, $width, $others] = $this->believable($length, $width);
         $place = $this->place();
-        [$ordered, $washed, $label] = $this->state();
+        $said = $this->take('(?<!\p{L})(?:dry[ -]?clean(?:ing)?(?: only)?|(?:wash by hand|hand[ -]?wash)(?: only)?|wipe clean(?: only)?|machine wash(?: at)? (?:30|40|60)(?: ?°c?)?)'.self::WORD_END);
+        $care = null === $said ? null : CareLabel::of($said[0]);
+        if (null !== $care) {
+            $this->chips[] = new Chip('care', new Sentence($care->value));
+        }
+        [$ordered, $washed, $label, $more] = $this->state();
+        $from = $this->from();
         $named = $this->named;
         [$type, $structure] = $this->type();
         $fibres ??= $this->fibreNames($type);
@@ -71,11 +91,12 @@ final class HaulReader
         $weight ??= $this->weightWord();
         $opacity ??= null === $weight?->grams && WeightClass::Sheer === $weight?->class ? Opacity::Sheer : null;
         $colours = $this->colours();
+        $price ??= $this->barePrice($label);
         $unread = $this->unread();
         $this->chipsFor($count, $length, $width, $fibres, $weight, $repeat);
         $perMetre = $this->perMetre($price, $length, $count);
 
-        return new HaulLine($text, $this->name($named, $text), $count, $length, $width, $fibres, $structure, $type, $weight, $print ?? PrintKind::Plain, $direction, $repeat, $colours, $place, $perMetre, $label, $ordered, $washed, $this->chips, $this->doubts, $unread, new Feel($stretch, null, $drape, $opacity));
+        return new HaulLine($text, $this->name($named, $text), $count, $length, $width, $fibres, $structure, $type, $weight, $print ?? PrintKind::Plain, $direction, $repeat, $colours, $place, $perMetre, $label, $ordered, $washed, $this->chips, $this->doubts, $unread, new Feel($stretch, null, $drape, $opacity), $others, $more, $from, $care);
     }
 
     /**
@@ -104,7 +125,9 @@ final class HaulReader
     private function price(): ?array
     {
         $money = '(?:[€£$]\s?)?(\d{1,4}(?:[.,]\d{1,2})?)\s?(?:€|£|\$|eur|euros?|gbp|usd|quid)?';
-        $found = $this->take('(?<![\d.,/])'.$money.'\s?(?:/|per |a |p/|an )\s?(half[ -]?(?:a )?(?:metre|meter|m)|(?:½|1/2|0?[.,]5)\s?(?:metre|meter|m)|50\s?cm|half[ -]?(?:yard|yd)|(?:½|1/2)\s?(?:yard|yd)|metre|meter|mtr|m|yard|yd|piece|pc|cut|remnant|lot)'.self::WORD_END);
+        $half = 'half[ -]?(?:an? )?(?:metre|meter|m)|(?:½|1/2|0?[.,]5)\s?(?:metre|meter|m)|50\s?cm|half[ -]?(?:an? )?(?:yard|yd)|(?:½|1/2)\s?(?:yard|yd)';
+        $found = $this->take('(?:(?<![\d.,/])(?=[€£$])|(?<![\d.,/€£$])(?=\d{1,4}(?:[.,]\d{1,2})?\s?(?:€|£|\$|eur|gbp|usd)))'.$money.'\s('.$half.')'.self::WORD_END)
+            ?? $this->take('(?<![\d.,/])'.$money.'\s?(?:/|p/|(?:per|an?|for|the)\s)+\s?('.$half.'|metre|meter|mtr|m|yard|yd|piece|pc|cut|remnant|lot)'.self::WORD_END);
         if (null !== $found) {
             $per = match (true) {
                 1 === preg_match('~^(?:half|½|1/2|0?[.,]5).*(?:yard|yd)$~u', $found[2]) => [Unit::Yard, 2],
@@ -121,6 +144,18 @@ final class HaulReader
             return [$this->coins('' === $found[1] ? $found[2] ?? '' : $found[1]), 'piece', 1 !== preg_match('/total|altogether|in all|lot|piece/', $found[0])];
         }
         $found = $this->take('(?<![\d.,/x])(\d{1,3}[.,]\d{2})(?=\s*$)');
+
+        return null === $found ? null : [$this->coins($found[1]), 'piece', true];
+    }
+
+    /**
+     * A price without a sign on a remnant, which is sold by the piece.
+     *
+     * @return ?array{int, 'piece', true}
+     */
+    private function barePrice(string $label): ?array
+    {
+        $found = '' === $label ? null : $this->take('(?<![\d.,/x])(\d{1,3}[.,]\d{2})(?![\d.,]|\s?'.self::UNIT.self::WORD_END.')');
 
         return null === $found ? null : [$this->coins($found[1]), 'piece', true];
     }
@@ -187,7 +222,7 @@ final class HaulReader
     private function shares(): ?FibreMix
     {
         $names = $this->alternatives(array_keys(Words::FIBRES));
-        $before = '\d{1,3}\s?%?\s?(?:'.$names.')'.self::WORD_END;
+        $before = '(?:100|\d{1,2})\s?%?\s?(?:'.$names.')'.self::WORD_END;
         $after = '(?:'.$names.')\s?\d{1,3}\s?%';
         if (1 === preg_match('~\d\s?m\s\d{2}\s(?:'.$names.')'.self::WORD_END.'(?![\s,;/+&|-]*(?:and )?\d{1,3}\s?%?\s?(?:'.$names.'))~u', $this->rest)) {
             return null; // "1m 80 linen" is 1.80 m of linen
@@ -237,7 +272,8 @@ final class HaulReader
         [$n, $u] = [self::NUMBER, self::UNIT];
         $count = 1;
         $length = $width = null;
-        if (null !== $this->take('(?<=[\s,])(?:1 )?fat quarters?'.self::WORD_END)) {
+        if (null !== ($found = $this->take('(?<=[\s,])(?:(\d{1,2})\s?(?:x\s?)?)?fat quarters?'.self::WORD_END))) {
+            $count = max(1, min(20, (int) ($found[1] ?? 1)));
             [$length, $width] = [Length::of('50', Unit::Centimetre), Length::of('55', Unit::Centimetre)];
             $this->doubts[] = new Sentence('a fat quarter is counted as 50 × 55 cm: measure it when it is tight');
         }
@@ -247,7 +283,8 @@ final class HaulReader
         }
         $found = $this->take('(?<![\d.,])('.$n.'\s?'.$u.')\s?(?:long|length)'.self::WORD_END);
         $length = null === $found ? $length : $this->length($found[1], Unit::Metre);
-        $found = $this->take('(?<=^\s)(\d{1,2})\s?(?:x|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'.$n.')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'.self::WORD_END.'|'.self::SPOKEN.')');
+        $found = $this->take('(?<=^\s)([1-9]|1[0-2])\s?(?:x|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'.$n.')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'.self::WORD_END.'|'.self::SPOKEN.')')
+            ?? $this->take('(?<=^\s)([1-9]|1[0-2])\s(?:pieces? of|cuts? of|lengths? of|lots of)\s(?='.$n.'(?:\s|$))');
         if (null !== $found) {
             $count = max(1, min(20, (int) $found[1]));
             $ambiguous = 1 === preg_match('~^[\s|]*(\d[.,]\d+)\s?m'.self::WORD_END.'~u', $this->rest, $next) && (float) str_replace(',', '.', $next[1]) >= 1.1 && (float) str_replace(',', '.', $next[1]) <= 1.6 && str_contains($found[0], 'x') && null === $width && 1 !== preg_match('~\d\s?(?:cm|"|in)~u', $this->rest);
@@ -256,18 +293,68 @@ final class HaulReader
             }
         }
         if (null === $length && null === $width) {
-            $found = $this->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:x|by|\*)\s?('.$n.')\s?('.$u.')'.self::WORD_END);
-            if (null !== $found) {
-                $unit = '' === $found[2] ? $found[4] : $found[2];
-                [$length, $width] = [$this->length($found[1].$unit, Unit::Metre), $this->length($found[3].$found[4], Unit::Centimetre)];
-                if ($this->isSmall($unit) && !$this->isSmall($found[4])) {
-                    [$length, $width] = [$width, $length];
-                }
-            }
+            [$length, $width] = $this->sides();
+        }
+        $this->others = [];
+        $long = '(?:met(?:re|er)s?|mtrs?|m|yards?|yds?|y)';
+        while (null === $length && null !== ($found = $this->take('(?<![\d.,\p{L}-])('.$n.'\s?'.$long.')\s(?:and|&|\+|plus)\s(?=('.$n.'\s?'.$long.')'.self::WORD_END.'(?!\s?wide))'))) {
+            $this->others[] = $this->length($found[1], Unit::Metre) ?? Length::zero();
+        }
+        if ($count > 1 && null === $length && null !== ($found = $this->take('(?<=^\s)[\s|]*\|[\s|]*('.$n.')(?=\s[\p{L}\d]|\s$)(?!\s?'.$u.self::WORD_END.')'))) {
+            $length = $this->length(trim($found[1]), $system->lengthUnit());
+            $this->doubts[] = Unit::Metre === $system->lengthUnit() ? new Sentence('{said} has no unit: metres are assumed', ['said' => $found[1]]) : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]);
         }
         [$length, $width] = $this->loose($length, $width, $system);
 
         return [$count, $length, $width];
+    }
+
+    /**
+     * Length by width, units left out where they can be told: "2m x 140", "200 x 140", "45 x 110 cm".
+     *
+     * @return array{?Length, ?Length}
+     */
+    private function sides(): array
+    {
+        [$n, $u] = [self::NUMBER, self::UNIT];
+        $found = $this->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:x|by|\*)\s?('.$n.')\s?('.$u.')'.self::WORD_END)
+            ?? $this->take('(?<![\d.,])('.$n.')\s?('.$u.')\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))')
+            ?? $this->take('(?<![\d.,])(\d{2,3})()\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))');
+        if (null === $found) {
+            return [null, null];
+        }
+        $second = $found[4] ?? 'cm';
+        $first = '' === $found[2] ? $second : $found[2];
+        [$length, $width] = [$this->length($found[1].$first, Unit::Metre), $this->length($found[3].$second, Unit::Centimetre)];
+        if (null === $length || null === $width) {
+            return [null, null];
+        }
+        if ($this->isSmall($first) && !$this->isSmall($second)) {
+            [$length, $width] = [$width, $length];
+        } elseif ($this->isSmall($first) && max($length->micrometres, $width->micrometres) < 1_300_000) {
+            $this->doubts[] = new Sentence('{said}: read as {length} long and {width} wide', ['said' => trim($found[0]), 'length' => Figure::width($length), 'width' => Figure::width($width)]);
+        }
+
+        return [$length, $width];
+    }
+
+    /**
+     * What no cloth is, is asked and never computed with; further cuts of other lengths stand for themselves.
+     *
+     * @return array{?Length, ?Length, list<Length>}
+     */
+    private function believable(?Length $length, ?Length $width): array
+    {
+        if (null !== $width && ($width->micrometres < self::NARROWEST || $width->micrometres > self::WIDTHS[1])) {
+            $this->doubts[] = new Sentence('{width} is no width of a cloth: one is 20 to 330 cm wide', ['width' => Figure::exact($width)]);
+            $width = null;
+        }
+        if (null !== $length && $length->micrometres > self::LONGEST) {
+            $this->doubts[] = new Sentence('{length} is longer than any cut: is the unit right?', ['length' => Figure::exact($length)]);
+            $length = null;
+        }
+
+        return [$length, $width, $this->others];
     }
 
     /**
@@ -281,7 +368,7 @@ final class HaulReader
         $length = null === $found ? $length : $this->length($found[0], Unit::Metre);
         $found = null === $length ? $this->take('(?<![\d.,\p{L}])'.self::SPOKEN.self::WORD_END) : null;
         $length = null === $found ? $length : $this->length(trim($found[0]), Unit::Metre);
-        if (null === $length && 1 !== preg_match('~(?<![\d.,\p{L}-])'.self::NUMBER.'\s?(?:met|m(?!m)|y|f)~u', $this->rest) && null !== ($found = $this->take('(?<=^\s)('.self::NUMBER.')(?=\s\p{L})'))) {
+        if (null === $length && 1 !== preg_match('~(?<![\d.,\p{L}-])'.self::NUMBER.'\s?(?:met|m(?!m)|y|f)~u', $this->rest) && null !== ($found = $this->take('(?<=^\s)('.self::NUMBER.')(?=\s\p{L})(?!\s?'.self::UNIT.self::WORD_END.')'))) {
             $length = $this->length($found[1], $system->lengthUnit());
             if (null !== $length && $length->micrometres > 30_000_000) {
                 $this->doubts[] = new Sentence('{said} has no unit: type such as {said} cm', ['said' => $found[1]]);
@@ -346,6 +433,8 @@ final class HaulReader
         $value = $this->length($number, Unit::Inch);
         $inches = null === $value ? 0 : $value->micrometres / Unit::Inch->value;
         if ($inches >= 34 && $inches <= 72) {
+            $this->doubts[] = new Sentence('{said} has no unit: inches are taken', ['said' => $number]);
+
             return $value;
         }
         if ($inches > 72) {
@@ -379,29 +468,49 @@ final class HaulReader
         return $place;
     }
 
-    /** @return array{bool, bool, string} ordered, washed, label */
+    /** @return array{bool, bool, string, ?bool} ordered, washed, label, whether more is to be had */
     private function state(): array
     {
-        $ordered = null !== $this->take('(?<!\p{L})(?:on order|ordered|pre-?order(?:ed)?|in the post)'.self::WORD_END);
-        $unwashed = null !== $this->take('(?<!\p{L})(?:not (?:yet )?(?:pre-?)?washed|unwashed)(?: yet)?'.self::WORD_END);
-        $washed = null !== $this->take('(?<!\p{L})(?:pre-?)?washed'.self::WORD_END) && !$unwashed;
-        $remnant = null !== $this->take('(?<!\p{L})(?:remnant|offcut|end of (?:the )?(?:bolt|roll)|roll end|bolt end)s?'.self::WORD_END);
-        foreach ([[$ordered, 'ordered'], [$washed, 'washed'], [$remnant, 'remnant']] as [$is, $word]) {
+        $words = fn (string $pattern): bool => null !== $this->take('(?<!\p{L})(?:'.$pattern.')'.self::WORD_END);
+        $here = $words('not (?:yet )?(?:on order|ordered)(?: yet)?|no longer on order|(?:has )?arrived');
+        $ordered = $words('on order|ordered|pre-?order(?:ed)?|in the post') && !$here;
+        $unwashed = $words('(?:not (?:yet )?(?:been )?|un|never (?:yet )?(?:been )?|(?:still )?to (?:be )?)(?:pre-?)?wash(?:ed)?(?: yet)?|(?:needs?|wants?|still needs?) (?:to be |a )?(?:pre-?)?wash(?:ing|ed)?|wash (?:first|before (?:use|cutting))');
+        $washed = $words('(?:pre-?)?washed(?: and dried)?') && !$unwashed;
+        $none = $words('last of it|no more(?: to be had| left| of it)?|dead ?stock|discontinued|end of (?:the )?line|sold out');
+        $more = !$none && $words('more to be had|can get more|still (?:to be had|available|in stock)');
+        $remnant = $words('(?:remnant|offcut|end of (?:the )?(?:bolt|roll)|roll end|bolt end)s?');
+        foreach ([[$ordered, 'ordered'], [$washed, 'washed'], [$unwashed, 'not washed yet'], [$remnant, 'remnant'], [$none, 'no more to be had'], [$more, 'more to be had']] as [$is, $word]) {
             if ($is) {
                 $this->chips[] = new Chip('state', new Sentence($word));
             }
         }
 
-        return [$ordered, $washed, $remnant ? 'remnant' : ''];
+        return [$ordered, $washed, $remnant ? 'remnant' : '', $none ? false : ($more ? true : null)];
     }
 
-    /** @return array{?ClothType, Structure} */
+    /** Where it comes from, which is wanted later. */
+    private function from(): string
+    {
+        $found = $this->take('(?<!\p{L})(?:(?:a )?(?:gift|present)(?: from [^,;:|\d]+)?|from (?!\d)[^,;:|\d]+)');
+        $from = null === $found ? '' : trim($found[0]);
+        if ('' !== $from) {
+            $this->chips[] = new Chip('from', new Sentence('{from}', ['from' => $from]));
+        }
+
+        return $from;
+    }
+
+    /** @return array{?ClothType, ?Structure} the structure only where the type does not settle it, or it is said */
     private function type(): array
     {
         $said = $this->said(array_keys(Words::TYPES));
         [$type, $structure] = null === $said ? [null, null] : Words::TYPES[$said[0]];
         $other = $this->said(array_keys(Words::STRUCTURES));
-        $structure = null === $other ? $structure : Words::STRUCTURES[$other[0]];
+        $structure = match (true) {
+            null !== $other => Words::STRUCTURES[$other[0]],
+            null === $type?->structure() => $structure,
+            default => null,
+        };
         if (null !== $said) {
             $this->chips[] = new Chip('type', new Sentence('{word}', ['word' => $said[0]]), $said[1]);
         }
@@ -409,50 +518,59 @@ final class HaulReader
             // a second name, as in "drill twill", says nothing new
         }
 
-        return [$type, $structure ?? Structure::Woven];
+        return [$type, $structure];
     }
 
     private function fibreNames(?ClothType $type): FibreMix
     {
         $names = array_values(array_diff(array_keys(Words::FIBRES), Words::ONLY_WITH_SHARE));
         $fibres = [];
-        $vague = false;
         if (null !== $this->take('(?<!\p{L})(?:poly ?cotton|cotton poly)'.self::WORD_END, true)) {
-            [$fibres, $vague] = [['polyester' => true, 'cotton' => true], true];
+            $fibres = ['polyester' => false, 'cotton' => false];
         }
+        $like = $mixed = false;
         while (null !== ($said = $this->said($names))) {
-            $vague = $vague || [] !== $fibres;
             $fibres[Words::FIBRES[$said[0]]->value] = $said[1];
-            $vague = $vague || null !== $this->take('(?<=\|)\s?(?:mix|blend|rich|look|feel|type|effect)'.self::WORD_END, true);
+            $mixed = $mixed || null !== $this->take('(?<=\|)\s?(?:mix(?:ture)?|blend|rich)'.self::WORD_END, true);
+            $like = $like || null !== $this->take('(?<=\|)\s?(?:look|feel|type|effect)'.self::WORD_END, true);
         }
-        if (ClothType::BoiledWool === $type && [] === $fibres) {
-            $fibres = ['wool' => false];
+        $named = [ClothType::BoiledWool->value => Fibre::Wool, ClothType::Brushed->value => Fibre::Cotton][$type->value ?? ''] ?? null;
+        if (null !== $named && [] === $fibres && 1 === preg_match('~'.$named->value.'~u', $this->named)) {
+            $fibres = [$named->value => false];
         }
         if ([] === $fibres) {
             return FibreMix::unknown();
         }
-        if ($vague || \count($fibres) > 1) {
-            $this->doubts[] = new Sentence('{fibres}: the shares are not known, so neither are the fibres; type such as 60 cotton 40 linen', ['fibres' => implode(', ', array_keys($fibres))]);
+        if ($like) {
+            $this->doubts[] = new Sentence('{fibres}: only the look is said, so the fibres are not known', ['fibres' => implode(', ', array_keys($fibres))]);
 
             return FibreMix::unknown();
+        }
+        if ($mixed && 1 === \count($fibres)) {
+            $fibres[Fibre::Other->value] = false;
+        }
+        if (\count($fibres) > 1) {
+            $this->doubts[] = new Sentence('{fibres}: the shares are not known, so the one that shrinks most is counted; type such as 60 cotton 40 linen', ['fibres' => implode(', ', array_keys($fibres))]);
+
+            return FibreMix::of(array_map(static fn (bool $unsure): int => 0, $fibres), Knowledge::Seller);
         }
 
         return FibreMix::of([array_key_first($fibres) => 100], true === reset($fibres) ? Knowledge::Guess : Knowledge::Seller);
     }
 
-    private function direction(?ClothType $type): Direction
+    /** Null where nobody says: the type settles it then. */
+    private function direction(?ClothType $type): ?Direction
     {
         $direction = $this->word(Words::DIRECTIONS, 'direction');
         if (null === $direction && null !== $this->take('(?<!\p{L})(?:no nap|without nap)'.self::WORD_END)) {
             return Direction::None;
         }
-        if (null === $direction && (\in_array($type, [ClothType::Velvet, ClothType::Corduroy], true) || null !== $this->take('(?<!\p{L})(?:nap|brushed)'.self::WORD_END, true))) {
+        $nap = null === $direction && null !== $this->take('(?<!\p{L})(?:nap|brushed)'.self::WORD_END, true);
+        if (null === $direction && ($nap || true === $type?->hasNap())) {
             $this->chips[] = new Chip('direction', new Sentence('nap, so one-way'), true);
-
-            return Direction::OneWay;
         }
 
-        return $direction ?? Direction::None;
+        return $direction ?? ($nap ? Direction::OneWay : null);
     }
 
     /** Per cent across, from "40% stretch" or "stretches 40 %". */
@@ -460,9 +578,15 @@ final class HaulReader
     {
         $said = $this->take('(?<!\d)(\d{1,3})\s*%\s*(?:(?:2|4|two|four)[- ]way\s+)?stretch(?![\p{L}])|stretch(?:es)?\s+(\d{1,3})\s*%');
         if (null === $said) {
-            return null;
+            return null !== $this->take('(?<!\p{L})(?:no|without|non-?)\s?stretch(?! along)'.self::WORD_END) ? $this->stretches(0) : null;
         }
         $share = min(300, (int) (('' !== $said[1] ? $said[1] : null) ?? $said[2] ?? 0));
+
+        return $this->stretches($share);
+    }
+
+    private function stretches(int $share): int
+    {
         $this->chips[] = new Chip('stretch', new Sentence('stretches {share} %', ['share' => $share]));
 
         return $share;

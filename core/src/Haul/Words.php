@@ -22,7 +22,8 @@ final readonly class Words
         'sweatshirting' => [ClothType::Sweatshirting, Structure::Knit], 'sweatshirt fleece' => [ClothType::Sweatshirting, Structure::Knit], 'sweat' => [ClothType::Sweatshirting, Structure::Knit],
         'boiled wool' => [ClothType::BoiledWool, Structure::Knit], 'lining' => [ClothType::Lining, Structure::Woven], 'needlecord' => [ClothType::Corduroy, Structure::Woven],
         'corduroy' => [ClothType::Corduroy, Structure::Woven], 'cord' => [ClothType::Corduroy, Structure::Woven], 'babycord' => [ClothType::Corduroy, Structure::Woven],
-        'velveteen' => [ClothType::Velvet, Structure::Woven], 'velvet' => [ClothType::Velvet, Structure::Woven], 'chambray' => [ClothType::Chambray, Structure::Woven],
+        'velveteen' => [ClothType::Velveteen, Structure::Woven], 'velour' => [ClothType::Velour, Structure::Knit], 'panne velvet' => [ClothType::Panne, Structure::Knit], 'panne' => [ClothType::Panne, Structure::Knit], 'faux fur' => [ClothType::FauxFur, Structure::Knit], 'fake fur' => [ClothType::FauxFur, Structure::Knit],
+        'sherpa' => [ClothType::PileFleece, Structure::Knit], 'teddy fleece' => [ClothType::PileFleece, Structure::Knit], 'pile fleece' => [ClothType::PileFleece, Structure::Knit], 'brushed cotton' => [ClothType::Brushed, Structure::Woven], 'moleskin' => [ClothType::Brushed, Structure::Woven], 'velvet' => [ClothType::Velvet, Structure::Woven], 'chambray' => [ClothType::Chambray, Structure::Woven],
         'interlock' => [ClothType::Interlock, Structure::Knit], 'jersey' => [ClothType::Jersey, Structure::Knit], 'ribbing' => [ClothType::Rib, Structure::Knit], 'rib knit' => [ClothType::Rib, Structure::Knit], 'rib' => [ClothType::Rib, Structure::Knit],
         'ponte roma' => [ClothType::Ponte, Structure::Knit], 'ponte' => [ClothType::Ponte, Structure::Knit], 'fleece' => [ClothType::Fleece, Structure::Knit], 'swim' => [ClothType::Swim, Structure::Knit], 'swimwear' => [ClothType::Swim, Structure::Knit],
         'poplin' => [ClothType::Poplin, Structure::Woven], 'shirting' => [ClothType::Poplin, Structure::Woven], 'lawn' => [ClothType::Lawn, Structure::Woven], 'voile' => [ClothType::Lawn, Structure::Woven], 'batiste' => [ClothType::Lawn, Structure::Woven], 'cambric' => [ClothType::Lawn, Structure::Woven],
@@ -72,7 +73,7 @@ final readonly class Words
     public const DRAPES = ['very drapey' => Drape::Fluid, 'fluid' => Drape::Fluid, 'floaty' => Drape::Fluid, 'slinky' => Drape::Fluid, 'drapey' => Drape::Flowing, 'drapy' => Drape::Flowing, 'flowing' => Drape::Flowing, 'flowy' => Drape::Flowing, 'crisp' => Drape::Crisp, 'stiff' => Drape::Crisp, 'firm' => Drape::Firm];
 
     /** @var array<string, Opacity> */
-    public const OPACITIES = ['slightly sheer' => Opacity::SlightlySheer, 'semi-sheer' => Opacity::SlightlySheer, 'semi sheer' => Opacity::SlightlySheer, 'see-through' => Opacity::Sheer, 'see through' => Opacity::Sheer, 'transparent' => Opacity::Sheer, 'opaque' => Opacity::Opaque];
+    public const OPACITIES = ['slightly sheer' => Opacity::SlightlySheer, 'a bit sheer' => Opacity::SlightlySheer, 'a little sheer' => Opacity::SlightlySheer, 'slightly see through' => Opacity::SlightlySheer, 'slightly see-through' => Opacity::SlightlySheer, 'slightly transparent' => Opacity::SlightlySheer, 'semi-transparent' => Opacity::SlightlySheer, 'semi-sheer' => Opacity::SlightlySheer, 'semi sheer' => Opacity::SlightlySheer, 'see-through' => Opacity::Sheer, 'see through' => Opacity::Sheer, 'transparent' => Opacity::Sheer, 'opaque' => Opacity::Opaque];
 
     /** @var array<string, string> #rrggbb; the usual names, and none after a brand */
     public const COLOURS = [

@@ -21,8 +21,9 @@ final class Decoder
     /**
      * @param non-empty-list<Lane> $lanes
      * @param ?\Closure(): float   $left  share of the time that is left; when there is none, what remains is laid on shelves
+     * @param array{float, float}  $phase where the repeat that pieces are matched to begins
      */
-    public function __construct(private readonly array $lanes, private readonly float $row, private readonly float $gap, private readonly ?\Closure $left = null)
+    public function __construct(private readonly array $lanes, private readonly float $row, private readonly float $gap, private readonly ?\Closure $left = null, private readonly array $phase = [0.0, 0.0])
     {
         $this->empty = array_map($this->rows(...), $lanes);
     }
@@ -43,18 +44,30 @@ final class Decoder
                 return $this->shelved(\array_slice($items, $i), $spots, $left);
             }
             $spot = $this->best($item, $taken, $limit);
-            if (null === $spot) {
-                if ($limit < \INF) {
-                    return null;
+            foreach (null === $spot && $item->isPair() ? $item->split() : [$item] as $one) {
+                $spot ??= $this->best($one, $taken, $limit);
+                if (null === $spot) {
+                    if ($limit < \INF) {
+                        return null;
+                    }
+                    $left[] = $one;
+                    continue;
                 }
-                $left[] = $item;
-                continue;
+                array_push($spots, ...$this->apart($spot));
+                $this->take($taken[$spot->lane], $spot);
+                $spot = null;
             }
-            $spots[] = $spot;
-            $this->take($taken[$spot->lane], $spot);
         }
 
         return [$spots, $left];
+    }
+
+    /** @return non-empty-list<Spot> of a pair, each for itself */
+    private function apart(Spot $spot): array
+    {
+        $apart = array_map(static fn (Member $member): Spot => new Spot($member->item, $member->variant, $spot->lane, $spot->x + $member->x, $spot->y + $member->y), $spot->variant->members);
+
+        return [] === $apart ? [$spot] : $apart;
     }
 
     /**
@@ -73,7 +86,7 @@ final class Decoder
             $end = $spot->x + $spot->variant->length + $this->gap;
             $shelf[$spot->lane] = [max($shelf[$spot->lane][0], $end), 0.0, max($shelf[$spot->lane][0], $end)];
         }
-        foreach ($items as $item) {
+        foreach (array_merge(...array_map(static fn (Item $item): array => $item->split(), $items)) as $item) {
             foreach ($this->lanes as $i => $lane) {
                 $variant = $item->variants[0];
                 if ((null !== $item->piece->cut && $item->piece->cut !== $lane->sheet) || ($item->onFold && !$lane->fold) || $item->layers !== $lane->layers || [] !== $lane->missing) {
@@ -107,9 +120,12 @@ final class Decoder
             }
             foreach ($item->variants as $variant) {
                 $end = min($lane->length, $limit) - $variant->length;
-                $place = $this->place($variant, $taken[$i], $lane->width, min($end, $least - $variant->length * self::LENGTH_COUNTS), $item->onFold);
-                if (null !== $place && $place[0] + $variant->length * self::LENGTH_COUNTS < $least - 1e-6) {
-                    $least = $place[0] + $variant->length * self::LENGTH_COUNTS;
+                $place = $this->place($variant, $taken[$i], $lane->width, min($end, $least - $variant->length * self::LENGTH_COUNTS + 1e-7), $item->onFold);
+                $felt = null === $place ? \INF : $place[0] + $variant->length * self::LENGTH_COUNTS;
+                // Of two turns that begin alike, the one that nestles closer to what lies there.
+                $closer = null !== $place && null !== $best && $felt < $least + 1e-6 && $best->lane === $i && $place[1] < $best->y - 1e-6;
+                if (null !== $place && ($felt < $least - 1e-6 || $closer)) {
+                    $least = $felt;
                     $best = new Spot($item, $variant, $i, $place[0], $place[1]);
                 }
             }
@@ -184,11 +200,13 @@ final class Decoder
     /** The next x at which the matched point sits where the repeat begins; null when this height does not suit it. */
     private function aligned(Variant $variant, Repeat $match, float $x, float $y): ?float
     {
-        if ($match->width > 0 && abs(fmod($y + $match->y + $match->width / 2, $match->width) - $match->width / 2) > 0.5) {
+        [$px, $py] = $this->phase;
+        $across = $match->width > 0 ? ($y + $match->y - $py) / $match->width : 0.0;
+        if (abs($across - round($across)) * $match->width > 0.5) {
             return null;
         }
 
-        return $match->length > 0 ? ceil(($x + $match->x) / $match->length - 1e-6) * $match->length - $match->x : $x;
+        return $match->length > 0 ? ceil(($x + $match->x - $px) / $match->length - 1e-6) * $match->length - $match->x + $px : $x;
     }
 
     /** @param list<list<array{float, float}>> $rows */

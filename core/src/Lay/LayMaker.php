@@ -10,6 +10,12 @@ namespace Octavum\Core\Lay;
  */
 final readonly class LayMaker
 {
+    /** Share of the time for finding out how many cuts are enough. */
+    private const QUICK = 0.25;
+    private const MOST_CHOICES = 64;
+    /** At the clock, for a quick lay. */
+    private const LOOKS = 400;
+
     /** Height of the decoder's rows in mm up to so many copies; settling makes up for what they lose. */
     private const ROWS = [100 => 10.0, 400 => 20.0, \PHP_INT_MAX => 40.0];
 
@@ -19,6 +25,8 @@ final readonly class LayMaker
      */
     public function make(Request $request, \Closure $elapsed, ?\Closure $better = null): Lay
     {
+        $whole = $request;
+        $request = $this->onFewest($request, $elapsed);
         $bound = $this->bound($request);
         $impossible = $this->impossible($request);
         if (null !== $impossible) {
@@ -56,13 +64,128 @@ final readonly class LayMaker
             }
         }
         if (null === $best) {
-            $flat = (new Ways($row))->of($request, Fold::Flat);
-            [$spots, $left, $tried] = $this->search($request, $flat, $row, static fn (): float => 1 - $elapsed() / $limit, $better);
-            $evaluated += $tried;
-            $best = [0.0, $flat, $spots, $left];
+            return $this->refused($request, $folds, $bound, $evaluated);
         }
 
-        return $this->lay($request, $best[1], $best[2], $best[3], $folds, $bound, $evaluated, $elapsed() < $request->seconds + 0.05);
+        return $this->lay($whole, $best[1], $best[2], $best[3], $folds, $bound, $evaluated, $elapsed() < $request->seconds + 0.05);
+    }
+
+    /**
+     * With only as many of its cuts as a quick look finds to be enough, those of which least is used: fewer cuts are better
+     * than less cloth.
+     *
+     * @param \Closure(): float $elapsed
+     */
+    private function onFewest(Request $request, \Closure $elapsed): Request
+    {
+        if (\count($request->sheets) < 2 || [] !== $request->fixed) {
+            return $request;
+        }
+        $until = $elapsed() + self::QUICK * $request->seconds;
+        for ($count = 1; $count < \count($request->sheets); ++$count) {
+            $best = null;
+            foreach ($this->choices($request, $count) as $sheets) {
+                $tried = new Request($sheets, $request->pieces, $request->gap, $request->oneWay, $request->folds, $request->seconds, $request->seed);
+                $used = null === $this->impossible($tried) ? $this->quickly($tried) : null;
+                if (null !== $used && (null === $best || $used < $best[0])) {
+                    $best = [$used, $tried];
+                }
+                if ($elapsed() > $until) {
+                    return $best[1] ?? $request;
+                }
+            }
+            if (null !== $best) {
+                return $best[1];
+            }
+        }
+
+        return $request;
+    }
+
+    /**
+     * @return list<non-empty-list<Sheet>> so many of the cuts, large enough for all, the shortest together first
+     */
+    private function choices(Request $request, int $count): array
+    {
+        $choices = $begun = [];
+        foreach ($request->sheets as $sheet) {
+            foreach ([[], ...$begun] as $choice) {
+                if (\count($begun) < self::MOST_CHOICES) {
+                    $begun[] = $choices[] = [...$choice, $sheet];
+                }
+            }
+        }
+        $needed = array_filter(array_map(static fn (Piece $piece): ?string => $piece->cut, $request->pieces), \is_string(...));
+        $size = static function (array $sheets): float {
+            $sum = 0.0;
+            foreach ($sheets as $sheet) {
+                $sum += $sheet instanceof Sheet ? $sheet->width * ($sheet->length ?? 1e6) : 0.0;
+            }
+
+            return $sum;
+        };
+        $area = $request->area();
+        $choices = array_filter($choices, static fn (array $sheets): bool => \count($sheets) === $count && $size($sheets) >= $area && [] === array_diff($needed, array_map(static fn (Sheet $sheet): string => $sheet->id, $sheets)));
+        usort($choices, static fn (array $a, array $b): int => $size($a) <=> $size($b));
+
+        return $choices;
+    }
+
+    /** The length used by the first lay in which everything has room; null when there is none. */
+    private function quickly(Request $request): ?float
+    {
+        $row = $this->row($request);
+        foreach ($request->folds as $fold) {
+            $way = (new Ways($row))->of($request, $fold);
+            $looks = self::LOOKS;
+            [$spots, $left] = null === $way->refused ? $this->search($request, $way, $row, static function () use (&$looks): float { return $looks-- / self::LOOKS; }, null) : [[], $way->items];
+            if (null === $way->refused && [] === $left) {
+                return (new Cost($way))->length($spots);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Nothing is laid in a way that was not allowed.
+     *
+     * @param array<string, float|string> $folds why each was refused
+     */
+    private function refused(Request $request, array $folds, float $bound, int $evaluated): Lay
+    {
+        $reason = implode('; ', array_unique(array_filter($folds, \is_string(...))));
+        $used = array_fill_keys(array_map(static fn (Sheet $sheet): string => $sheet->id, $request->sheets), 0.0);
+        $there = [];
+        foreach ($request->fixed as $fixed) {
+            $there[] = $fixed->piece->id.' '.$fixed->copy;
+            $used[$fixed->sheet] = max($used[$fixed->sheet] ?? 0, $fixed->outline->right * (Fold::Crosswise === $request->folds[0] ? 2 : 1));
+        }
+        $unplaced = [];
+        foreach ($request->pieces as $piece) {
+            foreach (range(1, $piece->quantity) as $copy) {
+                if (!\in_array($piece->id.' '.$copy, $there, true)) {
+                    $unplaced[] = ['piece' => $piece->id, 'copy' => $copy, 'reason' => $reason];
+                }
+            }
+        }
+
+        return new Lay(Status::Impossible, $request->folds[0], $used, $request->fixed, $unplaced, [], $folds, 0, $bound, $evaluated);
+    }
+
+    /** @return array{float, float} where the repeat begins that the pieces which lie fixed are matched to */
+    private function phase(Request $request): array
+    {
+        foreach ($request->fixed as $placement) {
+            $match = $placement->piece->match;
+            if (null !== $match) {
+                $point = Outline::convex([[$match->x, $match->y]]);
+
+                return ($placement->flipped ? $point->flipped() : $point)->turned($placement->turn)->moved($placement->x, $placement->y)->points[0];
+            }
+        }
+
+        return [0.0, 0.0];
     }
 
     /**
@@ -80,9 +203,9 @@ final readonly class LayMaker
         $skyline = new Skyline($way->lanes[0], $request->gap);
         $exact = 1 === \count($way->lanes) && $skyline->suits($way->items);
         $settler = new Settler($way->lanes, $request->gap);
-        $search = new Search($exact ? $skyline->decode(...) : (new Decoder($way->lanes, $row, $request->gap, $left))->decode(...), $cost, $request->seed);
+        $search = new Search($exact ? $skyline->decode(...) : (new Decoder($way->lanes, $row, $request->gap, $left, $this->phase($request)))->decode(...), $cost, $request->seed);
         $settled = [];
-        [$spots, $unplaced] = $search->run($way->items, $left, function (array $spots) use ($request, $way, $settler, $exact, $cost, $better, $left, &$settled): void {
+        [$spots, $unplaced] = $search->run($way->items, $exact ? $way->items : (new Pairs($row, $request->gap))->of($way->items), $left, function (array $spots) use ($request, $way, $settler, $exact, $cost, $better, $left, &$settled): void {
             if ([] === $settled) {
                 $this->tell($request, $way, $spots, $better);
             }
@@ -115,7 +238,7 @@ final readonly class LayMaker
      */
     private function lay(Request $request, Way $way, array $spots, array $left, array $folds, float $bound, int $evaluated, bool $time): Lay
     {
-        $used = (new Cost($way))->used($spots);
+        $used = array_replace(array_fill_keys(array_map(static fn (Sheet $sheet): string => $sheet->id, $request->sheets), 0.0), (new Cost($way))->used($spots));
         $placements = $this->placements($request, $way, $spots);
         $area = $laid = 0.0;
         $leftovers = [];

@@ -15,9 +15,12 @@ final readonly class Outline
     public float $bottom;
     public float $top;
 
+    private Parts $parts;
+
     /** @param non-empty-list<array{float, float}> $points at least three */
-    private function __construct(public array $points)
+    private function __construct(public array $points, ?Parts $parts = null)
     {
+        $this->parts = $parts ?? new Parts(fn (): array => (new Decomposition($this->signedArea() < 0 ? array_reverse($this->points) : $this->points))->parts());
         $xs = array_column($points, 0);
         $ys = array_column($points, 1);
         [$this->left, $this->right, $this->bottom, $this->top] = [min($xs), max($xs), min($ys), max($ys)];
@@ -38,11 +41,19 @@ final readonly class Outline
         if ($outline->area() < 1) {
             throw new \InvalidArgumentException('an outline encloses an area; this one encloses none');
         }
-        for ($i = 0; $i < $count; ++$i) {
-            for ($j = $i + 1; $j < $count; ++$j) {
-                $neighbours = $j === $i + 1 || (0 === $i && $j === $count - 1);
-                if (self::cross($points[$i], $points[($i + 1) % $count], $points[$j], $points[($j + 1) % $count], $neighbours)) {
-                    throw new \InvalidArgumentException(\sprintf('an outline does not cross itself; edges %d and %d do', $i, $j));
+        // Only edges that share some of their x can cross, so they are looked at from left to right.
+        $edges = [];
+        foreach ($points as $i => $a) {
+            $b = $points[($i + 1) % $count];
+            $edges[] = [min($a[0], $b[0]), max($a[0], $b[0]), $i];
+        }
+        sort($edges);
+        foreach ($edges as $k => [, $right, $i]) {
+            for ($l = $k + 1; $l < $count && $edges[$l][0] <= $right + 1e-9; ++$l) {
+                [$u, $v] = [min($i, $edges[$l][2]), max($i, $edges[$l][2])];
+                $neighbours = $v === $u + 1 || (0 === $u && $v === $count - 1);
+                if (self::cross($points[$u], $points[($u + 1) % $count], $points[$v], $points[($v + 1) % $count], $neighbours)) {
+                    throw new \InvalidArgumentException(\sprintf('an outline does not cross itself; edges %d and %d do', $u, $v));
                 }
             }
         }
@@ -121,18 +132,26 @@ final readonly class Outline
             default => [cos(deg2rad($degrees)), sin(deg2rad($degrees))],
         };
 
-        return new self(array_map(static fn (array $p): array => [$p[0] * $cos - $p[1] * $sin, $p[0] * $sin + $p[1] * $cos], $this->points));
+        return $this->transformed($cos, -$sin, $sin, $cos, 0, 0);
     }
 
     /** Turned over: y → −y. */
     public function flipped(): self
     {
-        return new self(array_map(static fn (array $p): array => [$p[0], -$p[1]], $this->points));
+        return $this->transformed(1, 0, 0, -1, 0, 0);
     }
 
     public function moved(float $x, float $y): self
     {
-        return new self(array_map(static fn (array $p): array => [$p[0] + $x, $p[1] + $y], $this->points));
+        return $this->transformed(1, 0, 0, 1, $x, $y);
+    }
+
+    /** Its points as a x + b y + e, c x + d y + f; the parts come along. */
+    private function transformed(float $a, float $b, float $c, float $d, float $e, float $f): self
+    {
+        $points = array_map(static fn (array $p): array => [$a * $p[0] + $b * $p[1] + $e, $c * $p[0] + $d * $p[1] + $f], $this->points);
+
+        return new self($points, $this->parts->transformed($a, $b, $c, $d, $e, $f));
     }
 
     /** Longer and wider by a factor, rounded to a hundredth of a millimetre. */
@@ -186,24 +205,13 @@ final readonly class Outline
     }
 
     /**
-     * Convex parts that cover it: ears cut off one by one, then joined across a diagonal while the union stays convex
-     * (Hertel and Mehlhorn 1983). Counter-clockwise. Cost: cubic in the number of points.
+     * Convex parts that cover it, worked out once. Cost: see Decomposition.
      *
-     * @return non-empty-list<list<array{float, float}>>
+     * @return non-empty-list<list<array{float, float}>> counter-clockwise
      */
     public function convexParts(): array
     {
-        $points = $this->signedArea() < 0 ? array_reverse($this->points) : $this->points;
-        $parts = [];
-        while (\count($points) > 3) {
-            $ear = $this->ear($points);
-            $count = \count($points);
-            $parts[] = [$points[($ear + $count - 1) % $count], $points[$ear], $points[($ear + 1) % $count]];
-            array_splice($points, $ear, 1);
-        }
-        $parts[] = $points;
-
-        return $this->joined($parts);
+        return $this->parts->get();
     }
 
     private function signedArea(): float
@@ -216,109 +224,6 @@ final readonly class Outline
         }
 
         return $sum / 2;
-    }
-
-    /** @param list<array{float, float}> $points counter-clockwise */
-    private function ear(array $points): int
-    {
-        $count = \count($points);
-        $best = 0;
-        $least = \INF;
-        for ($i = 0; $i < $count; ++$i) {
-            [$a, $b, $c] = [$points[($i + $count - 1) % $count], $points[$i], $points[($i + 1) % $count]];
-            $turn = ($b[0] - $a[0]) * ($c[1] - $a[1]) - ($b[1] - $a[1]) * ($c[0] - $a[0]);
-            if (abs($turn) < 1e-9) {
-                return $i;
-            }
-            if ($turn < 0) {
-                continue;
-            }
-            foreach ($points as $p) {
-                if ($p !== $a && $p !== $b && $p !== $c && self::inTriangle($p, $a, $b, $c)) {
-                    continue 2;
-                }
-            }
-            $long = max(hypot($a[0] - $c[0], $a[1] - $c[1]), hypot($a[0] - $b[0], $a[1] - $b[1]), hypot($b[0] - $c[0], $b[1] - $c[1]));
-            if ($long < $least) {
-                [$best, $least] = [$i, $long];
-            }
-        }
-
-        return $best;
-    }
-
-    /**
-     * @param non-empty-list<list<array{float, float}>> $parts
-     *
-     * @return non-empty-list<list<array{float, float}>>
-     */
-    private function joined(array $parts): array
-    {
-        for ($i = 0; $i < \count($parts); ++$i) {
-            for ($j = $i + 1; $j < \count($parts); ++$j) {
-                $union = self::join($parts[$i], $parts[$j]);
-                if (null !== $union) {
-                    $parts[$i] = $union;
-                    array_splice($parts, $j, 1);
-                    $j = $i;
-                }
-            }
-        }
-
-        return [] === $parts ? throw new \LogicException('Joining loses nothing.') : $parts;
-    }
-
-    /**
-     * @param list<array{float, float}> $a
-     * @param list<array{float, float}> $b
-     *
-     * @return ?non-empty-list<array{float, float}> their union when they share an edge and it is convex
-     */
-    private static function join(array $a, array $b): ?array
-    {
-        [$n, $m] = [\count($a), \count($b)];
-        for ($i = 0; $i < $n; ++$i) {
-            for ($j = 0; $j < $m; ++$j) {
-                if ($a[$i] === $b[($j + 1) % $m] && $a[($i + 1) % $n] === $b[$j]) {
-                    $union = [];
-                    for ($k = 1; $k <= $n; ++$k) {
-                        $union[] = $a[($i + $k) % $n];
-                    }
-                    for ($k = 2; $k < $m; ++$k) {
-                        $union[] = $b[($j + $k) % $m];
-                    }
-
-                    return [] !== $union && self::isConvex($union) ? $union : null;
-                }
-            }
-        }
-
-        return null;
-    }
-
-    /** @param list<array{float, float}> $points counter-clockwise */
-    private static function isConvex(array $points): bool
-    {
-        $count = \count($points);
-        for ($i = 0; $i < $count; ++$i) {
-            [$a, $b, $c] = [$points[$i], $points[($i + 1) % $count], $points[($i + 2) % $count]];
-            if (($b[0] - $a[0]) * ($c[1] - $b[1]) - ($b[1] - $a[1]) * ($c[0] - $b[0]) < -1e-9) {
-                return false;
-            }
-        }
-
-        return true;
-    }
-
-    /**
-     * @param array{float, float} $p
-     * @param array{float, float} $a
-     * @param array{float, float} $b
-     * @param array{float, float} $c counter-clockwise
-     */
-    private static function inTriangle(array $p, array $a, array $b, array $c): bool
-    {
-        return self::side($a, $b, $p) >= -1e-9 && self::side($b, $c, $p) >= -1e-9 && self::side($c, $a, $p) >= -1e-9;
     }
 
     /**

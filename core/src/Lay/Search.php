@@ -9,7 +9,7 @@ use Random\Randomizer;
 
 /**
  * Looks for the order in which a decoder lays items best: first the usual orders (largest, longest, widest first), then by
- * threshold accepting (Dueck and Scheuer 1990): two items change places or one moves, and what is not worse than a falling
+ * threshold accepting (Dueck and Scheuer 1990): two items change places, one moves, or one is held to another turn, and what is not worse than a falling
  * threshold is kept. A lay that runs past the threshold is given up at once.
  */
 final class Search
@@ -28,17 +28,18 @@ final class Search
 
     /**
      * @param list<Item>                 $items
-     * @param \Closure(): float          $left  share of the time that is left, from 1 to 0
-     * @param \Closure(list<Spot>): void $found hears of every better lay
+     * @param list<Item>                 $paired the same, two by two where that saves cloth
+     * @param \Closure(): float          $left   share of the time that is left, from 1 to 0
+     * @param \Closure(list<Spot>): void $found  hears of every better lay
      *
      * @return array{list<Spot>, list<Item>} the best
      */
-    public function run(array $items, \Closure $left, \Closure $found): array
+    public function run(array $items, array $paired, \Closure $left, \Closure $found): array
     {
         $best = null;
         $cost = \INF;
         $order = $items;
-        foreach ($this->orders($items) as $start) {
+        foreach (\count($paired) < \count($items) ? [...$this->orders($paired), ...$this->orders($items)] : $this->orders($items) as $start) {
             $result = $this->decode($start);
             if (null !== $result && ($new = $this->cost->felt(...$result)) < $cost) {
                 [$best, $cost, $order] = [$result, $new, $start];
@@ -52,6 +53,7 @@ final class Search
         $current = $cost;
         $count = \count($items);
         $kept = $order;
+        $count = max($count, \count($order));
         while ($count > 1 && ($share = $left()) > 0 && [] === $best[1]) {
             $next = $this->changed($order);
             $limit = $current * (1 + 0.03 * $share * $share);
@@ -95,6 +97,30 @@ final class Search
     }
 
     /**
+     * One item held to one of the ways it may lie, let go again, or a pair taken apart.
+     *
+     * @param list<Item> $order
+     *
+     * @return ?list<Item> null when there is nothing to choose
+     */
+    private function turned(array $order): ?array
+    {
+        $i = $this->random->getInt(0, \count($order) - 1);
+        $item = $order[$i];
+        if ($item->isPair() && 0 === $this->random->getInt(0, 2)) {
+            array_splice($order, $i, 1, $item->split());
+
+            return $order;
+        }
+        if (\count($item->all) < 2) {
+            return null;
+        }
+        $order[$i] = 1 === \count($item->variants) && 0 === $this->random->getInt(0, 1) ? $item->free() : $item->only($item->all[$this->random->getInt(0, \count($item->all) - 1)]);
+
+        return array_values($order);
+    }
+
+    /**
      * @param list<Item> $items
      *
      * @return list<list<Item>>
@@ -124,6 +150,9 @@ final class Search
     private function changed(array $order): array
     {
         $count = \count($order);
+        if (0 === $this->random->getInt(0, 4) && null !== ($turned = $this->turned($order))) {
+            return $turned;
+        }
         [$i, $j] = [$this->random->getInt(0, $count - 1), $this->random->getInt(0, $count - 1)];
         if (0 === $this->random->getInt(0, 1)) {
             [$order[$i], $order[$j]] = [$order[$j], $order[$i]];

@@ -19,8 +19,11 @@ final readonly class Variant
     /** @var list<float> for each row, where the piece ends in it */
     public array $to;
 
-    /** @param float $row height of the rows of the decoder */
-    public function __construct(public Outline $outline, public int $turn, public bool $flipped, float $row, public ?Repeat $match)
+    /**
+     * @param float        $row     height of the rows of the decoder
+     * @param list<Member> $members of a pair that is laid as one; its outline is their box
+     */
+    public function __construct(public Outline $outline, public int $turn, public bool $flipped, float $row, public ?Repeat $match, public array $members = [])
     {
         $this->length = $outline->right;
         $this->width = $outline->top;
@@ -29,7 +32,22 @@ final readonly class Variant
         $count = max(1, (int) ceil($this->width / $row - 1e-6));
         $from = array_fill(0, $count, \INF);
         $to = array_fill(0, $count, -\INF);
-        $points = $outline->points;
+        $outlines = [] === $members ? [$outline] : array_map(static fn (Member $member): Outline => $member->variant->outline->moved($member->x, $member->y), $members);
+        foreach ($outlines as $one) {
+            $this->trace($one->points, $row, $from, $to);
+        }
+        $this->from = array_values($from);
+        $this->to = array_values($to);
+    }
+
+    /**
+     * @param list<array{float, float}>   $points
+     * @param non-empty-array<int, float> $from
+     * @param non-empty-array<int, float> $to
+     */
+    private function trace(array $points, float $row, array &$from, array &$to): void
+    {
+        $count = \count($from);
         foreach ($points as $i => $a) {
             $b = $points[($i + 1) % \count($points)];
             [$low, $high] = $a[1] <= $b[1] ? [$a, $b] : [$b, $a];
@@ -41,8 +59,6 @@ final readonly class Variant
                 }
             }
         }
-        $this->from = array_values($from);
-        $this->to = array_values($to);
     }
 
     /**

@@ -84,6 +84,11 @@ final readonly class Ways
         if (1 !== \count($request->sheets) || $request->sheets[0]->isIrregular()) {
             return new Way(Fold::Part, [], [], refused: 'part folded, part flat is for one straight cut');
         }
+        foreach ($request->pieces as $piece) {
+            if (null !== $piece->match) {
+                return new Way(Fold::Part, [], [], refused: 'a repeat cannot be matched where the cloth is part folded, part flat');
+            }
+        }
         $sheet = $request->sheets[0];
         $double = $single = [];
         foreach ($request->pieces as $piece) {

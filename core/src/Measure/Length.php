@@ -57,15 +57,17 @@ final readonly class Length
     }
 
     /**
-     * Reads what people write: "1.4", "1,4 m", "140cm", "1 5/8 yd", "1⅝", "1-5/8\"", "half a metre", "1 m 20".
+     * Reads what people write: "1.4", "1,4 m", "140cm", "1 5/8 yd", "1⅝", "1-5/8\"", "half a metre", "1 m 20"; of a range,
+     * such as 44/45", the smaller figure.
      *
      * @param Unit $default the unit of a bare number
+     * @param bool $larger  take the larger figure of a range: what is needed, not what is there
      *
      * @throws Unreadable with a sentence that says what to type
      */
-    public static function parse(string $text, Unit $default): self
+    public static function parse(string $text, Unit $default, bool $larger = false): self
     {
-        return (new LengthReader())->read($text, $default);
+        return (new LengthReader($larger))->read($text, $default);
     }
 
     public function millimetres(): float|int

@@ -6,7 +6,9 @@ namespace Octavum\Core\Measure;
 
 /**
  * Reads a length as people write it: decimals with point or comma, vulgar fractions in any spelling, unit names and
- * marks, sums of terms ("1 yd 4 in", "1 m 20"), and the words of the shop ("half a metre", "a yard and a half").
+ * marks, terms of falling units ("1 yd 4 in", "1 m 20", "2m40"), ranges ("44/45 in", "2.8-3"), and the words of the shop
+ * ("half a metre", "a yard and a half"). Two lengths in one unit are two cuts and are never added up; an area is no length.
+ * Source: the workroom's rules, section 2.
  */
 final readonly class LengthReader
 {
@@ -30,6 +32,15 @@ final readonly class LengthReader
     ];
 
     private const EXAMPLES = '1.4 m, 140 cm, 1 5/8 yd or 62 in';
+    /** What a fraction may be of: any other figure with a slash is a range, or nothing. */
+    private const PARTS = [2, 3, 4, 5, 6, 8, 16];
+    /** Two figures of a range are so near each other, in per cent. */
+    private const NEAR = 150;
+
+    /** @param bool $larger of a range the larger figure is taken, else the smaller */
+    public function __construct(private bool $larger = false)
+    {
+    }
 
     /**
      * @param Unit $default the unit of a bare number
@@ -39,6 +50,15 @@ final readonly class LengthReader
     public function read(string $text, Unit $default): Length
     {
         $plain = $this->plain($text);
+        if (1 === preg_match('/\d\s?(?:mm|cm|m|in|ft|yd)(?:²|2(?!\d))|\b(?:square|sq)\b/u', $plain)) {
+            throw new Unreadable(new Sentence('“{text}” is an area, not a length: type the length alone, such as {examples}.', ['text' => mb_substr(trim($text), 0, 60), 'examples' => self::EXAMPLES]));
+        }
+        if (1 === preg_match('/\d\s?m\d(?!\d)/', $plain)) {
+            throw $this->unreadable($text);
+        }
+        if (1 === preg_match('/^\d{1,2}\s?(?:x|×|lengths? of|cuts? of|pieces? of)\s/u', $plain)) {
+            throw $this->several($text);
+        }
         if ('' === $plain) {
             throw new Unreadable(new Sentence('A length is missing here: type one such as {examples}.', ['examples' => self::EXAMPLES]));
         }
@@ -63,9 +83,28 @@ final readonly class LengthReader
         foreach (self::FRACTIONS as $sign => $fraction) {
             $plain = str_replace($sign, ' '.$fraction.' ', $plain);
         }
+        $plain = preg_replace('/(?<![\d.,])(\d{1,3}),(\d{3})(?=\s?mm)/', '$1$2', $plain) ?? $plain;
         $plain = preg_replace('/(?<=\d),(?=\d)/', '.', $plain) ?? $plain;
+        $plain = $this->range(trim($plain));
 
         return trim($this->words($plain));
+    }
+
+    /** "44/45 in" and "2.8 - 3 m" as the one figure that is taken of them. */
+    private function range(string $plain): string
+    {
+        $number = '(\d{1,4}(?:\.\d{1,4})?)';
+        if (1 !== preg_match('~^'.$number.'\s?(?:[a-z"\']+)?\s?(/|-|–|—|to)\s?'.$number.'\s?([a-z"\']*)\.?$~u', $plain, $found) || ('/' === $found[2] && self::isFraction((int) $found[1], (int) $found[3]))) {
+            return $plain;
+        }
+        [$from, $to] = [(float) $found[1], (float) $found[3]];
+
+        return $from <= 0 || $to <= $from || 100 * $to > self::NEAR * $from ? $plain : trim(($this->larger ? $found[3] : $found[1]).' '.$found[4]);
+    }
+
+    private static function isFraction(int $numerator, int $denominator): bool
+    {
+        return $numerator < $denominator && \in_array($denominator, self::PARTS, true);
     }
 
     /** Turns the words of the shop into figures: "half a metre" into "1/2 metre". */
@@ -97,8 +136,11 @@ final readonly class LengthReader
                 default => [(int) $part[8], 1],
             };
             $unit = $this->unit($part[9], $part[8], $previous, '' === $plain, $default);
-            if (null === $unit || 0 === $denominator) {
+            if (null === $unit || (null !== $part[1] ? !self::isFraction((int) $part[2], (int) $part[3]) : null !== $part[4] && !\in_array((int) $part[5], self::PARTS, true))) {
                 throw $this->unreadable($text);
+            }
+            if ($unit === $previous && null === $part[4]) {
+                throw $this->several($text);
             }
             if ($numerator > 10 ** 10) {
                 throw $this->tooLong($text);
@@ -126,6 +168,11 @@ final readonly class LengthReader
     private function unreadable(string $text): Unreadable
     {
         return new Unreadable(new Sentence('“{text}” cannot be read as a length: type one such as {examples}.', ['text' => mb_substr(trim($text), 0, 60), 'examples' => self::EXAMPLES]));
+    }
+
+    private function several(string $text): Unreadable
+    {
+        return new Unreadable(new Sentence('“{text}” is more than one length: cuts are never added up. Enter each cut for itself.', ['text' => mb_substr(trim($text), 0, 60)]));
     }
 
     private function tooLong(string $text): Unreadable

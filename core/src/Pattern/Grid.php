@@ -15,6 +15,9 @@ use Octavum\Core\Measure\Unreadable;
  */
 final readonly class Grid
 {
+    /** More than any garment asks, in micrometres. Section 2. */
+    private const MOST = 15_000_000;
+
     private const MOST_ROWS = 200;
     private const MOST_SIZES = 40;
 
@@ -97,7 +100,12 @@ final readonly class Grid
         }
         $read = static function (string $text, string $place, Unit $unit) use ($fault): ?Length {
             try {
-                return Length::parse($text, $unit);
+                $length = Length::parse($text, $unit, larger: str_contains($place, '.cells.'));
+                if (str_contains($place, '.cells.') && self::MOST < $length->micrometres) {
+                    $fault($place, new Sentence('“{text}” is more than 15 m for one garment: is the unit right? Type it with its unit.', ['text' => $text]));
+                }
+
+                return $length;
             } catch (Unreadable $unreadable) {
                 $fault($place, $unreadable->sentence);
 

@@ -131,7 +131,7 @@ final class PartsTest extends TestCase
                 return [$spots, []];
             };
             $search = new Search($decode, new Cost($way), $seed);
-            [$spots] = $search->run($items, static function () use (&$looks): float {
+            [$spots] = $search->run($items, $items, static function () use (&$looks): float {
                 return 1 - ++$looks / 3000;
             }, static function (): void {});
 

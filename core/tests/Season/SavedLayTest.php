@@ -213,8 +213,7 @@ final class SavedLayTest extends TestCase
     /** @return iterable<string, array{\Closure(SavedLay): SavedLay, bool, int}> */
     public static function tampered(): iterable
     {
-        /** @param array<LaidPiece> $pieces */
-        $with = static fn (SavedLay $lay, array $pieces, ?Length $used = null): SavedLay => new SavedLay($lay->id, $lay->name, $lay->fold, $lay->oneWay, $lay->gap, array_map(static fn (LaidSheet $sheet): LaidSheet => new LaidSheet($sheet->cloth, $sheet->cut, $sheet->width, $sheet->length, $used ?? $sheet->used, $sheet->mark), $lay->sheets), $lay->garments, array_values($pieces), $lay->sound, $lay->utilisation);
+        $with = static fn (SavedLay $lay, array $pieces, ?Length $used = null): SavedLay => new SavedLay($lay->id, $lay->name, $lay->fold, $lay->oneWay, $lay->gap, array_map(static fn (LaidSheet $sheet): LaidSheet => new LaidSheet($sheet->cloth, $sheet->cut, $sheet->width, $sheet->length, $used ?? $sheet->used, $sheet->mark), $lay->sheets), $lay->garments, array_values(array_filter($pieces, static fn (mixed $piece): bool => $piece instanceof LaidPiece)), $lay->sound, $lay->utilisation);
         $at = static fn (LaidPiece $piece, float $y): LaidPiece => new LaidPiece(0, 'Panel', $piece->copy, 0, 0, false, 1, 0, $y, Outline::rectangle(600, 700)->moved(0, $y));
         yield 'as it was' => [static fn (SavedLay $lay): SavedLay => $with($lay, $lay->pieces), true, 600];
         yield 'a shorter length said' => [static fn (SavedLay $lay): SavedLay => $with($lay, $lay->pieces, Length::ofMillimetres(200)), true, 600];
