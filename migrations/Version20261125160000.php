@@ -193,6 +193,7 @@ final class Version20261125160000 extends AbstractMigration
                 name VARCHAR(60) NOT NULL,
                 sizes CLOB NOT NULL,
                 requirements CLOB NOT NULL,
+                printed VARCHAR(255) DEFAULT NULL,
                 marks CLOB DEFAULT '[]' NOT NULL,
                 widest CLOB DEFAULT '[]' NOT NULL,
                 notions CLOB NOT NULL,

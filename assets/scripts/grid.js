@@ -2,6 +2,29 @@ import { ask } from './server.js';
 
 /** The requirement grid: rows and columns are added, and a table copied from a spreadsheet is spread over the cells. */
 export default () => ({
+    init() { this.read(); },
+
+    /** Below each cell stands what it was understood as, so that a figure in the wrong unit is seen at once. */
+    async read() {
+        const answer = await ask(this.$root.dataset.read, { method: 'POST', body: this.typed('') });
+        if (answer !== null) {
+            this.say(JSON.parse(answer).understood);
+        }
+    },
+
+    typed(pasted) {
+        const data = new FormData(this.$root.closest('form'));
+        data.set('pasted', pasted);
+        return data;
+    },
+
+    say(understood) {
+        [...this.$refs.table.tBodies[0].rows].forEach((row, i) => row.querySelectorAll('.understood').forEach((said, j) => {
+            said.textContent = understood[i]?.[j] ?? '';
+            said.classList.toggle('is-wrong', said.textContent === '?');
+        }));
+    },
+
     addColumn() {
         const head = this.$refs.table.tHead.rows[0];
         const column = head.querySelectorAll('input').length;
@@ -20,6 +43,7 @@ export default () => ({
                 field.value = '';
             }
         });
+        row.querySelectorAll('.understood').forEach((said) => { said.textContent = ''; });
         body.append(row);
         row.querySelector('select').focus();
     },
@@ -35,9 +59,7 @@ export default () => ({
     spread() { this.fill(this.$refs.pasted.value); },
 
     async fill(text) {
-        const data = new FormData(this.$root.closest('form'));
-        data.set('pasted', text);
-        const answer = await ask(this.$root.dataset.read, { method: 'POST', body: data });
+        const answer = await ask(this.$root.dataset.read, { method: 'POST', body: this.typed(text) });
         if (answer === null) {
             return;
         }
@@ -52,7 +74,7 @@ export default () => ({
         }
         head.querySelectorAll('input').forEach((field, i) => { field.value = sizes[i] ?? ''; });
         [...body.rows].forEach((tr, i) => {
-            const row = rows[i] ?? { role: 'main', width: '', nap: 'either', cells: [] };
+            const row = rows[i] ?? { role: 'main', width: '', nap: 'without', cells: [] };
             tr.querySelector('[name$="[role]"]').value = row.role;
             tr.querySelector('[name$="[width]"]').value = row.width;
             tr.querySelector('[name$="[nap]"]').value = row.nap;
@@ -70,5 +92,8 @@ function cellOf(tag, like, name) {
     Object.assign(field, { name, value: '', placeholder: '' });
     field.ariaLabel = name.startsWith('sizes') ? 'Size in column ' + (parseInt(name.match(/\d+/)[0], 10) + 1) : 'Row ' + (parseInt(name.match(/\d+/)[0], 10) + 1) + ', column ' + (parseInt(name.match(/\d+(?=\]$)/)[0], 10) + 1);
     cell.append(field);
+    if (tag === 'td') {
+        cell.append(Object.assign(document.createElement('small'), { className: 'understood' }));
+    }
     return cell;
 }

@@ -198,7 +198,7 @@ final readonly class WorkroomReader
         }, $node->items());
     }
 
-    private function table(Node $sizes, Node $rows): RequirementTable
+    private function table(Node $sizes, Node $rows, Node $units): RequirementTable
     {
         $columns = $sizes->texts(20);
         if (\count(array_unique($columns)) !== \count($columns)) {
@@ -209,7 +209,7 @@ final readonly class WorkroomReader
             $row->object(['role', 'width', 'nap', 'lengths']);
 
             return new Requirement($row->at('role')->choice(Role::class) ?? Role::Main, $row->at('width')->requiredLength(), $row->at('nap')->choice(Nap::class) ?? Nap::Without, $this->cells($row->at('lengths'), $columns));
-        }, $rows->items()));
+        }, $rows->items()), $units->choice(System::class));
     }
 
     /** @return list<Alteration> */
@@ -535,8 +535,8 @@ final readonly class WorkroomReader
             $node->at('notes')->text(),
             $this->editions($node->at('editions')),
             array_map(function (Node $version): Version {
-                $version->object(['id', 'name', 'sizes', 'requirements', 'notions', 'minutes', 'notes', 'pieces']);
-                $table = $this->table($version->at('sizes'), $version->at('requirements'));
+                $version->object(['id', 'name', 'sizes', 'units', 'requirements', 'notions', 'minutes', 'notes', 'pieces']);
+                $table = $this->table($version->at('sizes'), $version->at('requirements'), $version->at('units'));
 
                 return new Version($version->at('id')->name(60), $version->at('name')->name(60), $table, $version->at('notions')->texts(200), $version->at('minutes')->integer(0, 100_000), $version->at('notes')->text(), PieceSet::of($this->pieces->pieces($version->at('pieces')), $table->sizes));
             }, $node->at('versions')->items()),

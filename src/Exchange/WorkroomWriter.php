@@ -303,7 +303,7 @@ final readonly class WorkroomWriter
             ...['alterations' => self::kept(array_values(array_filter($pattern->alterations, static fn (KeptAlteration $kept): bool => \in_array($kept->person, $people, true))))] + $this->details($pattern),
             'versions' => array_map(fn (Version $version): array => self::known([
                 'id' => $version->id, 'name' => $version->name, 'minutes' => $version->minutes, 'notions' => $version->notions, 'notes' => $version->notes,
-                'sizes' => $version->table->sizes, 'requirements' => $this->requirements($version->table), 'pieces' => $this->pieces->pieces($version->pieces->all()),
+                'sizes' => $version->table->sizes, 'units' => $version->table->printed?->value, 'requirements' => $this->requirements($version->table), 'pieces' => $this->pieces->pieces($version->pieces->all()),
             ]), $pattern->versions),
         ]);
     }

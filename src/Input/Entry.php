@@ -19,6 +19,9 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class Entry
 {
+    private const NUMBERS = ['' => 1, 'a' => 1, 'an' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5];
+    /** Minutes of sewing: the workroom's rules, section 13. */
+    private const SPANS = ['evening' => 150, 'day' => 360, 'weekend' => 600];
     private const LONGEST_TEXT = 10_000;
 
     /** @var array<string, Sentence> by field */
@@ -156,7 +159,7 @@ final class Entry
         return $this->attempt($field, static fn (): Percent => Percent::of((float) $text));
     }
 
-    /** Hours as "2", "1.5" or "1 h 30", in minutes. */
+    /** Hours as "2", "1.5", "1 h 30" or "an evening", in minutes. */
     public function minutes(string $field, int $most): ?int
     {
         $text = str_replace([',', '½'], ['.', '.5'], mb_strtolower($this->raw($field)));
@@ -164,13 +167,14 @@ final class Entry
             return null;
         }
         $minutes = match (true) {
+            1 === preg_match('/^(?:(an?|one|two|three|four|five|\d{1,2})\s)?(evening|day|weekend)s?$/', $text, $part) => (self::NUMBERS[$part[1]] ?? (int) $part[1]) * self::SPANS[$part[2]],
             1 === preg_match('/^(\d{0,4}(?:\.\d{1,2})?)\s*(?:h|hours?)?$/', $text, $part) && '' !== $part[1] && '.' !== $part[1] => (int) round(60 * (float) $part[1]),
             1 === preg_match('/^(\d{1,4})\s*(?:h|hours?|:)\s*(\d{1,2})\s*(?:m|min|minutes)?$/', $text, $part) => 60 * (int) $part[1] + (int) $part[2],
             1 === preg_match('/^(\d{1,5})\s*(?:m|min|minutes)$/', $text, $part) => (int) $part[1],
             default => null,
         };
         if (null === $minutes || $minutes > $most) {
-            $this->fault($field, new Sentence('“{text}” cannot be read as hours up to {most}: type such as 2, 1.5 or 1 h 30.', ['text' => mb_substr($this->raw($field), 0, 40), 'most' => intdiv($most, 60)]));
+            $this->fault($field, new Sentence('“{text}” cannot be read as hours up to {most}: type such as 2, 1.5, 1 h 30 or an evening.', ['text' => mb_substr($this->raw($field), 0, 40), 'most' => intdiv($most, 60)]));
 
             return null;
         }

@@ -8,6 +8,7 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Tape;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFilter;
@@ -36,6 +37,7 @@ final class PageExtension extends AbstractExtension
             new TwigFilter('body', fn (?Length $length): string => $this->figure($length, Figure::body(...))),
             new TwigFilter('notion', fn (?Length $length): string => $this->figure($length, Figure::notion(...))),
             new TwigFilter('typed', fn (Length $length): string => $this->tape()->typed($length, small: true)),
+            new TwigFilter('printed', static fn (Length $length, System $system): string => (new Tape($system))->typed($length)),
             new TwigFilter('figure', fn (Figure $figure): string => $this->tape()->write($figure)),
             new TwigFilter('day', fn (?\DateTimeImmutable $day, bool $year = true, bool $short = true): string => null === $day ? '' : $this->settings->current()->dates->write($day, $year, $short)),
             new TwigFilter('hours', static fn (int $minutes): string => round($minutes / 60, 1).' h'),

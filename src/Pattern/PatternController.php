@@ -8,8 +8,11 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Body\Person;
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
+use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Pattern\Garment;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Pattern;
@@ -162,11 +165,23 @@ final class PatternController extends AbstractController
         return $this->version($record->pattern, $record, $this->mapper->version($record), $request, $account);
     }
 
-    /** Takes a pasted table apart, for the grid to show; nothing is saved. */
+    /** Takes a pasted table apart, for the grid to show, and says how each cell is understood; nothing is saved. */
     #[Route('/patterns/table/read', name: 'table_read', methods: ['POST'], priority: 1)]
     public function readTable(Request $request): Response
     {
-        return new JsonResponse($this->form->grid(new Entry($request->request->all())));
+        $entry = new Entry($request->request->all());
+        $grid = $this->form->grid($entry);
+        $system = System::tryFrom($entry->raw('units')) ?? $this->settings->current()->system;
+        $tape = $this->settings->tape();
+        $understood = array_map(static fn (array $row): array => array_map(static function (string $cell) use ($system, $tape): string {
+            try {
+                return '' === $cell || 1 === preg_match('/^[-–—]+$/u', $cell) ? '' : '= '.$tape->write(Figure::needed(Length::parse($cell, $system->lengthUnit(), larger: true)));
+            } catch (Unreadable) {
+                return '?';
+            }
+        }, $row['cells']), $grid->rows);
+
+        return new JsonResponse(['sizes' => $grid->sizes, 'rows' => $grid->rows, 'understood' => $understood]);
     }
 
     /** Shows a size chart as it is understood; nothing is saved. */

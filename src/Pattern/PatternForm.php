@@ -118,6 +118,7 @@ final readonly class PatternForm
     /** @return array<string, mixed> */
     public function versionValues(Version $version, System $system): array
     {
+        $system = $version->table->printed ?? $system;
         $grid = Grid::of($version->table, (new Tape($system))->typed(...));
 
         return [
@@ -191,6 +192,6 @@ final readonly class PatternForm
     {
         $widths = System::Metric === $system ? ['115 cm', '150 cm'] : ['45 in', '60 in'];
 
-        return new Grid(['', '', '', ''], array_map(static fn (string $width): array => ['role' => Role::Main->value, 'width' => $width, 'nap' => Nap::Either->value, 'cells' => ['', '', '', '']], $widths));
+        return new Grid(['', '', '', ''], array_map(static fn (string $width): array => ['role' => Role::Main->value, 'width' => $width, 'nap' => Nap::Without->value, 'cells' => ['', '', '', '']], $widths));
     }
 }

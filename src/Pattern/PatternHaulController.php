@@ -21,6 +21,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class PatternHaulController extends AbstractController
 {
     private const MOST_LINES = 300;
+    private const LONGEST_LINE = 400;
 
     public function __construct(private readonly Library $library, private readonly PatternHaul $haul)
     {
@@ -74,8 +75,11 @@ final class PatternHaulController extends AbstractController
         }
         $known = [] === $typed ? [] : $this->library->sketches($account);
         $lines = [];
-        foreach (\array_slice($typed, 0, self::MOST_LINES) as $text) {
-            $line = (new LineReader())->read(mb_substr($text, 0, 400));
+        foreach (\array_slice($typed, 0, self::MOST_LINES) as $i => $text) {
+            if (mb_strlen($text) > self::LONGEST_LINE) {
+                $entry->fault('haul', new Sentence('Line {number} has {count} characters, and {most} can be read: one line for each pattern.', ['number' => $i + 1, 'count' => mb_strlen($text), 'most' => self::LONGEST_LINE]));
+            }
+            $line = (new LineReader())->read(mb_substr($text, 0, self::LONGEST_LINE));
             $lines[] = ['line' => $line, 'twins' => (new Twins())->of($line->pattern(), $known)];
         }
 

@@ -128,6 +128,7 @@ final readonly class PatternMapper
         $record->name = $version->name;
         $record->sizes = $version->table->sizes;
         $record->requirements = $this->writer->requirements($version->table);
+        $record->printed = $version->table->printed;
         $record->notions = $version->notions;
         $record->minutes = $version->minutes;
         $record->notes = $version->notes;
@@ -144,6 +145,6 @@ final readonly class PatternMapper
             }
 
             return new Requirement(Role::from($row['role']), Length::ofMillimetres($row['width']), Nap::from($row['nap']), $cells);
-        }, $record->requirements));
+        }, $record->requirements), $record->printed);
     }
 }

@@ -6,6 +6,7 @@ namespace Octavum\Pattern;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Octavum\Core\Measure\System;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
 use Symfony\Component\Uid\Ulid;
@@ -28,6 +29,10 @@ class VersionRecord
     /** @var list<array{role: string, width: float|int, nap: string, lengths: list<float|int|null>}> rows as in the exchange format */
     #[ORM\Column]
     public array $requirements = [];
+
+    /** The units in which the envelope prints them. */
+    #[ORM\Column(nullable: true)]
+    public ?System $printed = null;
 
     /** @var array<int|string, string> a mark for each size that has pieces */
     #[ORM\Column(options: ['default' => '[]'])]

@@ -134,7 +134,7 @@ final readonly class Grid
             }
         }
 
-        return new RequirementTable($sizes, $rows);
+        return new RequirementTable($sizes, $rows, $system);
     }
 
     /** @return list<string> of a line, between tabs or, where there are none, semicolons or wide gaps */

@@ -114,6 +114,11 @@ final readonly class LineReader
 
             return true;
         }
+        if (1 === preg_match('/^(?:about\s+)?(?:(an?|one|two|three|four|five)\s)?(evening|day|weekend)s?$/iu', $part, $said)) {
+            $found['minutes'] = (['an' => 1, 'a' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5][mb_strtolower($said[1])] ?? 1) * ['evening' => 150, 'day' => 360, 'weekend' => 600][mb_strtolower($said[2])];
+
+            return true;
+        }
         if (1 === preg_match('/^(?:about\s+)?(\d{1,3}(?:[.,]\d)?)\s*(?:h|hrs?|hours?)$/iu', $part, $said)) {
             $found['minutes'] = (int) round(60 * (float) str_replace(',', '.', $said[1]));
 
@@ -143,6 +148,24 @@ final readonly class LineReader
     }
 
     /**
+     * From months to years: by three months up to a year, by six up to two, then a year each.
+     *
+     * @return list<string>
+     */
+    private static function ages(int $from, string $fromUnit, int $to, string $toUnit): array
+    {
+        $months = static fn (int $number, string $unit): int => str_starts_with($unit, 'M') ? $number : 12 * $number;
+        [$at, $end] = [$months($from, $fromUnit), $months($to, $toUnit)];
+        $ages = [];
+        while ($at <= $end && \count($ages) < 24) {
+            $ages[] = $at < 24 && (str_starts_with($fromUnit, 'M') || 0 !== $at % 12) ? $at.' months' : intdiv($at, 12).' years';
+            $at += $at < 12 ? 3 : ($at < 24 ? 6 : 12);
+        }
+
+        return \count($ages) > 1 ? $ages : [];
+    }
+
+    /**
      * "8-20", "8 10 12", "S–XL", "size 34 to 46", "one size".
      *
      * @param bool $range whether only a range will do
@@ -161,6 +184,13 @@ final readonly class LineReader
 
             return $to > $from && ($to - $from) / $step <= 20 ? array_map(strval(...), range($from, $to, $step)) : [];
         }
+        if (1 === preg_match('/^(\d{1,2})\s?W\s*(?:-|–|TO)\s*(\d{1,2})\s?W$/u', $plain, $ends) && $ends[2] > $ends[1]) {
+            return array_map(static fn (int $size): string => $size.'W', range((int) $ends[1], (int) $ends[2], 2));
+        }
+        if (1 === preg_match('/^(\d{1,2})\s?(M|MO|MOS|MONTHS?|Y|YR|YRS|YEARS?)?\s*(?:-|–|TO)\s*(\d{1,2})\s?(M|MO|MOS|MONTHS?|Y|YR|YRS|YEARS?)$/u', $plain, $ends)) {
+            return self::ages((int) $ends[1], '' === $ends[2] ? $ends[4] : $ends[2], (int) $ends[3], $ends[4]);
+        }
+        $plain = preg_replace_callback('/\b([23])X(?=L|S)/u', static fn (array $m): string => str_repeat('X', (int) $m[1]), $plain) ?? $plain;
         $letters = implode('|', array_reverse(self::LETTERS));
         if (1 === preg_match('/^('.$letters.')\s*(?:-|–|TO)\s*('.$letters.')$/u', $plain, $ends)) {
             [$from, $to] = [(int) array_search($ends[1], self::LETTERS, true), (int) array_search($ends[2], self::LETTERS, true)];

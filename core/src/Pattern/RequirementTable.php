@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Pattern;
 
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\System;
 
 /** The table on the envelope: rows are role × cloth width (× nap), columns are sizes in the order printed. */
 final readonly class RequirementTable
@@ -15,8 +16,9 @@ final readonly class RequirementTable
     /**
      * @param list<string>      $sizes
      * @param list<Requirement> $rows
+     * @param ?System           $printed the units of the envelope; null when nobody has said
      */
-    public function __construct(public array $sizes, public array $rows)
+    public function __construct(public array $sizes, public array $rows, public ?System $printed = null)
     {
     }
 

@@ -91,4 +91,14 @@ final class LineReaderTest extends TestCase
         self::assertSame(98, $all);
         self::assertGreaterThanOrEqual(0.93, $right / $all, implode("\n", $wrong));
     }
+
+    public function testSizesAreReadAsEnvelopesPrintThem(): void
+    {
+        $sizes = static fn (string $said): array => (new LineReader())->read('K204 towpath coat, '.$said)->sizes;
+        self::assertSame(['S', 'M', 'L', 'XL', 'XXL'], $sizes('S-2XL'));
+        self::assertSame(['20W', '22W', '24W', '26W', '28W'], $sizes('20W-28W'));
+        self::assertSame(['18 months', '2 years', '3 years', '4 years', '5 years', '6 years'], $sizes('18 months to 6 years'));
+        self::assertSame(['2 years', '3 years', '4 years'], $sizes('2-4 years'));
+        self::assertSame(150, (new LineReader())->read('K204 towpath coat, an evening')->minutes);
+    }
 }
