@@ -41,6 +41,13 @@ function letBoxesScroll() {
         }
     });
 }
+/** On a phone a list comes before the fields that filter it. */
+if (matchMedia('(max-width: 860px)').matches) {
+    document.querySelectorAll('.filter-fold:not(:has(.fault))').forEach((fold) => { fold.open = false; });
+}
+if (matchMedia('(max-width: 1180px)').matches) {
+    document.querySelectorAll('.small-fold').forEach((fold) => { fold.open = false; });
+}
 letBoxesScroll();
 addEventListener('resize', letBoxesScroll);
 new MutationObserver(letBoxesScroll).observe(document.getElementById('main'), { childList: true, subtree: true });

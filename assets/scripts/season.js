@@ -1,6 +1,6 @@
 import { ask } from './server.js';
 
-const wide = matchMedia('(min-width: 861px)');
+const wide = matchMedia('(min-width: 1181px)');
 
 /** The ranked list: selecting a project, unfolding its working, and moving it by drag or by keys. */
 export const ranked = () => ({
@@ -88,6 +88,7 @@ export const ranked = () => ({
             return;
         }
         const url = this.$root.dataset.rankUrl;
+        fresh.querySelectorAll('.project').forEach((row) => row.classList.toggle('is-selected', row.dataset.id === moved));
         const put = () => {
             main.replaceChildren(...fresh.childNodes);
             document.getElementById('p' + moved)?.focus();
@@ -126,11 +127,14 @@ function offerUndo(url, order) {
 /** The margin's working of whatever is selected. */
 export const working = () => ({
     name: '',
+    chosen: false,
 
     init() {
         this.onSelect = (event) => {
             this.name = event.detail.name;
             this.$refs.place.replaceChildren(event.detail.working);
+            this.$refs.fold.open = this.$refs.fold.open || this.chosen;
+            this.chosen = true;
         };
         window.addEventListener('project-selected', this.onSelect);
     },

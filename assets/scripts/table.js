@@ -187,7 +187,7 @@ export const table = () => ({
     sheet(sheet, size, left, top) {
         const s = this.scale;
         const [w, h] = [size.length * s, size.height * s];
-        const group = svg('g', { transform: `translate(${left} ${top})`, class: 'mat-sheet' });
+        const group = svg('g', { transform: `translate(${left} ${top})`, class: 'mat-sheet', 'data-sheet': sheet.id, 'data-height': h });
         group.append(svg('text', { class: 'mat-name', x: 0, y: -20 }, sheet.name + (sheet.says ? ', ' + sheet.says : '')));
         const part = this.fold === 'part' ? Math.max(0, ...[...this.places.values()].filter((p) => p.layers === 2 && p.sheet === sheet.id).map((p) => this.bodies.get(keyOf(p)).box.right)) : 0;
         const swatch = sheet.cloth && this.$refs.swatches.content.getElementById('swatch-' + sheet.cloth);
@@ -293,7 +293,9 @@ export const table = () => ({
         const box = boxOf(shape);
         const [cx, cy, roomy, tall] = this.middle(shape, box);
         const reach = Math.min(box.right - box.left, box.bottom - box.top) * 0.3 * s;
-        const text = piece.name + (place.layers === 2 && !item.onFold ? ' ×2' : '');
+        const marks = (place.flipped && !item.onFold ? ' ⇅' : '') + (place.locked ? ' ●' : '');
+        const plain = piece.name + (place.layers === 2 && !item.onFold ? ' ×2' : '');
+        const text = plain + marks;
         const upright = text.length * 7.2 > roomy * s && text.length * 7.2 <= tall * s && roomy * s > 14;
         const letters = Math.floor((upright ? tall : roomy) * s / 7.2);
         const name = text.length <= letters ? text : letters > 4 ? text.slice(0, letters - 1) + '…' : '';
@@ -303,10 +305,6 @@ export const table = () => ({
         }
         if (!named || (tall * s > 40 && !upright)) {
             group.append(svg('path', { class: 'mat-grain', d: `M${reach} 0H${-reach}m6 -4l-6 4l6 4`, transform: `translate(${cx * s} ${cy * s + (named ? 12 : 0)}) rotate(${place.turn})` }));
-        }
-        const marks = (place.flipped && !item.onFold ? '⇅' : '') + (place.locked ? ' ●' : '');
-        if (marks && tall * s > 64) {
-            group.append(svg('text', { x: cx * s, y: cy * s + 30, class: 'mat-label is-mark' }, marks));
         }
         return group;
     },
@@ -564,6 +562,7 @@ export const table = () => ({
                 element.querySelector('.mat-outline').setAttribute('d', path(turned(this.shape(place).points, place.flipped, place.turn), this.scale));
             }
             element.setAttribute('transform', this.at(place));
+            this.showEnd(place.sheet);
             element.classList.toggle('is-bad', this.wrong(place, this.bodies.get(key)));
             element.classList.add('is-moving');
         };
@@ -579,6 +578,18 @@ export const table = () => ({
         window.addEventListener('pointermove', move);
         window.addEventListener('pointerup', end);
         window.addEventListener('pointercancel', end);
+    },
+
+    /** What a cut would use, as it is while a piece is dragged. */
+    showEnd(sheet) {
+        const group = this.$refs.mat.querySelector(`.mat-sheet[data-sheet="${CSS.escape(sheet)}"]`);
+        const end = Math.max(0, ...[...this.places.values()].filter((one) => one.sheet === sheet).map((one) => this.bodies.get(keyOf(one)).box.right));
+        const text = group?.querySelector('.mat-end-text');
+        if (text) {
+            group.querySelector('.mat-end').setAttribute('d', `M${end * this.scale} -4V${Number(group.dataset.height) + 20}`);
+            text.setAttribute('x', end * this.scale + 5);
+            text.textContent = this.length(end * (this.way?.doubled ?? 1), true);
+        }
     },
 
     /** To the cut end, the edges and the sides of neighbours; a piece on the fold always to a fold edge. */

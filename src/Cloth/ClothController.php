@@ -120,9 +120,11 @@ final class ClothController extends AbstractController
     }
 
     #[Route('/{id}', name: 'cloth', methods: ['GET'])]
-    public function show(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    public function show(string $id, Request $request, #[CurrentUser] Account $account, ClockInterface $clock): Response
     {
-        return $this->page($this->own($account, $id), $account, new Entry([]), $clock->now()->format('Y-m-d'));
+        $cut = $request->query->getString('cut');
+
+        return $this->page($this->own($account, $id), $account, new Entry([]), $clock->now()->format('Y-m-d'), '' === $cut ? null : $cut, Back::path($request));
     }
 
     #[Route('/{id}/edit', name: 'cloth_edit', methods: ['GET', 'POST'])]
@@ -172,7 +174,7 @@ final class ClothController extends AbstractController
     }
 
     /** Also shown again by the cut's forms, with what was typed into them. */
-    public function page(ClothRecord $record, Account $account, Entry $entry, string $today, ?string $cutInHand = null): Response
+    public function page(ClothRecord $record, Account $account, Entry $entry, string $today, ?string $cutInHand = null, string $back = ''): Response
     {
         $settings = $this->settings->of($account);
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
@@ -185,6 +187,7 @@ final class ClothController extends AbstractController
             'typed' => $entry->typed,
             'faults' => $entry->faults(),
             'inHand' => $cutInHand,
+            'back' => $back,
             'today' => $today,
             'photo' => null === $cloth->photo ? null : $this->shelf->these($account, [$cloth->photo])[0] ?? null,
             'care' => false === $cloth->care?->mayBeWashed() ? [] : (new Care())->of($cloth->fibres),

@@ -60,9 +60,11 @@ final class CutController extends AbstractController
     }
 
     #[Route('/cut/{id}', name: 'cut', methods: ['GET'])]
-    public function show(string $id, #[CurrentUser] Account $account): Response
+    public function show(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        return $this->redirectToRoute('cloth', ['id' => $this->own($account, $id)->cloth->id, '_fragment' => 'cut-'.$id]);
+        $back = Back::path($request);
+
+        return $this->redirectToRoute('cloth', ['id' => $this->own($account, $id)->cloth->id, 'cut' => $id, '_fragment' => 'cut-'.$id] + ('' === $back ? [] : ['back' => $back]));
     }
 
     #[Route('/cut/{id}/ledger', name: 'cut_ledger', methods: ['POST'])]

@@ -56,6 +56,23 @@ final readonly class Stash
         return $named;
     }
 
+    /** @return ?array{Cloth, Cut} one of the account's own */
+    public function cut(Account $account, string $id): ?array
+    {
+        $record = '' === $id ? null : $this->record($account, $id);
+        if (null === $record) {
+            return null;
+        }
+        $cloth = $this->mapper->cloth($record->cloth, $this->settings->of($account)->assumptions);
+        foreach ($cloth->cuts as $cut) {
+            if ($cut->id === $id) {
+                return [$cloth, $cut];
+            }
+        }
+
+        return null;
+    }
+
     public function record(Account $account, string $cut): ?CutRecord
     {
         return $this->cloths->cutOf($account, $cut);

@@ -26,6 +26,9 @@ final class Plan
     /** @var array<string, list<Project>> by account, until something is saved */
     private array $loaded = [];
 
+    /** @var array<string, list<SeasonRecord>> the same */
+    private array $seasons = [];
+
     public function __construct(
         private readonly EntityManagerInterface $entities,
         private readonly ProjectRepository $projects,
@@ -37,13 +40,14 @@ final class Plan
 
     public function onFlush(): void
     {
-        $this->loaded = [];
+        $this->loaded = $this->seasons = [];
     }
 
     /** @return list<SeasonRecord> the earliest first */
     public function seasons(Account $account): array
     {
-        return $this->entities->getRepository(SeasonRecord::class)->findBy(['account' => $account], ['starts' => 'ASC', 'id' => 'ASC']);
+        return $this->seasons[$account->id] ??= $this->entities->getRepository(SeasonRecord::class)
+            ->findBy(['account' => $account], ['starts' => 'ASC', 'id' => 'ASC']);
     }
 
     /**

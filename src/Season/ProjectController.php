@@ -35,6 +35,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/project')]
 final class ProjectController extends AbstractController
 {
+    private const BEFORE = 'project-before-';
+
     public function __construct(
         private readonly ProjectRepository $projects,
         private readonly ProjectMapper $mapper,
@@ -62,7 +64,8 @@ final class ProjectController extends AbstractController
         $rank = \count($this->projects->ranked($season)) + 1;
         [$pattern, $version] = $library->version($account, $request->query->getString('version')) ?? [null, null];
         $roles = $version?->table->roles() ?? [];
-        $blank = new Project('', '', $this->mapper->season($season), $rank, null, $pattern, $version, claims: array_map(static fn (Role $role): Claim => new Claim('', $role), [] === $roles ? [Role::Main] : $roles));
+        [$cloth, $cut] = $this->stash->cut($account, $request->query->getString('cut')) ?? [null, null];
+        $blank = new Project('', '', $this->mapper->season($season), $rank, null, $pattern, $version, claims: array_map(static fn (Role $role): Claim => Role::Main === $role ? new Claim('', $role, $cloth, $cut) : new Claim('', $role), [] === $roles ? [Role::Main] : $roles));
 
         return $this->page($request, null, $blank, [], $seasons, $account);
     }
@@ -100,6 +103,33 @@ final class ProjectController extends AbstractController
         [, $version] = $library->version($account, $library->names($account)[$request->query->getString('name')] ?? '') ?? [null, null];
 
         return new JsonResponse(['sizes' => $version->table->sizes ?? [], 'roles' => array_map(static fn (Role $role): string => $role->value, $version?->table->roles() ?? [])]);
+    }
+
+    /** @param ?array<string, mixed> $before what the form showed; null for a new project */
+    private function offerUndo(Request $request, ProjectRecord $saved, ?array $before): void
+    {
+        $request->getSession()->set(self::BEFORE.$saved->id, ['revision' => $saved->revision, 'values' => $before]);
+        $this->toast->say('{project} is saved.', ['project' => $saved->name], $this->generateUrl(null === $before ? 'project_remove' : 'project_undo', ['id' => $saved->id]));
+    }
+
+    /** The project as it was before it was last saved, unless it was changed since. */
+    #[Route('/{id}/undo', name: 'project_undo', methods: ['POST'])]
+    public function undo(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        /** @var array{revision: int, values: array<string, mixed>}|null $before */
+        $before = $request->getSession()->remove(self::BEFORE.$id);
+        if (null === $before || $before['revision'] !== $record->revision) {
+            $this->toast->say('{project} was changed since, so nothing is undone.', ['project' => $record->name]);
+
+            return $this->redirectToRoute('project', ['id' => $id]);
+        }
+        $seasons = $this->seasons($this->plan->seasons($account));
+        $project = $this->form->read(new Entry($before['values']), $id, $record->rank, $this->mapper->season($record->season), $seasons, $this->people->all($account), $this->form->choices($account), $account);
+        $this->store($project, $record, $account);
+        $this->toast->say('{project} is as it was before.', ['project' => $record->name]);
+
+        return $this->redirectToRoute('project', ['id' => $id]);
     }
 
     /** A role that the envelope asks for is left out on purpose. */
@@ -197,8 +227,9 @@ final class ProjectController extends AbstractController
                 Revision::check($entry, $record->revision);
             }
             if ($entry->isSound()) {
+                $before = null === $record ? null : $this->form->values($project, $choices, $this->settings->of($account)->system);
                 $saved = $this->store($changed, $record, $account);
-                $this->toast->say('{project} is saved.', ['project' => $saved->name]);
+                $this->offerUndo($request, $saved, $before);
 
                 return $this->redirectToRoute('season', ['id' => $saved->season->id, 'project' => $saved->id, '_fragment' => 'p'.$saved->id]);
             }

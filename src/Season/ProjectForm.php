@@ -117,8 +117,9 @@ final readonly class ProjectForm
         $pattern = $version = null;
         $typed = $entry->raw('version');
         if ('' !== $typed) {
-            [$pattern, $version] = $this->library->version($account, $choices['versions'][$typed] ?? '') ?? [null, null];
-            if (null === $version) {
+            $name = $this->meant($entry, 'version', $typed, array_keys($choices['versions']));
+            [$pattern, $version] = $this->library->version($account, $choices['versions'][$name] ?? '') ?? [null, null];
+            if (null === $version && !isset($entry->faults()['version'])) {
                 $entry->fault('version', new Sentence('There is no version called “{text}” in the library: choose one from the list, or add the pattern first.', ['text' => mb_substr($typed, 0, 60)]));
             }
         }
@@ -170,6 +171,25 @@ final readonly class ProjectForm
         return implode(' + ', array_map(static fn (Role $role): string => $role->value, $roles));
     }
 
+    /**
+     * The name that is typed, or the only one that holds all the words typed; several are named, so that one can be chosen.
+     *
+     * @param list<string> $names
+     */
+    private function meant(Entry $entry, string $field, string $typed, array $names): string
+    {
+        if (\in_array($typed, $names, true)) {
+            return $typed;
+        }
+        $words = array_filter(explode(' ', strtr(mb_strtolower($typed), ',', ' ')), static fn (string $word): bool => '' !== $word);
+        $found = array_values(array_filter($names, static fn (string $name): bool => [] === array_filter($words, static fn (string $word): bool => !str_contains(mb_strtolower($name), $word))));
+        if (\count($found) > 1) {
+            $entry->fault($field, new Sentence('“{text}” may be {names}{more}: type a little more.', ['text' => mb_substr($typed, 0, 40), 'names' => implode(' · ', \array_slice($found, 0, 5)), 'more' => \count($found) > 5 ? ' …' : '']));
+        }
+
+        return 1 === \count($found) ? $found[0] : '';
+    }
+
     private function size(Entry $entry, string $field): ?string
     {
         $size = $entry->text($field, 20);
@@ -208,8 +228,8 @@ final readonly class ProjectForm
             $typed = $entry->raw($at.'cut');
             $cloth = $cut = $wish = null;
             if ('own' === $from && '' !== $typed) {
-                [$cloth, $cut] = $cuts[$typed] ?? [null, null];
-                if (null === $cut) {
+                [$cloth, $cut] = $cuts[$this->meant($entry, $at.'cut', $typed, array_keys($cuts))] ?? [null, null];
+                if (null === $cut && !isset($entry->faults()[$at.'cut'])) {
                     $entry->fault($at.'cut', new Sentence('There is no cut called “{text}” in the stash: choose one from the list, or add the cloth first.', ['text' => mb_substr($typed, 0, 60)]));
                 }
             }

@@ -92,7 +92,10 @@ final readonly class SeasonDrawing
         $first = $season->starts->modify('first day of next month');
         while ($first <= $season->ends()) {
             $x = round($season->starts->diff($first)->days / 7 * self::RULER / $season->weeks, 1);
-            if ($x - $months[\count($months) - 1]['x'] >= 26 && $x < self::RULER - 18) {
+            if (1 === \count($months) && $x < 26) {
+                $months = [];
+            }
+            if ([] === $months || ($x - $months[\count($months) - 1]['x'] >= 26 && $x < self::RULER - 18)) {
                 $months[] = ['x' => $x, 'name' => $first->format('M')];
             }
             $first = $first->modify('first day of next month');

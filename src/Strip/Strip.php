@@ -24,7 +24,7 @@ final readonly class Strip
         public string $id,
         public ?Cloth $cloth,
         public float $width,
-        public float $share,
+        public float $room,
         public float $length,
         public float $height,
         public string $edge,

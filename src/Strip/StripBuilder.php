@@ -111,8 +111,8 @@ final class StripBuilder
         return new Strip(
             's'.++$this->drawn,
             $cloth,
-            $width = round($end + ($end > $length ? 64 : 30), 1),
-            round(100 * $width / ($scale->room + 64), 2),
+            round($end + ($end > $length ? 64 : 30), 1),
+            max($scale->room, round($end, 1)) + 64,
             $length,
             round($height, 1),
             null === $cloth ? '' : $this->edge($length, $height, $widthKnown, $torn),

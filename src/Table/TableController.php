@@ -198,7 +198,7 @@ final class TableController extends AbstractController
             $this->entities->persist($record);
             $this->plan->lay($account, $record, $setup->lay->garments, $sound);
             $this->entities->flush();
-            $this->toast->say($sound ? '{lay} is saved: it is the need of what is laid on it.' : '{lay} is saved as it is. It counts once every piece is laid soundly.', ['lay' => $name]);
+            $this->toast->say($sound ? '{lay} is saved: its projects count this length now.' : '{lay} is saved as it is. It counts once every piece is laid and none lies over another.', ['lay' => $name]);
 
             return ['url' => $this->generateUrl('table_lay', ['id' => $record->id])];
         }, $request);

@@ -46,7 +46,7 @@ final class NotionPagesTest extends PageTestCase
         self::assertStringContainsString('Nothing is typed yet', self::says($this->send('Put them into the tins', ['lines' => " \n"])));
         $this->browser->request('GET', '/notions/'.$notion->id);
         self::assertResponseStatusCodeSame(404);
-        foreach (['/notions/'.$notion->id.'/remove', '/notions/'.$notion->id.'/restore', '/notions/undo?ids='.$notion->id] as $path) {
+        foreach (['/notions/'.$notion->id.'/remove', '/notions/'.$notion->id.'/restore'] as $path) {
             $this->get('/notions');
             $this->post($path);
             self::assertResponseStatusCodeSame(404);
@@ -82,10 +82,8 @@ final class NotionPagesTest extends PageTestCase
     {
         $project = $this->workroom($this->demo())->projects[0]->id;
         $this->browser->loginUser($this->account());
-        foreach (['', '/undo'] as $end) {
-            $this->get('/notions');
-            $this->post('/notions/use/'.$project.$end);
-            self::assertResponseStatusCodeSame(404);
-        }
+        $this->get('/notions');
+        $this->post('/notions/use/'.$project);
+        self::assertResponseStatusCodeSame(404);
     }
 }

@@ -88,9 +88,18 @@ final readonly class Tape
         return match (true) {
             System::Metric === $this->system && $small < Unit::Metre->value => $this->decimal($length, Unit::Centimetre, 1, 0, Rounding::Nearest).' cm',
             System::Metric === $this->system => $this->decimal($length, Unit::Metre, 3, 2, Rounding::Nearest).' m',
-            2 * $small < Unit::Yard->value => $this->decimal($length, Unit::Inch, 2, 0, Rounding::Nearest).' in',
-            default => $this->decimal($length, Unit::Yard, 3, 0, Rounding::Nearest).' yd',
+            default => $this->yardsAndInches($length),
         };
+    }
+
+    /** "1 yd 35⅞ in", to the nearest eighth of an inch: as a tape says it. */
+    private function yardsAndInches(Length $length): string
+    {
+        $eighths = Rounding::Nearest->divide(abs($length->micrometres), self::EIGHTH_INCH);
+        [$yards, $rest] = [intdiv($eighths, 288), $eighths % 288];
+        $parts = array_filter([$yards > 0 ? $yards.' yd' : '', $rest > 0 || 0 === $yards ? $this->eighths($rest).' in' : ''], static fn (string $part): bool => '' !== $part);
+
+        return $this->minus($length->micrometres).implode(' ', $parts);
     }
 
     /** A decimal with at most $places, of which trailing noughts are dropped down to $least. */

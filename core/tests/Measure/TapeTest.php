@@ -47,8 +47,8 @@ final class TapeTest extends TestCase
         yield 'half a yard' => ['½ yd', System::Imperial, Figure::needed(Length::of('17.99', Unit::Inch))];
         yield 'nothing' => ['0 in', System::Imperial, Figure::owned(Length::zero())];
         yield 'an imperial width' => ['54 in', System::Imperial, Figure::width(Length::of('54', Unit::Inch))];
-        yield 'yards in the working' => ['3.434 yd', System::Imperial, Figure::exact($metres('3.1404'))];
-        yield 'inches in the working' => ['2.36 in', System::Imperial, Figure::exact($metres('0.06'))];
+        yield 'yards in the working' => ['3 yd 15⅝ in', System::Imperial, Figure::exact($metres('3.1404'))];
+        yield 'inches in the working' => ['2⅜ in', System::Imperial, Figure::exact($metres('0.06'))];
     }
 
     public function testWhatIsShownForTypingReadsBackTheSame(): void
