@@ -1,6 +1,8 @@
 import { defineConfig } from '@playwright/test';
 
 const port = 8398;
+export const baseURL = `http://127.0.0.1:${port}`;
+export const data = `${import.meta.dirname}/var/e2e-data`;
 
 export default defineConfig({
     testDir: 'e2e',
@@ -12,7 +14,7 @@ export default defineConfig({
     timeout: 60_000,
     reporter: [['list', { printSteps: false }]],
     use: {
-        baseURL: `http://127.0.0.1:${port}`,
+        baseURL,
         viewport: { width: 1280, height: 800 },
         locale: 'en-GB',
         launchOptions: {
@@ -21,9 +23,9 @@ export default defineConfig({
         },
     },
     webServer: {
-        command: `bin/octavum start --port ${port} --fresh`,
-        url: `http://127.0.0.1:${port}/sign-in`,
-        env: { OCTAVUM_DATA: `${import.meta.dirname}/var/e2e-data` },
+        command: `mkdir -p ${data}/compiled && bin/octavum start --port ${port} --fresh`,
+        url: `${baseURL}/sign-in`,
+        env: { OCTAVUM_DATA: data },
         timeout: 120_000,
     },
 });

@@ -29,7 +29,7 @@ test('a document with faults lists each with its place, and changes nothing', as
     await expect(page.getByText('The lockers are empty so far')).toBeVisible();
 });
 
-test('the password is changed, and signing in again takes the new one', async ({ empty: page }) => {
+test('the password is changed, and signing in again takes the new one', async ({ newcomer: page }) => {
     await open(page, '/settings');
     const address = await page.locator('.head p').textContent();
     await page.getByLabel('Password now').first().fill('four quiet lockers');
@@ -46,7 +46,7 @@ test('the password is changed, and signing in again takes the new one', async ({
     await expect(page.getByRole('heading', { name: 'Your first season' })).toBeVisible();
 });
 
-test('an account is deleted only by who says so twice', async ({ empty: page }) => {
+test('an account is deleted only by who says so twice', async ({ newcomer: page }) => {
     await open(page, '/settings');
     await page.getByLabel('Type the word delete').fill('delete');
     await page.getByRole('button', { name: 'Delete the account and all its data' }).click();
@@ -77,7 +77,7 @@ test('two tabs on one cut: the later one is asked, and loses nothing', async ({ 
 test('someone who thinks in yards plans from an empty workroom on a phone', async ({ empty: page }) => {
     await page.setViewportSize({ width: 390, height: 844 });
     await open(page, '/settings');
-    await page.getByLabel('Units').selectOption('imperial');
+    await page.getByLabel('Units', { exact: true }).selectOption('imperial');
     await page.getByRole('button', { name: 'Save the settings' }).click();
     await open(page, '/season/new');
     await page.getByLabel('Name', { exact: true }).fill('Thaw');

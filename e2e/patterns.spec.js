@@ -70,10 +70,12 @@ test('a box of patterns is typed by keyboard, and one that is owned already is s
 test('alterations kept for someone are counted into a project', async ({ demo: page }) => {
     await open(page, '/season');
     await page.getByRole('link', { name: 'Towpath coat', exact: true }).first().click();
+    const kept = page.getByRole('listitem').filter({ hasText: 'Lengthen the body by 3 cm, the lay 6 cm longer' });
     await expect(page.getByText('26 cm missing')).toBeVisible();
-    await page.getByRole('button', { name: 'Count them in' }).click();
+    await kept.getByRole('button', { name: 'Count it in' }).click();
     await expect(page.getByText('32 cm missing')).toBeVisible();
-    await expect(page.getByLabel('What', { exact: true }).first()).toHaveValue('Lengthen the body by 3 cm');
+    await kept.getByRole('button', { name: 'Leave it out' }).click();
+    await expect(page.getByText('26 cm missing')).toBeVisible();
 });
 
 test('patterns are left out by what they ask for, and one is printed as a card', async ({ demo: page }) => {

@@ -75,7 +75,7 @@ test('ticked cloths are moved at once, and the filter is kept', async ({ demo: p
 
 test('notions are put into the tins and taken for a project', async ({ demo: page }) => {
     await open(page, '/shopping');
-    await expect(page.locator('#notions')).toContainText('10 buttons 11 mm: 7 here, 3 to buy.');
+    await expect(page.locator('#notions')).toContainText('10 buttons 11 mm: 7 of one look here, 3 to buy that match, or a set.');
     await page.getByRole('link', { name: 'What is in the tins' }).click();
     await page.getByLabel(/Put in, a line each/).fill('4 shell buttons 11 mm, tin 2');
     await page.getByRole('button', { name: 'Put them into the tins' }).click();

@@ -117,10 +117,11 @@ test('a project is planned with the mouse, and the answer stands beside it befor
 
 test('a snag is cleared where it stands', async ({ demo: page }) => {
     const snag = page.locator('.snag', { hasText: 'Midnight sateen is not washed yet' });
+    await page.locator('.margin summary', { hasText: 'more' }).click();
     await snag.getByRole('button', { name: 'Mark as washed' }).click();
     await expect(page.getByText('Midnight sateen is washed but not measured again')).toBeVisible();
     await page.getByRole('button', { name: 'undo' }).click();
-    await expect(page.getByText('The last entry for Midnight sateen is undone.')).toBeVisible();
+    await expect(page.getByText('That is undone; what was written since stays.')).toBeVisible();
 });
 
 test('on a phone the working unfolds beneath its figure', async ({ demo: page }) => {

@@ -24,7 +24,7 @@ test('a tee is laid by machine in every way, and the best one is named', async (
     await lay(page, 'Fern tee');
     await page.getByLabel('Seconds to search').selectOption('2');
     await page.getByRole('button', { name: 'Lay it by machine' }).click();
-    await expect(answer(page)).toContainText('Every piece lies soundly', { timeout: 15000 });
+    await expect(answer(page)).toContainText('Every piece is laid, none over another', { timeout: 15000 });
     await expect(answer(page)).toContainText('both selvages to the middle');
     await expect(page.locator('.mat-piece')).toHaveCount(4);
     await page.getByLabel('How the cloth is laid').selectOption('gate');
@@ -43,17 +43,17 @@ test('a lay made with the mouse is judged, mended, saved, reopened and printed, 
     await expect(answer(page)).toContainText('Sleeve 1 and Sleeve 2 overlap');
     await expect(page.locator('.mat-piece.is-bad')).toHaveCount(2);
     await drag(page, piece(page, 'Sleeve 2'), 470, 330);
-    await expect(answer(page)).toContainText('Every piece lies soundly');
+    await expect(answer(page)).toContainText('Every piece is laid, none over another');
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(answer(page)).toContainText('overlap');
     await page.getByRole('button', { name: 'Redo' }).click();
-    await expect(answer(page)).toContainText('Every piece lies soundly');
+    await expect(answer(page)).toContainText('Every piece is laid, none over another');
     await page.getByLabel('Name of the lay').fill('Tee by hand');
     await page.getByRole('button', { name: 'Save the lay' }).click();
-    await expect(page.getByText('Tee by hand is saved: it is the need of what is laid on it.')).toBeVisible();
+    await expect(page.getByText('Tee by hand is saved: its projects count this length now.')).toBeVisible();
     await ready(page);
     await expect(page.locator('.mat-piece')).toHaveCount(4);
-    await expect(answer(page)).toContainText('Every piece lies soundly');
+    await expect(answer(page)).toContainText('Every piece is laid, none over another');
     await page.getByRole('link', { name: 'Print' }).click();
     await expect(page.getByRole('row')).toHaveCount(5);
     await expect(page.getByRole('columnheader', { name: 'From the cut end' })).toBeVisible();
@@ -71,7 +71,7 @@ test('a lay made with the keyboard alone is saved and reopened', async ({ demo: 
         await page.keyboard.press('Enter');
         await expect(piece(page, name)).toBeFocused();
     }
-    await expect(answer(page)).toContainText('Every piece lies soundly');
+    await expect(answer(page)).toContainText('Every piece is laid, none over another');
     const before = await piece(page, 'Sleeve 2').getAttribute('aria-label');
     await page.keyboard.press('Shift+ArrowRight');
     await page.keyboard.press('ArrowRight');
@@ -106,7 +106,7 @@ test('locked pieces stay while the machine lays the rest; three garments share t
     await page.getByLabel('How the cloth is laid').selectOption('flat');
     await page.getByRole('button', { name: 'Lay it by machine' }).click();
     await expect(answer(page)).toContainText('Which piece from which cut', { timeout: 20000 });
-    await expect(answer(page)).toContainText('Every piece lies soundly');
+    await expect(answer(page)).toContainText('Every piece is laid, none over another');
     const first = page.locator('.mat-piece').first();
     await first.focus();
     await page.keyboard.press('l');
@@ -114,7 +114,7 @@ test('locked pieces stay while the machine lays the rest; three garments share t
     await page.getByRole('button', { name: 'Lay it by machine' }).click();
     await expect(page.getByRole('button', { name: 'Lay it by machine' })).toBeVisible({ timeout: 20000 });
     await expect(page.locator('.mat-piece.is-locked')).toHaveAttribute('transform', at);
-    await expect(answer(page)).toContainText('Every piece lies soundly');
+    await expect(answer(page)).toContainText('Every piece is laid, none over another');
 });
 
 test('a way of laying that cannot be is refused with its reason', async ({ demo: page }) => {

@@ -5,6 +5,16 @@ declare(strict_types=1);
 // For PHP's built-in server: a file that exists is served as it is, everything else by the application.
 $path = parse_url((string) $_SERVER['REQUEST_URI'], \PHP_URL_PATH);
 $file = __DIR__.(is_string($path) ? rawurldecode($path) : '/');
+$type = ['css' => 'text/css', 'js' => 'text/javascript', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml', 'png' => 'image/png'];
+if (is_string($path) && preg_match('~^/assets/[\w./-]+-[\w-]{7}\.(css|js|woff2|svg|png)$~', $path, $named) && !str_contains($path, '..') && is_file($file)) {
+    // a file that is named by its contents need be fetched once only
+    header('Content-Type: '.$type[$named[1]]);
+    header('Content-Length: '.filesize($file));
+    header('Cache-Control: public, max-age=31536000, immutable');
+    readfile($file);
+
+    return true;
+}
 if (is_file($file) && !str_ends_with($file, '.php')) {
     return false;
 }

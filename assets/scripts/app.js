@@ -53,4 +53,10 @@ addEventListener('resize', letBoxesScroll);
 new MutationObserver(letBoxesScroll).observe(document.getElementById('main'), { childList: true, subtree: true });
 
 Alpine.start();
+// What was unfolded is found unfolded when the page comes back, for as long as the tab is open.
+document.querySelectorAll('details[data-stays]').forEach((fold) => {
+    fold.open = sessionStorage.getItem(fold.dataset.stays) === 'open';
+    fold.addEventListener('toggle', () => sessionStorage.setItem(fold.dataset.stays, fold.open ? 'open' : ''));
+});
+
 document.documentElement.dataset.ready = 'yes';
