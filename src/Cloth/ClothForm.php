@@ -27,6 +27,7 @@ use Octavum\Core\Cloth\TestKind;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Haul\Words;
+use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Sentence;
@@ -94,8 +95,8 @@ final readonly class ClothForm
         $full = $entry->length('width', $settings->system->widthUnit());
         $selvage = $entry->length('selvage', $settings->system->widthUnit()) ?? $settings->assumptions->selvage;
         $knowledge = $entry->choice('fibresKnown', Knowledge::class) ?? Knowledge::Unknown;
-        if (null !== $full && Length::of('4', Unit::Metre)->isLessThan($full)) {
-            $entry->fault('width', new Sentence('No loom is that wide: type a width up to 4 m, such as 140 cm or 54 in.'));
+        if (null !== $full && !Width::isBelievable($full)) {
+            $entry->fault('width', new Sentence('{width} is no width of a cloth: type one from 20 to 330 cm, such as 140 cm or 54 in.', ['width' => Figure::exact($full)]));
         }
 
         if (null === $full && '' !== $entry->raw('selvage')) {

@@ -87,7 +87,8 @@ final class ClothPagesTest extends PageTestCase
         yield 'a negative width' => [['width' => '-140'], 'below zero'];
         yield 'a width of nothing' => [['width' => '0'], 'more than zero'];
         yield 'forty kilometres' => [['cuts' => [['length' => '40000 m']]], 'longer than any bolt'];
-        yield 'a width for a hangar' => [['width' => '9 m'], 'No loom is that wide'];
+        yield 'a width for a hangar' => [['width' => '9 m'], '9.00 m is no width of a cloth'];
+        yield 'metres typed where centimetres were meant' => [['width' => '1.4 cm'], 'type one from 20 to 330 cm'];
         yield 'emoji' => [['width' => '🧵🧵'], 'cannot be read as a length'];
         yield 'a tag' => [['width' => '<script>alert(1)</script>'], 'cannot be read as a length'];
         yield 'fibres of 120 %' => [['fibres' => '80 cotton 40 linen'], 'add up to 120 %'];
@@ -97,7 +98,7 @@ final class ClothPagesTest extends PageTestCase
         yield 'a colour nobody knows' => [['colour1' => 'sparkle'], '“sparkle” is not a colour known here'];
         yield 'a shrinkage of 300 %' => [['shrinkAlong' => '300'], '300 % is not a share'];
         yield 'a selvage without a width' => [['selvage' => '2 cm'], 'The selvage is taken from the width'];
-        yield 'selvages wider than the cloth' => [['width' => '5 cm', 'selvage' => '3 cm'], 'leave nothing'];
+        yield 'selvages wider than the cloth' => [['width' => '25 cm', 'selvage' => '13 cm'], 'leave nothing'];
     }
 
     public function testFieldsOfAStrangeShapeDoNoHarm(): void

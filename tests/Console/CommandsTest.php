@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Console;
 
+use Octavum\Account\AccountRepository;
 use Octavum\Tests\PageTestCase;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
@@ -50,6 +51,19 @@ final class CommandsTest extends PageTestCase
         self::assertSame('', $check->getDisplay());
         self::assertStringContainsString('/cloths/0/width  A length is a number of millimetres, found “wide”.', $check->getErrorOutput());
         self::assertStringContainsString('There is no readable file', $this->command('octavum:check', ['file' => '/nowhere'])->getErrorOutput());
+    }
+
+    public function testTheDemoIsPutIntoAnAccountOfItsOwnAndOutAgain(): void
+    {
+        $own = ['--account' => 'copy@example.org', '--password' => 'four quiet lockers'];
+        $this->command('octavum:demo', $own);
+        $account = $this->service(AccountRepository::class)->findOneBy(['email' => 'copy@example.org']) ?? self::fail('No account was made.');
+        self::assertFalse($account->demo, 'it is opened with its password');
+        self::assertCount(42, $this->workroom($account)->cloths);
+        $this->command('octavum:demo', $own + ['--empty' => true]);
+        self::assertSame([], $this->workroom($account)->cloths);
+        self::assertNull($this->fresh($account)->replaced);
+        self::assertSame('', $this->command('octavum:demo', [])->getDisplay(), 'there is an account already');
     }
 
     public function testExportAndImport(): void

@@ -44,6 +44,13 @@ final class SeasonDrawingTest extends TestCase
         self::assertSame([['x' => 0.0, 'name' => 'Mar'], ['x' => 53.1, 'name' => 'Apr'], ['x' => 104.6, 'name' => 'May']], $months);
     }
 
+    public function testASeasonThatBeginsOnTheLastOfAMonthSkipsNone(): void
+    {
+        $project = new Project('A', 'A', Plan::season(starts: '2027-01-30'), 1, minutes: 60);
+        $months = (new SeasonDrawing(new StripBuilder()))->of(Plan::check($project), new Settings())['months'];
+        self::assertSame(['Feb', 'Mar', 'Apr'], array_column($months, 'name'));
+    }
+
     /** @return list<array{x: float, width: float, deadline: ?float}> */
     private function rows(Project ...$projects): array
     {

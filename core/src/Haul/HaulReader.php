@@ -23,6 +23,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
+use Octavum\Core\Measure\Width;
 
 /**
  * Reads a cloth from one line, the way people note what they bought: "1.8m 142cm cotton drill 240gsm bottle green, 6.40/half
@@ -40,7 +41,6 @@ final class HaulReader
     /** Full widths in micrometres between which a figure is likely to be a width. */
     private const WIDTHS = [600_000, 3_300_000];
 
-    private const NARROWEST = 200_000;
     private const LONGEST = 100_000_000;
 
     private string $rest = '';
@@ -345,7 +345,7 @@ final class HaulReader
      */
     private function believable(?Length $length, ?Length $width): array
     {
-        if (null !== $width && ($width->micrometres < self::NARROWEST || $width->micrometres > self::WIDTHS[1])) {
+        if (null !== $width && !Width::isBelievable($width)) {
             $this->doubts[] = new Sentence('{width} is no width of a cloth: one is 20 to 330 cm wide', ['width' => Figure::exact($width)]);
             $width = null;
         }

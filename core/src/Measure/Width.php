@@ -7,6 +7,9 @@ namespace Octavum\Core\Measure;
 /** The width of a cloth: full, as sold, and what is left between the selvages. */
 final readonly class Width
 {
+    /** In micrometres: nothing narrower or wider is sold as cloth. */
+    private const BETWEEN = [200_000, 3_300_000];
+
     private function __construct(public Length $full, public Length $selvage)
     {
     }
@@ -19,6 +22,12 @@ final readonly class Width
         }
 
         return new self($full, $selvage);
+    }
+
+    /** Whether a cloth can be so wide: 20 to 330 cm. */
+    public static function isBelievable(Length $full): bool
+    {
+        return $full->micrometres >= self::BETWEEN[0] && $full->micrometres <= self::BETWEEN[1];
     }
 
     public function usable(): Length

@@ -51,7 +51,7 @@ final readonly class Estimator
         $size = $wanted->largestSize();
         $choice = $wanted->version->table->choose($wanted->role, $size, $on->width, $on->oneWay, $this->assumptions->rowTolerance);
         if (null === $choice) {
-            return new Unknown(Missing::Row, new Sentence('The table of version {version} has no length for {role} in size {size}: add it from the envelope.', ['version' => $wanted->version->name, 'role' => $wanted->role->value, 'size' => $size]), $this->guess($wanted, $wanted->version, $on));
+            return new Unknown(Missing::Row, new Sentence('The table of version {version} has no length for {role} in size {size}: add it from the envelope.', ['version' => $wanted->version->name, 'role' => new Sentence($wanted->role->value), 'size' => $size]), $this->guess($wanted, $wanted->version, $on));
         }
 
         return $this->fromRow($wanted, $wanted->version, $on, $on->width, $choice);

@@ -365,7 +365,7 @@ final readonly class SeasonCheck
         $planned = array_map(static fn (Claim $claim): Role => $claim->role, $project->claims);
         foreach ([] === $project->claims ? [] : ($project->version?->table->roles() ?? []) as $role) {
             if (!\in_array($role, [...$planned, ...$project->declined], true)) {
-                $snags[] = new Snag(Severity::Note, new Sentence('{project}: the envelope also asks for {role}, and none is planned.', $with + ['role' => $role->value]), Action::PlanRole, $project->id.' '.$role->value);
+                $snags[] = new Snag(Severity::Note, new Sentence('{project}: the envelope also asks for {role}, and none is planned.', $with + ['role' => new Sentence($role->value)]), Action::PlanRole, $project->id.' '.$role->value);
             }
         }
         if (null !== $project->pattern && Ownership::Owned !== $project->pattern->ownership) {
@@ -403,7 +403,7 @@ final readonly class SeasonCheck
     {
         $missing = array_map(static fn (NotionAnswer $answer): string => $answer->text, array_filter($answers, static fn (NotionAnswer $answer): bool => false === $answer->enough));
 
-        return [] === $this->notions || [] === $missing ? [] : [new Snag(Severity::Note, new Sentence('{project}: {notions} {count, plural, one {is} other {are}} not here, or not enough.', ['project' => $project->name, 'notions' => implode(', ', $missing), 'count' => \count($missing)]), Action::BuyNotions, $project->season->id)];
+        return [] === $this->notions || [] === $missing ? [] : [new Snag(Severity::Note, new Sentence('{project}: not here, or not enough: {notions}.', ['project' => $project->name, 'notions' => implode(', ', $missing)]), Action::BuyNotions, $project->season->id)];
     }
 
     /** @return list<Snag> pieces the copy lacks, and alterations that are not drawn on it */
@@ -463,6 +463,6 @@ final readonly class SeasonCheck
 
     private function snag(Severity $severity, string $message, Project $project, Claim $claim, Action $action, string $subject): Snag
     {
-        return new Snag($severity, new Sentence($message, ['project' => $project->name, 'role' => $claim->role->value]), $action, $subject);
+        return new Snag($severity, new Sentence($message, ['project' => $project->name, 'role' => new Sentence($claim->role->value)]), $action, $subject);
     }
 }
