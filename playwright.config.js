@@ -7,7 +7,7 @@ export const data = `${import.meta.dirname}/var/e2e-data`;
 export default defineConfig({
     testDir: 'e2e',
     outputDir: 'var/playwright',
-    workers: 2,
+    workers: 3,
     fullyParallel: true,
     forbidOnly: true,
     expect: { timeout: 10_000 },
