@@ -11,7 +11,7 @@ final readonly class Strip
 {
     /**
      * @param ?Cloth     $cloth      null for cloth still to be bought
-     * @param float      $width      of the whole drawing
+     * @param float      $room       width of the whole drawing
      * @param float      $length     of the cloth along x
      * @param float      $height     of the cloth along y
      * @param string     $edge       path of the cloth's outline; empty where none is owned
@@ -23,7 +23,6 @@ final readonly class Strip
     public function __construct(
         public string $id,
         public ?Cloth $cloth,
-        public float $width,
         public float $room,
         public float $length,
         public float $height,

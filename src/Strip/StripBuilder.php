@@ -111,7 +111,6 @@ final class StripBuilder
         return new Strip(
             's'.++$this->drawn,
             $cloth,
-            round($end + ($end > $length ? 64 : 30), 1),
             max($scale->room, round($end, 1)) + 64,
             $length,
             round($height, 1),
