@@ -53,6 +53,10 @@ addEventListener('resize', letBoxesScroll);
 new MutationObserver(letBoxesScroll).observe(document.getElementById('main'), { childList: true, subtree: true });
 
 Alpine.start();
+// What is printed shows its working: it cannot be unfolded on paper.
+addEventListener('beforeprint', () => document.querySelectorAll('#answer details:not([open])').forEach((fold) => { fold.open = true; fold.dataset.printed = ''; }));
+addEventListener('afterprint', () => document.querySelectorAll('details[data-printed]').forEach((fold) => { fold.open = false; delete fold.dataset.printed; }));
+
 // What was unfolded is found unfolded when the page comes back, for as long as the tab is open.
 document.querySelectorAll('details[data-stays]').forEach((fold) => {
     fold.open = sessionStorage.getItem(fold.dataset.stays) === 'open';
