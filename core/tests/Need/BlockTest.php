@@ -57,6 +57,27 @@ final class BlockTest extends TestCase
         self::assertFalse((new Block())->isCalibrated(new RequirementTable(['14'], []), '14'));
     }
 
+    /** @param list<string> $sizes */
+    #[DataProvider('tables')]
+    public function testSizesThatMayBeAWomansAreCountedAsHers(bool $small, array $sizes, string $size, bool $said = false): void
+    {
+        $need = (new Block())->need(Garment::Dress, new RequirementTable($sizes, []), Role::Main, $size, Length::ofMillimetres(1380), false, $said);
+        self::assertNotNull($need);
+        self::assertSame($small, $need->millimetres() < 0.8 * (int) $this->need(Garment::Dress, [], 1380), (string) $need->millimetres());
+    }
+
+    /** @return iterable<string, array{0: bool, 1: list<string>, 2: string, 3?: bool}> */
+    public static function tables(): iterable
+    {
+        yield 'a woman’s 4 to 12' => [false, ['4', '6', '8', '10', '12'], '8'];
+        yield 'a woman’s 8 to 16' => [false, ['8', '10', '12', '14', '16'], '12'];
+        yield 'the same, said to be a child’s' => [true, ['4', '6', '8', '10', '12'], '8', true];
+        yield 'years, one after the other' => [true, ['3', '4', '5', '6', '7', '8'], '5'];
+        yield 'years by name' => [true, ['4 y', '6 y', '8 y'], '6 y'];
+        yield 'months' => [true, ['6 m', '12 m', '18 m'], '12 m'];
+        yield 'letters' => [false, ['S', 'M', 'L'], 'M'];
+    }
+
     /** @param array<int, int> $printed millimetres by full width */
     private function need(Garment $garment, array $printed, int $usable): ?int
     {

@@ -16,6 +16,7 @@ use Octavum\Core\Measure\Width;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\TestCase;
 
@@ -33,6 +34,17 @@ final class WaysOutTest extends TestCase
     {
         $said = $this->said([Plan::cut('1.5', true, 'a'), Plan::cut('3', true, 'b')], '2.4');
         self::assertSame(['Another cut of it has 2.94 m free to cut from, and would do alone.'], $said);
+    }
+
+    public function testACutThatAnotherProjectHasIsNotOffered(): void
+    {
+        $cloth = new Cloth('c', 'Lawn', Width::of(Length::ofMetres('1.4'), Length::of('1', Unit::Centimetre)), fibres: FibreMix::of(['cotton' => 100], Knowledge::Label), cuts: [Plan::cut('1.5', true, 'a'), Plan::cut('3', true, 'b')]);
+        $version = Plan::version(['140 cm' => '2.4']);
+        $first = Plan::project('First', 1, null, Plan::claim($cloth, 1, '1'));
+        $second = Plan::project('Second', 2, $version, Plan::claim($cloth));
+        $offered = static fn (Project ...$projects): bool => array_any(Plan::check(...$projects)->projects, static fn (ProjectAnswer $answer): bool => str_contains(implode(' ', $answer->roles[0]->waysOut), 'would do alone'));
+        self::assertFalse($offered($first, $second), '1.94 m are left of the longer');
+        self::assertTrue($offered($second), 'nobody else has it');
     }
 
     public function testCutsAreSpokenOfOnlyWhenTogetherTheyWouldSeemEnough(): void

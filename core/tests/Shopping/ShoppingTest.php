@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Shopping;
 
+use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Measure\Assumptions;
@@ -12,6 +13,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Tape;
+use Octavum\Core\Measure\Width;
 use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Unknown;
@@ -65,6 +67,24 @@ final class ShoppingTest extends TestCase
         self::assertSame(257_600, $items[0]->missing?->micrometres);
         $asked = array_map(static fn (array $row): array => [$row['width']->millimetres(), $row['ask'] instanceof Ask ? $row['ask']->length->millimetres() : 0], $items[1]->asks);
         self::assertSame([[1120, 2900], [1400, 2900], [1500, 2300]], \array_slice($asked, 1), '2.60 / 0.94 + 0.06 = 2.826 → 2.90');
+    }
+
+    public function testMoreOfAShortClothIsAskedForAtItsOwnWidth(): void
+    {
+        $season = Plan::check(Plan::project('Coat', 1, Plan::version(['115 cm' => '2.60', '150 cm' => '2.10']), Plan::claim(Plan::cloth('137 cm', '2.50'))));
+        $item = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($season)[0];
+        self::assertSame([900.0, 1120.0, 1370.0, 1400.0, 1500.0], array_map(static fn (array $row): float => (float) $row['width']->millimetres(), $item->asks));
+        $own = $item->asks[2]['ask'];
+        self::assertInstanceOf(Ask::class, $own);
+        self::assertSame(2800, $own->length->millimetres(), '2.60 / 0.96 + 0.06 = 2.769 → 2.80');
+    }
+
+    public function testWhatAnOwnedCutSettlesAloneIsNotBought(): void
+    {
+        $cloth = new Cloth('c', 'Lawn', Width::of(Length::ofMetres('1.4'), Length::ofMetres('0.01')), fibres: FibreMix::of(['cotton' => 100], Knowledge::Label), cuts: [Plan::cut('1.5', true, 'a'), Plan::cut('3', true, 'b')]);
+        $season = Plan::check(Plan::project('Coat', 1, Plan::version(['140 cm' => '2.4']), Plan::claim($cloth)));
+        self::assertSame('b', $season->projects[0]->roles[0]->otherCut?->id);
+        self::assertSame([], (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($season)[0]->asks);
     }
 
     public function testWhatCannotBeWorkedOutIsNotOnTheListWithANumber(): void
