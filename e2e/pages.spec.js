@@ -51,6 +51,16 @@ for (const [device, viewport] of Object.entries({ desk: { width: 1280, height: 8
     });
 }
 
+test('no room scrolls sideways at any width between a phone and a desk', async ({ demo: page }) => {
+    for (const room of ['/season', '/cloth', '/patterns', '/table', '/shopping', '/people']) {
+        await open(page, room);
+        for (const width of [340, 700, 861, 900, 1024, 1180, 1181]) {
+            await page.setViewportSize({ width, height: 800 });
+            await test.step(`${room} at ${width}`, () => expectNoSidewaysScroll(page));
+        }
+    }
+});
+
 test('the demo workroom opens with one button', async ({ page }) => {
     await open(page, '/sign-in');
     await page.getByRole('button', { name: 'Open the demo workroom' }).click();
