@@ -27,19 +27,20 @@ final readonly class FibreMix
      */
     public static function of(array $shares, Knowledge $knowledge): self
     {
+        $named = [] === array_filter($shares, static fn (int $share): bool => 0 !== $share);
         foreach ($shares as $fibre => $share) {
             if (null === Fibre::tryFrom($fibre)) {
                 throw new Unreadable(new Sentence('“{fibre}” is not a fibre known here: choose one of {fibres}.', ['fibre' => $fibre, 'fibres' => implode(', ', array_column(Fibre::cases(), 'value'))]));
             }
-            if (($share < 1 || $share > 100) && 0 !== max([0, ...$shares])) {
+            if (!$named && ($share < 1 || $share > 100)) {
                 throw new Unreadable(new Sentence('{share} % of {fibre} is not a share: type a whole number from 1 to 100.', ['share' => $share, 'fibre' => $fibre]));
             }
         }
         $sum = array_sum($shares);
-        if (0 !== max([0, ...$shares]) && 100 !== $sum) {
+        if (!$named && 100 !== $sum) {
             throw new Unreadable(new Sentence('The fibres add up to {sum} %, not 100 %: correct the shares, or leave all of them empty if they are not known.', ['sum' => $sum]));
         }
-        if (1 === \count($shares) && 0 === max($shares)) {
+        if ($named && 1 === \count($shares)) {
             $shares = array_fill_keys(array_keys($shares), 100);
         }
         arsort($shares);

@@ -57,6 +57,13 @@ final class ClothTest extends TestCase
         FibreMix::of(['cotton' => 80, 'linen' => 40], Knowledge::Label);
     }
 
+    public function testAShareBelowNoughtIsNoShareAlsoAlone(): void
+    {
+        $this->expectException(Unreadable::class);
+        $this->expectExceptionMessage('-5 % of cotton is not a share');
+        FibreMix::of(['cotton' => -5], Knowledge::Label);
+    }
+
     public function testAFibreNobodyKnowsIsNamed(): void
     {
         $this->expectException(Unreadable::class);
