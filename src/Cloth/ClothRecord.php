@@ -131,23 +131,4 @@ class ClothRecord
         $this->id = (string) new Ulid();
         $this->cuts = new ArrayCollection();
     }
-
-    /** @return array<string, list<array{on: string, kind: string, length?: float|int, note?: string}>> by cut, to be put back by takeLedgers */
-    public function ledgers(): array
-    {
-        $ledgers = [];
-        foreach ($this->cuts as $cut) {
-            $ledgers[$cut->id] = $cut->ledger;
-        }
-
-        return $ledgers;
-    }
-
-    /** @param array<string, list<array{on: string, kind: string, length?: float|int, note?: string}>> $ledgers by cut */
-    public function takeLedgers(array $ledgers): void
-    {
-        foreach ($this->cuts as $cut) {
-            $cut->ledger = $ledgers[$cut->id] ?? $cut->ledger;
-        }
-    }
 }

@@ -9,6 +9,7 @@ use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
+use Octavum\Core\Pattern\Span;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -19,9 +20,6 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class Entry
 {
-    private const NUMBERS = ['' => 1, 'a' => 1, 'an' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5];
-    /** Minutes of sewing: the workroom's rules, section 13. */
-    private const SPANS = ['evening' => 150, 'day' => 360, 'weekend' => 600];
     private const LONGEST_TEXT = 10_000;
 
     /** @var array<string, Sentence> by field */
@@ -167,7 +165,8 @@ final class Entry
             return null;
         }
         $minutes = match (true) {
-            1 === preg_match('/^(?:(an?|one|two|three|four|five|\d{1,2})\s)?(evening|day|weekend)s?$/', $text, $part) => (self::NUMBERS[$part[1]] ?? (int) $part[1]) * self::SPANS[$part[2]],
+            null !== Span::minutes($text) => Span::minutes($text),
+            1 === preg_match('/^(\d{1,2})\s(\w+)$/', $text, $part) && null !== Span::minutes($part[2]) => (int) $part[1] * Span::minutes($part[2]),
             1 === preg_match('/^(\d{0,4}(?:\.\d{1,2})?)\s*(?:h|hours?)?$/', $text, $part) && '' !== $part[1] && '.' !== $part[1] => (int) round(60 * (float) $part[1]),
             1 === preg_match('/^(\d{1,4})\s*(?:h|hours?|:)\s*(\d{1,2})\s*(?:m|min|minutes)?$/', $text, $part) => 60 * (int) $part[1] + (int) $part[2],
             1 === preg_match('/^(\d{1,5})\s*(?:m|min|minutes)$/', $text, $part) => (int) $part[1],

@@ -115,14 +115,14 @@ final class Plan
         return null === $record?->removedAt ? $record : null;
     }
 
-    /** @return ?list<string> what a project's envelope asks for besides cloth; null when it is not there, or nothing is left to change */
-    public function takeNotions(Account $account, string $project, bool $taken = true): ?array
+    /** @return ?list<string> what a project's envelope asks for besides cloth; null when it is not there, or they are taken already */
+    public function takeNotions(Account $account, string $project): ?array
     {
         $record = $this->record($account, $project);
-        if (null === $record || $taken === $record->notionsTaken) {
+        if (null === $record || $record->notionsTaken) {
             return null;
         }
-        $record->notionsTaken = $taken;
+        $record->notionsTaken = true;
 
         return $record->version->notions ?? [];
     }

@@ -85,19 +85,4 @@ final readonly class Cut
     {
         return new self($this->id, [...$this->ledger, $entry], $this->label, $this->state, $this->expected, $this->bites);
     }
-
-    /** Without one entry that was written, the latest of those alike; the same cut where there is none. */
-    public function without(LedgerEntry $entry): self
-    {
-        foreach (array_reverse($this->ledger, true) as $i => $written) {
-            if ($written->isLike($entry)) {
-                $ledger = $this->ledger;
-                unset($ledger[$i]);
-
-                return new self($this->id, array_values($ledger), $this->label, $this->state, $this->expected, $this->bites);
-            }
-        }
-
-        return $this;
-    }
 }

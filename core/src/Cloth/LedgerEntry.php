@@ -16,10 +16,4 @@ final readonly class LedgerEntry
         public string $note = '',
     ) {
     }
-
-    public function isLike(self $other): bool
-    {
-        return $this->on->format('Y-m-d') === $other->on->format('Y-m-d') && $this->kind === $other->kind
-            && $this->length?->micrometres === $other->length?->micrometres && $this->note === $other->note;
-    }
 }

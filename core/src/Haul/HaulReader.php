@@ -38,9 +38,8 @@ final class HaulReader
     private const SPOKEN = '(?:(?:half|three[ -]quarters?|a quarter|quarter|one|two|three|four|five|six|a)(?: and a (?:half|quarter))?(?: of)?(?: an?)? (?:metres?|meters?|yards?)(?: and a (?:half|quarter))?)';
     private const WORD_END = '(?![\p{L}\d])';
 
-    /** Full widths in micrometres between which a figure is likely to be a width. */
-    private const WIDTHS = [600_000, 3_300_000];
-
+    /** In micrometres: from here on a figure is likely to be a width. */
+    private const WIDE = 600_000;
     private const LONGEST = 100_000_000;
 
     private string $rest = '';
@@ -385,7 +384,7 @@ final class HaulReader
                 $this->isSmall($found[2]) ? $short[] = [$value, trim($found[0])] : $long[] = [$value, trim($found[0])];
             }
         }
-        $isWidth = static fn (Length $value): bool => $value->micrometres >= self::WIDTHS[0] && $value->micrometres <= self::WIDTHS[1];
+        $isWidth = static fn (Length $value): bool => $value->micrometres >= self::WIDE && Width::isBelievable($value);
         foreach ($long as [$value, $said]) {
             if (null === $length) {
                 $length = $value;

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Haul;
 
+use Octavum\Core\Measure\Numbers;
+
 /**
  * Brings the figures of a line into one form before they are read: "2m40" is 2.40m, "two and three quarter yards" 2 3/4 yards,
  * 44/45" 44", since of a range what is owned is the smaller. Everything else stays as it was typed.
  */
 final class Spoken
 {
-    private const NUMBERS = ['one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8', 'nine' => '9', 'ten' => '10'];
     private const PARTS = ['half' => '1/2', 'quarter' => '1/4', 'three quarter' => '3/4'];
     private const LONG = '(met(?:re|er)s?|m|yards?|yds?)';
 
@@ -35,9 +36,9 @@ final class Spoken
     /** Numbers in words, before a part of a metre or yard. */
     private function counted(string $line): string
     {
-        $number = '(?<![\p{L}\d])('.implode('|', array_keys(self::NUMBERS)).'|a|\d{1,2})';
+        $number = '(?<![\p{L}\d])('.implode('|', array_keys(Numbers::WORDS)).'|a|\d{1,2})';
         $part = '(three[ -]quarters?|half|quarter)';
-        $figure = static fn (string $word): string => self::NUMBERS[$word] ?? ('a' === $word ? '1' : $word);
+        $figure = static fn (string $word): string => Numbers::WORDS[$word] ?? ('a' === $word ? '1' : $word);
         $share = static fn (string $word): string => self::PARTS[rtrim(strtr($word, '-', ' '), 's')];
         $line = preg_replace_callback('~'.$number.'\s(?:and\s)(?:an?\s|one\s)?'.$part.'\s(?:of\san?\s)?'.self::LONG.'(?![\p{L}])~u', static fn (array $m): string => $figure($m[1]).' '.$share($m[2]).' '.$m[3], $line) ?? $line;
 

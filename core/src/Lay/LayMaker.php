@@ -107,28 +107,26 @@ final readonly class LayMaker
      */
     private function choices(Request $request, int $count): array
     {
-        $choices = $begun = [];
+        $choices = [];
         foreach ($request->sheets as $sheet) {
-            foreach ([[], ...$begun] as $choice) {
-                if (\count($begun) < self::MOST_CHOICES) {
-                    $begun[] = $choices[] = [...$choice, $sheet];
+            foreach ([[], ...$choices] as $choice) {
+                if (\count($choices) < self::MOST_CHOICES) {
+                    $choices[] = [...$choice, $sheet];
                 }
             }
         }
         $needed = array_filter(array_map(static fn (Piece $piece): ?string => $piece->cut, $request->pieces), \is_string(...));
-        $size = static function (array $sheets): float {
-            $sum = 0.0;
-            foreach ($sheets as $sheet) {
-                $sum += $sheet instanceof Sheet ? $sheet->width * ($sheet->length ?? 1e6) : 0.0;
-            }
-
-            return $sum;
-        };
         $area = $request->area();
-        $choices = array_filter($choices, static fn (array $sheets): bool => \count($sheets) === $count && $size($sheets) >= $area && [] === array_diff($needed, array_map(static fn (Sheet $sheet): string => $sheet->id, $sheets)));
-        usort($choices, static fn (array $a, array $b): int => $size($a) <=> $size($b));
+        $choices = array_filter($choices, static fn (array $sheets): bool => \count($sheets) === $count && self::size($sheets) >= $area && [] === array_diff($needed, array_map(static fn (Sheet $sheet): string => $sheet->id, $sheets)));
+        usort($choices, static fn (array $a, array $b): int => self::size($a) <=> self::size($b));
 
         return $choices;
+    }
+
+    /** @param list<Sheet> $sheets */
+    private static function size(array $sheets): float
+    {
+        return array_sum(array_map(static fn (Sheet $sheet): float => $sheet->width * ($sheet->length ?? 1e6), $sheets));
     }
 
     /** The length used by the first lay in which everything has room; null when there is none. */

@@ -26,10 +26,7 @@ final readonly class LengthReader
         'yd' => Unit::Yard, 'yds' => Unit::Yard, 'y' => Unit::Yard, 'yard' => Unit::Yard,
     ];
 
-    private const NUMBERS = [
-        'a' => '1', 'an' => '1', 'one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6',
-        'seven' => '7', 'eight' => '8', 'nine' => '9', 'ten' => '10',
-    ];
+    private const NUMBERS = ['a' => '1', 'an' => '1'] + Numbers::WORDS;
 
     private const EXAMPLES = '1.4 m, 140 cm, 1 5/8 yd or 62 in';
     /** What a fraction may be of: any other figure with a slash is a range, or nothing. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Notion;
 
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Numbers;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
 
@@ -21,9 +22,8 @@ final readonly class NotionReader
     private const LENGTH = '/(?<![\w.,\/])((?:\d+[ -])?\d+(?:[.,]\d+|\/\d+)?\s?[½¼¾⅛⅜⅝⅞]?|[½¼¾⅛⅜⅝⅞])\s*(mm|cm|m|metres?|meters?|yds?|yards?|inch(?:es)?|ins?|["″])(?![a-z])/iu';
     private const NARROW = 120_000;
     private const NUMBERS = [
-        'half a dozen' => '6', 'a dozen' => '12', 'dozen' => '12', 'a pair of' => '2', 'pair of' => '2', 'one' => '1', 'two' => '2', 'three' => '3', 'four' => '4',
-        'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8', 'nine' => '9', 'ten' => '10', 'eleven' => '11', 'twelve' => '12', 'twenty' => '20',
-    ];
+        'half a dozen' => '6', 'a dozen' => '12', 'dozen' => '12', 'a pair of' => '2', 'pair of' => '2', 'eleven' => '11', 'twelve' => '12', 'twenty' => '20',
+    ] + Numbers::WORDS;
     /** "10 1/2 in buttons" are ten of half an inch: none is wider than two. */
     private const COUNTED = '/(?<![\w.,\/])(\d{1,3})\s+(?=(?:[1357]\/(?:2|4|8|16)|[½¼¾⅛⅜⅝⅞])\s*(?:inch(?:es)?|ins?|["″]))/iu';
 

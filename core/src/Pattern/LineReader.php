@@ -114,8 +114,9 @@ final readonly class LineReader
 
             return true;
         }
-        if (1 === preg_match('/^(?:about\s+)?(?:(an?|one|two|three|four|five)\s)?(evening|day|weekend)s?$/iu', $part, $said)) {
-            $found['minutes'] = (['an' => 1, 'a' => 1, 'one' => 1, 'two' => 2, 'three' => 3, 'four' => 4, 'five' => 5][mb_strtolower($said[1])] ?? 1) * ['evening' => 150, 'day' => 360, 'weekend' => 600][mb_strtolower($said[2])];
+        $minutes = Span::minutes(preg_replace('/^about\s+/iu', '', $part) ?? $part);
+        if (null !== $minutes) {
+            $found['minutes'] = $minutes;
 
             return true;
         }

@@ -49,7 +49,7 @@ final readonly class WaysOut
      *
      * @return ?array{Cut, Length} the shortest that will do
      */
-    public function otherCut(Wanted $wanted, Cloth $cloth, Cut $chosen, Need $need, array $promised): ?array
+    private function otherCut(Wanted $wanted, Cloth $cloth, Cut $chosen, Need $need, array $promised): ?array
     {
         $best = null;
         foreach ($this->free($wanted, $cloth, $promised) as [$cut, $free]) {

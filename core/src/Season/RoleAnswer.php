@@ -12,6 +12,7 @@ use Octavum\Core\Need\Need;
 use Octavum\Core\Need\TooWide;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Remedy\Remedy;
 use Octavum\Core\Remedy\WayOut;
 
 /** Whether one role of a project has cloth enough. */
@@ -24,7 +25,6 @@ final readonly class RoleAnswer
      * @param list<Snag>    $snags
      * @param list<WayOut>  $waysOut
      * @param ?Length       $atWidth  full width to which the need of cloth to be bought applies
-     * @param ?Cut          $otherCut of the same cloth that would do alone
      * @param ?TooWide      $tooWide  a piece for which no length is enough
      */
     public function __construct(
@@ -39,8 +39,21 @@ final readonly class RoleAnswer
         public array $waysOut = [],
         public ?Length $atWidth = null,
         public ?TooWide $tooWide = null,
-        public ?Cut $otherCut = null,
     ) {
+    }
+
+    /** Of the same cloth, one that would do alone. */
+    public function otherCut(): ?Cut
+    {
+        foreach ($this->waysOut as $way) {
+            foreach (Remedy::TakeCut === $way->remedy ? $this->claim->cloth->cuts ?? [] : [] as $cut) {
+                if ($cut->id === $way->subject) {
+                    return $cut;
+                }
+            }
+        }
+
+        return null;
     }
 
     /** The length that is missing; null where none is, also when a piece is too wide. */

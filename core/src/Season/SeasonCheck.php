@@ -283,17 +283,13 @@ final readonly class SeasonCheck
                 ->given(new Sentence('The cloth between its selvages, after the wash'), Figure::owned($tooWide->usable), Source::Measured);
         }
 
-        $promised = $this->promised($all, $claim);
-        $short = Verdict::Short === $verdict;
-
         return new RoleAnswer($claim, $verdict, $toCut, $need, $spare, $promises, $working, [
             ...$this->enoughSnags($project, $claim, $cloth, $toCut->length, $spare, $promises, $ahead),
             ...array_map(static fn (Sentence $warning): Snag => new Snag(Severity::Tight, new Sentence('{project}: {warning}', ['project' => $project->name, 'warning' => $warning]), Action::ShowCloth, $cloth->id), $need->warnings),
             ...$stock,
         ],
-            $short ? $this->waysOut->of($wanted, $project->pattern, $cloth, $cut, $available, $need, $promised) : [],
+            Verdict::Short === $verdict ? $this->waysOut->of($wanted, $project->pattern, $cloth, $cut, $available, $need, $this->promised($all, $claim)) : [],
             tooWide: $tooWide,
-            otherCut: $short ? $this->waysOut->otherCut($wanted, $cloth, $cut, $need, $promised)[0] ?? null : null,
         );
     }
 

@@ -76,7 +76,7 @@ final readonly class ShoppingList
             return null;
         }
         $own = null === $cloth->width ? [] : [$cloth->width->full];
-        $asks = null !== $role->otherCut ? [] : $this->asks($project, $role, new On(null, $cloth->isOneWay(), $cloth->repeat), $cloth->shrinkage(), $cloth->width->selvage ?? $this->assumptions->selvage, $own);
+        $asks = null !== $role->otherCut() ? [] : $this->asks($project, $role, new On(null, $cloth->isOneWay(), $cloth->repeat), $cloth->shrinkage(), $cloth->width->selvage ?? $this->assumptions->selvage, $own);
 
         return new Item($project, $role, $cloth->name, self::byWidth($asks), $role->missing(), $cloth->pricePerMetre);
     }

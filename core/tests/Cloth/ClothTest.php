@@ -135,14 +135,6 @@ final class ClothTest extends TestCase
         self::assertSame(1_350_000, ToCut::of($cloth, $came, new Assumptions())->width?->micrometres, 'it came washed');
     }
 
-    public function testAnEntryIsTakenBackAndNoOther(): void
-    {
-        $wash = new LedgerEntry(new \DateTimeImmutable('2027-03-01'), LedgerKind::Washed);
-        $cut = self::cut([LedgerKind::Bought, '2.5'])->with($wash)->with(new LedgerEntry(new \DateTimeImmutable('2027-03-02'), LedgerKind::Measured, Length::ofMetres('2.4')));
-        self::assertSame(['bought', 'measured'], array_map(static fn (LedgerEntry $entry): string => $entry->kind->value, $cut->without($wash)->ledger));
-        self::assertSame($cut, $cut->without(new LedgerEntry(new \DateTimeImmutable('2020-01-01'), LedgerKind::Spoilt)));
-    }
-
     public function testACutShorterThanItsSquaringLeavesNothing(): void
     {
         $cut = self::cut([LedgerKind::Bought, '0.05']);

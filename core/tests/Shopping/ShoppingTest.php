@@ -83,7 +83,7 @@ final class ShoppingTest extends TestCase
     {
         $cloth = new Cloth('c', 'Lawn', Width::of(Length::ofMetres('1.4'), Length::ofMetres('0.01')), fibres: FibreMix::of(['cotton' => 100], Knowledge::Label), cuts: [Plan::cut('1.5', true, 'a'), Plan::cut('3', true, 'b')]);
         $season = Plan::check(Plan::project('Coat', 1, Plan::version(['140 cm' => '2.4']), Plan::claim($cloth)));
-        self::assertSame('b', $season->projects[0]->roles[0]->otherCut?->id);
+        self::assertSame('b', $season->projects[0]->roles[0]->otherCut()?->id);
         self::assertSame([], (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($season)[0]->asks);
     }
 
