@@ -1,9 +1,10 @@
 // Takes the pictures of docs/screenshots from the demo workroom:
 //   bin/octavum start --port 8399 --fresh & node e2e/screenshots.mjs http://127.0.0.1:8399
 import { chromium } from '@playwright/test';
+import { executablePath } from '../playwright.config.js';
 
 const base = process.argv[2] ?? 'http://127.0.0.1:8399';
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
+const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
 
 async function byMachine(page) {
     await page.getByRole('button', { name: 'Lay it by machine' }).click();
