@@ -19,7 +19,7 @@ final readonly class AccountSettings
 
     public function of(Account $account): Settings
     {
-        return $this->reader->settings(Node::stored($account->settings));
+        return $this->reader->settings(Node::stored($account->settings, 'account '.$account->id));
     }
 
     public function current(): Settings

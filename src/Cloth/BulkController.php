@@ -9,6 +9,7 @@ use Octavum\Account\Account;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Database\TakeBack;
+use Octavum\Input\Plain;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -30,7 +31,7 @@ final class BulkController extends AbstractController
     public function change(Request $request, #[CurrentUser] Account $account): Response
     {
         parse_str($request->request->getString('query'), $query);
-        $back = $this->redirectToRoute('cloths', array_filter($query, \is_string(...)));
+        $back = $this->redirectToRoute('cloths', array_filter(Plain::all($query), \is_string(...)));
         $ids = array_filter(\array_slice($request->request->all('cloths'), 0, self::MOST), \is_string(...));
         $records = [] === $ids ? [] : $this->cloths->these($account, array_values($ids));
         $what = $request->request->getString('what');

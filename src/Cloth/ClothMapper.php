@@ -52,18 +52,18 @@ final readonly class ClothMapper
             $record->setAside,
             $record->notes,
             array_values($record->cuts->filter(static fn (CutRecord $cut): bool => null === $cut->removedAt)->map($this->cut(...))->toArray()),
-            [] === $record->feel ? new Feel() : $this->reader->feel(Node::stored($record->feel)),
+            [] === $record->feel ? new Feel() : $this->reader->feel(Node::stored($record->feel, 'cloth '.$record->id)),
             $record->photo,
             $record->set,
             $record->care,
             $record->family,
-            [] === $record->tests ? [] : $this->reader->tests(Node::stored($record->tests)),
+            [] === $record->tests ? [] : $this->reader->tests(Node::stored($record->tests, 'cloth '.$record->id)),
         );
     }
 
     public function cut(CutRecord $record): Cut
     {
-        return new Cut($record->id, array_map(self::entry(...), $record->ledger), $record->label, $record->state, $record->expected, [] === $record->bites ? [] : $this->reader->bites(Node::stored($record->bites)));
+        return new Cut($record->id, array_map(self::entry(...), $record->ledger), $record->label, $record->state, $record->expected, [] === $record->bites ? [] : $this->reader->bites(Node::stored($record->bites, 'cut '.$record->id)));
     }
 
     /** Everything but the cuts, which have ledgers of their own. */

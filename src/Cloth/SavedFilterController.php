@@ -6,6 +6,7 @@ namespace Octavum\Cloth;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
+use Octavum\Input\Plain;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -57,6 +58,7 @@ final class SavedFilterController extends AbstractController
     private function query(Request $request): array
     {
         parse_str(mb_substr($request->request->getString('query', $request->query->getString('query')), 0, self::LONGEST), $query);
+        $query = Plain::all($query);
         $kept = [];
         foreach (['words', 'kind', 'length', 'width', 'unwashed', 'aside', 'weight', 'place', 'set', 'colour', 'free', 'sort'] as $field) {
             $value = $query[$field] ?? '';

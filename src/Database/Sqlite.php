@@ -10,11 +10,16 @@ use Doctrine\DBAL\Driver\Connection;
 use Doctrine\DBAL\Driver\Middleware;
 use Doctrine\DBAL\Driver\Middleware\AbstractConnectionMiddleware;
 use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
+use Doctrine\DBAL\Driver\Middleware\AbstractStatementMiddleware;
+use Doctrine\DBAL\Driver\Statement;
+use Doctrine\DBAL\ParameterType;
+use Octavum\Input\Plain;
 
 /**
  * Opens SQLite the way several people at once need it: write-ahead log, foreign keys kept, patience when busy. A transaction
  * takes the right to write when it begins: one that reads first and then finds that another has written since would be
- * refused at once, whatever its patience.
+ * refused at once, whatever its patience. What is acknowledged is on the disk, also after a power cut (synchronous FULL),
+ * and no text is stored that another program could not read.
  */
 #[AsMiddleware(priority: 200)]
 final class Sqlite implements Middleware
@@ -25,7 +30,7 @@ final class Sqlite implements Middleware
             public function connect(#[\SensitiveParameter] array $params): Connection
             {
                 $connection = parent::connect($params);
-                foreach (['busy_timeout = 15000', 'journal_mode = WAL', 'synchronous = NORMAL', 'foreign_keys = ON'] as $pragma) {
+                foreach (['busy_timeout = 15000', 'journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON'] as $pragma) {
                     $connection->exec('PRAGMA '.$pragma);
                 }
 
@@ -35,6 +40,19 @@ final class Sqlite implements Middleware
                         parent::beginTransaction();
                         // a write that changes nothing, since PDO cannot say BEGIN IMMEDIATE
                         $this->exec('PRAGMA user_version = 0');
+                    }
+
+                    public function prepare(string $sql): Statement
+                    {
+                        return new class(parent::prepare($sql)) extends AbstractStatementMiddleware {
+                            public function bindValue(int|string $param, mixed $value, ParameterType $type = ParameterType::STRING): void
+                            {
+                                if (\is_string($value) && !Plain::is($value)) {
+                                    throw new \UnexpectedValueException('A text that is not UTF-8, or holds control characters, is never stored: '.json_encode($value, \JSON_INVALID_UTF8_SUBSTITUTE | \JSON_PARTIAL_OUTPUT_ON_ERROR));
+                                }
+                                parent::bindValue($param, $value, $type);
+                            }
+                        };
                     }
                 };
             }

@@ -14,8 +14,17 @@ final class Faults
     /** @var list<Fault> */
     private array $found = [];
 
+    /** @param ?string $row the stored row that is read: what is wrong with it is thrown at once */
+    public function __construct(private readonly ?string $row = null)
+    {
+    }
+
+    /** @throws BrokenRow when a stored row is read */
     public function add(string $pointer, Sentence $sentence): void
     {
+        if (null !== $this->row) {
+            throw new BrokenRow($this->row, $pointer, $sentence);
+        }
         if (\count($this->found) < self::MOST) {
             $this->found[] = new Fault($pointer, $sentence);
         }

@@ -7,6 +7,7 @@ namespace Octavum\Exchange;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
+use Octavum\Input\Plain;
 
 /**
  * A place in a JSON document. Each reading method returns the value found, or notes a fault with its place and returns
@@ -20,7 +21,18 @@ final readonly class Node
     {
     }
 
-    public static function stored(mixed $value): self
+    /**
+     * What the database holds, which was sound when it was written: a fault in it is thrown.
+     *
+     * @param string $row names it, such as "cloth 01J…"
+     */
+    public static function stored(mixed $value, string $row): self
+    {
+        return new self($value, new Faults($row));
+    }
+
+    /** What a form holds, of which a fault leaves something harmless. */
+    public static function typed(mixed $value): self
     {
         return new self($value, new Faults());
     }
@@ -120,8 +132,12 @@ final readonly class Node
         if (mb_strlen($this->value) > $most) {
             $this->fault('This text has {count} characters; {most} can be kept here.', count: mb_strlen($this->value), most: $most);
         }
+        $text = str_replace("\r\n", "\n", $this->value);
+        if (!Plain::is($text)) {
+            $this->fault('This text holds control characters, which cannot be kept: take them out.');
+        }
 
-        return $this->value;
+        return $text;
     }
 
     public function name(int $most = 120): string

@@ -62,9 +62,8 @@ final class Entry
         if (!\is_string($value)) {
             return '';
         }
-        $value = str_replace("\r\n", "\n", mb_scrub($value, 'UTF-8'));
 
-        return trim(preg_replace('/[^\P{C}\n\t]+/u', '', $value) ?? $value);
+        return trim(Plain::of($value));
     }
 
     /** @return list<string> the keys of a repeated part */
@@ -144,7 +143,7 @@ final class Entry
 
     public function percent(string $field): ?Percent
     {
-        $text = rtrim(str_replace(',', '.', $this->raw($field)), " %\u{a0}");
+        $text = preg_replace('/[\s%]+$/u', '', str_replace(',', '.', $this->raw($field))) ?? '';
         if ('' === $text) {
             return null;
         }
@@ -190,7 +189,7 @@ final class Entry
     /** A price such as "12.80", in the smallest coin. */
     public function money(string $field): ?int
     {
-        $text = trim(str_replace(',', '.', $this->raw($field)), " \u{a0}€£$");
+        $text = preg_replace('/^[\s€£$]+|[\s€£$]+$/u', '', str_replace(',', '.', $this->raw($field))) ?? '';
         if ('' === $text) {
             return null;
         }

@@ -67,9 +67,9 @@ final readonly class PatternMapper
             $record->minutes,
             $record->place,
             $record->notes,
-            $this->reader->editions(Node::stored($record->editions)),
+            $this->reader->editions(Node::stored($record->editions, 'pattern '.$record->id)),
             array_values($record->versions->filter(static fn (VersionRecord $version): bool => null === $version->removedAt)->map($this->version(...))->toArray()),
-            [] === $record->chart ? null : $this->reader->chart(Node::stored($record->chart)),
+            [] === $record->chart ? null : $this->reader->chart(Node::stored($record->chart, 'pattern '.$record->id)),
             $record->files,
             ...$this->details($record),
         );
@@ -78,14 +78,14 @@ final readonly class PatternMapper
     /** @return array{ClothAdvice, list<Technique>, list<KeptAlteration>} */
     private function details(PatternRecord $record): array
     {
-        $details = Node::stored($record->details);
+        $details = Node::stored($record->details, 'pattern '.$record->id);
 
         return [$this->reader->advice($details->at('cloth')), $this->reader->techniques($details->at('techniques')), $this->reader->kept($details->at('alterations'))];
     }
 
     public function version(VersionRecord $record): Version
     {
-        return new Version($record->id, $record->name, self::table($record), $record->notions, $record->minutes, $record->notes, [] === $record->marks ? null : PieceSet::later($record->marks, $record->widest, fn (): array => $this->pieceReader->pieces(Node::stored($this->pieceSet($record)->pieces))));
+        return new Version($record->id, $record->name, self::table($record), $record->notions, $record->minutes, $record->notes, [] === $record->marks ? null : PieceSet::later($record->marks, $record->widest, fn (): array => $this->pieceReader->pieces(Node::stored($this->pieceSet($record)->pieces, 'pieces of version '.$record->id))));
     }
 
     /** Everything but the versions. */
@@ -111,7 +111,7 @@ final readonly class PatternMapper
     /** @param array<string, string> $people id in the document → id stored */
     public function renamePeople(PatternRecord $record, array $people): void
     {
-        $kept = $this->reader->kept(Node::stored($record->details)->at('alterations'));
+        $kept = $this->reader->kept(Node::stored($record->details, 'pattern '.$record->id)->at('alterations'));
         if ([] !== $kept) {
             $this->keep(array_map(static fn (KeptAlteration $one): KeptAlteration => new KeptAlteration($people[$one->person] ?? $one->person, $one->name, $one->length, $one->drawn, $one->roles), $kept), $record);
         }

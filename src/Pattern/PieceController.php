@@ -102,7 +102,7 @@ final class PieceController extends AbstractController
         $version = $this->own($account, $id);
         $before = $request->getSession()->get(self::BEFORE);
         if (\is_array($before) && isset($before[$id])) {
-            $this->store($version, $this->reader->pieces(Node::stored($before[$id])), $request);
+            $this->store($version, $this->reader->pieces(Node::typed($before[$id])), $request);
             $this->toast->say('The pieces are as they were.');
         }
 
@@ -269,7 +269,7 @@ final class PieceController extends AbstractController
     {
         $found = [];
         foreach ($entry->rows('found') as $i) {
-            $shape = $this->reader->pieces(Node::stored([['name' => '-', 'shapes' => [['outline' => json_decode($entry->raw('found.'.$i.'.outline'), true)]]]]))[0]->shapes[0] ?? null;
+            $shape = $this->reader->pieces(Node::typed([['name' => '-', 'shapes' => [['outline' => json_decode($entry->raw('found.'.$i.'.outline'), true)]]]]))[0]->shapes[0] ?? null;
             if (null !== $shape) {
                 $found[] = [$entry->text('found.'.$i.'.name', 60), $shape->drawn];
             }

@@ -37,7 +37,7 @@ final readonly class People
 
     public function person(PersonRecord $record): Person
     {
-        return new Person($record->id, $record->name, $record->child, $record->notes, $this->reader->measured(Node::stored($record->measured)));
+        return new Person($record->id, $record->name, $record->child, $record->notes, $this->reader->measured(Node::stored($record->measured, 'person '.$record->id)));
     }
 
     public function store(Person $person, PersonRecord $record): void

@@ -38,7 +38,7 @@ final readonly class LayMapper
             }
         }
 
-        return $this->reader->lay(Node::stored(['id' => $record->id, 'name' => $record->name] + $record->lay), $cuts, trusted: true);
+        return $this->reader->lay(Node::stored(['id' => $record->id, 'name' => $record->name] + $record->lay, 'lay '.$record->id), $cuts, trusted: true);
     }
 
     public function store(SavedLay $lay, LayRecord $record): void

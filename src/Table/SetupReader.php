@@ -141,7 +141,7 @@ final readonly class SetupReader
         $key = 'block-'.hash('xxh128', serialize([$garment->value, $version->table, $role->value, $size]));
         $stored = $this->cache->get($key, fn (): array => $this->writer->pieces((new Block())->pieces($garment, $version->table, $role, $size)));
 
-        return $this->reader->pieces(Node::stored($stored));
+        return $this->reader->pieces(Node::typed($stored));
     }
 
     private function number(Node $node, float $least, float $most): float

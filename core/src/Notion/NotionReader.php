@@ -60,7 +60,7 @@ final readonly class NotionReader
             return ' ';
         }, $rest) ?? $rest;
         usort($lengths, static fn (Length $a, Length $b): int => $b->micrometres <=> $a->micrometres);
-        $rest = preg_replace_callback('/(?<![\w.,\/])(\d{1,4})\s*(?:x|×)?(?![\w.\/])/iu', static function (array $found) use (&$count): string {
+        $rest = preg_replace_callback('/(?<![\w.,\/£€$])(\d{1,4})\s*(?:x|×)?(?![\w.\/])/iu', static function (array $found) use (&$count): string {
             if (null !== $count) {
                 return $found[0];
             }
@@ -80,7 +80,7 @@ final readonly class NotionReader
     /** @param list<Length> $left measures that found no use */
     private function name(NotionKind $kind, string $rest, array $left): string
     {
-        $name = trim(preg_replace('/\s+/u', ' ', $rest) ?? $rest, " ,;:\u{a0}-");
+        $name = preg_replace(['/\s+/u', '/^[\s,;:-]+|[\s,;:-]+$/u'], [' ', ''], $rest) ?? $rest;
 
         return [] === $left ? $name : trim($name.' '.implode(' ', array_map(static fn (Length $length): string => $length->millimetres().' mm', $left)));
     }

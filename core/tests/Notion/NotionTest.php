@@ -47,6 +47,8 @@ final class NotionTest extends TestCase
         yield ['2 x 1 m cord', NotionKind::Cord, null, null, 2000, ''];
         yield ['interfacing', NotionKind::Interfacing, null, null, null, ''];
         yield ['shoulder pads', NotionKind::Pad, null, null, null, ''];
+        yield ['£2 zip', NotionKind::Zip, null, null, null, '£2'];
+        yield ['½ gross of hooks', NotionKind::Hook, null, null, null, '½ gross of'];
         yield ['🦆 feathers', NotionKind::Other, null, null, null, '🦆 feathers'];
     }
 

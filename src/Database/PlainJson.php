@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Database;
+
+use Doctrine\DBAL\Platforms\AbstractPlatform;
+use Doctrine\DBAL\Types\JsonType;
+use Octavum\Input\Plain;
+
+/** Lists and maps as JSON: there a control character hides behind its escape, so texts are looked at before they are written. */
+final class PlainJson extends JsonType
+{
+    public function convertToDatabaseValue(mixed $value, AbstractPlatform $platform): ?string
+    {
+        if (\is_array($value)) {
+            array_walk_recursive($value, static function (mixed $text, int|string $name): void {
+                if (!Plain::is((string) $name) || (\is_string($text) && !Plain::is($text))) {
+                    throw new \UnexpectedValueException('A text that is not UTF-8, or holds control characters, is never stored: '.json_encode($text, \JSON_INVALID_UTF8_SUBSTITUTE));
+                }
+            });
+        }
+
+        return parent::convertToDatabaseValue($value, $platform);
+    }
+}

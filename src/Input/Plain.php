@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Input;
+
+/**
+ * What may be kept of a text: well-formed UTF-8 without control characters. Line feed and tab are kept, and the two
+ * joiners that hold together emoji and some scripts.
+ */
+final readonly class Plain
+{
+    private const OTHERS = '/(?![\n\t\x{200C}\x{200D}])[\p{Cc}\p{Cf}]/u';
+
+    /** Whether it can be stored. */
+    public static function is(string $text): bool
+    {
+        return 0 === preg_match('/[^\P{Cc}\n\t]/u', $text);
+    }
+
+    public static function of(string $text): string
+    {
+        return (string) preg_replace(self::OTHERS, '', str_replace(["\r\n", "\r"], "\n", mb_scrub($text, 'UTF-8')));
+    }
+
+    /**
+     * Every text in a request's fields, and their names.
+     *
+     * @template K of int|string
+     *
+     * @param array<K, mixed> $fields
+     *
+     * @return array<K, mixed>
+     */
+    public static function all(array $fields): array
+    {
+        $plain = [];
+        foreach ($fields as $name => $value) {
+            /** @var K $key */
+            $key = \is_string($name) ? self::of($name) : $name;
+            $plain[$key] = match (true) {
+                \is_string($value) => self::of($value),
+                \is_array($value) => self::all($value),
+                default => $value,
+            };
+        }
+
+        return $plain;
+    }
+}
