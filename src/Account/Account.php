@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Account;
 
-use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Database\Identified;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
@@ -41,10 +40,6 @@ class Account implements UserInterface, PasswordAuthenticatedUserInterface
     /** The season last looked at. */
     #[ORM\Column(length: 26, nullable: true)]
     public ?string $season = null;
-
-    /** The workroom an import has replaced, as an exchange document, so that it can be put back. */
-    #[ORM\Column(type: Types::TEXT, nullable: true)]
-    public ?string $replaced = null;
 
     public function __construct(string $email, string $name)
     {

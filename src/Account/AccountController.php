@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Account;
 
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Matching;
@@ -16,9 +17,11 @@ use Octavum\Core\Workroom\Settings;
 use Octavum\Exchange\WorkroomWriter;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
+use Octavum\Page\Back;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
@@ -31,6 +34,7 @@ final class AccountController extends AbstractController
 {
     private const SHORTEST_PASSWORD = 10;
     private const LONGEST_PASSWORD = 200;
+    private const MOST_TRIES = 10;
 
     public function __construct(
         private readonly AccountRepository $accounts,
@@ -38,17 +42,21 @@ final class AccountController extends AbstractController
         private readonly UserPasswordHasherInterface $hasher,
         private readonly Security $security,
         private readonly Toast $toast,
+        private readonly Brake $brake,
+        private readonly Visits $visits,
+        #[Autowire('%env(bool:OCTAVUM_REGISTERING)%')] private readonly bool $registering,
     ) {
     }
 
     #[Route('/sign-in', name: 'sign_in', methods: ['GET', 'POST'])]
-    public function signIn(AuthenticationUtils $authentication): Response
+    public function signIn(Request $request, AuthenticationUtils $authentication): Response
     {
         if (null !== $this->getUser()) {
             return $this->redirectToRoute('season');
         }
 
         return $this->render('account/sign_in.html.twig', [
+            'to' => Back::path($request, 'to'),
             'email' => $authentication->getLastUsername(),
             'error' => $authentication->getLastAuthenticationError(),
             'demo' => $this->accounts->demo(),
@@ -74,19 +82,8 @@ final class AccountController extends AbstractController
     {
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
-            $name = $entry->name('name');
-            $email = mb_strtolower($entry->text('email', 180));
-            if (false === filter_var($email, \FILTER_VALIDATE_EMAIL)) {
-                $entry->fault('email', new Sentence('This is not an e-mail address: type one such as name@example.org.'));
-            } elseif (null !== $this->accounts->byEmail($email)) {
-                $entry->fault('email', new Sentence('There is an account with this e-mail address: sign in instead.'));
-            }
-            $password = $this->newPassword($entry);
-            if ($entry->isSound()) {
-                $account = new Account($email, $name);
-                $account->password = $this->hasher->hashPassword($account, $password);
-                $this->entities->persist($account);
-                $this->entities->flush();
+            $account = $this->newAccount($entry);
+            if (null !== $account) {
                 $this->security->login($account, 'form_login', 'main');
 
                 return $this->redirectToRoute('season');
@@ -137,6 +134,7 @@ final class AccountController extends AbstractController
         }
         $account->password = $this->hasher->hashPassword($account, $password);
         $this->entities->flush();
+        $this->visits->endAll($account);
         $this->toast->say('The password is changed. Other devices are signed out.');
         $this->security->login($account, 'form_login', 'main');
 
@@ -157,6 +155,7 @@ final class AccountController extends AbstractController
             return $page->show($account, $entry);
         }
         $this->security->logout(false);
+        $this->visits->endAll($account);
         $this->entities->remove($account);
         $this->entities->flush();
         $shelf->clear($account);
@@ -164,11 +163,45 @@ final class AccountController extends AbstractController
         return $this->redirectToRoute('sign_in');
     }
 
+    /** Null with a fault when it cannot be. That an address has an account is said here, so that tries are counted. */
+    private function newAccount(Entry $entry): ?Account
+    {
+        if (!$this->registering) {
+            $entry->fault('email', new Sentence('Nobody can register here: ask whoever looks after this machine for an account.'));
+        } elseif (!$this->brake->try('register', self::MOST_TRIES)) {
+            $entry->fault('email', new Sentence('Too many attempts: wait a quarter of an hour, then try again.'));
+        }
+        $account = new Account(mb_strtolower($entry->text('email', 180)), $entry->name('name'));
+        if (false === filter_var($account->email, \FILTER_VALIDATE_EMAIL)) {
+            $entry->fault('email', new Sentence('This is not an e-mail address: type one such as name@example.org.'));
+        }
+        $password = $this->newPassword($entry);
+        if (!$entry->isSound()) {
+            return null;
+        }
+        $account->password = $this->hasher->hashPassword($account, $password);
+        try {
+            $this->entities->persist($account);
+            $this->entities->flush();
+        } catch (UniqueConstraintViolationException) {
+            $entry->fault('email', new Sentence('There is an account with this e-mail address: sign in instead.'));
+
+            return null;
+        }
+
+        return $account;
+    }
+
     private function confirm(Entry $entry, Account $account): void
     {
         $typed = $entry->typed['currentPassword'] ?? '';
-        if (!\is_string($typed) || !$this->hasher->isPasswordValid($account, mb_substr($typed, 0, self::LONGEST_PASSWORD))) {
+        $tries = 'password of '.$account->id;
+        if (!$this->brake->try($tries, self::MOST_TRIES)) {
+            $entry->fault('currentPassword', new Sentence('Too many attempts: wait a quarter of an hour, then try again. Nothing has been changed.'));
+        } elseif (!\is_string($typed) || !$this->hasher->isPasswordValid($account, mb_substr($typed, 0, self::LONGEST_PASSWORD))) {
             $entry->fault('currentPassword', new Sentence('This is not the password of this account. Nothing has been changed.'));
+        } else {
+            $this->brake->release($tries);
         }
     }
 

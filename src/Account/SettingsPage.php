@@ -6,6 +6,7 @@ namespace Octavum\Account;
 
 use Octavum\Core\Measure\Tape;
 use Octavum\Exchange\Fault;
+use Octavum\Exchange\Replaced;
 use Octavum\Input\Entry;
 use Octavum\People\People;
 use Symfony\Component\HttpFoundation\Response;
@@ -14,7 +15,7 @@ use Twig\Environment;
 /** The settings page, which several forms come back to with what was typed into them. */
 final readonly class SettingsPage
 {
-    public function __construct(private Environment $twig, private AccountSettings $settings, private People $people)
+    public function __construct(private Environment $twig, private AccountSettings $settings, private People $people, private Replaced $replaced)
     {
     }
 
@@ -28,6 +29,7 @@ final readonly class SettingsPage
         return new Response($this->twig->render('account/settings.html.twig', [
             'account' => $account,
             'people' => $this->people->all($account),
+            'replaced' => $this->replaced->of($account),
             'values' => $entry->typed + [
                 'name' => $account->name,
                 'units' => $settings->system->value,

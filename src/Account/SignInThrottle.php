@@ -4,25 +4,25 @@ declare(strict_types=1);
 
 namespace Octavum\Account;
 
-use Doctrine\ORM\EntityManagerInterface;
-use Psr\Clock\ClockInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
-use Symfony\Component\HttpFoundation\RequestStack;
+use Symfony\Component\PasswordHasher\Hasher\PasswordHasherFactoryInterface;
+use Symfony\Component\Security\Core\Exception\BadCredentialsException;
 use Symfony\Component\Security\Core\Exception\TooManyLoginAttemptsAuthenticationException;
 use Symfony\Component\Security\Http\Authenticator\Passport\Badge\UserBadge;
 use Symfony\Component\Security\Http\Authenticator\Passport\Credentials\PasswordCredentials;
 use Symfony\Component\Security\Http\Event\CheckPassportEvent;
-use Symfony\Component\Security\Http\Event\LoginFailureEvent;
 use Symfony\Component\Security\Http\Event\LoginSuccessEvent;
 
-/** After five failures for one address from one place, or thirty from one place, signing in waits a quarter of an hour. */
+/**
+ * After five failures for one address from one place, or thirty from one place, signing in waits a quarter of an hour. An
+ * address without an account takes as long to refuse as a wrong password.
+ */
 final readonly class SignInThrottle
 {
     private const MOST_FOR_ADDRESS = 5;
     private const MOST_FOR_PLACE = 30;
-    private const MINUTES = 15;
 
-    public function __construct(private EntityManagerInterface $entities, private RequestStack $requests, private ClockInterface $clock)
+    public function __construct(private Brake $brake, private AccountRepository $accounts, private PasswordHasherFactoryInterface $hashers)
     {
     }
 
@@ -31,53 +31,31 @@ final readonly class SignInThrottle
     {
         $passport = $event->getPassport();
         $badge = $passport->getBadge(UserBadge::class);
-        if (!$passport->hasBadge(PasswordCredentials::class) || !$badge instanceof UserBadge) {
+        $credentials = $passport->getBadge(PasswordCredentials::class);
+        if (!$credentials instanceof PasswordCredentials || !$badge instanceof UserBadge) {
             return;
         }
-        foreach ($this->keys($badge->getUserIdentifier()) as $key => $most) {
-            $attempts = $this->entities->find(SignInAttempts::class, $key);
-            if (null !== $attempts && $attempts->failures >= $most && $attempts->last > $this->clock->now()->modify('-'.self::MINUTES.' minutes')) {
-                throw new TooManyLoginAttemptsAuthenticationException(self::MINUTES);
-            }
+        $address = $badge->getUserIdentifier();
+        if (!$this->brake->try('sign in', self::MOST_FOR_PLACE) || !$this->brake->try(self::key($address), self::MOST_FOR_ADDRESS)) {
+            throw new TooManyLoginAttemptsAuthenticationException(Brake::MINUTES);
         }
-    }
-
-    #[AsEventListener]
-    public function onFailure(LoginFailureEvent $event): void
-    {
-        $badge = $event->getPassport()?->getBadge(UserBadge::class);
-        if (!$badge instanceof UserBadge || $event->getException() instanceof TooManyLoginAttemptsAuthenticationException) {
-            return;
+        if (null === $this->accounts->byEmail($address)) {
+            $this->hashers->getPasswordHasher(Account::class)->hash($credentials->getPassword());
+            throw new BadCredentialsException();
         }
-        $now = $this->clock->now();
-        foreach (array_keys($this->keys($badge->getUserIdentifier())) as $key) {
-            $attempts = $this->entities->find(SignInAttempts::class, $key) ?? new SignInAttempts($key, $now);
-            $attempts->failures = $attempts->last <= $now->modify('-'.self::MINUTES.' minutes') ? 1 : $attempts->failures + 1;
-            $attempts->last = $now;
-            $this->entities->persist($attempts);
-        }
-        $this->entities->flush();
     }
 
     #[AsEventListener]
     public function onSuccess(LoginSuccessEvent $event): void
     {
-        $key = array_key_first($this->keys($event->getUser()->getUserIdentifier()));
-        $attempts = $this->entities->find(SignInAttempts::class, $key);
-        if (null !== $attempts) {
-            $this->entities->remove($attempts);
-            $this->entities->flush();
+        if ($event->getPassport()->hasBadge(PasswordCredentials::class)) {
+            $this->brake->release('sign in', all: false);
+            $this->brake->release(self::key($event->getUser()->getUserIdentifier()));
         }
     }
 
-    /** @return non-empty-array<string, int> key → failures allowed; the address's own first */
-    private function keys(string $address): array
+    private static function key(string $address): string
     {
-        $place = $this->requests->getMainRequest()?->getClientIp() ?? '';
-
-        return [
-            hash('sha256', mb_strtolower(trim($address))."\0".$place) => self::MOST_FOR_ADDRESS,
-            hash('sha256', "\0".$place) => self::MOST_FOR_PLACE,
-        ];
+        return 'sign in '.mb_strtolower(trim($address));
     }
 }

@@ -9,6 +9,7 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Core\Workroom\Workroom;
+use Octavum\Exchange\Replaced;
 use Octavum\Exchange\WorkroomReader;
 use Octavum\Exchange\Workrooms;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -25,6 +26,7 @@ final readonly class DemoCommand
     public function __construct(
         private WorkroomReader $reader,
         private Workrooms $workrooms,
+        private Replaced $replaced,
         private AccountRepository $accounts,
         private EntityManagerInterface $entities,
         private UserPasswordHasherInterface $hasher,
@@ -64,8 +66,8 @@ final readonly class DemoCommand
         $this->entities->persist($account);
         $this->entities->flush();
         $this->workrooms->replace($account, $workroom ?? $this->reader->read((string) file_get_contents($this->fixture)));
+        $this->replaced->forget($account);
         $account->filters = [];
-        $account->replaced = null;
         $this->entities->flush();
     }
 }

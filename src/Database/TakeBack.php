@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Octavum\Database;
 
+use Doctrine\DBAL\ParameterType;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Mapping\ClassMetadata;
+use Octavum\Account\Account;
 use Symfony\Bundle\SecurityBundle\Security;
-use Symfony\Component\HttpFoundation\RequestStack;
 use Symfony\Component\Uid\Ulid;
 
 /**
@@ -18,7 +19,7 @@ final readonly class TakeBack
 {
     private const MOST = 30;
 
-    public function __construct(private EntityManagerInterface $entities, private RequestStack $requests, private Security $security)
+    public function __construct(private EntityManagerInterface $entities, private Security $security)
     {
     }
 
@@ -43,7 +44,7 @@ final readonly class TakeBack
     }
 
     /**
-     * After the change is saved: what it did, kept for this visit.
+     * After the change is saved: what it did, kept until thirty others have followed.
      *
      * @param array<string, array<string, mixed>> $before  as state() gave it
      * @param list<object>                        $records the same
@@ -63,7 +64,12 @@ final readonly class TakeBack
             }
         }
         $key = (string) new Ulid();
-        $this->requests->getSession()->set($this->name(), \array_slice([$key => $changes] + $this->kept(), 0, self::MOST, true));
+        $connection = $this->entities->getConnection();
+        $connection->insert('undo', ['"key"' => $key, 'account_id' => $this->account(), 'changes' => serialize($changes)], ['changes' => ParameterType::LARGE_OBJECT]);
+        $connection->executeStatement(
+            'DELETE FROM undo WHERE account_id = :account AND "key" NOT IN (SELECT "key" FROM undo WHERE account_id = :account ORDER BY "key" DESC LIMIT '.self::MOST.')',
+            ['account' => $this->account()],
+        );
 
         return $key;
     }
@@ -71,10 +77,7 @@ final readonly class TakeBack
     /** Whether there was something to take back. */
     public function undo(string $key): bool
     {
-        $kept = $this->kept();
-        $changes = $kept[$key] ?? [];
-        unset($kept[$key]);
-        $this->requests->getSession()->set($this->name(), $kept);
+        $changes = $this->take($key);
         foreach ($changes as [$name, $field, $before, $after, $counts]) {
             [$class, $id] = explode(' ', $name, 2);
             /** @var class-string $class */
@@ -152,17 +155,24 @@ final readonly class TakeBack
         return serialize($plain($a)) === serialize($plain($b));
     }
 
-    /** @return array<string, list<array{string, string, mixed, mixed, bool}>> */
-    private function kept(): array
+    /** @return list<array{string, string, mixed, mixed, bool}> */
+    private function take(string $key): array
     {
-        /** @var array<string, list<array{string, string, mixed, mixed, bool}>> $kept */
-        $kept = (array) $this->requests->getSession()->get($this->name(), []);
+        $of = [$key, $this->account()];
+        $kept = $this->entities->getConnection()->fetchOne('SELECT changes FROM undo WHERE "key" = ? AND account_id = ?', $of);
+        if (!\is_string($kept) || 1 !== $this->entities->getConnection()->executeStatement('DELETE FROM undo WHERE "key" = ? AND account_id = ?', $of)) {
+            return [];
+        }
+        /** @var list<array{string, string, mixed, mixed, bool}> $changes */
+        $changes = unserialize($kept);
 
-        return $kept;
+        return $changes;
     }
 
-    private function name(): string
+    private function account(): string
     {
-        return 'take-back '.$this->security->getUser()?->getUserIdentifier();
+        $account = $this->security->getUser();
+
+        return $account instanceof Account ? $account->id : throw new \LogicException('Only an account changes anything.');
     }
 }

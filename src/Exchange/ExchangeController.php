@@ -42,31 +42,27 @@ final class ExchangeController extends AbstractController
         } elseif (!$file->isValid() || $file->getSize() > WorkroomReader::MOST_BYTES) {
             $entry->fault('document', new Sentence('This file is larger than 20 MB, or did not arrive whole. Nothing has been changed.'));
         }
-        if (!$this->workrooms->isEmpty($account) && !$entry->boolean('replace')) {
-            $entry->fault('replace', new Sentence('There is something in this workroom: tick the box to say that the file takes its place. Nothing has been changed.'));
-        }
         if (!$entry->isSound() || !$file instanceof UploadedFile) {
             return $page->show($account, $entry);
         }
         try {
             $workroom = $this->reader->read($file->getContent());
+            $kept = $this->workrooms->replace($account, $workroom, $entry->boolean('replace'));
         } catch (Refused $refused) {
             return $page->show($account, $entry, $refused->faults);
         }
-        $this->workrooms->replace($account, $workroom);
-        $this->toast->say('The workroom “{name}” is imported.', ['name' => $workroom->name], null === $account->replaced ? null : $this->generateUrl('import_undo'));
+        $this->toast->say('The workroom “{name}” is imported.', ['name' => $workroom->name], null === $kept ? null : $this->generateUrl('import_undo', ['key' => $kept]));
 
         return $this->redirectToRoute('season');
     }
 
-    /** Puts back what an import has replaced; doing it twice is redoing it. */
-    #[Route('/settings/import/undo', name: 'import_undo', methods: ['POST'])]
-    public function undo(#[CurrentUser] Account $account): Response
+    /** Puts back what an import has replaced; what is there now is kept in turn, with all that was written since. */
+    #[Route('/settings/import/undo/{key}', name: 'import_undo', methods: ['POST'])]
+    public function undo(string $key, Replaced $replaced, #[CurrentUser] Account $account): Response
     {
-        if (null !== $account->replaced) {
-            $this->workrooms->replace($account, $this->reader->read($account->replaced));
-            $this->toast->say('The workroom is as it was before the import.', [], $this->generateUrl('import_undo'));
-        }
+        $workroom = $replaced->take($account, $key) ?? throw $this->createNotFoundException();
+        $kept = $this->workrooms->replace($account, $this->reader->read($workroom));
+        $this->toast->say('The workroom is as it was before the import.', [], null === $kept ? null : $this->generateUrl('import_undo', ['key' => $kept]));
 
         return $this->redirectToRoute('season');
     }

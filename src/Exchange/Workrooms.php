@@ -33,6 +33,8 @@ use Octavum\Table\LayRepository;
 /** A whole workroom out of the database and into it. */
 final readonly class Workrooms
 {
+    private const HELD = [SeasonRecord::class, PersonRecord::class, ClothRecord::class, PatternRecord::class, LayRecord::class, NotionRecord::class];
+
     public function __construct(
         private EntityManagerInterface $entities,
         private ClothRepository $cloths,
@@ -47,6 +49,7 @@ final readonly class Workrooms
         private LayMapper $layMapper,
         private People $people,
         private Tins $tins,
+        private Replaced $replaced,
     ) {
     }
 
@@ -78,9 +81,10 @@ final readonly class Workrooms
         );
     }
 
+    /** Whether nothing was ever entered: what has been taken out can still be put back. */
     public function isEmpty(Account $account): bool
     {
-        foreach ([ClothRecord::class, PatternRecord::class, SeasonRecord::class] as $class) {
+        foreach (self::HELD as $class) {
             if (null !== $this->entities->getRepository($class)->findOneBy(['account' => $account])) {
                 return false;
             }
@@ -89,18 +93,32 @@ final readonly class Workrooms
         return true;
     }
 
-    /** Puts a workroom in the place of what the account has; what was there is kept beside it, to be put back. */
-    public function replace(Account $account, Workroom $workroom): void
+    /**
+     * Puts a workroom in the place of what the account has; what was there is kept beside it.
+     *
+     * @param bool $agreed that it takes the place of something, of the account's name too
+     *
+     * @return ?string the key under which what was there is kept, null when nothing was
+     *
+     * @throws Refused when there is something and it was not agreed; nothing has been changed
+     */
+    public function replace(Account $account, Workroom $workroom, bool $agreed = true): ?string
     {
-        $this->entities->wrapInTransaction(function () use ($account, $workroom): void {
-            $account->replaced = $this->isEmpty($account) ? null : $this->writer->write($this->load($account));
-            foreach ([SeasonRecord::class, PersonRecord::class, ClothRecord::class, PatternRecord::class, LayRecord::class, NotionRecord::class] as $class) {
+        return $this->entities->wrapInTransaction(function () use ($account, $workroom, $agreed): ?string {
+            $empty = $this->isEmpty($account);
+            if (!$empty && !$agreed) {
+                throw Refused::because('There is something in this workroom: tick the box to say that the file takes its place. Nothing has been changed.');
+            }
+            $kept = $empty ? null : $this->replaced->keep($account, $this->writer->write($this->load($account)));
+            foreach (self::HELD as $class) {
                 $this->entities->createQuery('DELETE '.$class.' r WHERE r.account = :account')->execute(['account' => $account]);
             }
             $account->settings = $this->writer->settings($workroom->settings);
-            $account->name = $workroom->name;
+            $account->name = $agreed ? $workroom->name : $account->name;
             $account->season = null;
             $this->add($account, $workroom);
+
+            return $kept;
         });
     }
 

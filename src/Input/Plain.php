@@ -26,19 +26,15 @@ final readonly class Plain
     /**
      * Every text in a request's fields, and their names.
      *
-     * @template K of int|string
+     * @param array<mixed> $fields
      *
-     * @param array<K, mixed> $fields
-     *
-     * @return array<K, mixed>
+     * @return array<int|string, mixed>
      */
     public static function all(array $fields): array
     {
         $plain = [];
         foreach ($fields as $name => $value) {
-            /** @var K $key */
-            $key = \is_string($name) ? self::of($name) : $name;
-            $plain[$key] = match (true) {
+            $plain[\is_string($name) ? self::of($name) : $name] = match (true) {
                 \is_string($value) => self::of($value),
                 \is_array($value) => self::all($value),
                 default => $value,

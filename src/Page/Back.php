@@ -10,9 +10,9 @@ use Symfony\Component\HttpFoundation\Request;
 /** The page that a snag was cleared from, to come back to: a path of this application, in the field or query "back". */
 final class Back
 {
-    public static function path(Request $request): string
+    public static function path(Request $request, string $field = 'back'): string
     {
-        $back = $request->request->getString('back', $request->query->getString('back'));
+        $back = $request->request->getString($field, $request->query->getString($field));
 
         return 1 === preg_match('~^/(?![/\\\\])[\w/?=&#.%-]*$~D', $back) ? $back : '';
     }

@@ -7,7 +7,6 @@ namespace Octavum\Page;
 use Octavum\Input\Plain;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Exception\SuspiciousOperationException;
-use Symfony\Component\HttpFoundation\InputBag;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
 use Symfony\Component\HttpKernel\Exception\HttpException;
@@ -32,7 +31,10 @@ final readonly class Door
         if (\strlen($request->server->getString('REQUEST_URI')) > self::LONGEST_ADDRESS) {
             throw new HttpException(414, 'The address is too long.');
         }
-        $request->query = new InputBag(Plain::all($request->query->all()));
-        $request->request = new InputBag(Plain::all($request->request->all()));
+        foreach ([$request->query, $request->request] as $fields) {
+            /** @var array<string, mixed> $plain */
+            $plain = Plain::all($fields->all());
+            $fields->replace($plain);
+        }
     }
 }

@@ -17,7 +17,11 @@ use Twig\Environment;
  */
 final readonly class FormToken
 {
-    public const ID = 'form';
+    private const ID = 'form';
+
+    /** Before anyone is signed in there is no session to keep a token in: these go by where the browser says it comes from. */
+    private const DOOR = 'door';
+    private const AT_THE_DOOR = ['sign_in', 'register', 'demo'];
 
     public function __construct(private CsrfTokenManagerInterface $tokens, private Environment $twig)
     {
@@ -31,7 +35,8 @@ final readonly class FormToken
             return;
         }
         $token = $request->request->all()['_token'] ?? $request->headers->get('X-Token');
-        if (\is_string($token) && $this->tokens->isTokenValid(new CsrfToken(self::ID, $token))) {
+        $id = \in_array($request->attributes->get('_route'), self::AT_THE_DOOR, true) ? self::DOOR : self::ID;
+        if (\is_string($token) && $this->tokens->isTokenValid(new CsrfToken($id, $token))) {
             return;
         }
         $length = (int) $request->headers->get('Content-Length', '0');

@@ -4,9 +4,20 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Account;
 
+use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
+use Octavum\Account\Brake;
+use Octavum\Account\SignInThrottle;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\PasswordHasher\Hasher\PasswordHasherFactory;
+use Symfony\Component\PasswordHasher\PasswordHasherInterface;
+use Symfony\Component\Security\Core\Exception\BadCredentialsException;
+use Symfony\Component\Security\Http\Authenticator\AuthenticatorInterface;
+use Symfony\Component\Security\Http\Authenticator\Passport\Badge\UserBadge;
+use Symfony\Component\Security\Http\Authenticator\Passport\Credentials\PasswordCredentials;
+use Symfony\Component\Security\Http\Authenticator\Passport\Passport;
+use Symfony\Component\Security\Http\Event\CheckPassportEvent;
 
 final class AccountPagesTest extends PageTestCase
 {
@@ -14,8 +25,13 @@ final class AccountPagesTest extends PageTestCase
     {
         foreach (['/season', '/cloth', '/patterns', '/shopping', '/settings', '/settings/export', '/find?q=a', '/read/length?text=1', '/project/new'] as $path) {
             $this->browser->request('GET', $path);
-            self::assertResponseRedirects('/sign-in', null, $path);
+            self::assertResponseRedirects('/season' === $path ? '/sign-in' : '/sign-in?to='.str_replace(['%2F', '%3F'], ['/', '?'], rawurlencode($path)), null, $path);
+            self::assertNull($this->browser->getCookieJar()->get('MOCKSESSID'), 'no visit is begun for that');
         }
+        $this->account();
+        $this->get('/sign-in?to=/settings/export');
+        $this->send('Sign in', ['email' => 'maud@example.org', 'password' => 'four quiet lockers']);
+        self::assertResponseRedirects('http://localhost/settings/export', null, 'the way back is in the address');
     }
 
     public function testRegisteringOpensAnEmptyWorkroomThatTeaches(): void
@@ -37,10 +53,60 @@ final class AccountPagesTest extends PageTestCase
         $this->get('/register');
         $page = $this->send('Register', ['name' => 'Maud <script>', 'email' => 'maud@example.org', 'password' => 'short']);
         self::assertResponseStatusCodeSame(422);
-        self::assertStringContainsString('There is an account with this e-mail address', self::says($page));
         self::assertStringContainsString('A password has 10 to 200 characters', self::says($page));
         self::assertSame('Maud <script>', $page->filter('#f-name')->attr('value'));
         self::assertSame('', $page->filter('#f-password')->attr('value'));
+        $page = $this->send('Register', ['name' => 'Maud', 'email' => 'maud@example.org', 'password' => 'four quiet lockers']);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('There is an account with this e-mail address', self::says($page));
+    }
+
+    public function testTriesAtRegisteringAndAtThePasswordInSettingsAreCounted(): void
+    {
+        $account = $this->account();
+        for ($i = 0; $i < 11; ++$i) {
+            $this->get('/register');
+            $page = $this->send('Register', ['name' => 'Maud', 'email' => 'maud@example.org', 'password' => 'four quiet lockers']);
+            self::assertStringContainsString($i < 10 ? 'There is an account' : 'Too many attempts', self::says($page), (string) $i);
+        }
+        $this->browser->loginUser($account);
+        for ($i = 0; $i < 11; ++$i) {
+            $this->get('/settings');
+            $page = $this->send('Change the password', ['currentPassword' => 'guess '.$i, 'password' => 'seven loud lockers']);
+            self::assertStringContainsString($i < 10 ? 'This is not the password' : 'Too many attempts', self::says($page), (string) $i);
+        }
+    }
+
+    public function testAnAddressWithoutAnAccountCostsAsMuchWorkAsAWrongPassword(): void
+    {
+        $hasher = new class implements PasswordHasherInterface {
+            public int $hashed = 0;
+
+            public function hash(#[\SensitiveParameter] string $plainPassword): string
+            {
+                ++$this->hashed;
+
+                return '';
+            }
+
+            public function verify(string $hashedPassword, #[\SensitiveParameter] string $plainPassword): bool
+            {
+                return false;
+            }
+
+            public function needsRehash(string $hashedPassword): bool
+            {
+                return false;
+            }
+        };
+        $throttle = new SignInThrottle($this->service(Brake::class), $this->service(AccountRepository::class), new PasswordHasherFactory([Account::class => $hasher]));
+        $passport = new Passport(new UserBadge('nobody@example.org'), new PasswordCredentials('guess'));
+        try {
+            $throttle->onCheckPassport(new CheckPassportEvent(self::createStub(AuthenticatorInterface::class), $passport));
+            self::fail('There is no such account.');
+        } catch (BadCredentialsException) {
+            self::assertSame(1, $hasher->hashed);
+        }
     }
 
     public function testSigningInAndOut(): void
@@ -49,12 +115,16 @@ final class AccountPagesTest extends PageTestCase
         $this->get('/sign-in');
         $this->send('Sign in', ['email' => ' MAUD@example.org ', 'password' => 'four quiet lockers', '_remember_me' => '1']);
         self::assertResponseRedirects();
-        self::assertNotNull($this->browser->getCookieJar()->get('REMEMBERME'));
+        $remembered = $this->browser->getCookieJar()->get('REMEMBERME') ?? self::fail('There is a cookie.');
+        $this->browser->getCookieJar()->expire('MOCKSESSID');
         $this->get('/settings');
         $this->send('Sign out', []);
         self::assertResponseRedirects();
-        $this->browser->request('GET', '/settings');
+        $this->browser->request('GET', '/season');
         self::assertResponseRedirects('/sign-in');
+        $this->browser->getCookieJar()->set($remembered);
+        $this->browser->request('GET', '/season');
+        self::assertResponseRedirects('/sign-in', null, 'a copy made before signing out opens nothing');
     }
 
     public function testGuessingIsSlowedDownEvenForTheRightPassword(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Tests\Console;
 
 use Octavum\Account\AccountRepository;
+use Octavum\Exchange\Replaced;
 use Octavum\Tests\PageTestCase;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;
@@ -62,7 +63,7 @@ final class CommandsTest extends PageTestCase
         self::assertCount(42, $this->workroom($account)->cloths);
         $this->command('octavum:demo', $own + ['--empty' => true]);
         self::assertSame([], $this->workroom($account)->cloths);
-        self::assertNull($this->fresh($account)->replaced);
+        self::assertSame([], $this->service(Replaced::class)->of($account));
         self::assertSame('', $this->command('octavum:demo', [])->getDisplay(), 'there is an account already');
     }
 

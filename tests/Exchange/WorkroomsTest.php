@@ -8,6 +8,7 @@ use Octavum\Core\Workroom\Workroom;
 use Octavum\Exchange\WorkroomReader;
 use Octavum\Exchange\WorkroomWriter;
 use Octavum\Tests\PageTestCase;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 
 final class WorkroomsTest extends PageTestCase
@@ -28,7 +29,37 @@ final class WorkroomsTest extends PageTestCase
         $this->browser->loginUser($account);
         $this->import($json);
         self::assertResponseRedirects('/season');
+        self::assertSame('Maud', $this->workroom($account)->name, 'what replaces nothing leaves the account its name');
+        $this->import($json, ['replace' => '1']);
         self::assertSame($this->withoutIds($this->workroom($this->demo())), $this->withoutIds($this->workroom($account)));
+    }
+
+    /** @param array<string, mixed> $entered */
+    #[DataProvider('firstEntries')]
+    public function testWhateverWasEnteredFirstIsNeverReplacedWithoutBeingTold(string $page, string $button, array $entered): void
+    {
+        $account = $this->account();
+        $this->browser->loginUser($account);
+        $this->get($page);
+        $this->send($button, $entered);
+        self::assertResponseRedirects();
+        $before = $this->workroom($account);
+        $empty = (string) json_encode(['format' => 'octavum-workroom', 'version' => 1, 'name' => 'Nothing yet']);
+        self::assertStringContainsString('tick the box', self::says($this->import($empty)));
+        self::assertEquals($before, $this->workroom($account));
+        $this->import($empty, ['replace' => '1']);
+        $this->import($empty);
+        $this->get('/settings');
+        $this->send('Put back', []);
+        self::assertEquals($this->withoutIds($before), $this->withoutIds($this->workroom($account)));
+    }
+
+    /** @return iterable<string, array{string, string, array<string, mixed>}> */
+    public static function firstEntries(): iterable
+    {
+        yield 'a person' => ['/people', 'Add', ['name' => 'Suvi']];
+        yield 'notions' => ['/notions', 'Put them into the tins', ['lines' => '7 shell buttons 11 mm']];
+        yield 'a season' => ['/season/new', 'Save the season', ['name' => 'Thaw']];
     }
 
     public function testAnImportReplacesOnlyWhenToldAndIsUndone(): void
