@@ -19,9 +19,11 @@ if (is_file($file) && !str_ends_with($file, '.php')) {
     return false;
 }
 // it does not put the environment into $_SERVER, where the application looks for it
-foreach (['APP_ENV' => 'prod', 'APP_DEBUG' => '0', 'APP_SECRET' => '', 'OCTAVUM_DATA' => ''] as $name => $default) {
+foreach (['APP_ENV', 'APP_DEBUG', 'APP_SECRET', 'OCTAVUM_DATA', 'OCTAVUM_HOSTS', 'OCTAVUM_PROXIES', 'OCTAVUM_REGISTERING'] as $name) {
     $value = getenv($name);
-    $_SERVER[$name] = $_ENV[$name] = false === $value ? $default : $value;
+    if (false !== $value) {
+        $_SERVER[$name] = $_ENV[$name] = $value;
+    }
 }
 $_SERVER['SCRIPT_NAME'] = '/index.php';
 $_SERVER['SCRIPT_FILENAME'] = __DIR__.'/index.php';
