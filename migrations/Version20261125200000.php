@@ -57,11 +57,17 @@ final class Version20261125200000 extends AbstractMigration
         $this->addSql('CREATE INDEX replaced_account ON replaced (account_id)');
         $this->addSql('INSERT INTO replaced ("key", account_id, workroom) SELECT id, id, replaced FROM account WHERE replaced IS NOT NULL');
         $this->addSql('ALTER TABLE account DROP COLUMN replaced');
+        $this->addSql('ALTER TABLE person DROP COLUMN measured_before');
+        $this->addSql('ALTER TABLE account ADD COLUMN revision INTEGER DEFAULT 1 NOT NULL');
+        $this->addSql('ALTER TABLE season ADD COLUMN revision INTEGER DEFAULT 1 NOT NULL');
     }
 
     public function down(Schema $schema): void
     {
         $this->addSql('ALTER TABLE account ADD COLUMN replaced CLOB DEFAULT NULL');
+        $this->addSql('ALTER TABLE person ADD COLUMN measured_before CLOB DEFAULT NULL');
+        $this->addSql('ALTER TABLE account DROP COLUMN revision');
+        $this->addSql('ALTER TABLE season DROP COLUMN revision');
         foreach (['visit', 'rememberme_token', 'undo', 'replaced'] as $table) {
             $this->addSql('DROP TABLE '.$table);
         }

@@ -79,15 +79,16 @@ export const ranked = () => ({
 
     /** Saves the order and takes the page as the server has worked it out anew. */
     async rank(order, moved) {
-        const before = [...this.$root.querySelectorAll('.project')].sort((a, b) => a.querySelector('.rank').textContent - b.querySelector('.rank').textContent).map((row) => row.dataset.id);
+        const was = [...this.$root.querySelectorAll('.project')].sort((a, b) => a.querySelector('.rank').textContent - b.querySelector('.rank').textContent).map((row) => row.dataset.id);
         const main = document.getElementById('main');
-        const answer = await ask(this.$root.dataset.rankUrl, { method: 'POST', body: new URLSearchParams({ order: order.join(',') }) });
+        const answer = await ask(this.$root.dataset.rankUrl, { method: 'POST', body: new URLSearchParams({ order: order.join(','), was: was.join(',') }) });
         const fresh = answer && new DOMParser().parseFromString(answer, 'text/html').getElementById('main');
         if (!fresh) {
             location.reload();
             return;
         }
         const url = this.$root.dataset.rankUrl;
+        const now = [...fresh.querySelectorAll('.project')].map((row) => row.dataset.id);
         fresh.querySelectorAll('.project').forEach((row) => row.classList.toggle('is-selected', row.dataset.id === moved));
         const put = () => {
             main.replaceChildren(...fresh.childNodes);
@@ -98,17 +99,22 @@ export const ranked = () => ({
         } else {
             put();
         }
-        offerUndo(url, before);
+        // moved on another device meanwhile: the page says so, and there is nothing to undo
+        if (now.join(',') === order.join(',')) {
+            offerUndo(url, was, order);
+        } else {
+            location.reload();
+        }
     },
 });
 
-function offerUndo(url, order) {
+function offerUndo(url, order, was) {
     const toasts = document.querySelector('.toasts');
     const form = document.createElement('form');
     form.method = 'post';
     form.action = url;
     form.className = 'toast';
-    const fields = { _token: document.querySelector('meta[name=csrf]').content, order: order.join(','), undone: '1' };
+    const fields = { _token: document.querySelector('meta[name=csrf]').content, order: order.join(','), was: was.join(','), undone: '1' };
     for (const [name, value] of Object.entries(fields)) {
         const field = document.createElement('input');
         Object.assign(field, { type: 'hidden', name, value });

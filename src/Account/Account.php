@@ -6,6 +6,7 @@ namespace Octavum\Account;
 
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Database\Identified;
+use Octavum\Database\Revised;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
 use Symfony\Component\Uid\Ulid;
@@ -15,6 +16,7 @@ use Symfony\Component\Uid\Ulid;
 class Account implements UserInterface, PasswordAuthenticatedUserInterface
 {
     use Identified;
+    use Revised;
 
     #[ORM\Column(length: 180, unique: true)]
     public string $email;

@@ -17,6 +17,7 @@ use Octavum\Core\Workroom\Settings;
 use Octavum\Exchange\WorkroomWriter;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
+use Octavum\Input\Revision;
 use Octavum\Page\Back;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -110,6 +111,7 @@ final class AccountController extends AbstractController
                 $entry->length('fitsLeast', $system->widthUnit()),
                 $entry->choice('matching', Matching::class) ?? Matching::MainSeams,
             ), $entry->choice('dialect', Dialect::class) ?? Dialect::British, $entry->choice('dates', DateStyle::class) ?? DateStyle::DayFirst, $entry->boolean('bothUnits'));
+            Revision::check($entry, $account->revision, $page->values($account));
             if ($entry->isSound()) {
                 $account->name = $name;
                 $account->settings = $writer->settings($settings);

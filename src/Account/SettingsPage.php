@@ -22,29 +22,34 @@ final readonly class SettingsPage
     /** @param list<Fault> $documentFaults of a document that was refused */
     public function show(Account $account, Entry $entry, array $documentFaults = []): Response
     {
-        $settings = $this->settings->of($account);
-        $tape = new Tape($settings->system);
-        $sound = $entry->isSound() && [] === $documentFaults;
-
         return new Response($this->twig->render('account/settings.html.twig', [
             'account' => $account,
             'people' => $this->people->all($account),
             'replaced' => $this->replaced->of($account),
-            'values' => $entry->typed + [
-                'name' => $account->name,
-                'units' => $settings->system->value,
-                'counter' => $settings->counter->value,
-                'currency' => $settings->currency,
-                'squaring' => $tape->typed($settings->assumptions->squaring, small: true),
-                'selvage' => $tape->typed($settings->assumptions->selvage, small: true),
-                'dialect' => $settings->dialect->value,
-                'dates' => $settings->dates->value,
-                'bothUnits' => $settings->bothUnits ? '1' : '',
-                'matching' => $settings->assumptions->matching->value,
-                'fitsLeast' => $tape->typed($settings->assumptions->fitsLeast, small: true),
-            ],
+            'values' => $entry->typed + $this->values($account),
             'faults' => $entry->faults(),
             'documentFaults' => $documentFaults,
-        ]), $sound ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY);
+        ]), $entry->isSound() && [] !== $documentFaults ? Response::HTTP_UNPROCESSABLE_ENTITY : $entry->status());
+    }
+
+    /** @return array<string, string> */
+    public function values(Account $account): array
+    {
+        $settings = $this->settings->of($account);
+        $tape = new Tape($settings->system);
+
+        return [
+            'name' => $account->name,
+            'units' => $settings->system->value,
+            'counter' => $settings->counter->value,
+            'currency' => $settings->currency,
+            'squaring' => $tape->typed($settings->assumptions->squaring, small: true),
+            'selvage' => $tape->typed($settings->assumptions->selvage, small: true),
+            'dialect' => $settings->dialect->value,
+            'dates' => $settings->dates->value,
+            'bothUnits' => $settings->bothUnits ? '1' : '',
+            'matching' => $settings->assumptions->matching->value,
+            'fitsLeast' => $tape->typed($settings->assumptions->fitsLeast, small: true),
+        ];
     }
 }

@@ -136,7 +136,7 @@ final class ClothController extends AbstractController
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $changed = $this->form->read($entry, $cloth, $settings);
-            Revision::check($entry, $record->revision);
+            Revision::check($entry, $record->revision, $this->form->values($cloth, $settings));
             if ($entry->isSound()) {
                 $before = $this->takeBack->state([$record]);
                 $this->mapper->store($changed, $record, $settings->assumptions);

@@ -11,6 +11,6 @@ use Doctrine\ORM\Mapping as ORM;
 trait Revised
 {
     #[ORM\Version]
-    #[ORM\Column(type: Types::INTEGER)]
+    #[ORM\Column(type: Types::INTEGER, options: ['default' => 1])]
     public int $revision = 1;
 }

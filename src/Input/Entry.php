@@ -41,10 +41,14 @@ final class Entry
         return [] === $this->faults;
     }
 
-    /** Of the page that shows the form again: 200, or 422 when there is a fault. */
+    /** Of the page that shows the form again: 200, 409 when it was changed elsewhere, or 422 when there is another fault. */
     public function status(): int
     {
-        return $this->isSound() ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY;
+        return match (true) {
+            $this->isSound() => Response::HTTP_OK,
+            isset($this->faults[Revision::FIELD]) => Response::HTTP_CONFLICT,
+            default => Response::HTTP_UNPROCESSABLE_ENTITY,
+        };
     }
 
     public function fault(string $field, Sentence $sentence): void
@@ -55,15 +59,25 @@ final class Entry
     /** As typed, without white space at the ends; empty when the field is missing or is not a text. */
     public function raw(string $field): string
     {
+        $value = $this->at($field);
+
+        return \is_string($value) ? trim(Plain::of($value)) : '';
+    }
+
+    /** Whether the form sent this field, be it empty. */
+    public function has(string $field): bool
+    {
+        return \is_string($this->at($field));
+    }
+
+    private function at(string $field): mixed
+    {
         $value = $this->typed;
         foreach (explode('.', $field) as $key) {
             $value = \is_array($value) ? $value[$key] ?? null : null;
         }
-        if (!\is_string($value)) {
-            return '';
-        }
 
-        return trim(Plain::of($value));
+        return $value;
     }
 
     /** @return list<string> the keys of a repeated part */

@@ -100,7 +100,7 @@ final class NotionController extends AbstractController
             $system = $this->settings->of($account)->system;
             $kind = $entry->choice('kind', NotionKind::class) ?? NotionKind::Other;
             $notion = new Notion($id, $kind, $entry->length('measure', $system->widthUnit()), $entry->integer('count', 0, 10_000), $entry->length('length', $system->widthUnit()), $entry->text('name', 120), $entry->text('place', 120), $entry->text('notes'));
-            Revision::check($entry, $record->revision);
+            Revision::check($entry, $record->revision, $this->values($record));
             if ($entry->isSound()) {
                 $this->tins->store($notion, $record);
                 $this->entities->flush();
@@ -109,10 +109,17 @@ final class NotionController extends AbstractController
                 return $this->redirectToRoute('notions');
             }
         }
+
+        return $this->render('notions/form.html.twig', ['record' => $record, 'faults' => $entry->faults(), 'values' => $entry->typed + $this->values($record)], new Response(status: $entry->status()));
+    }
+
+    /** @return array<string, string> */
+    private function values(NotionRecord $record): array
+    {
         $tape = $this->settings->tape();
         $notion = $this->tins->notion($record);
 
-        return $this->render('notions/form.html.twig', ['record' => $record, 'faults' => $entry->faults(), 'values' => $entry->typed + [
+        return [
             'kind' => $notion->kind->value,
             'measure' => null === $notion->measure ? '' : $tape->typed($notion->measure, small: true),
             'count' => (string) $notion->count,
@@ -120,7 +127,7 @@ final class NotionController extends AbstractController
             'name' => $notion->name,
             'place' => $notion->place,
             'notes' => $notion->notes,
-        ]], new Response(status: $entry->status()));
+        ];
     }
 
     #[Route('/{id}/remove', name: 'notion_remove', methods: ['POST'])]

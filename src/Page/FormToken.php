@@ -43,29 +43,6 @@ final readonly class FormToken
         $tooLarge = $length > 0 && 0 === $request->request->count() && 0 === $request->files->count();
         $event->setResponse(new Response($this->twig->render('error/token.html.twig', [
             'tooLarge' => $tooLarge,
-            'entries' => $this->entries($request->request->all()),
         ]), $tooLarge ? Response::HTTP_REQUEST_ENTITY_TOO_LARGE : Response::HTTP_FORBIDDEN));
-    }
-
-    /**
-     * What was typed, but no passwords.
-     *
-     * @param array<mixed> $fields
-     *
-     * @return array<string, string>
-     */
-    private function entries(array $fields, string $prefix = ''): array
-    {
-        $entries = [];
-        foreach ($fields as $name => $value) {
-            $name = '' === $prefix ? (string) $name : $prefix.' '.$name;
-            if (\is_array($value)) {
-                $entries += $this->entries($value, $name);
-            } elseif (\is_string($value) && '' !== $value && '_token' !== $name && !str_contains(mb_strtolower($name), 'password') && \count($entries) < 200) {
-                $entries[$name] = $value;
-            }
-        }
-
-        return $entries;
     }
 }

@@ -24,6 +24,7 @@ final class PageExtension extends AbstractExtension
         private readonly SentenceWriter $sentences,
         private readonly AccountSettings $settings,
         private readonly ContentSecurity $security,
+        private readonly Typed $typed,
     ) {
     }
 
@@ -49,6 +50,7 @@ final class PageExtension extends AbstractExtension
     {
         return [
             new TwigFunction('nonce', $this->security->nonce(...)),
+            new TwigFunction('typed', $this->typed->entries(...)),
             new TwigFunction('settings', $this->settings->current(...)),
         ];
     }

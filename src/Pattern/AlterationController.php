@@ -29,6 +29,13 @@ final class AlterationController extends AbstractController
         $everyone = $people->all($account);
         $pattern = $mapper->pattern($record);
         $entry = new Entry($request->request->all());
+        $tape = $settings->tape();
+        $rows = array_map(static fn (KeptAlteration $one): array => [
+            'person' => $one->person,
+            'name' => $one->name,
+            'length' => null === $one->length ? '' : $tape->typed($one->length, small: true),
+            'drawn' => $one->drawn ? '1' : '',
+        ], $pattern->alterations);
         if ($request->isMethod('POST')) {
             $kept = [];
             foreach ($entry->rows('rows') as $i) {
@@ -42,7 +49,7 @@ final class AlterationController extends AbstractController
                 }
                 $kept[] = new KeptAlteration($person, $entry->name($at.'name'), $entry->change($at.'length', $settings->of($account)->system->widthUnit()), $entry->boolean($at.'drawn'));
             }
-            Revision::check($entry, $record->revision);
+            Revision::check($entry, $record->revision, ['rows' => $rows]);
             if ($entry->isSound()) {
                 $mapper->keep($kept, $record);
                 $entities->flush();
@@ -51,8 +58,6 @@ final class AlterationController extends AbstractController
                 return $this->redirectToRoute('pattern', ['id' => $id]);
             }
         }
-        $tape = $settings->tape();
-        $rows = array_map(static fn (KeptAlteration $one): array => ['person' => $one->person, 'name' => $one->name, 'length' => null === $one->length ? '' : $tape->typed($one->length, small: true), 'drawn' => $one->drawn ? '1' : ''], $pattern->alterations);
 
         return $this->render('pattern/alterations.html.twig', ['pattern' => $pattern, 'record' => $record, 'people' => $everyone, 'values' => $entry->typed + ['rows' => $rows], 'faults' => $entry->faults()], new Response(status: $entry->status()));
     }

@@ -136,7 +136,7 @@ final class PatternController extends AbstractController
             if ([$pattern->number, $pattern->otherNumbers, $pattern->title] !== [$record->number, $record->otherNumbers, $record->title]) {
                 $this->twins($entry, $pattern, $library, $account);
             }
-            Revision::check($entry, $record->revision);
+            Revision::check($entry, $record->revision, $this->form->values($this->mapper->pattern($record), $system));
             if ($entry->isSound()) {
                 $this->mapper->store($pattern, $record);
                 $this->entities->flush();
@@ -244,7 +244,7 @@ final class PatternController extends AbstractController
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $changed = $this->form->readVersion($entry, $version->id, $system);
-            Revision::check($entry, $pattern->revision);
+            Revision::check($entry, $pattern->revision, $this->form->versionValues($version, $system));
             if ($entry->isSound()) {
                 $this->mapper->storeVersion($changed, $record ?? new VersionRecord($pattern));
                 ++$pattern->changes;

@@ -18,6 +18,7 @@ use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\Shape;
 use Octavum\Core\Svg\Drawing;
 use Octavum\Core\Svg\SvgReader;
+use Octavum\Database\TakeBack;
 use Octavum\Exchange\Node;
 use Octavum\Exchange\PieceReader;
 use Octavum\Exchange\PieceWriter;
@@ -34,8 +35,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** The pieces of a version: measured, drawn from measurements, taken from an SVG file, or copied with a grade. */
 final class PieceController extends AbstractController
 {
-    private const BEFORE = 'pieces-before';
-
     public function __construct(
         private readonly PatternRepository $patterns,
         private readonly PatternMapper $mapper,
@@ -45,6 +44,7 @@ final class PieceController extends AbstractController
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
         private readonly Toast $toast,
+        private readonly TakeBack $takeBack,
     ) {
     }
 
@@ -82,28 +82,34 @@ final class PieceController extends AbstractController
         return $this->page($version, $at, $this->pieces($version)[$at] ?? throw $this->createNotFoundException(), $request, $account);
     }
 
-    #[Route('/versions/{id}/pieces/{at}/remove', name: 'piece_remove', requirements: ['at' => '\d{1,3}'], methods: ['POST'])]
-    public function remove(string $id, int $at, Request $request, #[CurrentUser] Account $account): Response
+    /** By its name, of which there is one among a version's pieces: what is said twice takes out no other. */
+    #[Route('/versions/{id}/pieces/remove', name: 'piece_remove', methods: ['POST'])]
+    public function remove(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
         $version = $this->own($account, $id);
         $pieces = $this->pieces($version);
-        $gone = $pieces[$at] ?? throw $this->createNotFoundException();
-        unset($pieces[$at]);
-        $this->store($version, array_values($pieces), $request);
-        $this->toast->say('{piece} is taken out.', ['piece' => $gone->name], $this->generateUrl('pieces_undo', ['id' => $id]));
+        $name = $request->request->getString('piece');
+        $at = $this->place($pieces, $name);
+        if (null === $at) {
+            $this->toast->say('There is no piece “{piece}” any more.', ['piece' => mb_substr($name, 0, 120)]);
+        } else {
+            unset($pieces[$at]);
+            $undo = $this->store($version, array_values($pieces));
+            $this->toast->say('{piece} is taken out.', ['piece' => $name], $undo);
+        }
 
         return $this->redirectToRoute('pieces', ['id' => $id]);
     }
 
-    /** Puts the pieces back as they were before the last change. */
-    #[Route('/versions/{id}/pieces/undo', name: 'pieces_undo', methods: ['POST'])]
-    public function undo(string $id, Request $request, #[CurrentUser] Account $account): Response
+    /** Takes one change to the pieces back, and their marks with it. */
+    #[Route('/versions/{id}/pieces/undo/{key}', name: 'pieces_undo', methods: ['POST'])]
+    public function undo(string $id, string $key, #[CurrentUser] Account $account): Response
     {
         $version = $this->own($account, $id);
-        $before = $request->getSession()->get(self::BEFORE);
-        if (\is_array($before) && isset($before[$id])) {
-            $this->store($version, $this->reader->pieces(Node::typed($before[$id])), $request);
-            $this->toast->say('The pieces are as they were.');
+        if ($this->takeBack->undo($key)) {
+            $this->mapper->storePieces(PieceSet::of($this->reader->pieces(Node::stored($this->mapper->pieceSet($version)->pieces, 'pieces of version '.$id)), $version->sizes), $version, $this->mapper->pieceSet($version));
+            $this->entities->flush();
+            $this->toast->say('That is undone; what was written since stays.');
         }
 
         return $this->redirectToRoute('pieces', ['id' => $id]);
@@ -143,8 +149,8 @@ final class PieceController extends AbstractController
             }
             if ($entry->isSound() && null !== $from) {
                 $graded = array_values(array_filter(array_map(static fn (Piece $piece): ?Piece => $piece->graded($size, $sizes, $along / 100, $across / 100), $from->pieces->all())));
-                $this->store($version, $this->joined($this->pieces($version), $graded), $request);
-                $this->toast->say('{count, plural, one {One piece is} other {# pieces are}} copied.', ['count' => (string) \count($graded)], $this->generateUrl('pieces_undo', ['id' => $id]));
+                $undo = $this->store($version, $this->joined($this->pieces($version), $graded));
+                $this->toast->say('{count, plural, one {One piece is} other {# pieces are}} copied.', ['count' => (string) \count($graded)], $undo);
 
                 return $this->redirectToRoute('pieces', ['id' => $id, 'size' => $sizes[0] ?? '']);
             }
@@ -165,8 +171,8 @@ final class PieceController extends AbstractController
             $found = $this->outlines($entry);
             $pieces = $this->taken($entry, $found, $version, $account);
             if ($entry->isSound()) {
-                $this->store($version, $this->joined($this->pieces($version), $pieces), $request);
-                $this->toast->say('{count, plural, one {One piece is} other {# pieces are}} taken from the file.', ['count' => (string) \count($pieces)], $this->generateUrl('pieces_undo', ['id' => $id]));
+                $undo = $this->store($version, $this->joined($this->pieces($version), $pieces));
+                $this->toast->say('{count, plural, one {One piece is} other {# pieces are}} taken from the file.', ['count' => (string) \count($pieces)], $undo);
 
                 return $this->redirectToRoute('pieces', ['id' => $id]);
             }
@@ -195,18 +201,18 @@ final class PieceController extends AbstractController
     {
         $system = $this->settings->of($account)->system;
         $entry = new Entry($request->request->all());
-        $others = array_diff_key($this->pieces($version), null === $at ? [] : [$at => 0]);
+        $was = $request->request->getString('was', null === $at ? '' : $piece->name);
+        $others = array_filter($this->pieces($version), static fn (Piece $other): bool => $other->name !== $was);
         $revision = $this->mapper->pieceSet($version)->revision;
         $typed = $entry->typed;
         if ($request->isMethod('POST')) {
             $changed = $this->form->read($entry, $version->sizes, array_map(static fn (Piece $other): string => $other->name, array_values($others)), $system);
             if (!$entry->boolean('redraw') && !$entry->boolean('more')) {
-                Revision::check($entry, $revision);
+                Revision::check($entry, $revision, null === $at ? [] : $this->form->values($piece, $system));
                 if ($entry->isSound()) {
                     $all = $this->pieces($version);
-                    $all[$at ?? \count($all)] = $changed;
-                    $this->store($version, array_values($all), $request);
-                    $this->toast->say('{piece} is saved.', ['piece' => $changed->name], $this->generateUrl('pieces_undo', ['id' => $version->id]));
+                    $all[$this->place($all, $was) ?? \count($all)] = $changed;
+                    $this->toast->say('{piece} is saved.', ['piece' => $changed->name], $this->store($version, array_values($all)));
 
                     return $this->redirectToRoute('pieces', ['id' => $version->id, 'size' => $changed->shapes[0]->sizes[0] ?? '']);
                 }
@@ -224,6 +230,7 @@ final class PieceController extends AbstractController
             'version' => $version,
             'at' => $at,
             'revision' => $revision,
+            'was' => $was,
             'values' => $values,
             'draft' => $draft,
             'faults' => $entry->faults(),
@@ -378,13 +385,27 @@ final class PieceController extends AbstractController
         return $this->mapper->version($version)->pieces->all();
     }
 
-    /** @param list<Piece> $pieces */
-    private function store(VersionRecord $version, array $pieces, Request $request): void
+    /**
+     * @param list<Piece> $pieces
+     *
+     * @return string the address that undoes it
+     */
+    private function store(VersionRecord $version, array $pieces): string
     {
         $stored = $this->mapper->pieceSet($version);
-        $request->getSession()->set(self::BEFORE, [$version->id => $stored->pieces]);
+        $before = $this->takeBack->state([$stored]);
         $this->mapper->storePieces(PieceSet::of($pieces, $version->sizes), $version, $stored);
         $this->entities->flush();
+
+        return $this->generateUrl('pieces_undo', ['id' => $version->id, 'key' => $this->takeBack->keep($before, [$stored])]);
+    }
+
+    /** @param list<Piece> $pieces */
+    private function place(array $pieces, string $name): ?int
+    {
+        $at = array_search($name, array_map(static fn (Piece $piece): string => $piece->name, $pieces), true);
+
+        return false === $at ? null : $at;
     }
 
     private function size(VersionRecord $version, string $asked): string

@@ -15,6 +15,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\SizeChooser;
+use Octavum\Database\TakeBack;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
@@ -38,6 +39,7 @@ final class PeopleController extends AbstractController
         private readonly AccountSettings $settings,
         private readonly ClockInterface $clock,
         private readonly Toast $toast,
+        private readonly TakeBack $takeBack,
     ) {
     }
 
@@ -75,13 +77,21 @@ final class PeopleController extends AbstractController
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $measured = $this->measured($entry, $account);
-            Revision::check($entry, $record->revision);
+            Revision::check($entry, $record->revision, $this->values($person, $request->query->getString('on')));
             if ($entry->isSound() && null !== $measured) {
                 $kept = array_filter($person->measured, static fn (Measured $other): bool => !\in_array($other->on->format('Y-m-d'), [$measured->on->format('Y-m-d'), $entry->raw('was')], true));
 
                 return $this->change($record, new Person($id, $person->name, $person->child, $person->notes, [...array_values($kept), $measured]), 'The measurements of {person} are written down.');
             }
         }
+
+        return $this->page($record, $request, $library, $account, $entry, new Entry([]));
+    }
+
+    /** With what was typed into the form of a day's measurements, and into the form about the person. */
+    private function page(PersonRecord $record, Request $request, Library $library, Account $account, Entry $entry, Entry $about): Response
+    {
+        $person = $this->people->person($record);
         $charted = $library->charted($account);
         $advice = array_map(fn (Pattern $pattern): array => ['pattern' => $pattern, 'advice' => (new SizeChooser())->choose($person, $pattern, $this->clock->now())], $charted);
         usort($advice, static fn (array $a, array $b): int => [null === $a['advice']->size, mb_strtolower($a['pattern']->title)] <=> [null === $b['advice']->size, mb_strtolower($b['pattern']->title)]);
@@ -93,31 +103,31 @@ final class PeopleController extends AbstractController
             'shown' => array_values(array_filter(BodyPoint::cases(), static fn (BodyPoint $point): bool => null !== $person->at($point))),
             'values' => $entry->typed + $this->values($person, $request->query->getString('on')),
             'faults' => $entry->faults(),
+            'about' => $about->typed + ['name' => $person->name, 'notes' => $person->notes, 'child' => [] === $about->typed && $person->child ? '1' : ''],
+            'aboutFaults' => $about->faults(),
             'advice' => $advice,
             'without' => array_diff_key($library->titles($account), array_column($charted, 'title', 'id')),
             'today' => $this->clock->now(),
-        ], new Response(status: $entry->status()));
+        ], new Response(status: max($entry->status(), $about->status())));
     }
 
     #[Route('/{id}/edit', name: 'person_edit', methods: ['POST'])]
-    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function edit(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
     {
         $record = $this->own($account, $id);
         $entry = new Entry($request->request->all());
         $name = $entry->name('name');
-        if ($entry->isSound()) {
-            $record->name = $name;
-            $record->child = $entry->boolean('child');
-            $record->notes = $entry->text('notes');
+        $notes = $entry->text('notes');
+        Revision::check($entry, $record->revision, ['name' => $record->name, 'notes' => $record->notes]);
+        if (!$entry->isSound()) {
+            return $this->page($record, $request, $library, $account, new Entry([]), $entry);
         }
-        if ($entry->isSound()) {
-            $this->entities->flush();
-            $this->toast->say('{person} is saved.', ['person' => $name]);
-        } else {
-            $this->toast->say('Nothing is saved: a person needs a name of up to 120 letters.');
-        }
+        $before = $this->takeBack->state([$record]);
+        $record->name = $name;
+        $record->child = $entry->boolean('child');
+        $record->notes = $notes;
 
-        return $this->redirectToRoute('person', ['id' => $id]);
+        return $this->saved($record, $before, '{person} is saved.');
     }
 
     #[Route('/{id}/day/remove', name: 'person_day_remove', methods: ['POST'])]
@@ -128,19 +138,6 @@ final class PeopleController extends AbstractController
         $day = $request->request->getString('on');
 
         return $this->change($record, new Person($id, $person->name, $person->child, $person->notes, array_values(array_filter($person->measured, static fn (Measured $measured): bool => $measured->on->format('Y-m-d') !== $day))), 'A day’s measurements of {person} are taken out.');
-    }
-
-    #[Route('/{id}/undo', name: 'person_undo', methods: ['POST'])]
-    public function undo(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->own($account, $id);
-        if (null !== $record->measuredBefore) {
-            [$record->measured, $record->measuredBefore] = [$record->measuredBefore, null];
-            $this->entities->flush();
-            $this->toast->say('The measurements of {person} are as they were before.', ['person' => $record->name]);
-        }
-
-        return $this->redirectToRoute('person', ['id' => $id]);
     }
 
     #[Route('/{id}/remove', name: 'person_remove', methods: ['POST'])]
@@ -167,12 +164,20 @@ final class PeopleController extends AbstractController
 
     private function change(PersonRecord $record, Person $person, string $says): Response
     {
-        $record->measuredBefore = $record->measured;
+        $before = $this->takeBack->state([$record]);
         $this->people->store($person, $record);
-        $this->entities->flush();
-        $this->toast->say($says, ['person' => $person->name], $this->generateUrl('person_undo', ['id' => $record->id]));
 
-        return $this->redirectToRoute('person', ['id' => $record->id]);
+        return $this->saved($record, $before, $says);
+    }
+
+    /** @param array<string, array<string, mixed>> $before as TakeBack gave it */
+    private function saved(PersonRecord $record, array $before, string $says): Response
+    {
+        $this->entities->flush();
+        $here = $this->generateUrl('person', ['id' => $record->id]);
+        $this->toast->say($says, ['person' => $record->name], $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $here]));
+
+        return $this->redirect($here);
     }
 
     /** What was typed for one day; null with a fault when nothing was. */

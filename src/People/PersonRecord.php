@@ -35,10 +35,6 @@ class PersonRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $measured = [];
 
-    /** @var ?list<array<string, mixed>> before the last change, to be put back */
-    #[ORM\Column(nullable: true)]
-    public ?array $measuredBefore = null;
-
     public function __construct(
         #[ORM\ManyToOne]
         #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Season;
 
 use Doctrine\Bundle\DoctrineBundle\Attribute\AsDoctrineListener;
+use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Events;
 use Octavum\Account\Account;
@@ -66,6 +67,20 @@ final class Plan
         }
 
         return $seasons[\count($seasons) - 1] ?? null;
+    }
+
+    /** Remembers which season was looked at last; that it cannot be, on a disk that is full, is no reason not to show it. */
+    public function look(Account $account, SeasonRecord $season): void
+    {
+        if ($account->season === $season->id) {
+            return;
+        }
+        $account->season = $season->id;
+        try {
+            $this->entities->getConnection()->executeStatement('UPDATE account SET season = ? WHERE id = ?', [$season->id, $account->id]);
+        } catch (DriverException) {
+            // the next time, then
+        }
     }
 
     /** @return list<Project> of all seasons */

@@ -224,7 +224,7 @@ final class ProjectController extends AbstractController
             $known = $this->seasons($seasons);
             $changed = $this->form->read($entry, $project->id, $project->rank, $project->season, $known, $this->people->all($account), $choices, $account);
             if (null !== $record) {
-                Revision::check($entry, $record->revision);
+                Revision::check($entry, $record->revision, $this->form->values($project, $choices, $this->settings->of($account)->system));
             }
             if ($entry->isSound()) {
                 $before = null === $record ? null : $this->form->values($project, $choices, $this->settings->of($account)->system);

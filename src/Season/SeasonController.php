@@ -10,6 +10,7 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\Season;
 use Octavum\Input\Entry;
+use Octavum\Input\Revision;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -47,10 +48,7 @@ final class SeasonController extends AbstractController
         if (null === $current) {
             return $this->render('season/none.html.twig');
         }
-        if ($account->season !== $current->id) {
-            $account->season = $current->id;
-            $this->entities->flush();
-        }
+        $this->plan->look($account, $current);
         $projects = $this->plan->projects($account);
         $checked = $this->plan->check($account, $this->mapper->season($current), $projects);
 
@@ -73,6 +71,11 @@ final class SeasonController extends AbstractController
     {
         $season = $this->own($account, $id);
         $before = $repository->ranked($season);
+        if ($request->request->getString('was') !== implode(',', array_keys($before))) {
+            $this->toast->say('The rank was changed somewhere else since you opened it: this is how it stands now. Move the project once more if it should.');
+
+            return $this->redirectToRoute('season', ['id' => $id], Response::HTTP_SEE_OTHER);
+        }
         $order = array_values(array_intersect(explode(',', $request->request->getString('order')), array_keys($before)));
         $rank = 0;
         foreach ([...$order, ...array_diff(array_keys($before), $order)] as $project) {
@@ -105,6 +108,13 @@ final class SeasonController extends AbstractController
     private function form(?SeasonRecord $record, Season $season, Request $request, Account $account): Response
     {
         $entry = new Entry($request->request->all());
+        $values = [
+            'name' => $season->name,
+            'starts' => $season->starts->format('Y-m-d'),
+            'weeks' => (string) $season->weeks,
+            'hours' => Entry::hours($season->minutesPerWeek),
+            'notes' => $season->notes,
+        ];
         if ($request->isMethod('POST')) {
             $name = $entry->name('name');
             $starts = $entry->date('starts');
@@ -114,6 +124,9 @@ final class SeasonController extends AbstractController
                 if (null === $value) {
                     $entry->fault($field, new Sentence('This is missing: the chalk line is drawn from it.'));
                 }
+            }
+            if (null !== $record) {
+                Revision::check($entry, $record->revision, $values);
             }
             if ($entry->isSound() && null !== $starts && null !== $weeks && null !== $minutes) {
                 $record ??= new SeasonRecord($account, $starts);
@@ -130,7 +143,6 @@ final class SeasonController extends AbstractController
                 return $this->redirectToRoute('season', ['id' => $record->id]);
             }
         }
-        $values = ['name' => $season->name, 'starts' => $season->starts->format('Y-m-d'), 'weeks' => (string) $season->weeks, 'hours' => Entry::hours($season->minutesPerWeek), 'notes' => $season->notes];
 
         return $this->render('season/form.html.twig', ['record' => $record, 'values' => $entry->typed + $values, 'faults' => $entry->faults()], new Response(status: $entry->status()));
     }

@@ -8,6 +8,7 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
 use Octavum\Database\Identified;
+use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
 
 #[ORM\Entity]
@@ -16,6 +17,7 @@ use Symfony\Component\Uid\Ulid;
 class SeasonRecord
 {
     use Identified;
+    use Revised;
 
     #[ORM\Column(length: 120)]
     public string $name = '';

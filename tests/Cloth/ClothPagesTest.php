@@ -163,7 +163,7 @@ final class ClothPagesTest extends PageTestCase
         $tab = $this->get('/cloth/'.$id)->selectButton('Write it down')->form();
         $this->write($id, ['kind' => 'measured', 'length' => '2.3']);
         $page = $this->browser->request('POST', $tab->getUri(), array_merge($tab->getPhpValues(), ['kind' => 'measured', 'length' => '2.1 m', 'note' => 'the other tab']));
-        self::assertResponseStatusCodeSame(422);
+        self::assertResponseStatusCodeSame(409);
         self::assertStringContainsString('changed somewhere else since you opened it', self::says($page));
         self::assertSame('2.1 m', $page->filter('form[action$=ledger] [name=length]')->attr('value'), 'what was typed is kept');
         self::assertSame(2_300_000, $this->only()->cuts[0]->length?->micrometres);
@@ -179,7 +179,7 @@ final class ClothPagesTest extends PageTestCase
         $tab = $this->get('/cloth/'.$id.'/edit')->selectButton('Save the cloth')->form();
         $this->send('Save the cloth', ['place' => 'Locker 1']);
         $this->browser->request('POST', $tab->getUri(), array_merge($tab->getPhpValues(), ['place' => 'Locker 2']));
-        self::assertResponseStatusCodeSame(422);
+        self::assertResponseStatusCodeSame(409);
         self::assertSame('Locker 1', $this->only()->place);
         $this->send('Save the cloth', []);
         self::assertSame('Locker 2', $this->only()->place);

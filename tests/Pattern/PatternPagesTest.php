@@ -109,7 +109,7 @@ final class PatternPagesTest extends PageTestCase
         $tab = $this->get('/versions/'.$before->versions[1]->id)->selectButton('Save the version')->form();
         $this->send('Save the version', ['versionName' => 'B, long']);
         $page = $this->browser->request('POST', $tab->getUri(), array_replace($tab->getPhpValues(), ['versionName' => 'B, short']));
-        self::assertResponseStatusCodeSame(422);
+        self::assertResponseStatusCodeSame(409);
         self::assertStringContainsString('changed somewhere else', self::says($page));
         $this->get('/patterns/'.$id);
         $this->post('/versions/'.$before->versions[1]->id.'/remove');

@@ -105,7 +105,8 @@ final class PiecePagesTest extends PageTestCase
         self::assertSame([1000.0, 600.0, 0.0], [$outline?->length(), $outline?->width(), $outline?->bottom], 'the grain runs down the page, and the scale is doubled');
         self::assertTrue($back->onFold && $cuff->pair);
         self::assertNull($back->in('12'));
-        $this->browser->request('POST', $this->path('/undo'), ['_token' => $this->token()]);
+        $this->get($this->path());
+        $this->send('undo', []);
         self::assertSame([], $this->pieces(), 'undone');
     }
 
@@ -136,8 +137,14 @@ final class PiecePagesTest extends PageTestCase
         $this->get($this->path());
         $this->send('Take it out', []);
         self::assertSame([], $this->pieces());
-        $this->browser->request('POST', $this->path('/undo'), ['_token' => $this->token()]);
-        self::assertCount(1, $this->pieces());
+        $undo = $this->browser->followRedirect()->filter('form[action*="pieces/undo"]')->form();
+        $this->get($this->path('/new'));
+        $this->send('Save the piece', ['pieceName' => 'Strap', 'shapes' => [['sizes' => '14', 'allowance' => '', 'm' => ['length' => '50', 'width' => '4']]]]);
+        $this->get($this->path());
+        $this->post($this->path('/remove'), ['piece' => 'Panel']);
+        self::assertSame(['Strap'], array_column($this->pieces(), 'name'), 'said twice, it takes out no other');
+        $this->browser->submit($undo);
+        self::assertSame(['Panel', 'Strap'], array_column($this->pieces(), 'name'), 'what was added since stays');
     }
 
     public function testAnotherAccountsPiecesAreNotThere(): void

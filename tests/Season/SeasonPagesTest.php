@@ -70,12 +70,16 @@ final class SeasonPagesTest extends PageTestCase
         $before = array_map(strval(...), $page->filter('.project')->each(static fn ($row): ?string => $row->attr('data-id')));
         [$skirt, $shorts] = [$this->named($account, 'Heron skirt')->id, $this->named($account, 'Allotment shorts')->id];
         $after = array_replace($before, [array_search($skirt, $before, true) => $shorts, array_search($shorts, $before, true) => $skirt]);
-        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', ['order' => implode(',', $after).',nonsense,'.str_repeat('0', 26)]);
+        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', ['was' => implode(',', $before), 'order' => implode(',', $after).',nonsense,'.str_repeat('0', 26)]);
         self::assertResponseRedirects();
         $page = $this->browser->followRedirect();
         self::assertSame($after, $page->filter('.project')->extract(['data-id']));
         self::assertStringContainsString('short 26 cm missing', self::says($page, '#p'.$skirt), '1.50 − (2.44 − 1.20): now the skirt is later');
-        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', ['order' => implode(',', $before), 'undone' => '1']);
+        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', ['was' => implode(',', $before), 'order' => implode(',', $before)]);
+        $page = $this->browser->followRedirect();
+        self::assertStringContainsString('The rank was changed somewhere else', self::says($page));
+        self::assertSame($after, $page->filter('.project')->extract(['data-id']), 'what was ranked in another tab stays');
+        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', ['was' => implode(',', $after), 'order' => implode(',', $before), 'undone' => '1']);
         self::assertSame($before, $this->browser->followRedirect()->filter('.project')->extract(['data-id']));
     }
 
