@@ -28,6 +28,7 @@ final readonly class LengthReader
 
     private const NUMBERS = ['a' => '1', 'an' => '1'] + Numbers::WORDS;
 
+    private const LONGEST_TEXT = 100;
     private const EXAMPLES = '1.4 m, 140 cm, 1 5/8 yd or 62 in';
     /** What a fraction may be of: any other figure with a slash is a range, or nothing. */
     private const PARTS = [2, 3, 4, 5, 6, 8, 16];
@@ -46,6 +47,9 @@ final readonly class LengthReader
      */
     public function read(string $text, Unit $default): Length
     {
+        if (\strlen($text) > self::LONGEST_TEXT) {
+            throw new Unreadable(new Sentence('This is too long for a length: type one such as {examples}.', ['examples' => self::EXAMPLES]));
+        }
         $plain = $this->plain($text);
         if (1 === preg_match('/\d\s?(?:mm|cm|m|in|ft|yd)(?:²|2(?!\d))|\b(?:square|sq)\b/u', $plain)) {
             throw new Unreadable(new Sentence('“{text}” is an area, not a length: type the length alone, such as {examples}.', ['text' => mb_substr(trim($text), 0, 60), 'examples' => self::EXAMPLES]));

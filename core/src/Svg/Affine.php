@@ -7,6 +7,9 @@ namespace Octavum\Core\Svg;
 /** A transform of the plane: x → ax + cy + e, y → bx + dy + f. */
 final readonly class Affine
 {
+    /** Characters of a transform; programs write one to three steps. */
+    private const LONGEST = 2_000;
+
     private function __construct(public float $a, public float $b, public float $c, public float $d, public float $e, public float $f)
     {
     }
@@ -34,12 +37,14 @@ final readonly class Affine
     public static function read(string $text): self
     {
         $whole = self::identity();
-        $rest = trim($text);
-        while ('' !== $rest) {
-            if (1 !== preg_match('/^(matrix|translate|scale|rotate|skewX|skewY)\s*\(([^)]*)\)[\s,]*/', $rest, $part)) {
-                throw new \InvalidArgumentException($rest);
+        $text = trim($text);
+        if (\strlen($text) > self::LONGEST) {
+            throw new \InvalidArgumentException($text);
+        }
+        for ($at = 0; $at < \strlen($text); $at += \strlen($part[0])) {
+            if (1 !== preg_match('/\G(matrix|translate|scale|rotate|skewX|skewY)\s*\(([^)]*)\)[\s,]*/', $text, $part, 0, $at)) {
+                throw new \InvalidArgumentException(substr($text, $at));
             }
-            $rest = substr($rest, \strlen($part[0]));
             $n = array_map(floatval(...), (array) preg_split('/[\s,]+/', trim($part[2])));
             $whole = $whole->times(match ([$part[1], \count($n)]) {
                 ['matrix', 6] => new self(...$n),

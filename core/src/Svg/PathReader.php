@@ -9,11 +9,31 @@ use Octavum\Core\Lay\Pen;
 /** Reads the d attribute of a path (SVG 1.1, section 8.3) into lines of points, curves flattened. */
 final readonly class PathReader
 {
+    /** Characters of one path. */
+    private const LONGEST = 500_000;
+    private const BETWEEN = " \t\r\n\f,";
     private const NUMBERS = ['M' => 2, 'L' => 2, 'H' => 1, 'V' => 1, 'C' => 6, 'S' => 4, 'Q' => 4, 'T' => 2, 'A' => 7, 'Z' => 0];
 
+    /** How far from its origin anything may lie, in tolerances: at a quarter of a millimetre, a hundred metres. */
+    private const FARTHEST = 500_000;
+
     /** @param float $tolerance by which a point may leave its curve, in the path's own unit */
-    public function __construct(private float $tolerance)
+    public function __construct(private float $tolerance, private Budget $budget = new Budget())
     {
+    }
+
+    /**
+     * @return list<array{float, float}>
+     *
+     * @throws \InvalidArgumentException
+     */
+    public function ellipse(float $x, float $y, float $rx, float $ry): array
+    {
+        array_map($this->near(...), [$x, $y, $rx, $ry]);
+        $points = (new Pen($x + $rx, $y, $this->tolerance))->arc($rx, $ry, 0, false, true, $x - $rx, $y)->arc($rx, $ry, 0, false, true, $x + $rx, $y)->closed();
+        $this->budget->spend(\count($points));
+
+        return $points;
     }
 
     /**
@@ -27,6 +47,7 @@ final readonly class PathReader
         $pen = null;
         $handle = null;
         $before = '';
+        $drawn = 0;
         $start = $at = [0.0, 0.0];
         foreach ($this->commands($d) as [$command, $n]) {
             $kind = strtoupper($command);
@@ -69,8 +90,10 @@ final readonly class PathReader
                     default:
                         $pen->line($to[0], $to[1]);
                 }
-                $at = $to;
+                $at = array_map($this->near(...), $to);
+                $this->budget->spend(2 + \count($pen->points) - $drawn);
             }
+            $drawn = null === $pen ? 0 : \count($pen->points);
             $before = $kind;
         }
 
@@ -89,7 +112,9 @@ final readonly class PathReader
         }
         $last = $pen->points[\count($pen->points) - 1];
 
-        return [...$parts, [$pen->closed(), $closed || hypot($pen->points[0][0] - $last[0], $pen->points[0][1] - $last[1]) < 1e-3]];
+        $parts[] = [$pen->closed(), $closed || hypot($pen->points[0][0] - $last[0], $pen->points[0][1] - $last[1]) < 1e-3];
+
+        return $parts;
     }
 
     /**
@@ -100,7 +125,7 @@ final readonly class PathReader
     private function commands(string $d): array
     {
         $commands = [];
-        if (1 !== preg_match('/^[\s,]*(?:[Mm]|$)/', $d)) {
+        if (\strlen($d) > self::LONGEST || 1 !== preg_match('/^[\s,]*(?:[Mm]|$)/', $d)) {
             throw new \InvalidArgumentException(mb_substr($d, 0, 20));
         }
         preg_match_all('/([A-Za-z])([^A-DF-Za-df-z]*)/', $d, $found, \PREG_SET_ORDER);
@@ -126,16 +151,24 @@ final readonly class PathReader
     private function numbers(string $text, bool $arc): array
     {
         $numbers = [];
-        $rest = ltrim($text, " \t\r\n\f,");
-        while ('' !== $rest) {
-            $flag = $arc && \in_array(\count($numbers) % 7, [3, 4], true);
-            if (1 !== preg_match($flag ? '/^[01]/' : '/^[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?/', $rest, $part)) {
-                throw new \InvalidArgumentException(mb_substr($rest, 0, 20));
+        $count = 0;
+        for ($at = strspn($text, self::BETWEEN); $at < \strlen($text); $at += strspn($text, self::BETWEEN, $at)) {
+            $flag = $arc && \in_array($count % 7, [3, 4], true);
+            if (1 !== preg_match($flag ? '/\G[01]/' : '/\G[+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?/', $text, $part, 0, $at)) {
+                throw new \InvalidArgumentException(mb_substr($text, $at, 20));
             }
-            $numbers[] = (float) $part[0];
-            $rest = ltrim(substr($rest, \strlen($part[0])), " \t\r\n\f,");
+            $numbers[] = $this->near((float) $part[0]);
+            $at += \strlen($part[0]);
+            ++$count;
         }
+        $this->budget->spend($count);
 
         return $numbers;
+    }
+
+    /** @throws \InvalidArgumentException when it is farther off than any piece */
+    private function near(float $number): float
+    {
+        return abs($number) <= self::FARTHEST * $this->tolerance ? $number : throw new \InvalidArgumentException((string) $number);
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Octavum\Core\Svg;
 
 use Octavum\Core\Lay\Outline;
-use Octavum\Core\Lay\Pen;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
 
@@ -21,6 +20,11 @@ final class SvgReader
     private const MOST_ELEMENTS = 20_000;
     private const MOST_POINTS = 1500;
     private const DEEPEST = 40;
+    private const MOST_LEFT_OUT = 200;
+    private const SOME = 24;
+
+    /** What drawing an element costs beside its points. */
+    private const ELEMENT = 100;
 
     /** By how much a flattened curve may leave its course, and by how much points may be left out after that; mm. */
     private const FLAT = 0.2;
@@ -41,12 +45,12 @@ final class SvgReader
     private array $ids = [];
 
     private int $lines = 0;
-    private int $elements = 0;
+    private Budget $budget;
 
     /** @throws Unreadable when the file as a whole cannot be taken */
     public function read(string $svg): Drawing
     {
-        [$this->found, $this->leftOut, $this->ids, $this->lines, $this->elements] = [[], [], [], 0, 0];
+        [$this->found, $this->leftOut, $this->ids, $this->lines, $this->budget] = [[], [], [], 0, new Budget()];
         $root = $this->parse($svg);
         [$own, $scaled] = $this->page($root);
         $this->children($root, $own, '', 'page', 0);
@@ -93,8 +97,9 @@ final class SvgReader
     /** Refuses what would run or fetch something, and notes the ids. */
     private function harmless(\DOMElement $root): void
     {
-        foreach ([$root, ...iterator_to_array($root->getElementsByTagName('*'))] as $element) {
-            if (++$this->elements > self::MOST_ELEMENTS) {
+        $count = 0;
+        foreach ($this->under($root) as $element) {
+            if (++$count > self::MOST_ELEMENTS) {
                 throw new Unreadable(new Sentence('This file has more than {most} elements: save the pieces alone, without the rest of the drawing.', ['most' => self::MOST_ELEMENTS]));
             }
             $kind = $this->kind($element);
@@ -117,6 +122,25 @@ final class SvgReader
             if ('style' === $kind && $this->fetches($element->textContent)) {
                 throw new Unreadable(new Sentence('This file refers to something outside itself in its styles, so it was not opened: save it again with everything in it.'));
             }
+        }
+    }
+
+    /** @return iterable<\DOMElement> this one and all within it, in the document's order */
+    private function under(\DOMElement $root): iterable
+    {
+        $node = $root;
+        while (null !== $node) {
+            if ($node instanceof \DOMElement) {
+                yield $node;
+            }
+            if (null !== $node->firstChild) {
+                $node = $node->firstChild;
+                continue;
+            }
+            while (null !== $node && $node !== $root && null === $node->nextSibling) {
+                $node = $node->parentNode;
+            }
+            $node = $node === $root ? null : $node?->nextSibling;
         }
     }
 
@@ -176,7 +200,7 @@ final class SvgReader
         if ($depth > self::DEEPEST) {
             throw new Unreadable(new Sentence('The groups of this file are nested more than {most} deep: save it again as plain SVG.', ['most' => self::DEEPEST]));
         }
-        foreach ($parent->childNodes as $child) {
+        for ($child = $parent->firstChild; null !== $child; $child = $child->nextSibling) {
             if ($child instanceof \DOMElement) {
                 $this->element($child, $to, $name, $group, $depth + 1);
             }
@@ -185,6 +209,7 @@ final class SvgReader
 
     private function element(\DOMElement $element, Affine $to, string $name, string $group, int $depth): void
     {
+        $this->budget->spend(self::ELEMENT);
         $kind = $this->kind($element);
         if (\in_array($kind, self::PASSED_OVER, true) || 'none' === $element->getAttribute('display') || 1 === preg_match('/display\s*:\s*none/i', $element->getAttribute('style'))) {
             return;
@@ -213,7 +238,14 @@ final class SvgReader
                     }
             }
         } catch (\InvalidArgumentException $unreadable) {
-            $this->leftOut[] = new Sentence('“{name}” was left out: its “{part}” cannot be read.', ['name' => '' === $own ? ('' === $name ? $kind : $name) : $own, 'part' => mb_substr($unreadable->getMessage(), 0, 40)]);
+            $this->leaveOut(new Sentence('“{name}” was left out: its “{part}” cannot be read.', ['name' => '' === $own ? ('' === $name ? $kind : $name) : $own, 'part' => mb_substr($unreadable->getMessage(), 0, 40)]));
+        }
+    }
+
+    private function leaveOut(Sentence $why): void
+    {
+        if (\count($this->leftOut) < self::MOST_LEFT_OUT) {
+            $this->leftOut[] = $why;
         }
     }
 
@@ -235,13 +267,14 @@ final class SvgReader
     private function shape(string $kind, \DOMElement $element, float $tolerance): array
     {
         $n = fn (string $name): float => $this->number($element, $name);
+        $path = new PathReader($tolerance, $this->budget);
 
         return match ($kind) {
-            'path' => (new PathReader($tolerance))->read($element->getAttribute('d')),
-            'polygon', 'polyline' => (new PathReader($tolerance))->read('M'.$element->getAttribute('points').('polygon' === $kind ? 'Z' : '')),
-            'rect' => (new PathReader($tolerance))->read($this->rounded($n('x'), $n('y'), $n('width'), $n('height'), $n($element->hasAttribute('rx') ? 'rx' : 'ry'), $n($element->hasAttribute('ry') ? 'ry' : 'rx'))),
-            'circle' => [[$this->ellipse($n('cx'), $n('cy'), $n('r'), $n('r'), $tolerance), true]],
-            'ellipse' => [[$this->ellipse($n('cx'), $n('cy'), $n('rx'), $n('ry'), $tolerance), true]],
+            'path' => $path->read($element->getAttribute('d')),
+            'polygon', 'polyline' => $path->read('M'.$element->getAttribute('points').('polygon' === $kind ? 'Z' : '')),
+            'rect' => $path->read($this->rounded($n('x'), $n('y'), $n('width'), $n('height'), $n($element->hasAttribute('rx') ? 'rx' : 'ry'), $n($element->hasAttribute('ry') ? 'ry' : 'rx'))),
+            'circle' => [[$path->ellipse($n('cx'), $n('cy'), $n('r'), $n('r')), true]],
+            'ellipse' => [[$path->ellipse($n('cx'), $n('cy'), $n('rx'), $n('ry')), true]],
             'line' => [[[[0.0, 0.0], [1.0, 1.0]], false]],
             default => [],
         };
@@ -252,12 +285,6 @@ final class SvgReader
         [$rx, $ry] = [min($rx, $w / 2), min($ry, $h / 2)];
 
         return \sprintf('M%F %FH%FA%F %F 0 0 1 %F %FV%FA%F %F 0 0 1 %F %FH%FA%F %F 0 0 1 %F %FV%FA%F %F 0 0 1 %F %FZ', $x + $rx, $y, $x + $w - $rx, $rx, $ry, $x + $w, $y + $ry, $y + $h - $ry, $rx, $ry, $x + $w - $rx, $y + $h, $x + $rx, $rx, $ry, $x, $y + $h - $ry, $y + $ry, $rx, $ry, $x + $rx, $y);
-    }
-
-    /** @return list<array{float, float}> */
-    private function ellipse(float $x, float $y, float $rx, float $ry, float $tolerance): array
-    {
-        return (new Pen($x + $rx, $y, $tolerance))->arc($rx, $ry, 0, false, true, $x - $rx, $y)->arc($rx, $ry, 0, false, true, $x + $rx, $y)->closed();
     }
 
     /** @param list<array{float, float}> $points */
@@ -271,16 +298,17 @@ final class SvgReader
         $points = $this->simple(array_map($to->of(...), $points));
         $name = mb_substr('' === $name ? 'Piece' : $name, 0, 60);
         if (\count($points) > self::MOST_POINTS) {
-            $this->leftOut[] = new Sentence('“{name}” was left out: it has {count} points, and {most} can be laid. Simplify its outline.', ['name' => $name, 'count' => \count($points), 'most' => self::MOST_POINTS]);
+            $this->leaveOut(new Sentence('“{name}” was left out: it has {count} points, and {most} can be laid. Simplify its outline.', ['name' => $name, 'count' => \count($points), 'most' => self::MOST_POINTS]));
 
             return;
         }
+        $this->budget->spend(intdiv(\count($points) ** 2, 8));
         try {
             $this->found[$group][] = [$name, Outline::of($points)];
         } catch (\InvalidArgumentException) {
             $box = Outline::convex($points);
             if ($box->length() * $box->width() > 100) {
-                $this->leftOut[] = new Sentence('“{name}” was left out: its outline crosses itself or encloses nothing. Draw it so that the line never crosses its own way.', ['name' => $name]);
+                $this->leaveOut(new Sentence('“{name}” was left out: its outline crosses itself or encloses nothing. Draw it so that the line never crosses its own way.', ['name' => $name]));
             }
         }
     }
@@ -306,6 +334,7 @@ final class SvgReader
         $keep = [0 => true, $far => true];
         for ($stack = [[0, $far], [$far, $count]]; null !== ($stretch = array_pop($stack));) {
             [$from, $to] = $stretch;
+            $this->budget->spend($to - $from);
             [$a, $b] = [$ring[$from], $ring[$to]];
             $long = hypot($b[0] - $a[0], $b[1] - $a[1]);
             $most = self::SIMPLE;
@@ -339,8 +368,14 @@ final class SvgReader
         $kept = [];
         foreach ($group as $i => [, $outline]) {
             foreach ($kept as [, $outer]) {
-                if ($outer->holds($outline)) {
-                    continue 2;
+                $this->budget->spend(1);
+                if (self::inBox($outline, $outer)) {
+                    // some of its points tell as much as all do
+                    $some = array_filter($outline->points, static fn (int $i): bool => 0 === $i % (1 + intdiv(\count($outline->points), self::SOME)), \ARRAY_FILTER_USE_KEY);
+                    $this->budget->spend(\count($some) * \count($outer->points));
+                    if ($outer->holds(Outline::convex(array_values($some)))) {
+                        continue 2;
+                    }
                 }
             }
             $kept[$i] = $group[$i];
@@ -356,9 +391,15 @@ final class SvgReader
         return array_values($kept);
     }
 
+    private static function inBox(Outline $inner, Outline $outer): bool
+    {
+        return $inner->left >= $outer->left - 1 && $inner->right <= $outer->right + 1 && $inner->bottom >= $outer->bottom - 1 && $inner->top <= $outer->top + 1;
+    }
+
+    /** A title is the first thing in what it names, or close to it. */
     private function name(\DOMElement $element): string
     {
-        foreach ($element->childNodes as $child) {
+        for ([$child, $looked] = [$element->firstChild, 0]; null !== $child && $looked < 20; [$child, $looked] = [$child->nextSibling, $looked + 1]) {
             if ($child instanceof \DOMElement && 'title' === $this->kind($child) && '' !== trim($child->textContent)) {
                 return trim($child->textContent);
             }

@@ -148,4 +148,20 @@ final class LengthTest extends TestCase
         yield 'a range with a dash' => ['58-60 in', 1473.2, 1524];
         yield 'a need' => ['2.8-3', 2800, 3000];
     }
+
+    #[DataProvider('endless')]
+    public function testWhatNobodyTypesIsRefusedAtOnce(string $text): void
+    {
+        $this->expectException(Unreadable::class);
+        Length::parse($text, Unit::Metre);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function endless(): iterable
+    {
+        yield 'terms that would overflow when added' => [str_repeat('9999999999yd 9999999999ft ', 1100)];
+        yield 'as many as a hundred characters hold' => ['9999999999yd 9999999999ft 9999999999in 9999999999m 9999999999cm 9999999999mm'];
+        yield 'a megabyte' => [str_repeat('1m ', 350_000)];
+        yield 'a fraction of everything' => ['999999999-9999/9999 yd'];
+    }
 }

@@ -83,4 +83,42 @@ final class SvgReaderTest extends TestCase
         self::assertSame(['good'], array_column($drawing->outlines, 0));
         self::assertSame(['bow', 'odd', 1], array_map(static fn ($sentence) => $sentence->with['name'] ?? $sentence->with['count'] ?? '', $drawing->leftOut));
     }
+
+    /** Small files that would take minutes, or all memory, if they were drawn as they ask: each is read or refused within its budget. */
+    #[DataProvider('hostile')]
+    public function testNoFileTakesLongerThanAMoment(string $inside, ?string $says): void
+    {
+        $began = memory_get_usage();
+        memory_reset_peak_usage();
+        try {
+            $drawing = (new SvgReader())->read('<svg '.self::NS.$inside.'</svg>');
+            self::assertNull($says);
+            self::assertLessThanOrEqual(200, \count($drawing->leftOut));
+        } catch (Unreadable $unreadable) {
+            self::assertSame($says, $unreadable->getMessage());
+        }
+        self::assertLessThan(100_000_000, memory_get_peak_usage() - $began);
+    }
+
+    /** @return iterable<string, array{string, ?string}> */
+    public static function hostile(): iterable
+    {
+        $spent = 'This drawing holds more lines and points than can be read here: save the pieces alone, without the rest of the drawing, or a few at a time.';
+        yield 'a view box of next to nothing' => [' viewBox="0 0 1e-300 1e-300"><circle r="1"/>', null];
+        yield 'scales beyond all numbers' => ['><g transform="scale(1e308) scale(1e308)"><circle r="5"/></g><rect width="1e400" height="5"/>', null];
+        $uses = implode('', array_map(static fn (int $i): string => '<g id="a'.$i.'">'.str_repeat('<use href="#a'.($i + 1).'"/>', 14).'</g>', range(0, 8)));
+        yield 'each use of one holds fourteen of the next' => ['><defs>'.$uses.'<circle id="a9" r="50"/></defs><use href="#a0"/>', null];
+        yield 'curves as long as a continent' => ['><path d="M0 0'.str_repeat('C1e9 0 0 1e9 1e9 1e9 ', 400).'Z"/>', null];
+        yield 'circles as wide as the moon’s way' => ['>'.str_repeat('<circle r="1e9"/>', 5000), null];
+        yield 'circles within circles' => [' width="1m" viewBox="0 0 1000 1000">'.implode('', array_map(static fn (int $i): string => '<circle cx="'.$i.'" r="'.(1000 + $i % 97).'"/>', range(1, 5000))), $spent];
+        yield 'a transform of a hundred thousand steps' => ['><g transform="'.str_repeat('translate(1,1) ', 100_000).'"><rect width="50" height="50"/></g>', null];
+        yield 'paths of thousands of points that cross' => ['>'.str_repeat('<path d="M0 0'.implode(' ', array_map(static fn (int $i): string => 'L'.($i * 7919 % 1000).' '.$i, range(1, 1200))).'Z"/>', 250), $spent];
+        yield 'a path of half a million points' => ['><path d="M0 0'.str_repeat(' 977 991', 500_000).'Z"/>', null];
+    }
+
+    public function testThousandsOfNamedGroupsAreReadEachOnce(): void
+    {
+        $groups = array_map(static fn (int $i): string => '<g><title>t'.$i.'</title><rect x="'.$i.'" width="50" height="50"/></g>', range(1, 6000));
+        self::assertCount(6000, (new SvgReader())->read('<svg '.self::NS.'>'.implode('', $groups).'</svg>')->outlines);
+    }
 }
