@@ -30,15 +30,12 @@ final readonly class ImportCommand
         try {
             $workroom = $this->reader->read($this->documents->contents($file));
             $owner = $this->accounts->named($account);
-            if (!$replace && !$this->workrooms->isEmpty($owner)) {
-                throw Refused::because('There is something in this workroom; say --replace to put the document in its place. Nothing has been changed.');
-            }
+            $this->workrooms->replace($owner, $workroom, $replace);
         } catch (Refused $refused) {
             $this->documents->explain($refused, $io);
 
             return Command::INVALID;
         }
-        $this->workrooms->replace($owner, $workroom);
         $io->writeln(\sprintf('Imported: %d cloths, %d patterns, %d seasons, %d projects.', \count($workroom->cloths), \count($workroom->patterns), \count($workroom->seasons), \count($workroom->projects)));
 
         return Command::SUCCESS;

@@ -46,7 +46,7 @@ final class ExchangeController extends AbstractController
             return $page->show($account, $entry);
         }
         try {
-            $workroom = $this->reader->read($file->getContent());
+            $workroom = $this->reader->read($file->getContent(), bounded: true);
             $kept = $this->workrooms->replace($account, $workroom, $entry->boolean('replace'));
         } catch (Refused $refused) {
             return $page->show($account, $entry, $refused->faults);

@@ -82,14 +82,27 @@ final readonly class WorkroomReader
     /** Larger documents are refused unread. */
     public const MOST_BYTES = 20_000_000;
 
+    /** What a page can take in with the memory of a worker, 256 MB; counted before anything is unpacked. The command takes more. */
+    private const MOST_SIGNS = ['{' => 80_000, '[' => 400_000, ',' => 2_000_000];
+    private const MOST_ROWS = 8_000;
+
     public function __construct(private PieceReader $pieces = new PieceReader())
     {
     }
 
-    /** @throws Refused with every fault found */
-    public function read(string $json): Workroom
+    /**
+     * @param bool $bounded refuse, before work begins, what would take more memory than a page has
+     *
+     * @throws Refused with every fault found
+     */
+    public function read(string $json, bool $bounded = false): Workroom
     {
         $faults = new Faults();
+        if ($bounded) {
+            foreach (self::MOST_SIGNS as $sign => $most) {
+                substr_count($json, $sign) <= $most || throw self::tooMany();
+            }
+        }
         $document = new Node($this->decode($json, $faults), $faults);
         $faults->refuse();
         if (self::FORMAT !== $document->at('format')->scalar()) {
@@ -100,6 +113,9 @@ final readonly class WorkroomReader
         }
         $faults->refuse();
         $document->object(['format', 'version', 'name', 'settings', 'people', 'cloths', 'patterns', 'seasons', 'projects', 'lays', 'notions']);
+        if ($bounded && self::rows($document) > self::MOST_ROWS) {
+            throw self::tooMany();
+        }
         $settings = $this->settings($document->at('settings'));
         $people = $this->byId($document->at('people'), $this->person(...));
         $cloths = $this->byId($document->at('cloths'), fn (Node $node): Cloth => $this->cloth($node, $settings->assumptions));
@@ -241,6 +257,23 @@ final readonly class WorkroomReader
             $node->at('pricePerMetre')->integer(0, 9_999_999),
             $node->at('width')->length(),
         );
+    }
+
+    private static function rows(Node $document): int
+    {
+        $rows = 0;
+        foreach (['people' => null, 'cloths' => 'cuts', 'patterns' => 'versions', 'seasons' => null, 'projects' => 'claims', 'lays' => 'pieces', 'notions' => null] as $list => $parts) {
+            foreach ($document->at($list)->items() as $node) {
+                $rows += 1 + (null === $parts ? 0 : \count($node->at($parts)->items()));
+            }
+        }
+
+        return $rows;
+    }
+
+    private static function tooMany(): Refused
+    {
+        return Refused::because('This document holds more than a page can take in at once, some 8000 cuts, versions, projects and so on: import it on the machine that Octavum runs on, with bin/octavum import. Nothing has been changed.');
     }
 
     private function decode(string $json, Faults $faults): mixed

@@ -19,6 +19,8 @@ use Octavum\Exchange\Refused;
 final readonly class LayoutReader
 {
     private const LONGEST = 500_000;
+    private const WIDEST = 10_000;
+    private const MOST_CORNERS = 20_000;
     private const MOST_PIECES = 2_000;
 
     /** @throws Refused */
@@ -53,6 +55,14 @@ final readonly class LayoutReader
         if ([] === $pieces) {
             $node->at('pieces')->fault('At least one piece is expected here.');
         }
+        $copies = array_sum(array_map(static fn (Piece $piece): int => $piece->quantity, $pieces));
+        if ($copies > self::MOST_PIECES) {
+            $node->at('pieces')->fault('These are {count} copies together; {most} can be laid.', count: $copies, most: self::MOST_PIECES);
+        }
+        $corners = array_sum(array_map(static fn (Piece $piece): int => \count($piece->outline->points), $pieces));
+        if ($corners > self::MOST_CORNERS) {
+            $node->at('pieces')->fault('The outlines have {count} corners together; {most} can be laid. Leave out those that lie on a straight line.', count: $corners, most: self::MOST_CORNERS);
+        }
         $faults->refuse();
 
         return [] === $sheets || [] === $pieces ? throw new \LogicException('Refused above.') : new Request($sheets, $pieces, $gap, $oneWay, [] === $folds ? [Fold::Flat] : array_values(array_unique($folds, \SORT_REGULAR)), $seconds, $seed & 0x7FFFFFFF);
@@ -68,7 +78,7 @@ final readonly class LayoutReader
             if (isset($sheets['#'.$id])) {
                 $node->at('id')->fault('The id “{id}” stands here more than once.', id: $id);
             }
-            $width = $this->number($node->at('width'), 1, self::LONGEST);
+            $width = $this->number($node->at('width'), 1, self::WIDEST);
             if (null === $width && !$node->at('width')->isThere()) {
                 $node->at('width')->fault('The usable width in millimetres is missing here.');
             }

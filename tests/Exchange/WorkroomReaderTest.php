@@ -174,4 +174,27 @@ final class WorkroomReaderTest extends TestCase
             'projects' => [['id' => 'j', 'name' => 'Skirt', 'season' => 's', 'rank' => 1, 'person' => 'p', 'version' => 'v', 'size' => '14', 'claims' => [['role' => 'main', 'cut' => 'cut']]]],
         ];
     }
+
+    #[DataProvider('tooMany')]
+    public function testWhatAPageCannotTakeInIsRefusedBeforeWorkBegins(string $json): void
+    {
+        memory_reset_peak_usage();
+        $before = memory_get_usage();
+        try {
+            (new WorkroomReader())->read($json, bounded: true);
+            self::fail('It holds too much.');
+        } catch (Refused $refused) {
+            self::assertStringContainsString('more than a page can take in at once', $refused->faults[0]->sentence->message);
+        }
+        self::assertLessThan(200_000_000, memory_get_peak_usage() - $before);
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function tooMany(): iterable
+    {
+        yield 'objects that would fill the memory' => ['{"format":"octavum-workroom","version":1,"name":"N","cloths":['.substr(str_repeat('{"a":1},', 2_000_000), 0, -1).']}'];
+        yield 'lists that would' => [str_repeat('[],', 1_000_000)];
+        $cloths = array_map(static fn (int $i): array => ['id' => 'c'.$i, 'name' => 'Lawn', 'cuts' => [['id' => 'k'.$i, 'ledger' => []]]], range(1, 4001));
+        yield 'more cloths and cuts than 8000' => [(string) json_encode(['format' => 'octavum-workroom', 'version' => 1, 'name' => 'N', 'cloths' => $cloths])];
+    }
 }

@@ -65,7 +65,9 @@ final class LayoutTest extends TestCase
     {
         yield 'another format' => [['format' => 'x'], '/format', '“octavum-layout” is expected here, found “x”'];
         yield 'a later version' => [['version' => 2], '/version', '1 is expected here, found 2'];
-        yield 'a width of nothing' => [['cuts' => [['width' => 0]]], '/cuts/0/width', 'A number from 1 to 500000 is expected here, found 0'];
+        yield 'a width of nothing' => [['cuts' => [['width' => 0]]], '/cuts/0/width', 'A number from 1 to 10000 is expected here, found 0'];
+        yield 'a width beyond all cloth' => [['cuts' => [['width' => 500_000]]], '/cuts/0/width', 'A number from 1 to 10000 is expected here, found 500000'];
+        yield 'more copies than can be laid' => [['pieces' => [['quantity' => 2000], ['quantity' => 2000]]], '/pieces', '4000 copies together; 2000 can be laid', false];
         yield 'a width in words' => [['cuts' => [['width' => 'wide']]], '/cuts/0/width', 'A number is expected here, found “wide”'];
         yield 'a point of three numbers' => [['pieces' => [['outline' => [[0, 0, 0]]]]], '/pieces/0/outline/0', 'entries are more than the 2'];
         yield 'an outline that crosses itself' => [['pieces' => [['outline' => [[0, 0], [100, 100], [100, 0], [0, 60]]]]], '/pieces/0/outline', 'does not cross itself', false];

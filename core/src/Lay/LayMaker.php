@@ -86,7 +86,7 @@ final readonly class LayMaker
             $best = null;
             foreach ($this->choices($request, $count) as $sheets) {
                 $tried = new Request($sheets, $request->pieces, $request->gap, $request->oneWay, $request->folds, $request->seconds, $request->seed);
-                $used = null === $this->impossible($tried) ? $this->quickly($tried) : null;
+                $used = null === $this->impossible($tried) ? $this->quickly($tried, static fn (): bool => $elapsed() < $until) : null;
                 if (null !== $used && (null === $best || $used < $best[0])) {
                     $best = [$used, $tried];
                 }
@@ -129,14 +129,18 @@ final readonly class LayMaker
         return array_sum(array_map(static fn (Sheet $sheet): float => $sheet->width * ($sheet->length ?? 1e6), $sheets));
     }
 
-    /** The length used by the first lay in which everything has room; null when there is none. */
-    private function quickly(Request $request): ?float
+    /**
+     * The length used by the first lay in which everything has room; null when there is none.
+     *
+     * @param \Closure(): bool $time is left to look
+     */
+    private function quickly(Request $request, \Closure $time): ?float
     {
         $row = $this->row($request);
         foreach ($request->folds as $fold) {
             $way = (new Ways($row))->of($request, $fold);
             $looks = self::LOOKS;
-            [$spots, $left] = null === $way->refused ? $this->search($request, $way, $row, static function () use (&$looks): float { return $looks-- / self::LOOKS; }, null) : [[], $way->items];
+            [$spots, $left] = null === $way->refused ? $this->search($request, $way, $row, static function () use (&$looks, $time): float { return $time() ? $looks-- / self::LOOKS : 0.0; }, null) : [[], $way->items];
             if (null === $way->refused && [] === $left) {
                 return (new Cost($way))->length($spots);
             }
@@ -203,7 +207,7 @@ final readonly class LayMaker
         $settler = new Settler($way->lanes, $request->gap);
         $search = new Search($exact ? $skyline->decode(...) : (new Decoder($way->lanes, $row, $request->gap, $left, $this->phase($request)))->decode(...), $cost, $request->seed);
         $settled = [];
-        [$spots, $unplaced] = $search->run($way->items, $exact ? $way->items : (new Pairs($row, $request->gap))->of($way->items), $left, function (array $spots) use ($request, $way, $settler, $exact, $cost, $better, $left, &$settled): void {
+        [$spots, $unplaced] = $search->run($way->items, $exact ? $way->items : (new Pairs($row, $request->gap))->of($way->items, $left), $left, function (array $spots) use ($request, $way, $settler, $exact, $cost, $better, $left, &$settled): void {
             if ([] === $settled) {
                 $this->tell($request, $way, $spots, $better);
             }

@@ -23,16 +23,17 @@ final readonly class Pairs
     }
 
     /**
-     * @param list<Item> $items
+     * @param list<Item>        $items
+     * @param \Closure(): float $left  share of the time that is left; when there is none the rest stays single
      *
      * @return list<Item> with pairs in the place of their two; the same items when none gains anything
      */
-    public function of(array $items): array
+    public function of(array $items, \Closure $left): array
     {
         $waiting = $paired = $ways = [];
         foreach ($items as $item) {
             $first = $waiting[$item->piece->id] ?? null;
-            if ($item->onFold || \count($item->variants) < 2 || null !== $item->piece->match) {
+            if ($left() <= 0 || $item->onFold || \count($item->variants) < 2 || null !== $item->piece->match) {
                 $paired[] = $item;
             } elseif (null === $first) {
                 $waiting[$item->piece->id] = $item;
