@@ -19,7 +19,7 @@ if (is_file($file) && !str_ends_with($file, '.php')) {
     return false;
 }
 // it does not put the environment into $_SERVER, where the application looks for it
-foreach (['APP_ENV', 'APP_DEBUG', 'APP_SECRET', 'OCTAVUM_DATA', 'OCTAVUM_HOSTS', 'OCTAVUM_PROXIES', 'OCTAVUM_REGISTERING'] as $name) {
+foreach (['APP_ENV', 'APP_DEBUG', 'APP_SECRET', 'OCTAVUM_DATA', 'OCTAVUM_HOSTS', 'OCTAVUM_PROXIES', 'OCTAVUM_REGISTERING', 'OCTAVUM_CORES'] as $name) {
     $value = getenv($name);
     if (false !== $value) {
         $_SERVER[$name] = $_ENV[$name] = $value;

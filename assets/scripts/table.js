@@ -30,6 +30,7 @@ const keyOf = (place) => place.piece + '#' + place.copy;
 /** The cutting table: the mat is drawn here, pieces are moved here, and the core is asked what it makes of it. */
 export const table = () => ({
     running: false,
+    waits: '',
     changed: false,
     status: '',
     fault: '',
@@ -998,41 +999,51 @@ export const table = () => ({
         this.share = 0;
         this.shown = '';
         this.fault = '';
-        this.abort = new AbortController();
+        this.stopped = false;
         try {
-            const answer = await post(this.$root.dataset.make, { setup: this.mat.setup, folds, seconds: Number(this.$refs.seconds.value), locked: locked.map(({ layers, ...place }) => place) }, this.abort.signal);
-            if (!answer.ok) {
-                this.fault = (await answer.json().catch(() => ({}))).fault ?? this.words.lost;
+            const asked = { setup: this.mat.setup, folds, seconds: Number(this.$refs.seconds.value), locked: locked.map(({ layers, ...place }) => place) };
+            const answer = await post(this.$root.dataset.make, asked);
+            const begun = await answer.json().catch(() => ({}));
+            if (begun.job === undefined) {
+                this.fault = begun.fault ?? this.words.lost;
             } else {
-                await this.listen(answer.body.getReader(), locked);
+                await this.follow(begun.job, locked);
             }
-        } catch (error) {
-            if (error.name === 'AbortError') {
-                this.judge();
-            } else {
-                this.fault = this.words.lost;
-            }
+        } catch {
+            this.fault = this.words.lost;
         }
         this.running = false;
+        this.waits = '';
         this.draw();
     },
 
-    async listen(reader, locked) {
-        const decoder = new TextDecoder();
-        let text = '';
-        for (;;) {
-            const { value, done } = await reader.read();
-            if (done) {
-                return;
+    /** Asks after the machine's work until it has ended: it goes on in a process of its own. */
+    async follow(job, locked) {
+        const url = this.$root.dataset.make + '/' + job;
+        for (let after = 0, ended = false; !ended;) {
+            if (this.stopped) {
+                await post(url + '/stop', {});
             }
-            text += decoder.decode(value, { stream: true });
-            const lines = text.split('\n');
-            text = lines.pop();
-            lines.filter(Boolean).forEach((line) => this.heard(JSON.parse(line), locked));
+            const answer = await fetch(url + '?after=' + after);
+            if (!answer.ok) {
+                throw new Error(answer.status);
+            }
+            const said = await answer.json();
+            said.lines.forEach((line) => this.heard(JSON.parse(line), locked));
+            after += said.lines.length;
+            ended = said.ended;
+            if (!ended) {
+                await new Promise((done) => { setTimeout(done, this.waits === '' ? 200 : 1000); });
+            }
         }
     },
 
     heard(line, locked) {
+        if (line.waits !== undefined) {
+            this.waits = this.words.waits.replace('{count}', line.waits);
+            return;
+        }
+        this.waits = '';
         if (line.share !== undefined) {
             this.share = line.share;
             return;
@@ -1053,7 +1064,7 @@ export const table = () => ({
         this.draw();
     },
 
-    stop() { this.abort?.abort(); },
+    stop() { this.stopped = true; },
 
     /** What the core makes of the lay, in the margin. */
     tell(answer) {

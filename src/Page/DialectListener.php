@@ -22,7 +22,12 @@ final readonly class DialectListener
     public function onRequest(RequestEvent $event): void
     {
         if ($event->isMainRequest()) {
-            $this->locales->setLocale(Dialect::American === $this->settings->current()->dialect ? 'en_US' : 'en');
+            $this->speak();
         }
+    }
+
+    public function speak(): void
+    {
+        $this->locales->setLocale(Dialect::American === $this->settings->current()->dialect ? 'en_US' : 'en');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Table;
 
+use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Judge;
@@ -12,50 +13,84 @@ use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
 use Octavum\Core\Lay\Status;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Exchange\Refused;
 use Octavum\Page\SentenceWriter;
 
 /**
- * Lays by machine and prints what it finds as it goes, a JSON document a line: {share} of the time, {better, missing, fold, places}
- * for every better lay, and {done, fold, places} at the end. When nobody listens any more, the printing ends the script.
+ * Lays by machine and says what it finds as it goes, a JSON document a line: {share} of the time, {better, missing, fold, places}
+ * for every better lay, and {done, fold, places} at the end.
  */
 final readonly class Machine
 {
     private const EVERY = 0.25;
     private const MORE_SECONDS = 3.0;
 
-    /** Seconds a script may run beyond those it searches, so that a slow machine ends it in good order. */
-    private const SPARE = 60;
+    private const MOST_SECONDS = 60;
 
-    public function __construct(private Mat $mat, private SentenceWriter $sentences, private AccountSettings $settings)
+    public function __construct(private SetupReader $setups, private Mat $mat, private SentenceWriter $sentences, private AccountSettings $settings)
     {
     }
 
-    public function run(Setup $setup, Request $request): void
+    /**
+     * @param string                  $asked by the page, as JSON
+     * @param \Closure(string): mixed $say
+     * @param \Closure(): bool        $goOn
+     */
+    public function run(Account $account, string $asked, \Closure $say, \Closure $goOn): void
     {
-        set_time_limit((int) $request->seconds + self::SPARE);
+        [$setup, $request] = $this->read((array) json_decode($asked, true), $account);
+        $this->lay($setup, $request, static fn (array $line): mixed => $say(json_encode($line, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE)), $goOn);
+    }
+
+    /**
+     * @param array<mixed> $asked
+     *
+     * @return array{Setup, Request}
+     *
+     * @throws Refused
+     */
+    public function read(array $asked, Account $account): array
+    {
+        $setup = $this->setups->read($asked['setup'] ?? null, $account);
+        $folds = array_values(array_filter(array_map(static fn (mixed $fold): ?Fold => \is_string($fold) ? Fold::tryFrom($fold) : null, \is_array($asked['folds'] ?? null) ? $asked['folds'] : [])));
+        $folds = [] === $folds ? [Fold::Flat] : $folds;
+        $seconds = max(1.0, min(self::MOST_SECONDS, is_numeric($asked['seconds'] ?? null) ? (float) $asked['seconds'] : 5));
+
+        return [$setup, $setup->lay->request($folds, $seconds, (new ByHand())->locked($setup, $folds[0], $asked))
+            ?? throw Refused::because('There is nothing to lay: choose a garment with pieces, and a cloth.')];
+    }
+
+    /**
+     * @param \Closure(array<string, mixed>): mixed $say
+     * @param \Closure(): bool                      $goOn
+     */
+    private function lay(Setup $setup, Request $request, \Closure $say, \Closure $goOn): void
+    {
         $start = microtime(true);
         $said = 0.0;
-        $elapsed = function () use ($start, &$said, $request): float {
+        $stopped = false;
+        $elapsed = static function () use ($start, $say, $goOn, $request, &$said, &$stopped): float {
             $now = microtime(true) - $start;
             if ($now - $said > self::EVERY) {
                 $said = $now;
-                $this->say(['share' => round(min(1, $now / $request->seconds), 3)]);
+                $stopped = $stopped || !$goOn();
+                $say(['share' => round(min(1, $now / $request->seconds), 3)]);
             }
 
-            return $now;
+            return $stopped ? \INF : $now;
         };
         $best = [\PHP_INT_MAX, \INF];
-        $lay = (new LayMaker())->make($request, $elapsed, function (Fold $fold, float $length, \Closure $placements, int $missing) use (&$best): void {
+        $lay = (new LayMaker())->make($request, $elapsed, function (Fold $fold, float $length, \Closure $placements, int $missing) use ($say, &$best): void {
             if ([$missing, round($length)] < $best) {
                 $best = [$missing, round($length)];
-                $this->say(['better' => $this->mat->length($length), 'missing' => $missing, 'fold' => $fold->value, 'places' => $this->mat->places($placements())]);
+                $say(['better' => $this->mat->length($length), 'missing' => $missing, 'fold' => $fold->value, 'places' => $this->mat->places($placements())]);
             }
         });
         $answer = $this->mat->answer($setup, $lay, (new Judge())->faults($request, $lay));
-        if (Status::Short === $lay->status && [] === $request->fixed) {
+        if (Status::Short === $lay->status && [] === $request->fixed && !$stopped) {
             $answer['more'] = $this->more($setup, $request);
         }
-        $this->say(['done' => $answer, 'fold' => $lay->fold->value, 'places' => $this->mat->places($lay->placements)]);
+        $say(['done' => $answer, 'fold' => $lay->fold->value, 'places' => $this->mat->places($lay->placements)]);
     }
 
     /** By how much the longest cut is too short for all of it. */
@@ -78,15 +113,5 @@ final readonly class Machine
         return [] !== $lay->unplaced || $more <= 0 ? null : $this->sentences->write(new Sentence('With {more} more of {cloth} all of it would go on.', [
             'more' => $this->mat->figure($more), 'cloth' => $this->mat->sheetName($setup->lay->sheets[$longest], $longest),
         ]), $this->settings->tape());
-    }
-
-    /** @param array<string, mixed> $line */
-    private function say(array $line): void
-    {
-        echo json_encode($line, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE)."\n";
-        if (ob_get_level() > 0) {
-            ob_flush();
-        }
-        flush();
     }
 }

@@ -8,12 +8,9 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Cloth\Stash;
-use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Hand;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
-use Octavum\Core\Lay\Placement;
-use Octavum\Core\Lay\Request as LayRequest;
 use Octavum\Core\Lay\Status;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Role;
@@ -21,8 +18,6 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\SavedLay;
-use Octavum\Exchange\Faults;
-use Octavum\Exchange\Node;
 use Octavum\Exchange\Refused;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
@@ -30,12 +25,12 @@ use Octavum\Page\SentenceWriter;
 use Octavum\Page\Toast;
 use Octavum\Pattern\Library;
 use Octavum\Season\Plan;
+use Octavum\Work\Jobs;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
-use Symfony\Component\HttpFoundation\StreamedResponse;
 use Symfony\Component\HttpKernel\Exception\ConflictHttpException;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -44,8 +39,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/table')]
 final class TableController extends AbstractController
 {
-    private const MOST_SECONDS = 60;
-
     public function __construct(
         private readonly SetupReader $setups,
         private readonly Mat $mat,
@@ -149,32 +142,37 @@ final class TableController extends AbstractController
     {
         return $this->answering(function (array $asked) use ($account): array {
             $setup = $this->setups->read($asked['setup'] ?? null, $account);
-            [$layRequest, $lay] = $this->byHand($setup, $asked);
+            [$layRequest, $lay] = (new ByHand())->lay($setup, $asked);
 
             return $this->mat->answer($setup, $lay, (new Judge())->faults($layRequest, $lay));
         }, $request);
     }
 
-    /** Lays by machine and streams every better lay, a JSON document a line; the last line is the result. */
+    /** Begins to lay by machine, in a process of its own, and answers by what name to ask after it. */
     #[Route('/make', name: 'table_make', methods: ['POST'])]
-    public function make(Request $request, Machine $machine, #[CurrentUser] Account $account): Response
+    public function make(Request $request, Machine $machine, Jobs $jobs, #[CurrentUser] Account $account): Response
     {
-        try {
-            $asked = (array) json_decode($request->getContent(), true);
-            $setup = $this->setups->read($asked['setup'] ?? null, $account);
-            $folds = array_values(array_filter(array_map(static fn (mixed $fold): ?Fold => \is_string($fold) ? Fold::tryFrom($fold) : null, \is_array($asked['folds'] ?? null) ? $asked['folds'] : [])));
-            $seconds = max(1.0, min(self::MOST_SECONDS, is_numeric($asked['seconds'] ?? null) ? (float) $asked['seconds'] : 5));
-            $folds = [] === $folds ? [Fold::Flat] : $folds;
-            $fixed = $this->fixed($setup, $folds[0], $asked);
-            $layRequest = $setup->lay->request($folds, $seconds, $fixed) ?? throw Refused::because('There is nothing to lay: choose a garment with pieces, and a cloth.');
-        } catch (Refused $refused) {
-            return $this->refusal($refused);
-        }
-        $request->getSession()->save();
-        $response = new StreamedResponse(static fn () => $machine->run($setup, $layRequest));
-        $response->headers->add(['Content-Type' => 'application/x-ndjson', 'X-Accel-Buffering' => 'no', 'Cache-Control' => 'no-store']);
+        return $this->answering(static function (array $asked) use ($machine, $jobs, $account): array {
+            $machine->read($asked, $account);
 
-        return $response;
+            return ['job' => $jobs->begin($account, 'octavum:lay-job', json_encode($asked, \JSON_THROW_ON_ERROR))
+                ?? throw Refused::because('Three lays of yours are being made already: wait for one of them, or stop it.')];
+        }, $request);
+    }
+
+    /** What the machine has said since: {lines, ended}. */
+    #[Route('/make/{job}', name: 'table_made', methods: ['GET'])]
+    public function made(string $job, Request $request, Jobs $jobs, #[CurrentUser] Account $account): Response
+    {
+        return new JsonResponse($jobs->said($account, $job, $request->query->getInt('after')) ?? throw $this->createNotFoundException());
+    }
+
+    #[Route('/make/{job}/stop', name: 'table_stop', methods: ['POST'])]
+    public function stop(string $job, Jobs $jobs, #[CurrentUser] Account $account): Response
+    {
+        $jobs->stop($account, $job);
+
+        return new Response(status: Response::HTTP_NO_CONTENT);
     }
 
     #[Route('/save', name: 'table_save', methods: ['POST'])]
@@ -182,7 +180,7 @@ final class TableController extends AbstractController
     {
         return $this->answering(function (array $asked) use ($account): array {
             $setup = $this->setups->read($asked['setup'] ?? null, $account);
-            [$layRequest, $lay] = $this->byHand($setup, $asked);
+            [$layRequest, $lay] = (new ByHand())->lay($setup, $asked);
             $sound = Status::Placed === $lay->status && [] === (new Judge())->faults($layRequest, $lay);
             $entry = new Entry($asked);
             $record = '' === $entry->raw('id') ? new LayRecord($account) : $this->own($account, $entry->raw('id'));
@@ -294,64 +292,6 @@ final class TableController extends AbstractController
             'projects' => array_values(array_filter($this->plan->projects($account), static fn (Project $project): bool => $project->state->isOpen() && null !== $project->version && [] !== array_filter($project->claims, static fn (Claim $claim): bool => !$claim->cutOut))),
             'cloths' => array_values(array_filter(array_map(static fn ($sheet) => $sheet->cloth, $setup->lay->sheets))),
         ]);
-    }
-
-    /**
-     * @param array<mixed> $asked
-     *
-     * @return array{LayRequest, Lay}
-     */
-    private function byHand(Setup $setup, array $asked): array
-    {
-        $fold = Fold::tryFrom(\is_string($asked['fold'] ?? null) ? $asked['fold'] : '') ?? Fold::Flat;
-        $request = $setup->lay->request([$fold]) ?? throw Refused::because('There is nothing to lay: choose a garment with pieces, and a cloth.');
-        try {
-            return [$request, (new Hand())->lay($request, $fold, $this->places($asked['places'] ?? null))];
-        } catch (\InvalidArgumentException $unknown) {
-            throw Refused::saying(strtr('This cannot be laid so: '.$unknown->getMessage().'.', $setup->lay->names()));
-        }
-    }
-
-    /**
-     * @param array<mixed> $asked
-     *
-     * @return list<Placement> those that are locked
-     */
-    private function fixed(Setup $setup, Fold $fold, array $asked): array
-    {
-        $places = $this->places($asked['locked'] ?? null);
-        $request = $setup->lay->request([$fold]);
-        if ([] === $places || null === $request) {
-            return [];
-        }
-        if (Fold::Part === $fold) {
-            throw Refused::because('Pieces cannot be locked where the cloth is part folded, part flat: unlock them, or choose another way of laying.');
-        }
-        try {
-            $lay = (new Hand())->lay($request, $fold, $places);
-        } catch (\InvalidArgumentException $unknown) {
-            throw Refused::saying(strtr('This cannot be laid so: '.$unknown->getMessage().'.', $setup->lay->names()));
-        }
-        $faults = array_values(array_filter((new Judge())->faults($request, $lay), static fn (string $fault): bool => !str_contains($fault, 'accounted for')));
-        if ([] !== $faults) {
-            throw Refused::saying(strtr('The locked pieces do not lie soundly: '.$faults[0].'. Move them first.', $setup->lay->names()));
-        }
-
-        return $lay->placements;
-    }
-
-    /** @return list<array{piece: string, copy: int, sheet: string, turn: int, flipped: bool, x: float, y: float}> */
-    private function places(mixed $list): array
-    {
-        $faults = new Faults();
-        $places = array_map(static function (Node $node): array {
-            $number = static fn (Node $at): float => max(-1e6, min(1e6, (float) $at->number()));
-
-            return ['piece' => $node->at('piece')->text(80), 'copy' => $node->at('copy')->requiredInteger(1, 1000), 'sheet' => $node->at('sheet')->text(10), 'turn' => $node->at('turn')->requiredInteger(0, 359), 'flipped' => $node->at('flipped')->boolean(), 'x' => $number($node->at('x')), 'y' => $number($node->at('y'))];
-        }, (new Node($list, $faults))->items(3000));
-        $faults->refuse();
-
-        return $places;
     }
 
     /** @param \Closure(array<mixed>): array<string, mixed> $answer */

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Octavum\Tests\Table;
 
 use Octavum\Account\Account;
+use Octavum\Console\LayJobCommand;
 use Octavum\Core\Season\Project;
 use Octavum\Exchange\WorkroomReader;
 use Octavum\Exchange\WorkroomWriter;
 use Octavum\Tests\PageTestCase;
 use Octavum\Tests\QueryCounter;
+use Octavum\Work\Slots;
+use Symfony\Component\Filesystem\Filesystem;
 
 /**
  * @phpstan-type Place array{piece: string, copy: int, sheet: string, turn: int, flipped: bool, layers: int, x: float, y: float, locked?: bool}
@@ -23,6 +26,7 @@ final class TablePagesTest extends PageTestCase
     protected function setUp(): void
     {
         parent::setUp();
+        (new Filesystem())->remove(\dirname(__DIR__, 2).'/var/test-data/work');
         $this->account = $this->signInToDemo();
     }
 
@@ -49,13 +53,56 @@ final class TablePagesTest extends PageTestCase
         self::assertSame([], $this->mat('/table/new')['pieces']);
     }
 
-    public function testTheMachineStreamsBetterLaysAndEndsWithASoundOne(): void
+    public function testTheMachineSaysBetterLaysAndEndsWithASoundOne(): void
     {
         $done = $this->make($this->pinafore(), ['flat', 'gate']);
-        self::assertStringContainsString('"better":', $this->browser->getInternalResponse()->getContent());
+        self::assertStringContainsString('better', (string) $this->browser->getResponse()->getContent());
         self::assertSame([[], [], 'flat'], [$done['done']['faults'], $done['done']['missing'], $done['fold']]);
         self::assertCount(9, $done['places']);
         self::assertLessThan(1740, $done['done']['used'][0]['millimetres']);
+    }
+
+    public function testWorkIsStoppedWithTheBestSoFarAndWaitsItsTurn(): void
+    {
+        $asked = ['setup' => $this->pinafore(), 'folds' => ['flat'], 'seconds' => 30];
+        $this->fetch('/table/make', $asked);
+        $job = $this->begun();
+        $this->fetch('/table/make/'.$job.'/stop', []);
+        self::assertResponseStatusCodeSame(204);
+        $began = hrtime(true);
+        $this->work($job);
+        self::assertLessThan(20e9, hrtime(true) - $began, 'not the 30 seconds');
+        self::assertTrue($this->said($job)['ended']);
+
+        $slots = $this->service(Slots::class);
+        $taken = $slots->take('work');
+        self::assertNotNull($taken);
+        self::assertNull($slots->take('work'), 'a machine of two cores does one at a time');
+        $this->fetch('/table/make', $asked);
+        $second = $this->begun();
+        $this->fetch('/table/make/'.$second.'/stop', []);
+        $this->work($second);
+        self::assertSame([[], true], array_values($this->said($second)), 'stopped while it waited, it says nothing');
+        $taken->release();
+
+        foreach ([0, 1] as $more) {
+            $this->fetch('/table/make', $asked);
+            $this->begun();
+        }
+        $this->fetch('/table/make', $asked);
+        $this->fetch('/table/make', $asked);
+        self::assertStringContainsString('Three lays of yours', (string) $this->browser->getResponse()->getContent());
+    }
+
+    public function testNobodySeesOrStopsAnothersWork(): void
+    {
+        $this->fetch('/table/make', ['setup' => $this->pinafore(), 'folds' => ['flat'], 'seconds' => 1]);
+        $job = $this->begun();
+        $this->browser->loginUser($this->account('other@example.org'));
+        foreach ([$job, '../../secret', 'nonsense'] as $name) {
+            $this->browser->request('GET', '/table/make/'.rawurlencode($name));
+            self::assertResponseStatusCodeSame(404);
+        }
     }
 
     public function testTwoCutsAreUsedTogetherButNoPieceLiesAcrossTheGap(): void
@@ -262,16 +309,44 @@ final class TablePagesTest extends PageTestCase
      * @param array<string, mixed> $setup
      * @param list<string>         $folds
      *
-     * @return array{done: Answer, fold: string, places: list<Place>} the last line of the stream
+     * @return array{done: Answer, fold: string, places: list<Place>} the last that was said
      */
     private function make(array $setup, array $folds): array
     {
         $this->fetch('/table/make', ['setup' => $setup, 'folds' => $folds, 'seconds' => 1]);
-        $lines = explode("\n", trim($this->browser->getInternalResponse()->getContent()));
+        $job = $this->begun();
+        $this->work($job);
+        $said = $this->said($job);
+        self::assertTrue($said['ended']);
         /** @var array{done: Answer, fold: string, places: list<Place>} $last */
-        $last = json_decode(end($lines), true);
+        $last = json_decode((string) end($said['lines']), true);
 
         return $last;
+    }
+
+    private function begun(): string
+    {
+        $begun = json_decode((string) $this->browser->getResponse()->getContent(), true);
+        self::assertIsArray($begun);
+
+        return \is_string($begun['job'] ?? null) ? $begun['job'] : self::fail((string) $this->browser->getResponse()->getContent());
+    }
+
+    /** What the process of its own does. */
+    private function work(string $job): void
+    {
+        self::assertSame(0, $this->service(LayJobCommand::class)($job, $this->account->email));
+    }
+
+    /** @return array{lines: list<string>, ended: bool} */
+    private function said(string $job): array
+    {
+        $this->browser->request('GET', '/table/make/'.$job);
+        self::assertResponseIsSuccessful();
+        /** @var array{lines: list<string>, ended: bool} $said */
+        $said = json_decode((string) $this->browser->getResponse()->getContent(), true);
+
+        return $said;
     }
 
     /**
