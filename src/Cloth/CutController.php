@@ -45,7 +45,7 @@ final class CutController extends AbstractController
     #[Route('/cloth/{id}/cuts', name: 'cut_new', methods: ['POST'])]
     public function new(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        $cloth = $this->cloths->oneOf($account, $id) ?? throw $this->createNotFoundException();
+        $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $entry = new Entry($request->request->all());
         $cut = $this->form->cut($entry, '', $this->settings->of($account));
         if (!$entry->isSound()) {

@@ -62,8 +62,9 @@ final readonly class Workrooms
         foreach ($this->cloths->allOf($account) as $record) {
             $cloths[$record->id] = $this->clothMapper->cloth($record, $settings->assumptions);
         }
+        $mapper = $this->patternMapper->withPieces($account);
         foreach ($this->patterns->allOf($account) as $record) {
-            $patterns[$record->id] = $this->patternMapper->pattern($record);
+            $patterns[$record->id] = $mapper->pattern($record);
         }
 
         return new Workroom(

@@ -4,31 +4,40 @@ declare(strict_types=1);
 
 namespace Octavum\Files;
 
-use Intervention\Image\Drivers\Gd\Driver;
-use Intervention\Image\Exceptions\RuntimeException as ImageException;
-use Intervention\Image\ImageManager;
-use Intervention\Image\Interfaces\ImageInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Colour\MainColours;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
+use Octavum\Work\Slots;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\Lock\LockInterface;
+use Symfony\Component\Process\Exception\ProcessTimedOutException;
+use Symfony\Component\Process\PhpExecutableFinder;
+use Symfony\Component\Process\Process;
 
 /**
  * Takes in what is uploaded. What a file is, its content says, never its name; its measures are looked at before it is
- * unpacked; and every picture is painted anew, smaller, so that nothing but the picture is kept: no place, no camera, no day.
+ * unpacked; and every picture is painted anew, smaller, by a process of its own.
  */
 final readonly class Intake
 {
     private const MOST_BYTES = 25_000_000;
     private const MOST_PIXELS = 60_000_000;
     private const PICTURES = ['image/jpeg', 'image/png', 'image/webp'];
-    private const LARGE = 1600;
-    private const SMALL = 160;
-    private const SAMPLE = 64;
 
-    public function __construct(private FileShelf $shelf)
-    {
+    /** What painting one may take: seconds of the processor, memory; and how long to wait for others, in tenths of a second. */
+    private const SECONDS = 10;
+    private const MEGABYTES = 1_500;
+    private const WAIT = 30;
+
+    public function __construct(
+        private FileShelf $shelf,
+        private Slots $slots,
+        private Filesystem $disk,
+        #[Autowire('%kernel.project_dir%')] private string $project,
+    ) {
     }
 
     /** @throws Unreadable */
@@ -78,34 +87,58 @@ final readonly class Intake
         if ($width * $height > self::MOST_PIXELS) {
             throw new Unreadable(new Sentence('“{name}” is {width} by {height} points large, more than can be unpacked here ({most} million). Nothing has been changed: make it smaller and try again.', ['name' => $this->name($upload), 'width' => $width, 'height' => $height, 'most' => intdiv(self::MOST_PIXELS, 1_000_000)]));
         }
-        try {
-            $image = (new ImageManager(new Driver(), autoOrientation: true, decodeAnimation: false))->read($upload->getPathname())->scaleDown(self::LARGE, self::LARGE);
-            $large = (string) $image->toJpeg(82, strip: true);
-            $small = (string) (clone $image)->cover(self::SMALL, self::SMALL)->toJpeg(80, strip: true);
-        } catch (ImageException) {
-            throw new Unreadable(new Sentence('“{name}” cannot be read as a picture: it may have been cut off on its way. Nothing has been changed.', ['name' => $this->name($upload)]));
+        if (!Packed::isHonest($upload->getPathname())) {
+            throw new Unreadable(new Sentence('“{name}” holds far more than a picture of {width} by {height} points, so it was not opened. Nothing has been changed.', ['name' => $this->name($upload), 'width' => $width, 'height' => $height]));
         }
-        $file = new FileRecord($account, $this->name($upload), FileKind::Picture, \strlen($large), (new MainColours())->of($this->samples($image)));
+        [$large, $small, $samples] = $this->painted($upload);
+        $file = new FileRecord($account, $this->name($upload), FileKind::Picture, \strlen($large), (new MainColours())->of($samples));
         $this->shelf->put($file, $large, $small);
 
         return $file;
     }
 
-    /** @return list<array{int, int, int}> of the middle, where the cloth is and not the table */
-    private function samples(ImageInterface $image): array
+    /**
+     * Painted by a process of its own, within limits: a file that asks too much of it ends that process, and no other.
+     *
+     * @return array{string, string, list<array{int, int, int}>} large, small, and the colours of its middle
+     */
+    private function painted(UploadedFile $upload): array
     {
-        $middle = $image->cover((int) max(1, 0.7 * $image->width()), (int) max(1, 0.7 * $image->height()))->resize(self::SAMPLE, self::SAMPLE);
-        $gd = $middle->core()->native();
-        if (!$gd instanceof \GdImage) {
-            throw new \LogicException('The picture is painted by GD.');
+        $slot = $this->slot() ?? throw new Unreadable(new Sentence('Other pictures are being taken in just now: wait a moment and try “{name}” again. Nothing has been changed.', ['name' => $this->name($upload)]));
+        $paths = [$this->disk->tempnam(sys_get_temp_dir(), 'octavum'), $this->disk->tempnam(sys_get_temp_dir(), 'octavum')];
+        $php = (new PhpExecutableFinder())->find(false);
+        $process = new Process([
+            $this->project.'/bin/apart', (string) self::SECONDS, (string) self::MEGABYTES,
+            false === $php ? 'php' : $php, '-d', 'memory_limit=512M', '-d', 'opcache.enable_cli=0', $this->project.'/bin/picture', $upload->getPathname(), ...$paths,
+        ], timeout: 2 * self::SECONDS);
+        try {
+            $process->run();
+            $samples = $process->isSuccessful() ? json_decode($process->getOutput(), true) : null;
+            if (!\is_array($samples)) {
+                throw new Unreadable(new Sentence('“{name}” cannot be read as a picture: it may have been cut off on its way. Nothing has been changed.', ['name' => $this->name($upload)]));
+            }
+            /** @var list<array{int, int, int}> $samples */
+
+            return [(string) file_get_contents($paths[0]), (string) file_get_contents($paths[1]), $samples];
+        } catch (ProcessTimedOutException) {
+            throw new Unreadable(new Sentence('“{name}” takes too long to be unpacked. Nothing has been changed: save it anew from a program that shows it, and try again.', ['name' => $this->name($upload)]));
+        } finally {
+            $this->disk->remove($paths);
+            $slot->release();
         }
-        $samples = [];
-        for ($i = 0; $i < self::SAMPLE ** 2; ++$i) {
-            $colour = (int) imagecolorat($gd, $i % self::SAMPLE, intdiv($i, self::SAMPLE));
-            $samples[] = [$colour >> 16 & 255, $colour >> 8 & 255, $colour & 255];
+    }
+
+    private function slot(): ?LockInterface
+    {
+        for ($i = 0; $i < self::WAIT; ++$i) {
+            $slot = $this->slots->take('picture');
+            if (null !== $slot) {
+                return $slot;
+            }
+            usleep(100_000);
         }
 
-        return $samples;
+        return null;
     }
 
     private function name(UploadedFile $upload): string

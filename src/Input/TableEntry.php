@@ -93,7 +93,7 @@ final readonly class TableEntry
         fwrite($stream, "\xEF\xBB\xBF");
         fputcsv($stream, $headings, ',', '"', '');
         foreach ($rows as $row) {
-            fputcsv($stream, array_map(static fn (string $cell): string => 1 === preg_match('/^[=+\-@\t]/', $cell) ? "'".$cell : $cell, $row), ',', '"', '');
+            fputcsv($stream, array_map(CsvTable::marked(...), $row), ',', '"', '');
         }
         rewind($stream);
 

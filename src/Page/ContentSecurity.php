@@ -41,8 +41,9 @@ final readonly class ContentSecurity
         $headers->set('X-Frame-Options', 'DENY');
         $headers->set('Permissions-Policy', 'camera=(), geolocation=(), microphone=()');
         $headers->set('Cross-Origin-Opener-Policy', 'same-origin');
-        if (!$headers->hasCacheControlDirective('public')) {
+        if (!$headers->hasCacheControlDirective('public') && !$headers->hasCacheControlDirective('immutable')) {
             $headers->set('Cache-Control', 'no-cache, private');
+            $headers->remove('Expires');
         }
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Pattern;
 
 use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\KeptAlteration;
@@ -25,18 +26,33 @@ use Octavum\Exchange\WorkroomWriter;
 /** Stored patterns and versions to the core's and back. */
 final readonly class PatternMapper
 {
+    /** @param array<string, PieceSetRecord> $known by version */
     public function __construct(
         private WorkroomReader $reader,
         private WorkroomWriter $writer,
         private PieceReader $pieceReader,
         private PieceWriter $pieceWriter,
         private EntityManagerInterface $entities,
+        private array $known = [],
     ) {
+    }
+
+    /** With the pieces of all versions of an account, read at once. */
+    public function withPieces(Account $account): self
+    {
+        /** @var list<PieceSetRecord> $sets */
+        $sets = $this->entities->createQuery('SELECT s FROM '.PieceSetRecord::class.' s JOIN s.version v JOIN v.pattern p WHERE p.account = :account')->execute(['account' => $account]);
+        $known = [];
+        foreach ($sets as $set) {
+            $known[$set->version->id] = $set;
+        }
+
+        return new self($this->reader, $this->writer, $this->pieceReader, $this->pieceWriter, $this->entities, $known);
     }
 
     public function pieceSet(VersionRecord $record): PieceSetRecord
     {
-        return $this->entities->getRepository(PieceSetRecord::class)->findOneBy(['version' => $record]) ?? new PieceSetRecord($record);
+        return $this->known[$record->id] ?? $this->entities->getRepository(PieceSetRecord::class)->findOneBy(['version' => $record]) ?? new PieceSetRecord($record);
     }
 
     /** @param ?PieceSetRecord $stored null for a version that has none yet */

@@ -8,8 +8,13 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
 use Octavum\Account\Brake;
 use Octavum\Account\SignInThrottle;
+use Octavum\Page\Door;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Event\RequestEvent;
+use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
+use Symfony\Component\HttpKernel\HttpKernelInterface;
 use Symfony\Component\PasswordHasher\Hasher\PasswordHasherFactory;
 use Symfony\Component\PasswordHasher\PasswordHasherInterface;
 use Symfony\Component\Security\Core\Exception\BadCredentialsException;
@@ -214,6 +219,23 @@ final class AccountPagesTest extends PageTestCase
             self::assertStringContainsString('2.5 m', self::says($page));
             self::assertStringNotContainsString('secret words', (string) $this->browser->getResponse()->getContent());
         }
+    }
+
+    public function testJsonWithoutItsTokenIsRefusedAsWell(): void
+    {
+        $this->signInToDemo();
+        $this->browser->request('POST', '/table/mat', [], [], ['CONTENT_TYPE' => 'application/json', 'CONTENT_LENGTH' => '16'], '{"setup":{"a":1}}');
+        self::assertResponseStatusCodeSame(403);
+    }
+
+    public function testAddressesAndHostsThatCannotBeAreRefused(): void
+    {
+        $this->browser->request('GET', '/find?q='.str_repeat('a', 9_000));
+        self::assertResponseStatusCodeSame(414);
+        $request = Request::create('/sign-in');
+        $request->headers->set('Host', 'a b');
+        $this->expectException(BadRequestHttpException::class);
+        (new Door())->onRequest(new RequestEvent(self::createStub(HttpKernelInterface::class), $request, HttpKernelInterface::MAIN_REQUEST));
     }
 
     /** @return iterable<string, array{string}> */

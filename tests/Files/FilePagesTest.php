@@ -150,6 +150,7 @@ final class FilePagesTest extends PageTestCase
     public static function refused(): iterable
     {
         yield 'a program named .jpg' => ['cloth.jpg', static fn (): string => '<?php system($_GET["c"]);', 'is not a photo that can be read here (text/x-php)'];
+        yield 'a picture that holds gigabytes' => ['bomb.png', static fn (self $test): string => $test->pngHeader(10, 10, 200_000_000), 'holds far more than a picture of 10 by 10 points'];
         yield 'a picture that would not fit into memory' => ['bomb.png', static fn (self $test): string => $test->pngHeader(20_000, 20_000), 'is 20000 by 20000 points large'];
         yield 'a drawing with a script' => ['drawing.svg', static fn (): string => '<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>', 'is not a photo that can be read here (image/svg+xml)'];
         yield 'a file of 60 MB' => ['huge.jpg', static fn (self $test): string => $test->jpeg(20, 20, [1, 2, 3]).str_repeat("\0", 60_000_000), 'is larger than 25 MB'];
@@ -265,12 +266,18 @@ final class FilePagesTest extends PageTestCase
         return (string) ob_get_clean();
     }
 
-    /** The beginning of a picture that says how large it is; what would follow unpacks to over a gigabyte. */
-    private function pngHeader(int $width, int $height): string
+    /** A picture that says how large it is, and holds so many bytes of nothing. */
+    private function pngHeader(int $width, int $height, int $bytes = 100_000): string
     {
+        $deflate = deflate_init(\ZLIB_ENCODING_DEFLATE, ['level' => 9]);
+        self::assertNotFalse($deflate);
+        $packed = '';
+        for ($left = $bytes; $left > 0; $left -= 1_000_000) {
+            $packed .= deflate_add($deflate, str_repeat("\0", min($left, 1_000_000)), $left > 1_000_000 ? \ZLIB_NO_FLUSH : \ZLIB_FINISH);
+        }
         $chunk = static fn (string $type, string $data): string => pack('N', \strlen($data)).$type.$data.pack('N', crc32($type.$data));
 
-        return "\x89PNG\r\n\x1a\n".$chunk('IHDR', pack('NNCCCCC', $width, $height, 8, 2, 0, 0, 0)).$chunk('IDAT', (string) gzcompress(str_repeat("\0", 100_000))).$chunk('IEND', '');
+        return "\x89PNG\r\n\x1a\n".$chunk('IHDR', pack('NNCCCCC', $width, $height, 8, 2, 0, 0, 0)).$chunk('IDAT', $packed).$chunk('IEND', '');
     }
 
     /** With an Exif part that holds a place, as a phone writes it. */

@@ -41,7 +41,24 @@ final class TableEntryTest extends TestCase
         self::assertStringStartsWith("\xEF\xBB\xBF", $written);
         $table = CsvTable::of($written);
         self::assertSame(['Name', 'Note'], $table->headings);
-        self::assertSame([["'=SUM(A1)", 'two lines'], ['a "quoted", thing', "'-3"]], array_values($table->rows));
+        self::assertSame([['=SUM(A1)', 'two lines'], ['a "quoted", thing', '-3']], array_values($table->rows));
+    }
+
+    public function testWhatASpreadsheetWouldTakeForAFormulaIsMarked(): void
+    {
+        foreach (['=1', '+1', '-1', '@1', ' =1', "\t1", "\r1", '＝1', '＋1', '－1', '＠1', "\u{a0}=1"] as $cell) {
+            self::assertSame("'".$cell, CsvTable::marked($cell));
+        }
+        foreach (['moss = linen', '’tis', "'tis", '1.4', ''] as $cell) {
+            self::assertSame($cell, CsvTable::marked($cell));
+        }
+        self::assertSame([["'tis"]], array_values(CsvTable::of("Name\n'tis\n")->rows));
+    }
+
+    public function testATableOfTooManyColumnsIsRefusedByItsHead(): void
+    {
+        $this->expectExceptionMessage('This table has 200000 columns; 200 can be read.');
+        CsvTable::of(str_repeat('a,', 199_999)."a\n".str_repeat('1,', 199_999)."1\n");
     }
 
     /**

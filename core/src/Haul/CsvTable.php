@@ -14,6 +14,10 @@ use Octavum\Core\Measure\Unreadable;
 final readonly class CsvTable
 {
     public const MOST_ROWS = 5_000;
+    private const MOST_COLUMNS = 200;
+
+    /** What a formula begins with, in signs of either width. */
+    private const FORMULA = '[=+\-@＝＋－＠]';
     private const DELIMITERS = [';' => 'semicolons', ',' => 'commas', "\t" => 'tabs', '|' => 'bars'];
 
     /**
@@ -22,6 +26,12 @@ final readonly class CsvTable
      */
     private function __construct(public array $headings, public array $rows, public string $delimiter, public string $encoding)
     {
+    }
+
+    /** A cell as it is written into a table: marked when a spreadsheet would take it for a formula. */
+    public static function marked(string $cell): string
+    {
+        return 1 === preg_match('/^(?:\s*'.self::FORMULA.'|[\t\r])/u', $cell) ? "'".$cell : $cell;
     }
 
     /** @throws Unreadable when there is no table in it */
@@ -44,11 +54,14 @@ final readonly class CsvTable
         $headings = null;
         $rows = [];
         for ($number = 1; false !== ($cells = fgetcsv($stream, null, $delimiter, '"', '')); ++$number) {
-            $cells = array_map(static fn (?string $cell): string => trim(preg_replace('/\s+/u', ' ', (string) $cell) ?? ''), $cells);
+            $cells = array_map(self::cell(...), $cells);
             if ('' === implode('', $cells)) {
                 continue;
             }
             if (null === $headings) {
+                if (\count($cells) > self::MOST_COLUMNS) {
+                    throw new Unreadable(new Sentence('This table has {count} columns; {most} can be read. Take out those that are not needed.', ['count' => \count($cells), 'most' => self::MOST_COLUMNS]));
+                }
                 $headings = $cells;
             } elseif (\count($rows) >= self::MOST_ROWS) {
                 throw new Unreadable(new Sentence('This table has more than {most} rows: split it.', ['most' => self::MOST_ROWS]));
@@ -77,6 +90,14 @@ final readonly class CsvTable
         }
 
         return $doubles;
+    }
+
+    /** Without control characters, and without the mark by which a spreadsheet is told that a cell is a text and no formula. */
+    private static function cell(?string $cell): string
+    {
+        $plain = trim(preg_replace('/[\s\p{Cc}]+/u', ' ', (string) $cell) ?? '');
+
+        return preg_replace('/^\'(?=\s*'.self::FORMULA.')/u', '', $plain) ?? $plain;
     }
 
     /** @return array{string, string} text and encoding */
