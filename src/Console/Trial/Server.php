@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Console\Trial;
+
+use Symfony\Component\Filesystem\Filesystem;
+use Symfony\Component\Process\Process;
+
+/** bin/octavum start on a data folder of its own, which can be killed as a power cut would and begun again. */
+final class Server
+{
+    public readonly string $data;
+    public readonly string $base;
+    private readonly int $port;
+    private ?Process $process = null;
+
+    public function __construct(private readonly string $project)
+    {
+        $this->data = sys_get_temp_dir().'/octavum-trial-'.bin2hex(random_bytes(4));
+        $this->port = random_int(20_000, 40_000);
+        $this->base = 'http://127.0.0.1:'.$this->port;
+    }
+
+    public function start(): void
+    {
+        $this->process = new Process(['setsid', 'bin/octavum', 'start', '--port', (string) $this->port], $this->project, ['OCTAVUM_DATA' => $this->data, 'APP_ENV' => 'prod', 'APP_DEBUG' => '0'], null, null);
+        $this->process->disableOutput();
+        $this->process->start();
+        for ($i = 0; $i < 600; ++$i) {
+            if (false !== @fsockopen('127.0.0.1', $this->port, timeout: 1)) {
+                return;
+            }
+            usleep(100_000);
+        }
+        throw new \RuntimeException('The server does not begin.');
+    }
+
+    /** Everything of it at once, without a word. */
+    public function kill(): void
+    {
+        foreach ([...$this->processes('octavum start --port '.$this->port), ...$this->processes('127.0.0.1:'.$this->port)] as $id) {
+            posix_kill($id, \SIGKILL);
+        }
+        while (true === $this->process?->isRunning()) {
+            usleep(20_000);
+        }
+        for ($i = 0; $i < 50 && false !== @fsockopen('127.0.0.1', $this->port, timeout: 1); ++$i) {
+            usleep(50_000);
+        }
+    }
+
+    public function clear(): void
+    {
+        $this->kill();
+        (new Filesystem())->remove($this->data);
+    }
+
+    /** @return array<int, float> process of a worker → megabytes it ever held */
+    public function workers(): array
+    {
+        $held = [];
+        foreach ($this->processes('127.0.0.1:'.$this->port) as $id) {
+            if (1 === preg_match('/VmHWM:\s+(\d+)/', (string) @file_get_contents('/proc/'.$id.'/status'), $found)) {
+                $held[$id] = (int) $found[1] / 1000;
+            }
+        }
+
+        return $held;
+    }
+
+    /** @return list<int> */
+    private function processes(string $naming): array
+    {
+        $found = [];
+        foreach ((array) glob('/proc/[0-9]*/cmdline') as $file) {
+            $command = strtr((string) @file_get_contents((string) $file), "\0", ' ');
+            if (str_contains($command, $naming) && (int) basename(\dirname((string) $file)) !== getmypid()) {
+                $found[] = (int) basename(\dirname((string) $file));
+            }
+        }
+
+        return $found;
+    }
+}
