@@ -26,19 +26,21 @@ final readonly class TrialCommand
         #[Argument('Which; all when left out')] string $what = '',
         #[Option('For each, about')] int $seconds = 20,
         #[Option('Where the odd values begin; the same gives the same')] int $seed = 1,
+        #[Option('Seconds that an answer may take')] float $slow = 2,
+        #[Option('Of a server with a demo that runs already, for “load”')] ?string $base = null,
     ): int {
-        $names = '' === $what ? Trials::NAMES : array_values(array_intersect(Trials::NAMES, [$what]));
+        $names = null !== $base ? ['load'] : ('' === $what ? Trials::NAMES : array_values(array_intersect(Trials::NAMES, [$what])));
         if ([] === $names) {
             $io->getErrorStyle()->writeln(\sprintf('There is no trial “%s”; there are %s.', $what, implode(', ', Trials::NAMES)));
 
             return Command::INVALID;
         }
         $bad = 0;
-        $server = new Server($this->project);
+        $server = new Server($this->project, $base);
         try {
             $server->start();
             foreach ($names as $name) {
-                $tally = $this->trials->run($name, $server, $seconds, $seed);
+                $tally = $this->trials->run($name, $server, $seconds, $seed, $slow);
                 $bad += $tally->bad;
                 $io->writeln(\sprintf('%-10s %d tried, %d bad, slowest %.2f s%s', $name, $tally->tried, $tally->bad, $tally->slowest, [] === $tally->figures ? '' : ' ('.implode('; ', $tally->figures).')'), SymfonyStyle::OUTPUT_RAW);
                 foreach ($tally->first as $how) {

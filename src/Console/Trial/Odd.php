@@ -24,6 +24,7 @@ final readonly class Odd
         $this->random = new Randomizer(new Mt19937($seed));
     }
 
+    /** @phpstan-impure */
     public function number(int $least, int $most): int
     {
         return $this->random->getInt($least, $most);
@@ -90,7 +91,7 @@ final readonly class Odd
         $key = [] === $node ? null : $this->of(array_keys($node));
         if (null === $key) {
             $node['odd'] = $this->text();
-        } elseif (\is_array($node[$key]) && [] !== $node[$key] && $this->number(0, 9) > 0) {
+        } elseif (\is_array($node[$key]) && [] !== $node[$key] && 0 !== $this->number(0, 9)) {
             $this->change($node[$key]);
         } elseif (0 === $this->number(0, 5)) {
             unset($node[$key]);

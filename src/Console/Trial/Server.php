@@ -15,15 +15,19 @@ final class Server
     private readonly int $port;
     private ?Process $process = null;
 
-    public function __construct(private readonly string $project)
+    /** @param ?string $running the address of one that runs already, to be looked at only */
+    public function __construct(private readonly string $project, private readonly ?string $running = null)
     {
         $this->data = sys_get_temp_dir().'/octavum-trial-'.bin2hex(random_bytes(4));
         $this->port = random_int(20_000, 40_000);
-        $this->base = 'http://127.0.0.1:'.$this->port;
+        $this->base = $running ?? 'http://127.0.0.1:'.$this->port;
     }
 
     public function start(): void
     {
+        if (null !== $this->running) {
+            return;
+        }
         $this->process = new Process(['setsid', 'bin/octavum', 'start', '--port', (string) $this->port], $this->project, ['OCTAVUM_DATA' => $this->data, 'APP_ENV' => 'prod', 'APP_DEBUG' => '0'], null, null);
         $this->process->disableOutput();
         $this->process->start();

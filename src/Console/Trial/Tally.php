@@ -8,8 +8,6 @@ namespace Octavum\Console\Trial;
 final class Tally
 {
     private const SHOWN = 5;
-    private const SLOW = 2.0;
-
     public int $tried = 0;
     public int $bad = 0;
 
@@ -21,6 +19,11 @@ final class Tally
 
     public float $slowest = 0;
 
+    /** @param float $slow seconds that an answer may take */
+    public function __construct(private readonly float $slow)
+    {
+    }
+
     public function bad(string $what): void
     {
         ++$this->bad;
@@ -29,14 +32,14 @@ final class Tally
         }
     }
 
-    /** An answer must come, in time, and must not be a fault of the application's. */
-    public function answer(Answer $answer, string $what, float $slow = self::SLOW): void
+    /** An answer must come, in time (some may take so many times as long), and must not be a fault of the application's. */
+    public function answer(Answer $answer, string $what, int $times = 1): void
     {
         ++$this->tried;
         $this->slowest = max($this->slowest, $answer->seconds);
         if (0 === $answer->status || \in_array($answer->status, [500, 502, 504], true)) {
             $this->bad(\sprintf('%s: %s', $what, 0 === $answer->status ? $answer->content : 'answers '.$answer->status));
-        } elseif ($answer->seconds > $slow) {
+        } elseif ($answer->seconds > $times * $this->slow) {
             $this->bad(\sprintf('%s: took %.1f s', $what, $answer->seconds));
         }
     }

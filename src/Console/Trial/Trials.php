@@ -26,18 +26,23 @@ final readonly class Trials
     {
     }
 
-    public function run(string $name, Server $server, float $seconds, int $seed): Tally
+    public function run(string $name, Server $server, float $seconds, int $seed, float $slow): Tally
     {
-        $until = microtime(true) + $seconds;
-        $more = static fn (): bool => microtime(true) < $until;
+        $tally = new Tally($slow);
+        // from the first thing tried on
+        $more = static function () use ($seconds): bool {
+            static $until = null;
+
+            return microtime(true) < ($until ??= microtime(true) + $seconds);
+        };
 
         return match ($name) {
-            'import' => $this->import($server, $more, $seed),
-            'forms' => $this->forms($server, $more, $seed),
-            'isolation' => $this->isolation($server),
-            'uploads' => $this->uploads($server),
-            'kill' => $this->kill($server, $more, $seed),
-            default => $this->load($server, $seconds),
+            'import' => $this->import($tally, $server, $more, $seed),
+            'forms' => $this->forms($tally, $server, $more, $seed),
+            'isolation' => $this->isolation($tally, $server),
+            'uploads' => $this->uploads($tally, $server),
+            'kill' => $this->kill($tally, $server, $more, $seed),
+            default => $this->load($tally, $server, $seconds),
         };
     }
 
@@ -46,9 +51,8 @@ final readonly class Trials
      *
      * @param \Closure(): bool $more
      */
-    private function import(Server $server, \Closure $more, int $seed): Tally
+    private function import(Tally $tally, Server $server, \Closure $more, int $seed): Tally
     {
-        $tally = new Tally();
         $visitor = $this->newcomer($server);
         /** @var array<mixed> $document */
         $document = json_decode((string) file_get_contents($this->project.'/fixtures/demo-workroom.json'), true);
@@ -110,9 +114,8 @@ final readonly class Trials
      *
      * @param \Closure(): bool $more
      */
-    private function forms(Server $server, \Closure $more, int $seed): Tally
+    private function forms(Tally $tally, Server $server, \Closure $more, int $seed): Tally
     {
-        $tally = new Tally();
         $visitor = $this->newcomer($server, demo: true);
         $crawl = new Crawl();
         $forms = array_values(array_filter($crawl->forms($crawl->pages($visitor)), static fn (array $form): bool => !\in_array($form[0], self::LEFT_ALONE, true)));
@@ -145,9 +148,8 @@ final readonly class Trials
     }
 
     /** Every address that holds an id of one account, asked for and posted to by another. */
-    private function isolation(Server $server): Tally
+    private function isolation(Tally $tally, Server $server): Tally
     {
-        $tally = new Tally();
         $owner = $this->newcomer($server, demo: true);
         $crawl = new Crawl();
         $pages = $crawl->pages($owner);
@@ -171,21 +173,20 @@ final readonly class Trials
     }
 
     /** Files that would take minutes or gigabytes; the server answers others meanwhile and after. */
-    private function uploads(Server $server): Tally
+    private function uploads(Tally $tally, Server $server): Tally
     {
-        $tally = new Tally();
         $visitor = $this->newcomer($server);
         $cloth = $visitor->send('/cloth/new', ['name' => 'Lawn'])->location;
         $pattern = $visitor->send('/patterns/new', ['title' => 'Coat', 'versionName' => 'A'])->location;
         preg_match('~/versions/[0-9A-Z]{26}~', $visitor->page($pattern)->content, $version);
         foreach ((new Hostile())->pictures() as $name => $content) {
-            $tally->answer($visitor->upload($cloth.'/photo', 'photo', $name.'.png', $content), 'a picture: '.$name, 12);
+            $tally->answer($visitor->upload($cloth.'/photo', 'photo', $name.'.png', $content), 'a picture: '.$name, 6);
         }
         foreach ((new Hostile())->drawings() as $name => $content) {
             $answer = $visitor->upload(($version[0] ?? '').'/pieces/import', 'file', $name.'.svg', $content);
-            $tally->answer($answer, 'a drawing: '.$name, 6);
+            $tally->answer($answer, 'a drawing: '.$name, 2);
         }
-        $tally->answer($visitor->page('/season'), 'a page afterwards', 1);
+        $tally->answer($visitor->page('/season'), 'a page afterwards');
 
         return $tally;
     }
@@ -195,9 +196,8 @@ final readonly class Trials
      *
      * @param \Closure(): bool $more
      */
-    private function kill(Server $server, \Closure $more, int $seed): Tally
+    private function kill(Tally $tally, Server $server, \Closure $more, int $seed): Tally
     {
-        $tally = new Tally();
         $writers = array_map(fn (int $i): Visitor => $this->newcomer($server), range(1, 4));
         $acknowledged = array_fill(0, 4, []);
         $kills = $lost = 0;
@@ -242,9 +242,8 @@ final readonly class Trials
     }
 
     /** Fifty people looking at pages, each every few seconds. */
-    private function load(Server $server, float $seconds): Tally
+    private function load(Tally $tally, Server $server, float $seconds): Tally
     {
-        $tally = new Tally();
         $workers = $server->workers();
         $visitors = [];
         for ($i = 0; $i < self::PEOPLE; ++$i) {
