@@ -28,8 +28,8 @@ export const test = base.extend({
         const errors = [];
         page.on('pageerror', (error) => errors.push(error.message));
         page.on('console', (message) => {
-            // a form that is sent back with its faults answers 422, and the browser logs that
-            if (message.type() === 'error' && !/422|403/.test(message.text())) {
+            // a form that is sent back with its faults answers 422, or 409 when it was changed elsewhere, and the browser logs that
+            if (message.type() === 'error' && !/422|403|409/.test(message.text())) {
                 errors.push(message.text());
             }
         });

@@ -137,6 +137,8 @@ final class AccountController extends AbstractController
         $account->password = $this->hasher->hashPassword($account, $password);
         $this->entities->flush();
         $this->visits->endAll($account);
+        // this visit goes on under another name
+        $request->getSession()->migrate(true);
         $this->toast->say('The password is changed. Other devices are signed out.');
         $this->security->login($account, 'form_login', 'main');
 

@@ -30,6 +30,9 @@ final readonly class ImportCommand
         try {
             $workroom = $this->reader->read($this->documents->contents($file));
             $owner = $this->accounts->named($account);
+            if (!$replace && !$this->workrooms->isEmpty($owner)) {
+                throw Refused::because('There is something in this workroom; say --replace to put the document in its place. Nothing has been changed.');
+            }
             $this->workrooms->replace($owner, $workroom, $replace);
         } catch (Refused $refused) {
             $this->documents->explain($refused, $io);

@@ -108,7 +108,7 @@ final readonly class Workrooms
         return $this->entities->getConnection()->transactional(function () use ($account, $workroom, $agreed): ?string {
             $empty = $this->isEmpty($account);
             if (!$empty && !$agreed) {
-                throw Refused::because('There is something in this workroom: tick the box (on the command line, --replace) to say that the file takes its place. Nothing has been changed.');
+                throw Refused::because('There is something in this workroom: tick the box to say that the file takes its place. Nothing has been changed.');
             }
             $kept = $empty ? null : $this->replaced->keep($account, $this->writer->write($this->load($account)));
             foreach (self::HELD as $class) {

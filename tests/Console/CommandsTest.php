@@ -77,7 +77,7 @@ final class CommandsTest extends PageTestCase
         self::assertSame(0, $import->getStatusCode());
         self::assertStringContainsString('Imported: 42 cloths, 26 patterns, 2 seasons, 16 projects.', $import->getDisplay());
         $again = $this->command('octavum:import', ['file' => $path, '--account' => 'maud@example.org']);
-        self::assertStringContainsString('on the command line, --replace', $again->getErrorOutput());
+        self::assertStringContainsString('say --replace', $again->getErrorOutput());
         self::assertSame(0, $this->command('octavum:import', ['file' => $path, '--account' => 'maud@example.org', '--replace' => true])->getStatusCode());
         self::assertStringContainsString('There is no account', $this->command('octavum:import', ['file' => $path])->getErrorOutput());
     }
