@@ -30,7 +30,7 @@ final readonly class Revision
             if (\is_array($value)) {
                 self::compare($entry, $value, $field.'.');
             } elseif (\is_scalar($value) && $entry->has($field) && Plain::of((string) $value) !== $entry->raw($field)) {
-                $entry->fault($field, new Sentence('' === (string) $value ? 'Saved now: nothing.' : 'Saved now: “{value}”.', ['value' => mb_substr((string) $value, 0, 200)]));
+                $entry->fault($field, new Sentence('' === (string) $value ? 'Saved now: nothing' : 'Saved now: “{value}”', ['value' => mb_substr((string) $value, 0, 200)]));
             }
         }
     }

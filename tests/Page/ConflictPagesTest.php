@@ -30,7 +30,7 @@ final class ConflictPagesTest extends PageTestCase
         $said = self::says($page);
         self::assertStringContainsString('This was changed somewhere else since you opened it', $said);
         foreach ($first as $field => $value) {
-            self::assertStringContainsString('Saved now: “'.$value.'”.', $said);
+            self::assertStringContainsString('Saved now: “'.$value.'”', $said);
             self::assertSame($second[$field], $page->filter('[name='.$field.']')->attr('value') ?? $page->filter('[name='.$field.']')->text());
         }
         $this->send($button, []);
@@ -57,7 +57,7 @@ final class ConflictPagesTest extends PageTestCase
         $this->meanwhile("UPDATE season SET name = 'Melt', revision = revision + 1 WHERE id = '".$season."'");
         $page = $this->send('Save the season', ['name' => 'Frost']);
         self::assertResponseStatusCodeSame(409);
-        self::assertStringContainsString('Saved now: “Melt”.', self::says($page));
+        self::assertStringContainsString('Saved now: “Melt”', self::says($page));
         self::assertSame('Frost', $page->filter('#f-name')->attr('value'));
     }
 
