@@ -28,6 +28,19 @@ test('alt and the arrows change the rank, everything recomputes, and it is undon
     await expect.poll(() => names(page)).toEqual(before);
 });
 
+test('a rank that was changed in another tab stays, and the page says so', async ({ demo: page }) => {
+    const other = await page.context().newPage();
+    await open(other, '/season');
+    const before = await names(page);
+    await project(other, 'Heron skirt').focus();
+    await other.keyboard.press('Alt+ArrowUp');
+    await expect.poll(() => names(other)).not.toEqual(before);
+    await project(page, 'Towpath coat').focus();
+    await page.keyboard.press('Alt+ArrowDown');
+    await expect(page.getByText('The rank was changed somewhere else since you opened it')).toBeVisible();
+    expect(await names(page)).toEqual(await names(other));
+});
+
 test('a project is dragged to another rank', async ({ demo: page }) => {
     const before = await names(page);
     const grip = await project(page, 'Towpath coat').locator('.grip').boundingBox();

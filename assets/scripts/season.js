@@ -82,7 +82,8 @@ export const ranked = () => ({
         const was = [...this.$root.querySelectorAll('.project')].sort((a, b) => a.querySelector('.rank').textContent - b.querySelector('.rank').textContent).map((row) => row.dataset.id);
         const main = document.getElementById('main');
         const answer = await ask(this.$root.dataset.rankUrl, { method: 'POST', body: new URLSearchParams({ order: order.join(','), was: was.join(',') }) });
-        const fresh = answer && new DOMParser().parseFromString(answer, 'text/html').getElementById('main');
+        const fetched = answer && new DOMParser().parseFromString(answer, 'text/html');
+        const fresh = fetched && fetched.getElementById('main');
         if (!fresh) {
             location.reload();
             return;
@@ -99,11 +100,11 @@ export const ranked = () => ({
         } else {
             put();
         }
-        // moved on another device meanwhile: the page says so, and there is nothing to undo
         if (now.join(',') === order.join(',')) {
             offerUndo(url, was, order);
         } else {
-            location.reload();
+            // moved on another device meanwhile: the answer says so, and there is nothing to undo
+            document.querySelector('.toasts').replaceChildren(...fetched.querySelector('.toasts').childNodes);
         }
     },
 });

@@ -21,6 +21,7 @@ final class SvgReader
     private const MOST_POINTS = 1500;
     private const DEEPEST = 40;
     private const MOST_LEFT_OUT = 200;
+    private const MOST_OUTLINES = 300;
     private const SOME = 24;
 
     /** What drawing an element costs beside its points. */
@@ -57,6 +58,10 @@ final class SvgReader
         $outlines = [];
         foreach ($this->found as $group) {
             array_push($outlines, ...$this->outermost($group));
+        }
+        if (\count($outlines) > self::MOST_OUTLINES) {
+            $this->leftOut[] = new Sentence('{count} outlines were left out: {most} can be taken from one file. Save the others in a file of their own.', ['count' => \count($outlines) - self::MOST_OUTLINES, 'most' => self::MOST_OUTLINES]);
+            $outlines = \array_slice($outlines, 0, self::MOST_OUTLINES);
         }
         if ($this->lines > 0) {
             $this->leftOut[] = new Sentence('{count, plural, one {One open line was} other {# open lines were}} passed over: a piece is a closed outline.', ['count' => $this->lines]);
