@@ -7,6 +7,7 @@ namespace Octavum\Database;
 use Doctrine\Bundle\DoctrineBundle\Attribute\AsMiddleware;
 use Doctrine\DBAL\Driver;
 use Doctrine\DBAL\Driver\Connection;
+use Doctrine\DBAL\Driver\Exception;
 use Doctrine\DBAL\Driver\Middleware;
 use Doctrine\DBAL\Driver\Middleware\AbstractConnectionMiddleware;
 use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
@@ -29,8 +30,8 @@ final class Sqlite implements Middleware
         return new class($driver) extends AbstractDriverMiddleware {
             public function connect(#[\SensitiveParameter] array $params): Connection
             {
-                $connection = parent::connect($params);
-                foreach (['busy_timeout = 15000', 'journal_mode = WAL', 'synchronous = FULL', 'foreign_keys = ON'] as $pragma) {
+                $connection = $this->opened($params['path'] ?? null, fn (?string $path): Connection => parent::connect(null === $path ? $params : ['path' => $path] + $params));
+                foreach (['busy_timeout = 15000', 'synchronous = FULL', 'foreign_keys = ON'] as $pragma) {
                     $connection->exec('PRAGMA '.$pragma);
                 }
 
@@ -55,6 +56,29 @@ final class Sqlite implements Middleware
                         };
                     }
                 };
+            }
+
+            /**
+             * Even to read, the write-ahead log asks for a little room on the disk. When there is none, and nothing waits in the
+             * log, the file is read as it lies there.
+             *
+             * @param \Closure(?string): Connection $connect to another path than the usual one
+             */
+            private function opened(?string $path, \Closure $connect): Connection
+            {
+                try {
+                    $connection = $connect(null);
+                    $connection->exec('PRAGMA journal_mode = WAL');
+                    $connection->query('SELECT 1 FROM sqlite_master');
+
+                    return $connection;
+                } catch (Exception $unwritable) {
+                    if (null === $path || !is_file($path) || 0 < (int) @filesize($path.'-wal')) {
+                        throw $unwritable;
+                    }
+
+                    return $connect('file:'.str_replace('%2F', '/', rawurlencode($path)).'?immutable=1');
+                }
             }
         };
     }

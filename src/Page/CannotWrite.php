@@ -8,6 +8,7 @@ use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\OptimisticLockException;
 use Octavum\Kernel;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\Filesystem\Exception\IOException;
 use Symfony\Component\HttpFoundation\Response;
@@ -22,6 +23,12 @@ use Symfony\Component\HttpKernel\Exception\ServiceUnavailableHttpException;
  */
 final readonly class CannotWrite
 {
+    private const NO_ROOM = 65_536;
+
+    public function __construct(#[Autowire('%env(resolve:OCTAVUM_DATA)%')] private string $data)
+    {
+    }
+
     #[AsEventListener(priority: 100)]
     public function onException(ExceptionEvent $event): void
     {
@@ -47,9 +54,12 @@ final readonly class CannotWrite
 
     private function said(\Throwable $cause): ?HttpException
     {
+        $readOnly = preg_match('/readonly database|unable to open database|read-only file system|permission denied|failed to (write|create)|database is locked/i', $cause->getMessage());
+
         return match (1) {
+            $readOnly & (int) (@disk_free_space($this->data) < self::NO_ROOM),
             preg_match('/database or disk is full|no space left|disk quota|disk i\/o error/i', $cause->getMessage()) => new HttpException(Response::HTTP_INSUFFICIENT_STORAGE, 'The disk is full.', $cause),
-            preg_match('/readonly database|unable to open database|read-only file system|permission denied|failed to (write|create)|database is locked/i', $cause->getMessage()) => new ServiceUnavailableHttpException(null, 'The data cannot be written to.', $cause),
+            $readOnly => new ServiceUnavailableHttpException(null, 'The data cannot be written to.', $cause),
             default => null,
         };
     }
