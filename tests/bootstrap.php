@@ -13,7 +13,7 @@ require dirname(__DIR__).'/vendor/autoload.php';
 // A fresh database for every run; each test's changes are rolled back.
 $data = dirname(__DIR__).'/var/test-data';
 (new Filesystem())->remove([$data, dirname(__DIR__).'/var/cache/test']);
-(new Filesystem())->mkdir($data.'/sessions');
+(new Filesystem())->mkdir($data);
 foreach (['APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'test', 'OCTAVUM_DATA' => $data, 'KERNEL_CLASS' => Kernel::class] as $name => $value) {
     putenv($name.'='.$value);
     $_SERVER[$name] = $_ENV[$name] = $value;

@@ -50,7 +50,7 @@ final readonly class BenchCommand
         }
         $workroom = (new LargeWorkroom())->make();
         $data = sys_get_temp_dir().'/octavum-bench-'.bin2hex(random_bytes(4));
-        $this->files->mkdir($data.'/sessions');
+        $this->files->mkdir($data);
         $file = $data.'/workroom.json';
         $this->files->dumpFile($file, $this->writer->write($workroom));
         try {

@@ -15,9 +15,8 @@ final class PlainJson extends JsonType
     {
         if (\is_array($value)) {
             array_walk_recursive($value, static function (mixed $text, int|string $name): void {
-                if (!Plain::is((string) $name) || (\is_string($text) && !Plain::is($text))) {
-                    throw new \UnexpectedValueException('A text that is not UTF-8, or holds control characters, is never stored: '.json_encode($text, \JSON_INVALID_UTF8_SUBSTITUTE));
-                }
+                Plain::guard((string) $name);
+                Plain::guard(\is_string($text) ? $text : '');
             });
         }
 

@@ -48,8 +48,8 @@ final class Sqlite implements Middleware
                         return new class(parent::prepare($sql)) extends AbstractStatementMiddleware {
                             public function bindValue(int|string $param, mixed $value, ParameterType $type = ParameterType::STRING): void
                             {
-                                if (ParameterType::STRING === $type && \is_string($value) && !Plain::is($value)) {
-                                    throw new \UnexpectedValueException('A text that is not UTF-8, or holds control characters, is never stored: '.json_encode($value, \JSON_INVALID_UTF8_SUBSTITUTE | \JSON_PARTIAL_OUTPUT_ON_ERROR));
+                                if (ParameterType::STRING === $type && \is_string($value)) {
+                                    Plain::guard($value);
                                 }
                                 parent::bindValue($param, $value, $type);
                             }

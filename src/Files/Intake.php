@@ -8,13 +8,12 @@ use Octavum\Account\Account;
 use Octavum\Core\Colour\MainColours;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
+use Octavum\Work\Apart;
 use Octavum\Work\Slots;
-use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\Lock\LockInterface;
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
-use Symfony\Component\Process\PhpExecutableFinder;
 use Symfony\Component\Process\Process;
 
 /**
@@ -36,7 +35,7 @@ final readonly class Intake
         private FileShelf $shelf,
         private Slots $slots,
         private Filesystem $disk,
-        #[Autowire('%kernel.project_dir%')] private string $project,
+        private Apart $apart,
     ) {
     }
 
@@ -106,11 +105,8 @@ final readonly class Intake
     {
         $slot = $this->slot() ?? throw new Unreadable(new Sentence('Other pictures are being taken in just now: wait a moment and try “{name}” again. Nothing has been changed.', ['name' => $this->name($upload)]));
         $paths = [$this->disk->tempnam(sys_get_temp_dir(), 'octavum'), $this->disk->tempnam(sys_get_temp_dir(), 'octavum')];
-        $php = (new PhpExecutableFinder())->find(false);
-        $process = new Process([
-            $this->project.'/bin/apart', (string) self::SECONDS, (string) self::MEGABYTES,
-            false === $php ? 'php' : $php, '-d', 'memory_limit=512M', '-d', 'opcache.enable_cli=0', $this->project.'/bin/picture', $upload->getPathname(), ...$paths,
-        ], timeout: 2 * self::SECONDS);
+        $command = $this->apart->command(self::SECONDS, self::MEGABYTES, ['memory_limit=512M', 'opcache.enable_cli=0'], 'bin/picture', [$upload->getPathname(), ...$paths]);
+        $process = new Process($command, timeout: 2 * self::SECONDS);
         try {
             $process->run();
             $samples = $process->isSuccessful() ? json_decode($process->getOutput(), true) : null;

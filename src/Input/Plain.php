@@ -18,6 +18,14 @@ final readonly class Plain
         return 0 === preg_match('/[^\P{Cc}\n\t]/u', $text);
     }
 
+    /** @throws \UnexpectedValueException when it cannot be stored */
+    public static function guard(string $text): void
+    {
+        if (!self::is($text)) {
+            throw new \UnexpectedValueException('A text that is not UTF-8, or holds control characters, is never stored: '.json_encode($text, \JSON_INVALID_UTF8_SUBSTITUTE));
+        }
+    }
+
     public static function of(string $text): string
     {
         return (string) preg_replace(self::OTHERS, '', str_replace(["\r\n", "\r"], "\n", mb_scrub($text, 'UTF-8')));
