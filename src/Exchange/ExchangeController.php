@@ -60,8 +60,10 @@ final class ExchangeController extends AbstractController
     #[Route('/settings/import/undo/{key}', name: 'import_undo', methods: ['POST'])]
     public function undo(string $key, Replaced $replaced, #[CurrentUser] Account $account): Response
     {
-        $workroom = $replaced->take($account, $key) ?? throw $this->createNotFoundException();
+        $workroom = $replaced->workroom($account, $key) ?? throw $this->createNotFoundException();
         $kept = $this->workrooms->replace($account, $this->reader->read($workroom));
+        // only now that it stands in its place again
+        $replaced->forget($account, $key);
         $this->toast->say('The workroom is as it was before the import.', [], null === $kept ? null : $this->generateUrl('import_undo', ['key' => $kept]));
 
         return $this->redirectToRoute('season');

@@ -41,18 +41,16 @@ final readonly class Replaced
         return $kept;
     }
 
-    /** @return ?string the document, which is no longer kept here */
-    public function take(Account $account, string $key): ?string
+    public function workroom(Account $account, string $key): ?string
     {
-        $of = ['"key"' => $key, 'account_id' => $account->id];
-        $workroom = $this->connection->fetchOne('SELECT workroom FROM replaced WHERE "key" = ? AND account_id = ?', array_values($of));
-        $this->connection->delete('replaced', $of);
+        $workroom = $this->connection->fetchOne('SELECT workroom FROM replaced WHERE "key" = ? AND account_id = ?', [$key, $account->id]);
 
         return \is_string($workroom) ? $workroom : null;
     }
 
-    public function forget(Account $account): void
+    /** @param ?string $key one of them; all when left out */
+    public function forget(Account $account, ?string $key = null): void
     {
-        $this->connection->delete('replaced', ['account_id' => $account->id]);
+        $this->connection->delete('replaced', ['account_id' => $account->id] + (null === $key ? [] : ['"key"' => $key]));
     }
 }
