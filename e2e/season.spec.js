@@ -56,6 +56,7 @@ test('a project is dragged to another rank', async ({ demo: page }) => {
     }).toPass();
     await page.mouse.up();
     await expect.poll(() => names(page)).toEqual(['Towpath coat', ...before.filter((name) => name !== 'Towpath coat')]);
+    await expect(page.getByText('The rank is changed.')).toBeVisible();
     await open(page, '/season');
     expect((await names(page))[0]).toBe('Towpath coat');
 });

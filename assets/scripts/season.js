@@ -81,7 +81,10 @@ export const ranked = () => ({
     async rank(order, moved) {
         const was = [...this.$root.querySelectorAll('.project')].sort((a, b) => a.querySelector('.rank').textContent - b.querySelector('.rank').textContent).map((row) => row.dataset.id);
         const main = document.getElementById('main');
-        const answer = await ask(this.$root.dataset.rankUrl, { method: 'POST', body: new URLSearchParams({ order: order.join(','), was: was.join(',') }) });
+        const answer = await ask(this.$root.dataset.rankUrl, {
+            // what was moved is kept, also when the next page is opened at once
+            method: 'POST', keepalive: true, body: new URLSearchParams({ order: order.join(','), was: was.join(',') }),
+        });
         const fetched = answer && new DOMParser().parseFromString(answer, 'text/html');
         const fresh = fetched && fetched.getElementById('main');
         if (!fresh) {
