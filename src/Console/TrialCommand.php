@@ -4,8 +4,16 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
+use Octavum\Console\Trial\Documents;
+use Octavum\Console\Trial\Forms;
+use Octavum\Console\Trial\Isolation;
+use Octavum\Console\Trial\Kills;
+use Octavum\Console\Trial\Load;
 use Octavum\Console\Trial\Server;
-use Octavum\Console\Trial\Trials;
+use Octavum\Console\Trial\Span;
+use Octavum\Console\Trial\Tally;
+use Octavum\Console\Trial\Trial;
+use Octavum\Console\Trial\Uploads;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Attribute\Option;
@@ -14,43 +22,73 @@ use Symfony\Component\Console\Style\SymfonyStyle;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /** Exit 0 when nothing bad was found, 1 when something was, 2 for a trial it does not know. */
-#[AsCommand('octavum:trial', 'Tries what docs/security.md promises on a server of its own: import, forms, isolation, uploads, kill, load, or all')]
+#[AsCommand('octavum:trial', 'Tries what docs/security.md promises on a server of its own')]
 final readonly class TrialCommand
 {
-    public function __construct(private Trials $trials, #[Autowire('%kernel.project_dir%')] private string $project)
+    /** Megabytes that a worker may take. */
+    private const MOST_MEMORY = 256;
+
+    public function __construct(#[Autowire('%kernel.project_dir%')] private string $project)
     {
     }
 
     public function __invoke(
         SymfonyStyle $io,
-        #[Argument('Which; all when left out')] string $what = '',
+        #[Argument('import, forms, isolation, uploads, kill, load, beside or full; the first six when left out')] string $what = '',
         #[Option('For each, about')] int $seconds = 20,
         #[Option('Where the odd values begin; the same gives the same')] int $seed = 1,
         #[Option('Seconds that an answer may take')] float $slow = 2,
         #[Option('Of a server with a demo that runs already, for “load”')] ?string $base = null,
+        #[Option('Where the server keeps its data; for “full” a small file system, which is filled')] ?string $folder = null,
     ): int {
-        $names = null !== $base ? ['load'] : ('' === $what ? Trials::NAMES : array_values(array_intersect(Trials::NAMES, [$what])));
-        if ([] === $names) {
-            $io->getErrorStyle()->writeln(\sprintf('There is no trial “%s”; there are %s.', $what, implode(', ', Trials::NAMES)));
+        $trials = array_filter($this->trials(), static fn (Trial $trial, int $at): bool => match (true) {
+            null !== $base => 'load' === $trial->name(),
+            '' === $what => $at < 6,
+            default => $what === $trial->name(),
+        }, \ARRAY_FILTER_USE_BOTH);
+        if ([] === $trials) {
+            $names = implode(', ', array_map(static fn (Trial $trial): string => $trial->name(), $this->trials()));
+            $io->getErrorStyle()->writeln(\sprintf('There is no trial “%s”; there are %s.', $what, $names));
 
             return Command::INVALID;
         }
         $bad = 0;
-        $server = new Server($this->project, $base);
+        $server = new Server($this->project, $base, $folder);
         try {
             $server->start();
-            foreach ($names as $name) {
-                $tally = $this->trials->run($name, $server, $seconds, $seed, $slow);
+            foreach ($trials as $trial) {
+                $tally = new Tally($slow);
+                $trial->run($server, new Span($seconds), $seed, $tally);
+                $this->weigh($server, $tally);
+                $this->tell($trial->name(), $tally, $io);
                 $bad += $tally->bad;
-                $io->writeln(\sprintf('%-10s %d tried, %d bad, slowest %.2f s%s', $name, $tally->tried, $tally->bad, $tally->slowest, [] === $tally->figures ? '' : ' ('.implode('; ', $tally->figures).')'), SymfonyStyle::OUTPUT_RAW);
-                foreach ($tally->first as $how) {
-                    $io->writeln('           '.$how, SymfonyStyle::OUTPUT_RAW);
-                }
             }
         } finally {
             $server->clear();
         }
 
         return 0 === $bad ? Command::SUCCESS : Command::FAILURE;
+    }
+
+    /** @return list<Trial> the two last take a quiet machine or a file system of their own */
+    private function trials(): array
+    {
+        return [new Documents(), new Forms(), new Isolation(), new Uploads(), new Kills(), new Load(), new Load(beside: true), new Kills(full: true)];
+    }
+
+    private function weigh(Server $server, Tally $tally): void
+    {
+        $held = $server->workers();
+        if ([] !== $held) {
+            $tally->expect(max($held) <= self::MOST_MEMORY, \sprintf('a worker takes %.0f MB', max($held)));
+            $tally->figures[] = \sprintf('most memory of a worker %.0f MB', max($held));
+        }
+    }
+
+    private function tell(string $name, Tally $tally, SymfonyStyle $io): void
+    {
+        $figures = [] === $tally->figures ? '' : ' ('.implode('; ', $tally->figures).')';
+        $line = \sprintf('%-10s %d tried, %d bad, slowest %.2f s', $name, $tally->tried, $tally->bad, $tally->slowest);
+        $io->writeln([$line.$figures, ...array_map(static fn (string $how): string => '           '.$how, $tally->first)], SymfonyStyle::OUTPUT_RAW);
     }
 }

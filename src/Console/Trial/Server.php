@@ -16,11 +16,17 @@ final class Server
     private ?Process $process = null;
 
     /** @param ?string $running the address of one that runs already, to be looked at only */
-    public function __construct(private readonly string $project, private readonly ?string $running = null)
+    public function __construct(private readonly string $project, private readonly ?string $running = null, ?string $folder = null)
     {
-        $this->data = sys_get_temp_dir().'/octavum-trial-'.bin2hex(random_bytes(4));
+        $this->data = ($folder ?? sys_get_temp_dir()).'/octavum-trial-'.bin2hex(random_bytes(4));
         $this->port = random_int(20_000, 40_000);
         $this->base = $running ?? 'http://127.0.0.1:'.$this->port;
+    }
+
+    /** The document of the demo workroom. */
+    public function demo(): string
+    {
+        return (new Filesystem())->readFile($this->project.'/fixtures/demo-workroom.json');
     }
 
     public function start(): void

@@ -23,10 +23,29 @@ final class Visitor
         $this->http = HttpClient::create(['base_uri' => $base, 'max_redirects' => 0, 'timeout' => $patience, 'max_duration' => $patience]);
     }
 
-    public function register(string $email, string $password = 'four quiet lockers'): void
+    /** Registered, with an empty workroom. */
+    public static function newcomer(Server $server): self
+    {
+        $visitor = new self($server->base);
+        $visitor->register(bin2hex(random_bytes(6)).'@example.org');
+
+        return $visitor;
+    }
+
+    /** Registered, with a workroom that holds what the demo holds. */
+    public static function withDemo(Server $server): self
+    {
+        $visitor = self::newcomer($server);
+        $visitor->upload('/settings/import', 'document', 'w.json', $server->demo(), ['replace' => '1']);
+        $visitor->page('/settings');
+
+        return $visitor;
+    }
+
+    private function register(string $email): void
     {
         $this->page('/register');
-        $this->send('/register', ['name' => 'Maud', 'email' => $email, 'password' => $password]);
+        $this->send('/register', ['name' => 'Maud', 'email' => $email, 'password' => 'four quiet lockers']);
         $this->page('/settings');
     }
 

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Console\Trial;
+
+/**
+ * Four writers, and power cuts: what was acknowledged is there, nobody is signed out, the file is whole. Two add cloths, one
+ * ranks the projects of a season, one brings in documents. With “full” the disk is filled while they write.
+ */
+final readonly class Kills implements Trial
+{
+    /** More than this is nobody's small file system: it is not filled. */
+    private const MOST_TO_FILL = 1_000_000_000;
+
+    public function __construct(private bool $full = false)
+    {
+    }
+
+    public function name(): string
+    {
+        return $this->full ? 'full' : 'kill';
+    }
+
+    public function run(Server $server, Span $span, int $seed, Tally $tally): void
+    {
+        $writers = [
+            new AddsCloths(Visitor::newcomer($server)),
+            new AddsCloths(Visitor::newcomer($server)),
+            new Ranks(Visitor::withDemo($server)),
+            new BringsIn(Visitor::newcomer($server), $server->demo()),
+        ];
+        $kills = $refused = 0;
+        $acknowledged = array_fill(0, \count($writers), 0);
+        while ($span->more() || 0 === $kills) {
+            $writing = new Together(\count($writers), static fn (int $i, \Closure $tell) => $writers[$i]->write($kills, $tell));
+            $odd = new Odd($seed + $kills);
+            usleep(300_000 + 1000 * $odd->number(0, 1000));
+            $filler = $this->full ? $this->fill($server->data) : null;
+            if (null !== $filler) {
+                usleep(300_000 + 1000 * $odd->number(0, 700));
+            }
+            $server->kill();
+            $writing->stop();
+            ++$kills;
+            if (null !== $filler) {
+                unlink($filler);
+            }
+            $server->start();
+            foreach ($writing->told() as $i => $lines) {
+                $acknowledged[$i] += \count(Writer::acknowledged($lines));
+                $refused += \count(array_filter($lines, static fn (string $line): bool => str_starts_with($line, 'refused')));
+                $tally->expect(200 === $writers[$i]->visitor->page('/settings')->status, \sprintf('kill %d: writer %d is signed out', $kills, $i));
+                foreach ($writers[$i]->lost($lines) as $lost) {
+                    $tally->bad(\sprintf('kill %d: %s', $kills, $lost));
+                }
+            }
+        }
+        $tally->tried += array_sum($acknowledged);
+        $said = (new \PDO('sqlite:'.$server->data.'/octavum.sqlite'))->query('PRAGMA integrity_check');
+        $tally->expect(false !== $said && 'ok' === $said->fetchColumn(), 'the database is damaged');
+        $tally->figures[] = \sprintf('%d kills, %s acknowledged, %d refused', $kills, implode(' + ', $acknowledged), $refused);
+    }
+
+    /** The file that leaves no room. */
+    private function fill(string $folder): string
+    {
+        if (disk_total_space($folder) > self::MOST_TO_FILL) {
+            throw new \RuntimeException('--folder must be a small file system of its own: this one would be filled.');
+        }
+        $file = $folder.'/filler';
+        $handle = fopen($file, 'w');
+        while (false !== $handle && \strlen($block = str_repeat('x', 4096)) === @fwrite($handle, $block)) {
+            continue;
+        }
+
+        return $file;
+    }
+}
