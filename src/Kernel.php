@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum;
 
+use Octavum\Page\CannotWrite;
 use Symfony\Bundle\FrameworkBundle\Kernel\MicroKernelTrait;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -14,21 +15,17 @@ final class Kernel extends BaseKernel
 {
     use MicroKernelTrait;
 
-    /** Marks a request that lost a race and changed nothing: it is answered anew, once, from what stands there now. */
-    public const AGAIN = '_again';
-    public const SECOND = '_second';
-
     public function handle(Request $request, int $type = HttpKernelInterface::MAIN_REQUEST, bool $catch = true): Response
     {
         $response = parent::handle($request, $type, $catch);
-        if (!$request->attributes->getBoolean(self::AGAIN)) {
+        if (!$request->attributes->getBoolean(CannotWrite::AGAIN)) {
             return $response;
         }
         $this->shutdown();
         $again = new Request(
             $request->query->all(),
             $request->request->all(),
-            [self::SECOND => true],
+            [CannotWrite::SECOND => true],
             $request->cookies->all(),
             $request->files->all(),
             $request->server->all(),

@@ -24,7 +24,7 @@ $figures = [
     ['core/src/Measure/Assumptions.php', "\$squaring ?? Length::of('3', Unit::Centimetre)", "\$squaring ?? Length::of('2', Unit::Centimetre)"],
     ['core/src/Measure/Assumptions.php', "\$this->oneWayLeast = Length::of('25', Unit::Centimetre)", "\$this->oneWayLeast = Length::of('20', Unit::Centimetre)"],
     ['core/src/Pattern/RequirementTable.php', '[1_470_000, 1_524_000]', '[1_475_000, 1_524_000]'],
-    ['core/src/Pattern/Garment.php', 'self::Nightwear => 3,', 'self::Nightwear => 2,'],
+    ['core/src/Piece/Garment.php', 'self::Nightwear => 3,', 'self::Nightwear => 2,'],
     ['core/src/Need/Estimator.php', 'Matching::Everywhere => $main + 1,', 'Matching::Everywhere => $main,'],
     ['core/src/Shopping/Counter.php', "Length::of('25', Unit::Centimetre)", "Length::of('20', Unit::Centimetre)"],
     ['core/src/Shopping/Counter.php', '2 * Unit::EighthYard->value', '3 * Unit::EighthYard->value'],

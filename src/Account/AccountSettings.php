@@ -6,8 +6,8 @@ namespace Octavum\Account;
 
 use Octavum\Core\Measure\Tape;
 use Octavum\Core\Workroom\Settings;
-use Octavum\Exchange\Node;
-use Octavum\Exchange\WorkroomReader;
+use Octavum\Document\Node;
+use Octavum\Document\WorkroomReader;
 use Symfony\Bundle\SecurityBundle\Security;
 
 /** The settings of an account, and of whoever is looking at the page. */

@@ -6,9 +6,9 @@ namespace Octavum\Console;
 
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\LayMaker;
-use Octavum\Core\Season\SeasonCheck;
-use Octavum\Exchange\WorkroomReader;
-use Octavum\Exchange\WorkroomWriter;
+use Octavum\Core\Season\Check\SeasonCheck;
+use Octavum\Document\WorkroomReader;
+use Octavum\Document\WorkroomWriter;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Attribute\Option;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
+use Octavum\Account\SentenceWriter;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Tape;
-use Octavum\Exchange\Refused;
-use Octavum\Exchange\WorkroomReader;
-use Octavum\Page\SentenceWriter;
+use Octavum\Document\Refused;
+use Octavum\Document\WorkroomReader;
 use Symfony\Component\Console\Style\SymfonyStyle;
 
 /** Documents named on the command line, and what is said of those that are refused. */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Console;
 
 use Octavum\Account\AccountRepository;
-use Octavum\Exchange\Refused;
-use Octavum\Exchange\Workrooms;
-use Octavum\Exchange\WorkroomWriter;
+use Octavum\Document\Refused;
+use Octavum\Document\WorkroomWriter;
+use Octavum\Store\Workrooms;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Attribute\Option;
 use Symfony\Component\Console\Command\Command;

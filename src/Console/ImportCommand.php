@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Console;
 
 use Octavum\Account\AccountRepository;
-use Octavum\Exchange\Refused;
-use Octavum\Exchange\WorkroomReader;
-use Octavum\Exchange\Workrooms;
+use Octavum\Document\Refused;
+use Octavum\Document\WorkroomReader;
+use Octavum\Store\Workrooms;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Attribute\Option;

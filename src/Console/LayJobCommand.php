@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Console;
 
 use Octavum\Account\AccountRepository;
-use Octavum\Page\DialectListener;
-use Octavum\Table\Machine;
+use Octavum\Account\DialectListener;
+use Octavum\Room\Table\Machine;
 use Octavum\Work\Jobs;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;

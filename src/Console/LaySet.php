@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Octavum\Console;
 
 use Octavum\Core\Lay\Grain;
-use Octavum\Core\Lay\Outline;
 use Octavum\Core\Lay\Piece;
 use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
+use Octavum\Core\Shape\Outline;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 

@@ -9,7 +9,8 @@ use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
-use Octavum\Core\Pattern\Span;
+use Octavum\Core\PatternLine\Span;
+use Octavum\Document\Plain;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
@@ -20,6 +21,9 @@ use Symfony\Component\HttpFoundation\Response;
  */
 final class Entry
 {
+    /** A thousand hours: more is a slip of the hand. */
+    public const MOST_MINUTES = 60_000;
+
     private const LONGEST_TEXT = 10_000;
 
     /** @var array<string, Sentence> by field */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Input;
 
-use Octavum\Core\Haul\CsvTable;
-use Octavum\Core\Haul\Headings;
-use Octavum\Core\Haul\TableColumn;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Reading\CsvTable;
+use Octavum\Core\Reading\Headings;
+use Octavum\Core\Reading\TableColumn;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 

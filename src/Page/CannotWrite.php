@@ -7,7 +7,6 @@ namespace Octavum\Page;
 use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\OptimisticLockException;
-use Octavum\Kernel;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\Filesystem\Exception\IOException;
@@ -23,6 +22,10 @@ use Symfony\Component\HttpKernel\Exception\ServiceUnavailableHttpException;
  */
 final readonly class CannotWrite
 {
+    /** Marks a request that lost a race and changed nothing: it is answered anew, once, from what stands there now. */
+    public const AGAIN = '_again';
+    public const SECOND = '_second';
+
     private const NO_ROOM = 65_536;
 
     public function __construct(#[Autowire('%env(resolve:OCTAVUM_DATA)%')] private string $data)
@@ -34,10 +37,10 @@ final readonly class CannotWrite
     {
         for ($cause = $event->getThrowable(); null !== $cause; $cause = $cause->getPrevious()) {
             if ($cause instanceof OptimisticLockException || $cause instanceof UniqueConstraintViolationException) {
-                if ($event->getRequest()->attributes->getBoolean(Kernel::SECOND)) {
+                if ($event->getRequest()->attributes->getBoolean(self::SECOND)) {
                     $event->setThrowable(new ConflictHttpException('Changed at the same moment.', $cause));
                 } else {
-                    $event->getRequest()->attributes->set(Kernel::AGAIN, true);
+                    $event->getRequest()->attributes->set(self::AGAIN, true);
                     $event->setResponse(new Response(status: Response::HTTP_CONFLICT));
                 }
 

@@ -86,7 +86,7 @@ final class StripBuilder
     private function pieces(Promise $promise, Scale $scale, float $from): string
     {
         $lay = $promise->claim->lay;
-        $garment = $lay?->garmentOf($promise->project, $promise->claim);
+        $garment = $lay?->garmentOf($promise->project->id, $promise->claim->role);
         if (null === $lay || null === $garment || !$promise->need instanceof Need || Way::LaidOut !== $promise->need->way) {
             return '';
         }

@@ -5,19 +5,14 @@ declare(strict_types=1);
 namespace Octavum\Tests\Architecture;
 
 use PHPat\Selector\Selector;
+use PHPat\Selector\SelectorInterface;
 use PHPat\Test\Attributes\TestRule;
 use PHPat\Test\Builder\Rule;
 use PHPat\Test\PHPat;
 
-/**
- * The order of the core's parts: each knows those before it, none knows those after it, and nobody the application.
- * In the application, a room's controllers do not reach into another room's repository.
- */
+/** Arrows run down the lists of Layers, in both trees, for all classes; documented types count. */
 final class LayersRules
 {
-    private const ROOMS = ['Cloth', 'Pattern', 'People', 'Notions', 'Season', 'Shopping', 'Find', 'Exchange', 'Table'];
-    private const PARTS = ['Measure', 'Colour', 'Lay', 'Svg', 'Cloth', 'Haul', 'Notion', 'Body', 'Pattern', 'Need', 'Remedy', 'Season', 'Shopping', 'Find', 'Workroom'];
-
     #[TestRule]
     public function coreStandsAlone(): Rule
     {
@@ -29,32 +24,53 @@ final class LayersRules
             ->because('the core is PHP and itself: no framework, database, HTTP or clock');
     }
 
-    /** @return iterable<string, Rule> */
     #[TestRule]
-    public function repositoriesStayInTheirRoom(): iterable
+    public function theEngineIsTheLaysOwn(): Rule
     {
-        foreach (self::ROOMS as $room) {
-            yield $room => PHPat::rule()
-                ->classes(Selector::classname('/^Octavum\\\\'.$room.'\\\\\w+Controller$/', true))
-                ->shouldNot()->dependOn()
-                ->classes(...array_map(static fn (string $other) => Selector::classname('/^Octavum\\\\'.$other.'\\\\\w+Repository$/', true), array_values(array_diff(self::ROOMS, [$room]))))
-                ->because('a room asks another room’s service, not its repository');
-        }
+        return PHPat::rule()
+            ->classes(Selector::inNamespace('Octavum'))
+            ->excluding(Selector::inNamespace('Octavum\Core\Lay'), Selector::inNamespace('Octavum\Core\Tests'))
+            ->shouldNot()->dependOn()
+            ->classes(Selector::inNamespace('Octavum\Core\Lay\Engine'))
+            ->because('the search is internal: ask the face of Lay');
     }
 
     /** @return iterable<string, Rule> */
     #[TestRule]
     public function arrowsRunDown(): iterable
     {
-        foreach (self::PARTS as $i => $part) {
-            $later = \array_slice(self::PARTS, $i + 1);
-            if ([] !== $later) {
-                yield $part => PHPat::rule()
-                    ->classes(Selector::inNamespace('Octavum\Core\\'.$part))
+        foreach (Layers::TREES as [$prefix, $parts]) {
+            foreach (\array_slice($parts, 0, -1) as $i => $part) {
+                yield $prefix.'\\'.$part => PHPat::rule()
+                    ->classes(self::part($prefix, $part))
                     ->shouldNot()->dependOn()
-                    ->classes(...array_map(static fn (string $name) => Selector::inNamespace('Octavum\Core\\'.$name), $later))
-                    ->because('inside the core, arrows run down the list of parts');
+                    ->classes(...array_map(static fn (string $later) => self::part($prefix, $later), \array_slice($parts, $i + 1)))
+                    ->because('arrows run down the list of parts');
             }
         }
+    }
+
+    /** @return iterable<string, Rule> */
+    #[TestRule]
+    public function roomsNeverKnowOneAnother(): iterable
+    {
+        $rooms = array_values(array_filter(Layers::APPLICATION, static fn (string $part): bool => str_starts_with($part, 'Room\\')));
+        foreach ($rooms as $room) {
+            yield $room => PHPat::rule()
+                ->classes(self::part('Octavum', $room))
+                ->shouldNot()->dependOn()
+                ->classes(...array_map(static fn (string $other) => self::part('Octavum', $other), array_values(array_diff($rooms, [$room]))))
+                ->because('rooms never know one another');
+        }
+    }
+
+    /** Classes of a part, without those of a part within it. */
+    private static function part(string $prefix, string $part): SelectorInterface
+    {
+        $within = array_filter(Layers::CORE, static fn (string $other): bool => 'Octavum\Core' === $prefix && str_starts_with($other, $part.'\\'));
+        $name = preg_quote($prefix.'\\'.$part, '/');
+        $but = implode('|', array_map(static fn (string $other): string => preg_quote(substr($other, \strlen($part) + 1), '/'), $within));
+
+        return Selector::classname('/^'.$name.'(?:$|\\\\'.('' === $but ? '' : '(?!(?:'.$but.')\\\\)').')/', true);
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Tests\Console;
 
 use Octavum\Account\AccountRepository;
-use Octavum\Exchange\Replaced;
+use Octavum\Store\Replaced;
 use Octavum\Tests\PageTestCase;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Component\Console\Tester\CommandTester;

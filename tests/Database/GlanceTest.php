@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Database;
 
-use Octavum\Cloth\ClothMapper;
-use Octavum\Cloth\ClothRecord;
-use Octavum\Cloth\ClothRepository;
 use Octavum\Console\LargeWorkroom;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Measure\Assumptions;
-use Octavum\Exchange\Workrooms;
+use Octavum\Store\ClothMapper;
+use Octavum\Store\ClothRecord;
+use Octavum\Store\ClothRepository;
+use Octavum\Store\Workrooms;
 use Octavum\Tests\PageTestCase;
 use Octavum\Tests\QueryCounter;
 

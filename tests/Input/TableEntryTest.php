@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Input;
 
-use Octavum\Core\Haul\CsvTable;
 use Octavum\Core\Notion\NotionColumn;
+use Octavum\Core\Reading\CsvTable;
 use Octavum\Input\Entry;
 use Octavum\Input\TableEntry;
 use PHPUnit\Framework\TestCase;

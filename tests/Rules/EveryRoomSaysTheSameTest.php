@@ -6,8 +6,8 @@ namespace Octavum\Tests\Rules;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
-use Octavum\Exchange\WorkroomReader;
-use Octavum\Exchange\Workrooms;
+use Octavum\Document\WorkroomReader;
+use Octavum\Store\Workrooms;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Bundle\FrameworkBundle\Console\Application;

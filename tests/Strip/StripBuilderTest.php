@@ -6,7 +6,7 @@ namespace Octavum\Tests\Strip;
 
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Season\SeasonCheck;
+use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Tests\Season\Plan;
 use Octavum\Strip\Mark;
 use Octavum\Strip\Scale;

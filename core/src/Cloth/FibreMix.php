@@ -28,7 +28,9 @@ final readonly class FibreMix
     public static function of(array $shares, Knowledge $knowledge): self
     {
         $named = [] === array_filter($shares, static fn (int $share): bool => 0 !== $share);
-        foreach ($shares as $fibre => $share) {
+        // a number in quotes is a number to PHP
+        foreach (array_map(strval(...), array_keys($shares)) as $fibre) {
+            $share = $shares[$fibre];
             if (null === Fibre::tryFrom($fibre)) {
                 throw new Unreadable(new Sentence('“{fibre}” is not a fibre known here: choose one of {fibres}.', ['fibre' => $fibre, 'fibres' => implode(', ', array_column(Fibre::cases(), 'value'))]));
             }

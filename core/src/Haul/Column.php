@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Haul;
 
+use Octavum\Core\Reading\ByHeading;
+use Octavum\Core\Reading\TableColumn;
+
 /** What a column of a table of cloths may hold. */
 enum Column: string implements TableColumn
 {

@@ -22,6 +22,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Measure\Width;
+use Octavum\Core\Reading\Chip;
 
 /** One line of a haul as it was understood. */
 final readonly class HaulLine

@@ -24,6 +24,9 @@ use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Measure\Width;
+use Octavum\Core\Reading\Chip;
+use Octavum\Core\Reading\Spoken;
+use Octavum\Core\Reading\Words;
 
 /**
  * Reads a cloth from one line, the way people note what they bought: "1.8m 142cm cotton drill 240gsm bottle green, 6.40/half

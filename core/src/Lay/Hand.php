@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Lay\Engine\Leftovers;
+
 /** Makes a lay of placements somebody else chose, a hand or a search that was stopped: what it uses and what is missing. */
 final readonly class Hand
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Lay\Engine\Member;
+
 /** What is laid in one go: a copy of a piece, two of them through two layers, or one on the fold. */
 final readonly class Item
 {

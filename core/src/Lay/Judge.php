@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Shape\Convex;
+use Octavum\Core\Shape\Outline;
+
 /**
  * Checks any lay, machine's or hand's, against its request, by polygons alone and without looking at how it was made: no
  * overlap by more than half a millimetre, nothing off the cloth, no turn against grain or print, every copy once, and the

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Shape\Outline;
+
 /**
  * A strip on which pieces are laid: a whole cut laid flat, a folded one, or half of one whose selvages meet in the middle.
  * Its own y runs from 0, where a fold edge lies if there is one.

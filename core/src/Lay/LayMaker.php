@@ -4,6 +4,16 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Lay\Engine\Cost;
+use Octavum\Core\Lay\Engine\Decoder;
+use Octavum\Core\Lay\Engine\Leftovers;
+use Octavum\Core\Lay\Engine\Pairs;
+use Octavum\Core\Lay\Engine\Search;
+use Octavum\Core\Lay\Engine\Settler;
+use Octavum\Core\Lay\Engine\Skyline;
+use Octavum\Core\Lay\Engine\Spot;
+use Octavum\Core\Shape\Outline;
+
 /**
  * Lays pieces by machine: tries every way of laying the cloth, searches each, settles the best exactly, and says what each
  * would use. The same request with the same seed tries the same lays in the same order; how far it comes depends on the time.

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Shape\Outline;
+
 /** A pattern piece to be laid, with how many of it and how it may lie. */
 final readonly class Piece
 {

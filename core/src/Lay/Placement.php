@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Shape\Outline;
+
 /** Where a copy of a piece lies. */
 final readonly class Placement
 {

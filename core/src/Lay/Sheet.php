@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Shape\Outline;
+
 /** A cut to lay on: its usable width, and its length or an endless roll; an outline makes it irregular. */
 final readonly class Sheet
 {

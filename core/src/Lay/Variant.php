@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Lay\Engine\Member;
+use Octavum\Core\Lay\Engine\Solid;
+use Octavum\Core\Shape\Outline;
+
 /** A piece turned and flipped one of the ways it may lie, with its lowest x and y at nought. */
 final readonly class Variant
 {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Shape\Convex;
+use Octavum\Core\Shape\Outline;
+
 /** Turns a request into the ways of laying it: how the cloth lies, and which copies go on it in one go. */
 final readonly class Ways
 {

@@ -6,7 +6,7 @@ namespace Octavum\Core\Need;
 
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Pattern\KeptAlteration;
-use Octavum\Core\Pattern\Role;
+use Octavum\Core\Piece\Role;
 
 /** A change to the pattern that costs cloth or saves it: what it is, and the length it adds to the lay of some roles. */
 final readonly class Alteration

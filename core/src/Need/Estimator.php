@@ -12,10 +12,11 @@ use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Working;
+use Octavum\Core\Need\Block\Block;
 use Octavum\Core\Pattern\Nap;
-use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\RowChoice;
 use Octavum\Core\Pattern\Version;
+use Octavum\Core\Piece\Role;
 
 /**
  * Works out how much cloth is needed: from a saved lay, or from the requirement table, ways 1 (laid out), 2 (envelope, own

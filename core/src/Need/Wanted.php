@@ -6,9 +6,9 @@ namespace Octavum\Core\Need;
 
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Matching;
-use Octavum\Core\Pattern\Garment;
-use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\Version;
+use Octavum\Core\Piece\Garment;
+use Octavum\Core\Piece\Role;
 
 /** What is to be cut, whatever the cloth: version, size, role, and what the sewist changes. */
 final readonly class Wanted

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Notion;
 
-use Octavum\Core\Haul\Words;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
+use Octavum\Core\Reading\Words;
 
 /**
  * Gives the notions of a stash out to projects in their order. Kinds are summed up without mixing sizes; a zip up to 2 cm

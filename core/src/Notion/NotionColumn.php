@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Notion;
 
-use Octavum\Core\Haul\ByHeading;
-use Octavum\Core\Haul\TableColumn;
+use Octavum\Core\Reading\ByHeading;
+use Octavum\Core\Reading\TableColumn;
 
 /** What a column of a table of notions may hold. */
 enum NotionColumn: string implements TableColumn

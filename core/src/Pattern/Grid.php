@@ -9,6 +9,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
+use Octavum\Core\Piece\Role;
 
 /**
  * A requirement table as text, the way it is typed or pasted: nothing is judged yet and nothing is lost.

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Pattern;
 
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Piece\Role;
 
 /** What is altered on a pattern for one person, kept for the next time. Section 6. */
 final readonly class KeptAlteration

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Pattern;
 
 use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Piece\Garment;
 
 final readonly class Pattern
 {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Pattern;
 
+use Octavum\Core\Piece\Drafted;
+
 /** What a pattern is printed on. */
 enum PatternFormat: string
 {

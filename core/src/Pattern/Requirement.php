@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Pattern;
 
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Piece\Role;
 
 /** One row of a requirement table: a role at a nominal full width, and the length for each size that has one. */
 final readonly class Requirement

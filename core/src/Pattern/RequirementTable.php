@@ -6,6 +6,7 @@ namespace Octavum\Core\Pattern;
 
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\System;
+use Octavum\Core\Piece\Role;
 
 /** The table on the envelope: rows are role × cloth width (× nap), columns are sizes in the order printed. */
 final readonly class RequirementTable

@@ -6,6 +6,7 @@ namespace Octavum\Core\Pattern;
 
 use Octavum\Core\Body\BodyPoint;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Piece\Garment;
 
 /** The chart of a pattern: the body each size is drafted for, and how the finished garment measures where that is printed. */
 final readonly class SizeChart

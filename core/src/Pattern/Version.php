@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Pattern;
 
+use Octavum\Core\Piece\PieceSet;
+
 /** A view of a pattern with its own lengths, notions and hours. */
 final readonly class Version
 {

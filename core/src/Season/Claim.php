@@ -6,8 +6,9 @@ namespace Octavum\Core\Season;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Pattern\Role;
+use Octavum\Core\Piece\Role;
 
 /** What a project takes for one role: a length of one cut, or cloth still to be bought; neither when not chosen yet. */
 final readonly class Claim

@@ -5,16 +5,18 @@ declare(strict_types=1);
 namespace Octavum\Core\Season;
 
 use Octavum\Core\Body\Person;
+use Octavum\Core\Laid\Asked;
+use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Matching;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\LaidOut;
 use Octavum\Core\Need\Wanted;
-use Octavum\Core\Pattern\Garment;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Pattern;
-use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\Version;
+use Octavum\Core\Piece\Garment;
+use Octavum\Core\Piece\Role;
 
 /** A garment planned for a season. */
 final readonly class Project
@@ -80,6 +82,23 @@ final readonly class Project
     public function largestSize(): string
     {
         return null === $this->size ? '' : ($this->version?->table->largest($this->size, $this->gradedTo) ?? $this->size);
+    }
+
+    /** What it asks of a lay. */
+    public function asked(Claim $claim, Assumptions $assumptions): Asked
+    {
+        $matched = Role::Main === $claim->role && Matching::Never !== ($this->matching ?? $assumptions->matching);
+
+        return new Asked(
+            $this->id,
+            $claim->role,
+            $this->largestSize(),
+            $this->version,
+            $claim->cut,
+            null !== $claim->wish,
+            true === $claim->wish?->oneWay,
+            $matched ? $claim->cloth->repeat ?? $claim->wish?->repeat : null,
+        );
     }
 
     public function wanted(Claim $claim, ?LaidOut $laidOut = null): Wanted

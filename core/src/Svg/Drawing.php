@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Svg;
 
-use Octavum\Core\Lay\Outline;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Shape\Outline;
 
 /** What an SVG file holds for the cutting table: closed outlines by name, in millimetres, the page's right as x, down as y. */
 final readonly class Drawing

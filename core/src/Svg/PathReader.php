@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Svg;
 
-use Octavum\Core\Lay\Pen;
+use Octavum\Core\Shape\Pen;
 
 /** Reads the d attribute of a path (SVG 1.1, section 8.3) into lines of points, curves flattened. */
 final readonly class PathReader

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Svg;
 
-use Octavum\Core\Lay\Outline;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
+use Octavum\Core\Shape\Affine;
+use Octavum\Core\Shape\Outline;
 
 /**
  * Reads pattern pieces from an SVG file: paths, polygons, rectangles and ellipses with nested transforms and view boxes, in

@@ -6,10 +6,10 @@ namespace Octavum\Core\Workroom;
 
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Season\Project;
-use Octavum\Core\Season\SavedLay;
 use Octavum\Core\Season\Season;
 
 /** Everything one sewist has and plans. */

@@ -10,12 +10,12 @@ use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Structure;
-use Octavum\Core\Haul\Chip;
 use Octavum\Core\Haul\HaulLine;
 use Octavum\Core\Haul\HaulReader;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\System;
+use Octavum\Core\Reading\Chip;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -9,13 +9,14 @@ use Octavum\Core\Lay\Grain;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
-use Octavum\Core\Lay\Outline;
 use Octavum\Core\Lay\Piece;
 use Octavum\Core\Lay\Placement;
 use Octavum\Core\Lay\Repeat;
 use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
 use Octavum\Core\Lay\Status;
+use Octavum\Core\Shape\Outline;
+use Octavum\Core\Tests\Shape\OutlineTest;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -16,12 +16,12 @@ use Octavum\Core\Need\On;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Wanted;
 use Octavum\Core\Need\Way;
-use Octavum\Core\Pattern\Garment;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
-use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\Version;
+use Octavum\Core\Piece\Garment;
+use Octavum\Core\Piece\Role;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -12,7 +12,7 @@ use Octavum\Core\Pattern\Grid;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
-use Octavum\Core\Pattern\Role;
+use Octavum\Core\Piece\Role;
 use PHPUnit\Framework\TestCase;
 
 final class GridTest extends TestCase

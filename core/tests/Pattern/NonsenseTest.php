@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Pattern;
 
+use Octavum\Core\Fit\SizeChartReader;
 use Octavum\Core\Haul\HaulReader;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Notion\NotionReader;
-use Octavum\Core\Pattern\LineReader;
-use Octavum\Core\Pattern\SizeChartReader;
+use Octavum\Core\PatternLine\LineReader;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;

@@ -10,7 +10,7 @@ use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
-use Octavum\Core\Pattern\Role;
+use Octavum\Core\Piece\Role;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

@@ -15,18 +15,18 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
-use Octavum\Core\Pattern\Garment;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
-use Octavum\Core\Pattern\Role;
 use Octavum\Core\Pattern\Version;
+use Octavum\Core\Piece\Garment;
+use Octavum\Core\Piece\Role;
+use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
-use Octavum\Core\Season\SeasonCheck;
 
 /** Small workrooms for the tests. Lengths are written as people type them, bare numbers in metres. */
 final class Plan

@@ -18,7 +18,7 @@ use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Way;
-use Octavum\Core\Pattern\Role;
+use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Wish;
 use Octavum\Core\Shopping\Ask;

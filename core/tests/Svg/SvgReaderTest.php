@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Svg;
 
-use Octavum\Core\Lay\Outline;
 use Octavum\Core\Measure\Unreadable;
+use Octavum\Core\Shape\Outline;
 use Octavum\Core\Svg\SvgReader;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;

@@ -6,8 +6,8 @@ namespace Octavum\Console\Trial;
 
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Svg\SvgReader;
-use Octavum\Exchange\Refused;
-use Octavum\Table\LayoutReader;
+use Octavum\Document\LayoutReader;
+use Octavum\Document\Refused;
 
 /** Mutated documents of every format: refused or taken, and nothing changed after a refusal. */
 final readonly class Documents implements Trial

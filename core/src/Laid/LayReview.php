@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Laid;
+
+use Octavum\Core\Lay\Judge;
+use Octavum\Core\Lay\Lay;
+use Octavum\Core\Lay\Placement;
+use Octavum\Core\Lay\Status;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Block\Block;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Version;
+
+/** Judges a saved lay again that comes from outside: its pieces as they are known here, its lengths from its own outlines. */
+final readonly class LayReview
+{
+    /** By which a length may differ from its outlines as they are written, mm. */
+    private const ROUNDED = 0.2;
+
+    public function __construct(private Assumptions $assumptions, private Judge $judge = new Judge(), private Block $block = new Block())
+    {
+    }
+
+    /**
+     * @param array<string, array{Pattern, Version}> $versions by '#' and id
+     *
+     * @return SavedLay sound only when nothing is wrong with it, and as long as its pieces
+     */
+    public function of(SavedLay $lay, array $versions): SavedLay
+    {
+        $pieces = [];
+        foreach ($lay->garments as $garment) {
+            [$pattern, $version] = $versions['#'.$garment->version] ?? [null, null];
+            $own = $version?->pieces->in($garment->size, $garment->role) ?? [];
+            $pieces[] = [] !== $own || null === $pattern || null === $version ? $own : $this->block->pieces($pattern->garment, $version->table, $garment->role, $garment->size);
+        }
+        $setup = new LaySetup($lay->sheets, $lay->garments, $pieces, $lay->oneWay, $lay->gap, $lay->allowance, $lay->match, $lay->off, $this->assumptions);
+        $request = $setup->request([$lay->fold]);
+        $laid = $this->laid($lay, $setup);
+        $sound = null !== $request && null !== $laid && [] === $this->judge->faults($request, $laid);
+        $sheets = [];
+        foreach ($lay->sheets as $i => $sheet) {
+            $end = $lay->end($i);
+            $used = abs($sheet->used->millimetres() - $end) < self::ROUNDED ? $sheet->used : Length::ofMillimetres(ceil(10 * $end) / 10);
+            $sheets[] = new LaidSheet($sheet->cloth, $sheet->cut, $sheet->width, $sheet->length, $used, $sheet->mark);
+        }
+
+        return new SavedLay($lay->id, $lay->name, $lay->fold, $lay->oneWay, $lay->gap, $sheets, $lay->garments, $lay->pieces, $lay->sound && $sound, $lay->utilisation, $lay->allowance, $lay->match, $lay->off);
+    }
+
+    /** As the engine would have given it; null where a piece is none of those known. */
+    private function laid(SavedLay $lay, LaySetup $setup): ?Lay
+    {
+        $placements = $used = [];
+        foreach ($lay->pieces as $piece) {
+            $known = $setup->pieces[$piece->garment.'/'.$piece->piece][2] ?? null;
+            if (null === $known) {
+                return null;
+            }
+            $placements[] = new Placement($known, $piece->copy, 's'.$piece->sheet, $piece->turn, $piece->flipped, $piece->layers, $piece->x, $piece->y, $piece->outline);
+        }
+        foreach (array_keys($lay->sheets) as $i) {
+            $used['s'.$i] = $lay->end($i);
+        }
+
+        return new Lay(Status::Placed, $lay->fold, $used, $placements, [], [], [], $lay->utilisation, 0, 0);
+    }
+}

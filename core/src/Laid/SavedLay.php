@@ -1,0 +1,223 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Laid;
+
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Lay\Fold;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Rounding;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Need\LaidOut;
+use Octavum\Core\Piece\Role;
+use Octavum\Core\Shape\Outline;
+
+/** Pieces laid and kept. It is a project's need as long as cloth, size and pieces are those it was made with. */
+final readonly class SavedLay
+{
+    /**
+     * @param float             $gap         between pieces, mm
+     * @param list<LaidSheet>   $sheets
+     * @param list<LaidGarment> $garments
+     * @param list<LaidPiece>   $pieces
+     * @param bool              $sound       the judge found nothing wrong, and every piece is there
+     * @param float             $utilisation share of the cloth used that is in pieces
+     * @param ?Length           $allowance   that was added instead of the pieces' own
+     * @param bool              $match       the repeat was matched
+     * @param list<string>      $off         pieces that come from other cloth: garment and name, "0/Front"
+     */
+    public function __construct(
+        public string $id,
+        public string $name,
+        public Fold $fold,
+        public bool $oneWay,
+        public float $gap,
+        public array $sheets,
+        public array $garments,
+        public array $pieces,
+        public bool $sound,
+        public float $utilisation,
+        public ?Length $allowance = null,
+        public bool $match = false,
+        public array $off = [],
+    ) {
+    }
+
+    /** The place of a project's role in the list of what was laid. */
+    public function garmentOf(string $project, Role $role): ?int
+    {
+        foreach ($this->garments as $i => $garment) {
+            if ($garment->project === $project && $garment->role === $role) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+
+    /** Why it says nothing of a project's role any more; null while it holds. */
+    public function stale(Asked $asked, Assumptions $assumptions): ?Sentence
+    {
+        $at = $this->garmentOf($asked->project, $asked->role);
+        $garment = null === $at ? null : $this->garments[$at];
+        if (null === $garment || !$this->sound) {
+            return new Sentence('a piece of it is missing, or lies where it cannot');
+        }
+        if ($garment->size !== $asked->size) {
+            $shown = static fn (string $size): string => '' === $size ? '–' : $size;
+
+            return new Sentence(
+                'it was laid in size {old}, and the size is {new} now',
+                ['old' => $shown($garment->size), 'new' => $shown($asked->size)],
+            );
+        }
+        if ($garment->version !== $asked->version?->id) {
+            return new Sentence('it was laid from another version');
+        }
+        if ('' === $garment->mark) {
+            return new Sentence('it is of generic pieces, which can only guess');
+        }
+        if ($garment->mark !== $asked->version?->pieces->mark($asked->size)) {
+            return new Sentence('the pieces have been changed since');
+        }
+        if (null !== $asked->repeat && !$this->match) {
+            return new Sentence('it was laid without matching the repeat of {repeat}', ['repeat' => Figure::exact($asked->repeat)]);
+        }
+
+        return $asked->bought ? $this->rollStale($asked) : $this->cutsStale($asked, $assumptions);
+    }
+
+    /** Whether what was laid for a project's role are the pieces of a generic block: a guess, never a need. */
+    public function isGeneric(Asked $asked): bool
+    {
+        $at = $this->garmentOf($asked->project, $asked->role);
+
+        return null !== $at && '' === $this->garments[$at]->mark;
+    }
+
+    private function rollStale(Asked $asked): ?Sentence
+    {
+        if ([] === array_filter($this->sheets, static fn (LaidSheet $sheet): bool => $sheet->isRoll())) {
+            return new Sentence('it was laid on a cut, and the cloth is to be bought now');
+        }
+
+        return $asked->oneWay && !$this->oneWay ? new Sentence('it was laid both ways, and the cloth is one-way') : null;
+    }
+
+    private function cutsStale(Asked $asked, Assumptions $assumptions): ?Sentence
+    {
+        $own = false;
+        foreach ($this->sheets as $sheet) {
+            if (null === $sheet->cut || null === $sheet->cloth) {
+                return new Sentence('it was laid on a cut that is no longer there');
+            }
+            $own = $own || $sheet->cut->id === $asked->cut?->id;
+            if ($sheet->cloth->isOneWay() && !$this->oneWay) {
+                return new Sentence('it was laid both ways, and {cloth} is one-way', ['cloth' => $sheet->cloth->name]);
+            }
+            if ($sheet->mark !== LaidSheet::markOf($sheet->cloth, $sheet->cut, $this->match)) {
+                return new Sentence(
+                    'what is missing from {cloth}, or its repeat, is not what it was laid round',
+                    ['cloth' => $sheet->cloth->name],
+                );
+            }
+            $width = ToCut::of($sheet->cloth, $sheet->cut, $assumptions, laid: true)->width;
+            if (null === $width || $width->plus(Length::ofMillimetres(1))->isLessThan($sheet->width)) {
+                return new Sentence('it was laid at a usable width of {old}, and {cloth} has {new} now', [
+                    'old' => Figure::width($sheet->width),
+                    'cloth' => $sheet->cloth->name,
+                    'new' => Figure::width($width ?? Length::zero()),
+                ]);
+            }
+        }
+
+        return $own ? null : new Sentence('it was laid on another cut');
+    }
+
+    /** Millimetres of a sheet that its pieces reach. */
+    public function end(int $sheet): float
+    {
+        $ends = array_map(static fn (LaidPiece $piece): float => $piece->sheet === $sheet ? $piece->outline->right : 0.0, $this->pieces);
+
+        return max([0.0, ...$ends]) * (Fold::Crosswise === $this->fold ? 2 : 1);
+    }
+
+    /** @return list<LaidSheet> on which a garment has pieces */
+    public function sheetsOf(int $garment): array
+    {
+        $sheets = [];
+        foreach ($this->pieces as $piece) {
+            if ($piece->garment === $garment) {
+                $sheets[$piece->sheet] = $this->sheets[$piece->sheet];
+            }
+        }
+        ksort($sheets);
+
+        return array_values($sheets);
+    }
+
+    /**
+     * Where a garment's pieces lie on a sheet once the cloth is unfolded.
+     *
+     * @return list<Outline> x along the cloth, y across it from one selvage
+     */
+    public function unfolded(int $garment, LaidSheet $sheet): array
+    {
+        $at = (int) array_search($sheet, $this->sheets, true);
+        $width = (float) $sheet->width->millimetres();
+        $outlines = [];
+        foreach ($this->pieces as $piece) {
+            if ($piece->sheet !== $at || $piece->garment !== $garment) {
+                continue;
+            }
+            $outline = $piece->outline;
+            array_push($outlines, ...match (true) {
+                1 === $piece->layers => [$outline],
+                Fold::Crosswise === $this->fold => [$outline, $outline->turned(180)->flipped()->moved((float) ($sheet->length?->millimetres() ?? 2 * $outline->right), 0)],
+                Fold::Gate === $this->fold && $outline->top > $width / 4 + 1 => [$outline->moved(0, $width / 4), $outline->flipped()->moved(0, 5 * $width / 4)],
+                Fold::Gate === $this->fold => [$outline->moved(0, $width / 4), $outline->flipped()->moved(0, $width / 4)],
+                default => [$outline->moved(0, $width / 2), $outline->flipped()->moved(0, $width / 2)],
+            });
+        }
+
+        return $outlines;
+    }
+
+    /**
+     * What a garment takes of a sheet: the length used is shared out by area, the last to come bearing what is left over.
+     * What lies there for no project counts with the first that is one.
+     */
+    public function laidOut(int $garment, LaidSheet $sheet): LaidOut
+    {
+        $at = (int) array_search($sheet, $this->sheets, true);
+        $areas = $there = [];
+        $first = null;
+        foreach ($this->pieces as $piece) {
+            if ($piece->sheet === $at) {
+                $there[$piece->garment] = true;
+                $first = null !== $this->garments[$piece->garment]->project ? min($first ?? $piece->garment, $piece->garment) : $first;
+            }
+        }
+        foreach ($this->pieces as $piece) {
+            if ($piece->sheet === $at) {
+                $bears = null === $this->garments[$piece->garment]->project ? $first ?? $piece->garment : $piece->garment;
+                $areas[$bears] = ($areas[$bears] ?? 0) + (int) ceil($piece->area());
+            }
+        }
+        ksort($areas);
+        $all = max(1, array_sum($areas));
+        $left = $sheet->used;
+        $share = Length::zero();
+        foreach ($areas as $other => $area) {
+            $part = $other === array_key_last($areas) ? $left : $sheet->used->scaled($area, $all, Rounding::Down);
+            $left = $left->minus($part);
+            $share = $other === $garment ? $part : $share;
+        }
+        $others = array_values(array_unique(array_map(fn (int $i): string => $this->garments[$i]->name, array_filter(array_keys($there), static fn (int $i): bool => $i !== $garment))));
+
+        return new LaidOut($this->name, $this->fold, $sheet->used, $share, $others, (int) round(100 * $this->utilisation));
+    }
+}

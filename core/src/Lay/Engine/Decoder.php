@@ -1,0 +1,285 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay\Engine;
+
+use Octavum\Core\Lay\Item;
+use Octavum\Core\Lay\Lane;
+use Octavum\Core\Lay\Repeat;
+use Octavum\Core\Lay\Variant;
+use Octavum\Core\Shape\Outline;
+
+/**
+ * Lays items one after another, each as far to the cut end as it goes (bottom-left fill, Chazelle 1983, over rows of the
+ * cloth as in Burke et al. 2006): for every row it keeps the stretches that are taken, a piece is a stretch for every row,
+ * and for each height the piece is pushed past what is in its way until nothing is. Along the cloth this is exact; across,
+ * places are multiples of the row. Holes are filled. Cost: pieces × rows² × stretches in a row.
+ */
+final class Decoder
+{
+    /** How much a piece's own length counts beside the place of its beginning when lanes and variants are compared. */
+    private const LENGTH_COUNTS = 0.35;
+
+    /** @var list<list<list<array{float, float}>>> for each lane and row, what is taken at the start */
+    private array $empty;
+
+    /**
+     * @param non-empty-list<Lane> $lanes
+     * @param ?\Closure(): float   $left  share of the time that is left; when there is none, what remains is laid on shelves
+     * @param array{float, float}  $phase where the repeat that pieces are matched to begins
+     */
+    public function __construct(private readonly array $lanes, private readonly float $row, private readonly float $gap, private readonly ?\Closure $left = null, private readonly array $phase = [0.0, 0.0])
+    {
+        $this->empty = array_map($this->rows(...), $lanes);
+    }
+
+    /**
+     * @param list<Item> $items in the order in which they are laid
+     * @param float      $limit gives up, with null, when a lane alone would be used further than this
+     *
+     * @return ?array{list<Spot>, list<Item>} where they lie, and those for which there was no room
+     */
+    public function decode(array $items, float $limit = \INF): ?array
+    {
+        $limit = 1 === \count($this->lanes) ? $limit : \INF;
+        $taken = $this->empty;
+        $spots = $left = [];
+        foreach ($items as $i => $item) {
+            if (null !== $this->left && \INF === $limit && ($this->left)() <= 0) {
+                return $this->shelved(\array_slice($items, $i), $spots, $left);
+            }
+            $spot = $this->best($item, $taken, $limit);
+            foreach (null === $spot && $item->isPair() ? $item->split() : [$item] as $one) {
+                $spot ??= $this->best($one, $taken, $limit);
+                if (null === $spot) {
+                    if ($limit < \INF) {
+                        return null;
+                    }
+                    $left[] = $one;
+                    continue;
+                }
+                array_push($spots, ...$this->apart($spot));
+                $this->take($taken[$spot->lane], $spot);
+                $spot = null;
+            }
+        }
+
+        return [$spots, $left];
+    }
+
+    /** @return non-empty-list<Spot> of a pair, each for itself */
+    private function apart(Spot $spot): array
+    {
+        $apart = array_map(static fn (Member $member): Spot => new Spot($member->item, $member->variant, $spot->lane, $spot->x + $member->x, $spot->y + $member->y), $spot->variant->members);
+
+        return [] === $apart ? [$spot] : $apart;
+    }
+
+    /**
+     * In no time: side by side across the cloth beyond all that is laid, row after row.
+     *
+     * @param list<Item> $items
+     * @param list<Spot> $spots
+     * @param list<Item> $left
+     *
+     * @return array{list<Spot>, list<Item>}
+     */
+    private function shelved(array $items, array $spots, array $left): array
+    {
+        $shelf = array_fill(0, \count($this->lanes), [0.0, 0.0, 0.0]);
+        foreach ($spots as $spot) {
+            $end = $spot->x + $spot->variant->length + $this->gap;
+            $shelf[$spot->lane] = [max($shelf[$spot->lane][0], $end), 0.0, max($shelf[$spot->lane][0], $end)];
+        }
+        foreach (array_merge(...array_map(static fn (Item $item): array => $item->split(), $items)) as $item) {
+            foreach ($this->lanes as $i => $lane) {
+                $variant = $item->variants[0];
+                if ((null !== $item->piece->cut && $item->piece->cut !== $lane->sheet) || ($item->onFold && !$lane->fold) || $item->layers !== $lane->layers || [] !== $lane->missing) {
+                    continue;
+                }
+                [$x, $y, $next] = $shelf[$i];
+                if ($y + $variant->width > $lane->width + 1e-6 || ($item->onFold && $y > 0) || null !== $variant->match) {
+                    [$x, $y] = [$next, 0.0];
+                }
+                $at = null === $variant->match ? $x : $this->aligned($variant, $variant->match, $x, $y);
+                if (null !== $at && $variant->width <= $lane->width + 1e-6 && $at + $variant->length <= $lane->length + 1e-6) {
+                    $spots[] = new Spot($item, $variant, $i, $at, $y);
+                    $shelf[$i] = [$x, $y + $variant->width + $this->gap, max($next, $at + $variant->length + $this->gap)];
+                    continue 2;
+                }
+            }
+            $left[] = $item;
+        }
+
+        return [$spots, $left];
+    }
+
+    /** @param list<list<list<array{float, float}>>> $taken */
+    private function best(Item $item, array $taken, float $limit): ?Spot
+    {
+        $best = null;
+        $least = \INF;
+        foreach ($this->lanes as $i => $lane) {
+            if ((null !== $item->piece->cut && $item->piece->cut !== $lane->sheet) || ($item->onFold && !$lane->fold) || $item->layers !== $lane->layers) {
+                continue;
+            }
+            foreach ($item->variants as $variant) {
+                $end = min($lane->length, $limit) - $variant->length;
+                $place = $this->place($variant, $taken[$i], $lane->width, min($end, $least - $variant->length * self::LENGTH_COUNTS + 1e-7), $item->onFold);
+                $felt = null === $place ? \INF : $place[0] + $variant->length * self::LENGTH_COUNTS;
+                // Of two turns that begin alike, the one that nestles closer to what lies there.
+                $closer = null !== $place && null !== $best && $felt < $least + 1e-6 && $best->lane === $i && $place[1] < $best->y - 1e-6;
+                if (null !== $place && ($felt < $least - 1e-6 || $closer)) {
+                    $least = $felt;
+                    $best = new Spot($item, $variant, $i, $place[0], $place[1]);
+                }
+            }
+            if (null !== $best && ($this->lanes[$i + 1]->sheet ?? $lane->sheet) !== $lane->sheet) {
+                break;
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * @param list<list<array{float, float}>> $rows taken in the lane
+     * @param float                           $most the largest x wanted
+     *
+     * @return ?array{float, float} x and y
+     */
+    private function place(Variant $variant, array $rows, float $width, float $most, bool $onFold): ?array
+    {
+        $best = null;
+        $last = $onFold ? 0 : (int) floor(($width - $variant->width) / $this->row + 1e-6);
+        if ($variant->width > $width + 1e-6) {
+            return null;
+        }
+        [$from, $to] = [$variant->from, $variant->to];
+        $count = \count($from);
+        for ($s = 0; $s <= $last; ++$s) {
+            $x = 0.0;
+            $clear = 0;
+            $r = 0;
+            while ($clear < $count) {
+                $start = $x + $from[$r];
+                $end = $x + $to[$r];
+                foreach ($rows[$s + $r] as [$a, $b]) {
+                    if ($end <= $a + 1e-7) {
+                        break;
+                    }
+                    if ($start < $b - 1e-7) {
+                        $x += $b - $start;
+                        $start = $b;
+                        $end = $x + $to[$r];
+                        $clear = 0;
+                    }
+                }
+                if ($x > $most) {
+                    continue 2;
+                }
+                ++$clear;
+                if (++$r === $count) {
+                    $r = 0;
+                }
+            }
+            if (null !== $variant->match) {
+                $aligned = $this->aligned($variant, $variant->match, $x, $s * $this->row);
+                if (null === $aligned || ($aligned > $x + 1e-6 && !$this->isFree($variant, $rows, $s, $aligned)) || $aligned > $most) {
+                    continue;
+                }
+                $x = $aligned;
+            }
+            if ($x < $most - 1e-9 || null === $best) {
+                $most = $x;
+                $best = [$x, $s * $this->row];
+                if ($x < 1e-9) {
+                    break;
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /** The next x at which the matched point sits where the repeat begins; null when this height does not suit it. */
+    private function aligned(Variant $variant, Repeat $match, float $x, float $y): ?float
+    {
+        [$px, $py] = $this->phase;
+        $across = $match->width > 0 ? ($y + $match->y - $py) / $match->width : 0.0;
+        if (abs($across - round($across)) * $match->width > 0.5) {
+            return null;
+        }
+
+        return $match->length > 0 ? ceil(($x + $match->x - $px) / $match->length - 1e-6) * $match->length - $match->x + $px : $x;
+    }
+
+    /** @param list<list<array{float, float}>> $rows */
+    private function isFree(Variant $variant, array $rows, int $s, float $x): bool
+    {
+        foreach ($variant->from as $r => $from) {
+            foreach ($rows[$s + $r] as [$a, $b]) {
+                if ($x + $from < $b - 1e-7 && $x + $variant->to[$r] > $a + 1e-7) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /** @param list<list<array{float, float}>> $rows */
+    private function take(array &$rows, Spot $spot): void
+    {
+        $s = (int) round($spot->y / $this->row);
+        $around = (int) ceil($this->gap / $this->row);
+        foreach ($spot->variant->from as $r => $from) {
+            $stretch = [$spot->x + $from - $this->gap, $spot->x + $spot->variant->to[$r] + $this->gap];
+            for ($k = $s + $r - $around; $k <= $s + $r + $around; ++$k) {
+                if (isset($rows[$k])) {
+                    $rows[$k] = $this->with($rows[$k], $stretch);
+                }
+            }
+        }
+    }
+
+    /**
+     * @param list<array{float, float}> $stretches apart from one another, in order
+     * @param array{float, float}       $new
+     *
+     * @return list<array{float, float}>
+     */
+    private function with(array $stretches, array $new): array
+    {
+        $before = $after = [];
+        foreach ($stretches as $stretch) {
+            if ($stretch[1] < $new[0] - 0.5) {
+                $before[] = $stretch;
+            } elseif ($stretch[0] > $new[1] + 0.5) {
+                $after[] = $stretch;
+            } else {
+                $new = [min($new[0], $stretch[0]), max($new[1], $stretch[1])];
+            }
+        }
+
+        return [...$before, $new, ...$after];
+    }
+
+    /** @return list<list<array{float, float}>> */
+    private function rows(Lane $lane): array
+    {
+        $rows = array_fill(0, (int) ceil($lane->width / $this->row) + 1, []);
+        foreach ($lane->missing as $part) {
+            $outline = Outline::convex($part);
+            foreach ($rows as $r => $stretches) {
+                [$y0, $y1] = [$r * $this->row, ($r + 1) * $this->row];
+                if ($outline->top > $y0 + 1e-6 && $outline->bottom < $y1 - 1e-6) {
+                    $rows[$r] = $this->with($stretches, [$outline->left, $outline->right]);
+                }
+            }
+        }
+
+        return $rows;
+    }
+}

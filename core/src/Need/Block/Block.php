@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Need\Block;
+
+use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\LayMaker;
+use Octavum\Core\Lay\Piece as LayPiece;
+use Octavum\Core\Lay\Request;
+use Octavum\Core\Lay\Sheet;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Piece\Draft;
+use Octavum\Core\Piece\Drafted;
+use Octavum\Core\Piece\Garment;
+use Octavum\Core\Piece\Piece;
+use Octavum\Core\Piece\Role;
+use Octavum\Core\Piece\Shape;
+
+/**
+ * A generic set of pieces for a garment and a size, for versions whose pieces nobody has entered: rough as it is, or scaled
+ * until its lay at a width of the envelope comes to the envelope's length, and then laid on the real width. Ways 4 and, beside
+ * way 3, a better one than the chart: the widest piece is then really tried. The clock counts looks, so that it always comes
+ * to the same; cost: about a dozen quick lays.
+ */
+final readonly class Block
+{
+    /** At the clock, for each way of laying. */
+    private const LOOKS = 20;
+    private const STEPS = 8;
+    private const SCALES = [0.55, 1.7];
+
+    /**
+     * @return ?Length null when the garment has no block, or it does not go on at all
+     */
+    public function need(Garment $garment, ?RequirementTable $table, Role $role, string $size, Length $usable, bool $oneWay, bool $child = false): ?Length
+    {
+        $pieces = $this->pieces($garment, $table, $role, $size, $child);
+
+        return [] === $pieces ? null : $this->laid($pieces, $usable, $oneWay, [Fold::Flat, Fold::Lengthwise, Fold::Gate]);
+    }
+
+    /**
+     * Real pieces of one role in a size, laid in a moment: this much is enough, and a longer search finds less.
+     *
+     * @param list<Piece> $pieces that have a shape in the size
+     */
+    public function quickly(array $pieces, string $size, Length $usable, bool $oneWay): ?Length
+    {
+        return $this->laid($pieces, $usable, $oneWay, [Fold::Flat, Fold::Lengthwise, Fold::Gate], $size);
+    }
+
+    /** @return list<Piece> calibrated where the table has a row, and rough where it has none */
+    public function pieces(Garment $garment, ?RequirementTable $table, Role $role, string $size, bool $child = false): array
+    {
+        if (Role::Main !== $role) {
+            return [];
+        }
+        [$body, $child] = $this->body($table->sizes ?? [], $size, $child);
+        $pieces = $this->rough($garment, $body, $child);
+        [$width, $printed] = $this->printed($table, $role, $size);
+        if (null === $width || null === $printed || [] === $pieces) {
+            return $pieces;
+        }
+        $usable = $width->minus(Length::ofMillimetres(20));
+        [$low, $high] = self::SCALES;
+        for ($i = 0; $i < self::STEPS; ++$i) {
+            $scale = ($low + $high) / 2;
+            $length = $this->laid($this->scaled($pieces, $scale), $usable, false, [Fold::Lengthwise, Fold::Flat]);
+            if (null === $length || $printed->isLessThan($length)) {
+                $high = $scale;
+            } else {
+                $low = $scale;
+            }
+        }
+
+        return $this->scaled($pieces, $low);
+    }
+
+    /** Whether a table lets the block be calibrated. */
+    public function isCalibrated(?RequirementTable $table, string $size): bool
+    {
+        return null !== $this->printed($table, Role::Main, $size)[0];
+    }
+
+    /** @return array{?Length, ?Length} the widest row that has the size: its width and length */
+    private function printed(?RequirementTable $table, Role $role, string $size): array
+    {
+        $found = [null, null];
+        foreach ($table->rows ?? [] as $row) {
+            if ($row->role === $role && isset($row->cells[$size]) && (null === $found[0] || $found[0]->isLessThan($row->width))) {
+                $found = [$row->width, $row->cells[$size]];
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param list<Piece>          $pieces
+     * @param non-empty-list<Fold> $folds
+     */
+    private function laid(array $pieces, Length $usable, bool $oneWay, array $folds, string $size = ''): ?Length
+    {
+        $looks = 0;
+        $all = array_map(static fn (Piece $piece): LayPiece => new LayPiece($piece->name, ($piece->in($size) ?? $piece->shapes[0])->cutOut($piece->onFold), $piece->quantity, $piece->pair, $piece->onFold, $piece->grain), $pieces);
+        if ([] === $all) {
+            return null;
+        }
+        $lay = (new LayMaker())->make(new Request([new Sheet('c', (float) $usable->millimetres(), null)], $all, 0, $oneWay, $folds), static function () use (&$looks, $folds): float {
+            return 2 * ++$looks / (self::LOOKS * \count($folds));
+        });
+
+        return [] === $lay->placements || [] !== $lay->unplaced ? null : Length::ofMillimetres(ceil($lay->used['c'] ?? 0));
+    }
+
+    /**
+     * A size counts as years where it is for a child, or the sizes are ages by name or one after the other; 4, 6, 8 … 12
+     * may be a woman's, who takes more, so it is counted as hers.
+     *
+     * @param list<string> $sizes
+     *
+     * @return array{float, bool} steps from the middle size of women's tables, or years; and whether it is a child's
+     */
+    private function body(array $sizes, string $size, bool $child): array
+    {
+        $ages = preg_grep('/\d\s*(m|mo|months?|y|yrs?|years?)\b/iu', $sizes);
+        $numbers = array_map(intval(...), array_filter($sizes, is_numeric(...)));
+        $young = [] !== $numbers && max($numbers) <= 16 && (max($numbers) <= 6 || 2 === \count(array_unique(array_map(static fn (int $number): int => $number % 2, $numbers))));
+        if ($child || $young || [] !== $ages) {
+            $months = 1 === preg_match('/\d\s*(m|mo|months?)\b/iu', $size);
+            $number = 1 === preg_match('/\d+(?=\D*$)/', $size, $found) ? (float) $found[0] : 6.0;
+
+            return [$months ? $number / 12 : min($number, 14.0), true];
+        }
+        $at = array_search($size, $sizes, true);
+
+        return [\is_int($at) ? $at - (\count($sizes) - 1) / 2 : 0.0, false];
+    }
+
+    /** @return list<Piece> */
+    private function rough(Garment $garment, float $body, bool $child): array
+    {
+        $g = $child ? 0.42 + 0.035 * $body : 1 + 0.03 * $body;
+        $h = $child ? $g : 1.0;
+        $piece = static function (string $name, Draft $draft, array $measures, int $quantity = 1, bool $pair = false, bool $onFold = false): Piece {
+            /** @var array<string, float> $measures */
+            return new Piece($name, Role::Main, $quantity, $pair, $onFold, shapes: [Shape::drafted(Drafted::of($draft, $measures), [], Length::ofMillimetres(15))]);
+        };
+        $body = static fn (string $name, Draft $draft, float $length, float $hem, float $neck): Piece => $piece($name, $draft, ['length' => $length * $h, 'half chest' => 265 * $g, 'half hem' => $hem * $g, 'shoulder' => 125 * $g, 'half neck' => 78 * $g, 'neck depth' => $neck * $h, 'armhole depth' => 230 * $h, 'shoulder slope' => 40 * $h], onFold: true);
+        $trunk = static fn (float $length, float $hem): array => [$body('Front', Draft::BodiceFront, $length, $hem, 95), $body('Back', Draft::BodiceBack, $length, $hem, 25)];
+        $sleeve = static fn (float $length, float $hem): array => [$piece('Sleeve', Draft::Sleeve, ['length' => $length * $h, 'cap height' => 125 * $h, 'upper arm' => 370 * $g, 'hem' => $hem * $g], 2, true)];
+        $skirt = static fn (float $length, float $hem): array => [$piece('Skirt front', Draft::FlaredPanel, ['length' => $length * $h, 'half waist' => 210 * $g, 'half hem' => $hem * $g, 'waist curve' => 15], onFold: true), $piece('Skirt back', Draft::FlaredPanel, ['length' => $length * $h, 'half waist' => 210 * $g, 'half hem' => $hem * $g, 'waist curve' => 15], onFold: true)];
+        $legs = static fn (float $length, float $hem): array => [$piece('Leg front', Draft::TrouserFront, ['length' => $length * $h, 'crotch depth' => 290 * $h, 'waist' => 230 * $g, 'hip' => 255 * $g, 'crotch' => 62 * $g, 'hem' => $hem * $g], 2, true), $piece('Leg back', Draft::TrouserBack, ['length' => $length * $h, 'crotch depth' => 290 * $h, 'waist' => 245 * $g, 'hip' => 275 * $g, 'crotch' => 120 * $g, 'hem' => ($hem + 30) * $g, 'raised back' => 35], 2, true), $piece('Waistband', Draft::Waistband, ['length' => 420 * $g, 'height' => 80], 2)];
+        $small = static fn (string $name, float $length, float $width, int $quantity = 2): Piece => $piece($name, Draft::Box, ['length' => $length * $h, 'width' => $width * $g], $quantity, true);
+
+        return match ($garment) {
+            Garment::Top, Garment::Tee => [...$trunk(640, 270), ...$sleeve(230, 320)],
+            Garment::Jumper => [...$trunk(640, 290), ...$sleeve(600, 240)],
+            Garment::Shirt => [...$trunk(760, 290), ...$sleeve(600, 300), $small('Yoke', 130, 480), $small('Collar', 90, 450), $small('Cuffs', 90, 270, 4), $small('Front band', 760, 60)],
+            Garment::Dress, Garment::Nightwear => [...$trunk(420, 230), ...$skirt(700, 350), ...$sleeve(260, 320), $small('Facings', 80, 400)],
+            Garment::Pinafore => [...$trunk(420, 240), ...$skirt(640, 330), $small('Facings', 80, 400)],
+            Garment::Skirt => [...$skirt(680, 340), $small('Waistband', 80, 420)],
+            Garment::Trousers => $legs(1060, 240),
+            Garment::Shorts => $legs(500, 300),
+            Garment::Jumpsuit => [...$trunk(420, 250), ...$legs(1050, 260), ...$sleeve(260, 320)],
+            Garment::Waistcoat => [...$trunk(580, 265), $small('Facings', 100, 500)],
+            Garment::Jacket => [...$trunk(680, 290), ...$sleeve(620, 290), $small('Collar', 110, 470), $small('Front facing', 660, 120), $small('Pockets', 200, 180)],
+            Garment::Coat => [...$trunk(1000, 350), ...$sleeve(630, 310), $small('Collar', 130, 480), $small('Front facing', 960, 130), $small('Pockets', 220, 190)],
+            Garment::Apron => [$piece('Apron', Draft::Box, ['length' => 850 * $h, 'width' => 700 * $g]), $piece('Ties', Draft::Strip, ['length' => 850 * $h, 'width' => 60], 2)],
+            Garment::Bag => [$small('Side', 450, 400), $small('Lining side', 450, 400), $small('Strap', 600, 90)],
+            Garment::Underwear => [$small('Front and back', 300, 260, 4)],
+            Garment::Hat => [$small('Crown', 180, 320, 4), $small('Brim', 280, 420)],
+            Garment::Other => [],
+        };
+    }
+
+    /**
+     * @param list<Piece> $pieces
+     *
+     * @return list<Piece>
+     */
+    private function scaled(array $pieces, float $scale): array
+    {
+        return array_map(static fn (Piece $piece): Piece => new Piece($piece->name, $piece->role, $piece->quantity, $piece->pair, $piece->onFold, $piece->grain, [], [new Shape([], $piece->shapes[0]->drawn->scaled($scale, $scale), $piece->shapes[0]->allowance)]), $pieces);
+    }
+}

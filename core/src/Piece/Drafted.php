@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Piece;
+
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Unreadable;
+use Octavum\Core\Shape\Outline;
+
+/** A shape drawn from a handful of measurements. */
+final readonly class Drafted
+{
+    /** @param array<string, float> $measures by name, in the unit of each */
+    private function __construct(public Draft $draft, public array $measures)
+    {
+    }
+
+    /**
+     * @param array<string, float|int> $measures in the unit of each; the usual one for each that is missing
+     *
+     * @throws Unreadable when one cannot be, or no piece comes of them together
+     */
+    public static function of(Draft $draft, array $measures): self
+    {
+        $all = [];
+        foreach ($draft->measures() as $measure) {
+            $value = (float) ($measures[$measure->name] ?? $measure->usual);
+            if ($value < $measure->least || $value > $measure->most) {
+                throw new Unreadable(new Sentence('{measure}: {value} {unit} cannot be; from {least} to {most} {unit} can.', ['measure' => ucfirst($measure->name), 'value' => (string) round($value, 1), 'unit' => $measure->unit, 'least' => (string) $measure->least, 'most' => (string) $measure->most]));
+            }
+            $all[$measure->name] = $value;
+        }
+        $drafted = new self($draft, $all);
+        $drafted->outline();
+
+        return $drafted;
+    }
+
+    /** @throws Unreadable when no piece comes of the measurements together */
+    public function outline(): Outline
+    {
+        try {
+            return Outline::of($this->draft->points($this->measures));
+        } catch (\InvalidArgumentException) {
+            throw new Unreadable(new Sentence('These measurements do not go together: the outline would cross itself. Look at the one that is much larger or smaller than the others.'));
+        }
+    }
+}

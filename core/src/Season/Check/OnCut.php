@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season\Check;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Source;
+use Octavum\Core\Measure\Working;
+use Octavum\Core\Need\Estimator;
+use Octavum\Core\Need\LaidOut;
+use Octavum\Core\Need\Missing;
+use Octavum\Core\Need\Need;
+use Octavum\Core\Need\On;
+use Octavum\Core\Need\TooWide;
+use Octavum\Core\Need\Unknown;
+use Octavum\Core\Need\Verdict;
+use Octavum\Core\Remedy\WaysOut;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Snags\ClothSnags;
+use Octavum\Core\Season\Snags\EnoughSnags;
+use Octavum\Core\Season\Snags\LaySnags;
+use Octavum\Core\Season\Snags\UnknownSnags;
+
+/** Whether a cut is enough for a role: what those ahead leave of it, less the need. */
+final readonly class OnCut
+{
+    private WaysOut $waysOut;
+    private LaySnags $laySnags;
+    private ClothSnags $clothSnags;
+    private EnoughSnags $enough;
+    private UnknownSnags $unknown;
+
+    public function __construct(private Estimator $estimator, private Assumptions $assumptions)
+    {
+        $this->waysOut = new WaysOut($estimator, $assumptions);
+        $this->laySnags = new LaySnags($assumptions);
+        $this->clothSnags = new ClothSnags($assumptions);
+        $this->enough = new EnoughSnags();
+        $this->unknown = new UnknownSnags();
+    }
+
+    /** @param array<string, list<Promise>> $all by cut */
+    public function answer(Project $project, Claim $claim, ?LaidOut $laidOut, Cloth $cloth, Cut $cut, array $all): RoleAnswer
+    {
+        $toCut = ToCut::of($cloth, $cut, $this->assumptions, null !== $laidOut);
+        $promises = $all[$cut->id] ?? [];
+        [$ahead, $own] = $this->place($promises, $claim);
+        $wanted = $project->wanted($claim, $laidOut);
+        $tooWide = $this->estimator->tooWide($wanted, On::cut($cloth, $toCut));
+        $stock = [
+            ...$this->enough->tooWide($project, $tooWide),
+            ...$this->laySnags->of($project, $claim),
+            ...$this->clothSnags->of($project, $claim, $cloth, $cut),
+        ];
+        $need = $own->need;
+        if ($need instanceof Unknown || null === $toCut->length) {
+            $unknown = $need instanceof Unknown ? $need : $this->noLength($cut);
+            $verdict = null === $tooWide ? Verdict::NotKnown : Verdict::Short;
+            $snags = [$this->unknown->of($project, $claim, $unknown), ...$stock];
+
+            return new RoleAnswer($claim, $verdict, $toCut, $unknown, null, $promises, $toCut->working(), $snags, tooWide: $tooWide);
+        }
+        $left = $this->left($toCut->length, $ahead);
+        $spare = $left->minus($need->amount);
+        $verdict = null === $tooWide ? Verdict::of($spare, $need->amount, $this->assumptions) : Verdict::Short;
+        $snags = [
+            ...$this->enough->of($project, $cloth, $toCut->length, $spare, $promises, $ahead),
+            ...$this->enough->warnings($project, $cloth, $need),
+            ...$stock,
+        ];
+        $waysOut = Verdict::Short === $verdict
+            ? $this->waysOut->of($wanted, $project->pattern, $cloth, $cut, $left, $need, $this->promised($all, $claim)) : [];
+        $working = $this->working($toCut, $ahead, $left, $need, $spare, $tooWide);
+
+        return new RoleAnswer($claim, $verdict, $toCut, $need, $spare, $promises, $working, $snags, $waysOut, tooWide: $tooWide);
+    }
+
+    private function noLength(Cut $cut): Unknown
+    {
+        return new Unknown(Missing::Length, new Sentence($cut->isTakenFrom() ? 'Measure what is left of it.' : 'Measure the length.'));
+    }
+
+    /**
+     * @param list<Promise> $promises
+     *
+     * @return array{list<Promise>, Promise} those ahead of a claim, and its own
+     */
+    private function place(array $promises, Claim $claim): array
+    {
+        foreach ($promises as $i => $promise) {
+            if ($promise->claim->id === $claim->id) {
+                return [\array_slice($promises, 0, $i), $promise];
+            }
+        }
+        throw new \LogicException('A claim on a cut has been promised it.');
+    }
+
+    /** @param list<Promise> $ahead */
+    private function left(Length $toCut, array $ahead): Length
+    {
+        return $toCut->minus(Promise::total($ahead))->larger(Length::zero());
+    }
+
+    /** @param list<Promise> $ahead */
+    private function working(ToCut $toCut, array $ahead, Length $left, Need $need, Length $spare, ?TooWide $tooWide): Working
+    {
+        $working = $toCut->working();
+        foreach ($ahead as $promise) {
+            $first = new Sentence('{project} has it first', ['project' => $promise->project->name]);
+            $working = $working->less($first, $promise->amount, Source::Plan);
+        }
+        if ([] !== $ahead) {
+            $working = $working->result(new Sentence('Left for this'), Figure::exact($left));
+        }
+        $working = $working->then($need->working)->result(
+            new Sentence($spare->isNegative() ? 'Missing, rounded up' : 'To spare, rounded down'),
+            $spare->isNegative() ? Figure::needed($spare->negated()) : Figure::owned($spare),
+        );
+
+        return null === $tooWide ? $working : $working
+            ->given(new Sentence('{piece}, across', ['piece' => $tooWide->piece]), Figure::needed($tooWide->across), Source::Lay)
+            ->given(new Sentence('The cloth between its selvages, after the wash'), Figure::owned($tooWide->usable), Source::Measured);
+    }
+
+    /**
+     * What others are promised of each cut.
+     *
+     * @param array<string, list<Promise>> $all by cut
+     *
+     * @return array<string, Length> by cut
+     */
+    private function promised(array $all, Claim $claim): array
+    {
+        $others = static fn (Promise $promise): bool => $promise->claim->id !== $claim->id;
+
+        return array_map(static fn (array $promises): Length => Promise::total(array_values(array_filter($promises, $others))), $all);
+    }
+}

@@ -1,0 +1,208 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season\Check;
+
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Rounding;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Unit;
+use Octavum\Core\Measure\Working;
+use Octavum\Core\Need\Estimator;
+use Octavum\Core\Need\Missing;
+use Octavum\Core\Need\On;
+use Octavum\Core\Need\Unknown;
+use Octavum\Core\Need\Verdict;
+use Octavum\Core\Notion\Allotment;
+use Octavum\Core\Notion\Notion;
+use Octavum\Core\Notion\NotionAnswer;
+use Octavum\Core\Season\CheckedSeason;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Season;
+use Octavum\Core\Season\Snag;
+use Octavum\Core\Season\Snags\EnoughSnags;
+use Octavum\Core\Season\Snags\LaySnags;
+use Octavum\Core\Season\Snags\NotionSnags;
+use Octavum\Core\Season\Snags\PatternSnags;
+use Octavum\Core\Season\Snags\SizeSnags;
+use Octavum\Core\Season\Snags\TimeSnags;
+use Octavum\Core\Season\Snags\UnknownSnags;
+use Octavum\Core\Season\Wish;
+
+/**
+ * Goes down a season's rank and says of every project whether its cloth is enough, by how much, and what stands in the
+ * way. A cut claimed by several projects is given out in rank order, an earlier season before a later one.
+ */
+final readonly class SeasonCheck
+{
+    /** The width at which cloth to be bought is drawn when nothing is said of it, in cm. */
+    public const USUAL_WIDTH = 140;
+
+    private Estimator $estimator;
+    private Promises $promises;
+    private OnCut $onCut;
+    private LaySnags $laySnags;
+    private EnoughSnags $enough;
+    private UnknownSnags $unknown;
+
+    /** @param list<Notion> $notions of the stash; none when nobody has written them down */
+    public function __construct(private Assumptions $assumptions, private array $notions = [])
+    {
+        $this->estimator = new Estimator($assumptions);
+        $this->promises = new Promises($this->estimator, $assumptions);
+        $this->onCut = new OnCut($this->estimator, $assumptions);
+        $this->laySnags = new LaySnags($assumptions);
+        $this->enough = new EnoughSnags();
+        $this->unknown = new UnknownSnags();
+    }
+
+    /** @param list<Project> $projects of the whole workroom, since another season may have a cut first */
+    public function check(Season $season, array $projects): CheckedSeason
+    {
+        $open = $this->promises->inOrder($projects);
+        $promises = $this->promises->of($open);
+        $notions = $this->notions($open);
+        $answers = [];
+        $minutes = 0;
+        foreach ($open as $project) {
+            if ($project->season->id !== $season->id) {
+                continue;
+            }
+            $from = $minutes;
+            $minutes += $project->expectedMinutes() ?? 0;
+            $answers[] = $this->project($project, $promises, $notions['#'.$project->id] ?? [], $from, $minutes);
+        }
+
+        return new CheckedSeason($season, $answers, $minutes);
+    }
+
+    /**
+     * Who has which cut, in the order in which it is given out.
+     *
+     * @param list<Project> $projects of the whole workroom
+     *
+     * @return array<string, list<Promise>> by cut
+     */
+    public function promises(array $projects): array
+    {
+        return $this->promises->of($projects);
+    }
+
+    /**
+     * What each envelope asks for besides cloth, given out of the stash in the same order as the cloth.
+     *
+     * @param list<Project> $open
+     *
+     * @return array<string, list<NotionAnswer>> by # and project
+     */
+    private function notions(array $open): array
+    {
+        $lines = [];
+        foreach ($open as $project) {
+            $lines['#'.$project->id] = $project->notionsTaken ? [] : $project->version->notions ?? [];
+        }
+
+        return (new Allotment($this->notions))->of($lines);
+    }
+
+    /**
+     * @param array<string, list<Promise>> $promises
+     * @param list<NotionAnswer>           $notions
+     */
+    private function project(Project $project, array $promises, array $notions, int $from, int $to): ProjectAnswer
+    {
+        $roles = array_merge(...array_map(fn (Claim $claim): array => $this->role($project, $claim, $promises), $project->claims));
+        $verdict = [] === $roles ? Verdict::NotKnown : null;
+        $snags = [];
+        foreach ($roles as $role) {
+            $verdict = null === $role->verdict ? $verdict : ($verdict?->graver($role->verdict) ?? $role->verdict);
+            $snags = [...$snags, ...$role->snags];
+        }
+        $snags = [...$snags, ...$this->snags($project, $notions, $from, $to)];
+        usort($snags, static fn (Snag $a, Snag $b): int => $a->severity->value <=> $b->severity->value);
+
+        return new ProjectAnswer($project, $roles, $verdict, $snags, $from, $to, $to > $project->season->minutes(), $notions);
+    }
+
+    /**
+     * @param list<NotionAnswer> $notions
+     *
+     * @return list<Snag> what is to be said of a project besides its cloth
+     */
+    private function snags(Project $project, array $notions, int $from, int $to): array
+    {
+        $pattern = new PatternSnags();
+
+        return [
+            ...$pattern->roles($project),
+            ...$pattern->paper($project),
+            ...(new SizeSnags())->of($project),
+            ...(new TimeSnags())->of($project, $from, $to),
+            ...([] === $this->notions ? [] : (new NotionSnags())->of($project, $notions)),
+        ];
+    }
+
+    /**
+     * @param array<string, list<Promise>> $promises
+     *
+     * @return non-empty-list<RoleAnswer> one for each cut it takes from
+     */
+    private function role(Project $project, Claim $claim, array $promises): array
+    {
+        if ($claim->cutOut) {
+            return [new RoleAnswer($claim, null, null, null, null, [], Working::empty())];
+        }
+        if (null !== $claim->wish) {
+            return [$this->toBuy($project, $claim, $claim->wish)];
+        }
+        if (null === $claim->cloth || null === $claim->cut) {
+            $unknown = new Unknown(Missing::Cloth, new Sentence('Choose a cloth, or put it on the shopping list.'));
+
+            return [$this->notKnown($claim, $unknown, $this->unknown->noCloth($project, $claim))];
+        }
+        $answers = [];
+        foreach ($this->promises->places($project, $claim) as [$placed, $laidOut]) {
+            if (null !== $placed->cloth && null !== $placed->cut) {
+                $answers[] = $this->onCut->answer($project, $placed, $laidOut, $placed->cloth, $placed->cut, $promises);
+            }
+        }
+
+        return [] === $answers ? throw new \LogicException('A claim on a cut takes from one at least.') : $answers;
+    }
+
+    private function toBuy(Project $project, Claim $claim, Wish $wish): RoleAnswer
+    {
+        [[, $laidOut]] = $this->promises->places($project, $claim);
+        $roll = null === $laidOut ? null : $claim->lay?->sheets[0]->width->plus($this->assumptions->selvage->times(2));
+        $width = $roll ?? $wish->width ?? Length::of((string) self::USUAL_WIDTH, Unit::Centimetre);
+        $assumed = null === ($roll ?? $wish->width);
+        $on = new On($width, $wish->oneWay, $wish->repeat, $assumed, $this->usable($width, $wish));
+        $wanted = $project->wanted($claim, $laidOut);
+        $need = $this->estimator->estimate($wanted, $on);
+        if ($need instanceof Unknown) {
+            return $this->notKnown($claim, $need, $this->unknown->of($project, $claim, $need));
+        }
+        $tooWide = $this->estimator->tooWide($wanted, $on);
+        $verdict = null === $tooWide || $assumed ? Verdict::ToBuy : Verdict::Short;
+        $snags = [...$this->enough->tooWide($project, $tooWide), ...$this->laySnags->of($project, $claim)];
+
+        return new RoleAnswer($claim, $verdict, null, $need, null, [], $need->working, $snags, [], $width, $tooWide);
+    }
+
+    private function notKnown(Claim $claim, Unknown $unknown, Snag $snag): RoleAnswer
+    {
+        return new RoleAnswer($claim, Verdict::NotKnown, null, $unknown, null, [], Working::empty(), [$snag]);
+    }
+
+    /** Of cloth to be bought, after its wash. */
+    private function usable(Length $full, Wish $wish): Length
+    {
+        return $wish->shrinkage()->across->takenFrom($full->minus($this->assumptions->selvage->times(2)), Rounding::Down);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season\Snags;
+
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Season\Action;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Severity;
+use Octavum\Core\Season\Snag;
+
+/** A saved lay that does not count any more, and why. */
+final readonly class LaySnags
+{
+    public function __construct(private Assumptions $assumptions)
+    {
+    }
+
+    /** @return list<Snag> */
+    public function of(Project $project, Claim $claim): array
+    {
+        $lay = $claim->lay;
+        $asked = $project->asked($claim, $this->assumptions);
+        $why = $lay?->stale($asked, $this->assumptions);
+        if (null === $lay || null === $why) {
+            return [];
+        }
+        if (!$lay->isGeneric($asked) || null === $project->pattern) {
+            $sentence = new Sentence('The saved lay of {project} does not count any more: {why}.', ['project' => $project->name, 'why' => $why]);
+
+            return [new Snag(Severity::Tight, $sentence, Action::LayAgain, $lay->id)];
+        }
+        $sentence = new Sentence(
+            'The saved lay of {project} is of generic pieces, so it only guesses: enter the pieces of {pattern}, and lay them.',
+            ['project' => $project->name, 'pattern' => $project->pattern->title],
+        );
+
+        return [new Snag(Severity::Note, $sentence, Action::EnterPieces, $project->version->id ?? $project->pattern->id)];
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season\Snags;
+
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Notion\NotionAnswer;
+use Octavum\Core\Season\Action;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Severity;
+use Octavum\Core\Season\Snag;
+
+/** Notions that are not here, or not enough of them. */
+final readonly class NotionSnags
+{
+    /**
+     * @param list<NotionAnswer> $answers
+     *
+     * @return list<Snag> one for all that is missing
+     */
+    public function of(Project $project, array $answers): array
+    {
+        $missing = array_filter($answers, static fn (NotionAnswer $answer): bool => false === $answer->enough);
+        $sentence = new Sentence(
+            '{project}: not here, or not enough: {notions}.',
+            ['project' => $project->name, 'notions' => implode(', ', array_column($missing, 'text'))],
+        );
+
+        return [] === $missing ? [] : [new Snag(Severity::Note, $sentence, Action::BuyNotions, $project->season->id)];
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season\Snags;
+
+use Octavum\Core\Fit\SizeChooser;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Season\Action;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Severity;
+use Octavum\Core\Season\Snag;
+
+/** Whoever it is for takes a larger size than is planned. */
+final readonly class SizeSnags
+{
+    /** @return list<Snag> */
+    public function of(Project $project): array
+    {
+        if (null === $project->person || null === $project->pattern) {
+            return [];
+        }
+        $planned = $project->largestSize();
+        $advice = (new SizeChooser())->choose($project->person, $project->pattern);
+        $order = array_flip($project->pattern->chart->sizes);
+        $takes = $advice->gradedTo ?? $advice->size;
+        if (null === $takes || !isset($order[$planned]) || $order[$planned] >= $order[$takes]) {
+            return [];
+        }
+        $sentence = new Sentence(
+            '{project}: size {size} is planned, and by the chart {person} takes {takes}.',
+            ['project' => $project->name, 'size' => $planned, 'person' => $advice->person->name, 'takes' => $takes],
+        );
+
+        return [new Snag(Severity::Tight, $sentence, Action::ChooseInProject, $project->id)];
+    }
+}

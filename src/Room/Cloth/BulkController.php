@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Cloth;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Document\Plain;
+use Octavum\Page\Toast;
+use Octavum\Store\ClothMapper;
+use Octavum\Store\ClothRecord;
+use Octavum\Store\ClothRepository;
+use Octavum\Store\TakeBack;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** One change to several cloths at once, which is undone at once, too. */
+final class BulkController extends AbstractController
+{
+    private const MOST = 500;
+
+    public function __construct(private readonly ClothRepository $cloths, private readonly ClothMapper $mapper, private readonly EntityManagerInterface $entities, private readonly ClockInterface $clock, private readonly Toast $toast, private readonly TakeBack $takeBack)
+    {
+    }
+
+    #[Route('/cloth/bulk', name: 'cloth_bulk', methods: ['POST'])]
+    public function change(Request $request, #[CurrentUser] Account $account): Response
+    {
+        parse_str($request->request->getString('query'), $query);
+        $back = $this->redirectToRoute('cloths', array_filter(Plain::all($query), \is_string(...)));
+        $ids = array_filter(\array_slice($request->request->all('cloths'), 0, self::MOST), \is_string(...));
+        $records = [] === $ids ? [] : $this->cloths->these($account, array_values($ids));
+        $what = $request->request->getString('what');
+        $text = mb_substr(trim($request->request->getString('text')), 0, 60);
+        if ([] === $records) {
+            $this->toast->say('Nothing is changed: tick the cloths first.');
+
+            return $back;
+        }
+        if ('move' === $what && '' === $text) {
+            $this->toast->say('Nothing is changed: type where they are to be kept, such as locker 2.');
+
+            return $back;
+        }
+        $touched = array_merge($records, ...array_map(static fn (ClothRecord $record): array => $record->cuts->getValues(), $records));
+        $before = $this->takeBack->state($touched);
+        foreach ($records as $record) {
+            match ($what) {
+                'move' => $record->place = $text,
+                'set' => $record->set = $text,
+                'aside' => $record->setAside = true,
+                'back' => $record->setAside = false,
+                'remove' => $record->removedAt = $this->clock->now(),
+                'washed' => $this->wash($record),
+                default => throw $this->createNotFoundException(),
+            };
+        }
+        $this->entities->flush();
+        $key = $this->takeBack->keep($before, $touched);
+        $this->toast->say('{count, plural, one {One cloth is} other {# cloths are}} changed.', ['count' => (string) \count($records)], $this->generateUrl('undo', ['key' => $key, 'back' => $this->generateUrl('cloths')]));
+
+        return $back;
+    }
+
+    /** Every cut of it that is here and has not been washed yet. */
+    private function wash(ClothRecord $record): void
+    {
+        $care = $record->care;
+        foreach ($record->cuts as $stored) {
+            $cut = $this->mapper->cut($stored);
+            if (null === $stored->removedAt && !$cut->gone && !$cut->washed && !$cut->neverWashed && false !== $care?->mayBeWashed()) {
+                $this->mapper->storeCut($cut->with(new LedgerEntry($this->clock->now()->setTime(0, 0), LedgerKind::Washed)), $stored);
+            }
+        }
+    }
+}

@@ -1,0 +1,243 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Cloth;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Cloth\Care;
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Cloth\WeightClass;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Reading\Words;
+use Octavum\Core\Season\Promise;
+use Octavum\Files\FileShelf;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\Back;
+use Octavum\Page\Pager;
+use Octavum\Page\Toast;
+use Octavum\Store\ClothMapper;
+use Octavum\Store\ClothRecord;
+use Octavum\Store\ClothRepository;
+use Octavum\Store\CutRecord;
+use Octavum\Store\Plan;
+use Octavum\Store\Stash;
+use Octavum\Store\TakeBack;
+use Octavum\Strip\Scale;
+use Octavum\Strip\Strip;
+use Octavum\Strip\StripBuilder;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The stash: its list, a cloth's page and form. */
+#[Route('/cloth')]
+final class ClothController extends AbstractController
+{
+    public function __construct(
+        private readonly ClothRepository $cloths,
+        private readonly ClothMapper $mapper,
+        private readonly ClothForm $form,
+        private readonly AccountSettings $settings,
+        private readonly EntityManagerInterface $entities,
+        private readonly StripBuilder $strips,
+        private readonly Plan $plan,
+        private readonly Toast $toast,
+        private readonly FileShelf $shelf,
+        private readonly TakeBack $takeBack,
+    ) {
+    }
+
+    #[Route('', name: 'cloths', methods: ['GET'])]
+    public function list(Request $request, Stash $stash, #[CurrentUser] Account $account): Response
+    {
+        $settings = $this->settings->of($account);
+        $entry = new Entry($request->query->all());
+        $promises = $this->plan->promises($account);
+        $filter = new ClothFilter(
+            ClothFilter::SORTS[$entry->raw('sort')] ?? 'length',
+            $entry->raw('words'),
+            $entry->raw('kind'),
+            $entry->length('length', $settings->system->lengthUnit()),
+            $entry->length('width', $settings->system->widthUnit()),
+            $entry->boolean('unwashed'),
+            $entry->boolean('aside'),
+            WeightClass::tryFrom($entry->raw('weight')),
+            $entry->raw('place'),
+            $entry->raw('set'),
+            '' === $entry->raw('colour') ? null : $this->form->colour($entry, 'colour'),
+            $entry->boolean('free') ? $promises : null,
+        );
+        $all = $stash->all($account);
+        $pager = Pager::of($filter->of($all, $settings->assumptions), $request->query->getInt('page', 1));
+        $longest = null;
+        foreach ($pager->items as $cloth) {
+            $length = Stash::longest($cloth, $settings->assumptions);
+            $longest = null === $length ? $longest : ($longest?->larger($length) ?? $length);
+        }
+        $scale = Scale::thumb($longest);
+        $rows = array_map(fn (Cloth $cloth): array => ['cloth' => $cloth, 'cuts' => $this->cuts($cloth, $promises, $scale, $account)], $pager->items);
+
+        return $this->render('cloth/list.html.twig', [
+            'rows' => $rows,
+            'pager' => $pager,
+            'filter' => $filter,
+            'counts' => $filter->counts($all, $settings->assumptions),
+            'typed' => $entry->typed,
+            'faults' => $entry->faults(),
+            'total' => \count($all),
+            'saved' => $account->filters,
+            'colours' => array_keys(Words::COLOURS),
+        ]);
+    }
+
+    #[Route('/new', name: 'cloth_new', methods: ['GET', 'POST'])]
+    public function new(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $settings = $this->settings->of($account);
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $cloth = $this->form->read($entry, new Cloth('', ''), $settings);
+            $cuts = $this->form->cuts($entry, $settings);
+            if ($entry->isSound()) {
+                $record = new ClothRecord($account);
+                $this->mapper->store($cloth, $record, $settings->assumptions);
+                foreach ($cuts as $cut) {
+                    $this->mapper->storeCut($cut, new CutRecord($record));
+                }
+                $this->entities->persist($record);
+                $this->entities->flush();
+                $this->toast->say('{cloth} is in the stash.', ['cloth' => $cloth->name]);
+
+                return '' !== $entry->raw('another') ? $this->redirectToRoute('cloth_new') : $this->redirectToRoute('cloth', ['id' => $record->id]);
+            }
+        }
+
+        return $this->form(null, $this->form->values(new Cloth('', ''), $settings), $entry);
+    }
+
+    #[Route('/{id}', name: 'cloth', methods: ['GET'])]
+    public function show(string $id, Request $request, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    {
+        $cut = $request->query->getString('cut');
+
+        return $this->page($this->own($account, $id), $account, new Entry([]), $clock->now()->format('Y-m-d'), '' === $cut ? null : $cut, Back::path($request));
+    }
+
+    #[Route('/{id}/edit', name: 'cloth_edit', methods: ['GET', 'POST'])]
+    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $settings = $this->settings->of($account);
+        $cloth = $this->mapper->cloth($record, $settings->assumptions);
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $changed = $this->form->read($entry, $cloth, $settings);
+            Revision::check($entry, $record->revision, $this->form->values($cloth, $settings));
+            if ($entry->isSound()) {
+                $before = $this->takeBack->state([$record]);
+                $this->mapper->store($changed, $record, $settings->assumptions);
+                $this->entities->flush();
+                $here = $this->generateUrl('cloth', ['id' => $record->id]);
+                $this->toast->say('{cloth} is saved.', ['cloth' => $record->name], $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $here]));
+
+                return Back::to($request, $here);
+            }
+        }
+
+        return $this->form($record, $this->form->values($cloth, $settings), $entry, Back::path($request));
+    }
+
+    #[Route('/{id}/remove', name: 'cloth_remove', methods: ['POST'])]
+    public function remove(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    {
+        $record = $this->own($account, $id);
+        $record->removedAt = $clock->now();
+        $this->entities->flush();
+        $this->toast->say('{cloth} is taken out of the stash.', ['cloth' => $record->name], $this->generateUrl('cloth_restore', ['id' => $id]));
+
+        return $this->redirectToRoute('cloths');
+    }
+
+    #[Route('/{id}/restore', name: 'cloth_restore', methods: ['POST'])]
+    public function restore(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->cloths->oneOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = null;
+        $this->entities->flush();
+        $this->toast->say('{cloth} is back in the stash.', ['cloth' => $record->name]);
+
+        return $this->redirectToRoute('cloth', ['id' => $id]);
+    }
+
+    /** Also shown again by the cut's forms, with what was typed into them. */
+    public function page(ClothRecord $record, Account $account, Entry $entry, string $today, ?string $cutInHand = null, string $back = ''): Response
+    {
+        $settings = $this->settings->of($account);
+        $cloth = $this->mapper->cloth($record, $settings->assumptions);
+        $longest = Stash::longest($cloth, $settings->assumptions);
+
+        return $this->render('cloth/show.html.twig', [
+            'cloth' => $cloth,
+            'cuts' => $this->cuts($cloth, $this->plan->promises($account), Scale::full($longest), $account),
+            'revisions' => array_column($record->cuts->map(static fn (CutRecord $cut): array => ['id' => $cut->id, 'revision' => $cut->revision])->toArray(), 'revision', 'id'),
+            'typed' => $entry->typed,
+            'faults' => $entry->faults(),
+            'inHand' => $cutInHand,
+            'back' => $back,
+            'today' => $today,
+            'photo' => null === $cloth->photo ? null : $this->shelf->these($account, [$cloth->photo])[0] ?? null,
+            'care' => false === $cloth->care?->mayBeWashed() ? [] : (new Care())->of($cloth->fibres),
+        ], new Response(status: $entry->status()));
+    }
+
+    /**
+     * @param array<string, list<Promise>> $promises
+     *
+     * @return list<array{cut: Cut, toCut: ToCut, strip: Strip, promises: list<Promise>, free: ?Length}>
+     */
+    private function cuts(Cloth $cloth, array $promises, Scale $scale, Account $account): array
+    {
+        $settings = $this->settings->of($account);
+        $rows = [];
+        foreach ($cloth->cuts as $cut) {
+            $onCut = $promises[$cut->id] ?? [];
+            $toCut = ToCut::of($cloth, $cut, $settings->assumptions);
+            $rows[] = [
+                'cut' => $cut,
+                'toCut' => $toCut,
+                'strip' => $this->strips->cut($cloth, $cut, $onCut, $scale, $settings->assumptions, $settings->system),
+                'promises' => $onCut,
+                'free' => Promise::free($toCut->length, $onCut),
+            ];
+        }
+
+        return $rows;
+    }
+
+    /** @param array<string, string> $values */
+    private function form(?ClothRecord $record, array $values, Entry $entry, string $back = ''): Response
+    {
+        return $this->render('cloth/form.html.twig', [
+            'record' => $record,
+            'back' => $back,
+            'values' => $entry->typed + $values,
+            'colours' => array_keys(Words::COLOURS),
+            'rows' => [] === $entry->rows('cuts') ? ['0'] : $entry->rows('cuts'),
+            'faults' => $entry->faults(),
+        ], new Response(status: $entry->status()));
+    }
+
+    private function own(Account $account, string $id): ClothRecord
+    {
+        return $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
+    }
+}

@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Cloth;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\CutState;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\Back;
+use Octavum\Page\Toast;
+use Octavum\Store\ClothMapper;
+use Octavum\Store\ClothRepository;
+use Octavum\Store\CutRecord;
+use Octavum\Store\TakeBack;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** What happens to a cut: each is an entry in its ledger, and the last one can be undone. */
+final class CutController extends AbstractController
+{
+    private const NEEDS_LENGTH = [LedgerKind::Measured, LedgerKind::Cut];
+
+    public function __construct(
+        private readonly ClothRepository $cloths,
+        private readonly ClothMapper $mapper,
+        private readonly ClothForm $form,
+        private readonly ClothController $page,
+        private readonly AccountSettings $settings,
+        private readonly EntityManagerInterface $entities,
+        private readonly ClockInterface $clock,
+        private readonly Toast $toast,
+        private readonly TakeBack $takeBack,
+    ) {
+    }
+
+    #[Route('/cloth/{id}/cuts', name: 'cut_new', methods: ['POST'])]
+    public function new(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
+        $entry = new Entry($request->request->all());
+        $cut = $this->form->cut($entry, '', $this->settings->of($account));
+        if (!$entry->isSound()) {
+            return $this->page->page($cloth, $account, $entry, $this->today(), 'new');
+        }
+        $this->mapper->storeCut($cut, $record = new CutRecord($cloth));
+        $this->entities->persist($record);
+        $this->entities->flush();
+        $this->toast->say('One more cut of {cloth}. Cuts are kept apart: they are never added up.', ['cloth' => $cloth->name], $this->generateUrl('cut_remove', ['id' => $record->id]));
+
+        return $this->redirectToRoute('cloth', ['id' => $id]);
+    }
+
+    #[Route('/cut/{id}', name: 'cut', methods: ['GET'])]
+    public function show(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $back = Back::path($request);
+
+        return $this->redirectToRoute('cloth', ['id' => $this->own($account, $id)->cloth->id, 'cut' => $id, '_fragment' => 'cut-'.$id] + ('' === $back ? [] : ['back' => $back]));
+    }
+
+    #[Route('/cut/{id}/ledger', name: 'cut_ledger', methods: ['POST'])]
+    public function write(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $entry = new Entry($request->request->all());
+        $kind = $entry->choice('kind', LedgerKind::class) ?? LedgerKind::Measured;
+        $length = $entry->length('length', $this->settings->of($account)->system->lengthUnit());
+        if (null === $length && \in_array($kind, self::NEEDS_LENGTH, true) && $entry->isSound()) {
+            $entry->fault('length', new Sentence('The length is missing: type what the tape says, such as 1.4 m or 1 5/8 yd.'));
+        }
+        $on = $entry->date('on') ?? $this->clock->now()->setTime(0, 0);
+        Revision::check($entry, $record->revision);
+        if (!$entry->isSound()) {
+            return $this->page->page($record->cloth, $account, $entry, $this->today(), $id);
+        }
+        $this->change($record, $this->mapper->cut($record)->with(new LedgerEntry($on, $kind, $length, $entry->text('note', 500))), 'Written into the ledger of {cloth}: {kind}.', ['kind' => $kind->value]);
+
+        return $this->back($request, $record);
+    }
+
+    /** What is missing from it: rectangles that were taken out, or are spoilt. */
+    #[Route('/cut/{id}/bites', name: 'cut_bites', methods: ['POST'])]
+    public function bites(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $entry = new Entry($request->request->all());
+        $bites = $this->form->bites($entry, $this->settings->of($account)->system);
+        Revision::check($entry, $record->revision);
+        if (!$entry->isSound()) {
+            return $this->page->page($record->cloth, $account, $entry, $this->today(), $id);
+        }
+        $cut = $this->mapper->cut($record);
+        $this->change($record, new Cut($cut->id, $cut->ledger, $cut->label, $cut->state, $cut->expected, $bites), [] === $bites ? 'The cut of {cloth} is whole.' : 'What is missing from {cloth} is noted: nothing is laid there.');
+
+        return $this->back($request, $record);
+    }
+
+    #[Route('/cut/{id}/arrived', name: 'cut_arrived', methods: ['POST'])]
+    public function arrived(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $record->state = CutState::Arrived;
+        $this->entities->flush();
+        $this->toast->say('{cloth} has arrived: measure its length and width before you count on it.', ['cloth' => $record->cloth->name]);
+
+        return $this->redirectToRoute('cloth', ['id' => $record->cloth->id]);
+    }
+
+    #[Route('/cut/{id}/undo', name: 'cut_undo', methods: ['POST'])]
+    public function undo(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $cut = $this->mapper->cut($record);
+        if (\count($cut->ledger) < 2) {
+            $this->toast->say('There is nothing left to undo on this cut.');
+        } else {
+            $this->store($record, new Cut($cut->id, \array_slice($cut->ledger, 0, -1), $cut->label, $cut->state, $cut->expected, $cut->bites));
+            $this->toast->say('The last entry for {cloth} is undone.', ['cloth' => $record->cloth->name]);
+        }
+
+        return $this->back($request, $record);
+    }
+
+    #[Route('/cut/{id}/remove', name: 'cut_remove', methods: ['POST'])]
+    public function remove(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $record->removedAt = $this->clock->now();
+        $this->entities->flush();
+        $this->toast->say('The cut of {cloth} is taken out.', ['cloth' => $record->cloth->name], $this->generateUrl('cut_restore', ['id' => $id]));
+
+        return $this->redirectToRoute('cloth', ['id' => $record->cloth->id]);
+    }
+
+    #[Route('/cut/{id}/restore', name: 'cut_restore', methods: ['POST'])]
+    public function restore(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $record->removedAt = null;
+        $this->entities->flush();
+        $this->toast->say('The cut of {cloth} is back.', ['cloth' => $record->cloth->name]);
+
+        return $this->redirectToRoute('cloth', ['id' => $record->cloth->id]);
+    }
+
+    /** @param array<string, string> $with */
+    private function change(CutRecord $record, Cut $cut, string $message, array $with = []): void
+    {
+        $before = $this->takeBack->state([$record]);
+        $this->store($record, $cut);
+        $this->toast->say($message, ['cloth' => $record->cloth->name] + $with, $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $this->generateUrl('cloth', ['id' => $record->cloth->id])]));
+    }
+
+    private function store(CutRecord $record, Cut $cut): void
+    {
+        $this->mapper->storeCut($cut, $record);
+        $this->entities->flush();
+    }
+
+    private function back(Request $request, CutRecord $record): Response
+    {
+        return Back::to($request, $this->generateUrl('cloth', ['id' => $record->cloth->id]));
+    }
+
+    private function own(Account $account, string $id): CutRecord
+    {
+        return $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
+    }
+
+    private function today(): string
+    {
+        return $this->clock->now()->format('Y-m-d');
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Cloth;
+
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Haul\HaulLine;
+use Octavum\Core\Haul\HaulReader;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Input\Entry;
+use Octavum\Page\Toast;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** A haul: one line of text a cloth, shown as it is understood while it is typed. */
+#[Route('/cloth/haul', priority: 1)]
+final class HaulController extends AbstractController
+{
+    private const MOST_LINES = 300;
+
+    public function __construct(private readonly AccountSettings $settings, private readonly HaulStore $store, private readonly Toast $toast)
+    {
+    }
+
+    #[Route('', name: 'haul', methods: ['GET', 'POST'])]
+    public function haul(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        $lines = $this->lines($entry, $account);
+        if ($request->isMethod('POST')) {
+            if ([] === $lines) {
+                $entry->fault('haul', new Sentence('Nothing is typed yet: one line for each cloth, such as 1.8m 142cm cotton drill bottle green.'));
+            }
+            if ($entry->isSound()) {
+                $this->store->put($lines, $account);
+                $this->toast->say('{count, plural, one {One cloth is} other {# cloths are}} in the stash.', ['count' => (string) \count($lines)], $this->generateUrl('haul_undo'));
+
+                return $this->redirectToRoute('cloths', ['sort' => 'newest']);
+            }
+        }
+
+        return $this->render('cloth/haul.html.twig', ['values' => $entry->typed, 'lines' => $lines, 'faults' => $entry->faults()], new Response(status: $entry->status()));
+    }
+
+    /** What the lines are understood as; nothing is saved. */
+    #[Route('/read', name: 'haul_read', methods: ['POST'])]
+    public function read(Request $request, #[CurrentUser] Account $account): Response
+    {
+        return $this->render('cloth/_haul.html.twig', ['lines' => $this->lines(new Entry($request->request->all()), $account)]);
+    }
+
+    /** Takes out again what the last haul brought. */
+    #[Route('/undo', name: 'haul_undo', methods: ['POST'])]
+    public function undo(#[CurrentUser] Account $account): Response
+    {
+        $this->store->takeOut($account);
+        $this->toast->say('The haul is taken out of the stash again.');
+
+        return $this->redirectToRoute('cloths');
+    }
+
+    /** @return list<HaulLine> */
+    private function lines(Entry $entry, Account $account): array
+    {
+        $reader = new HaulReader();
+        $system = $this->settings->of($account)->system;
+        $typed = array_values(array_filter(array_map(trim(...), explode("\n", $entry->raw('haul'))), static fn (string $line): bool => '' !== $line));
+        if (\count($typed) > self::MOST_LINES) {
+            $entry->fault('haul', new Sentence('{count} lines are more than the {most} that are read at once: save these first, and go on.', ['count' => \count($typed), 'most' => self::MOST_LINES]));
+        }
+        foreach ($typed as $i => $line) {
+            if (mb_strlen($line) > 400) {
+                $entry->fault('haul', new Sentence('Line {number} has {count} characters, and 400 can be read: one line for each cloth.', ['number' => $i + 1, 'count' => mb_strlen($line)]));
+            }
+        }
+
+        return array_map(static fn (string $line): HaulLine => $reader->read(mb_substr($line, 0, 400), $system), \array_slice($typed, 0, self::MOST_LINES));
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Find;
+
+use Doctrine\DBAL\Connection;
+use Octavum\Account\Account;
+use Octavum\Core\Find\Forgiving;
+use Octavum\Input\Words;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Finds a cloth, pattern, project, notion or person by any words of it, to jump there; when there is none, by words that mean the same, or nearly look the same. */
+final class FindController extends AbstractController
+{
+    private const MOST = 8;
+
+    /** Of each kind: its name, what is shown beside it, and what else it is found by, of what the account has. */
+    private const SOURCES = [
+        'project' => 'SELECT r.id, r.name, s.name AS more, r.notes AS rest FROM project r JOIN season s ON s.id = r.season_id WHERE s.account_id = :account AND r.removed_at IS NULL',
+        'cloth' => "SELECT r.id, r.name, r.place AS more, COALESCE(r.type, '') || ' ' || r.fibres || ' ' || r.kept_with || ' ' || r.notes AS rest FROM cloth r WHERE r.account_id = :account AND r.removed_at IS NULL",
+        'pattern' => "SELECT r.id, r.title AS name, r.number AS more, r.maker || ' ' || r.other_numbers || ' ' || r.garment || ' ' || r.place AS rest FROM pattern r WHERE r.account_id = :account AND r.removed_at IS NULL",
+        'notion' => "SELECT r.id, r.kind || ' ' || r.name AS name, r.place AS more, r.notes AS rest FROM notion r WHERE r.account_id = :account AND r.removed_at IS NULL",
+        'person' => "SELECT r.id, r.name, '' AS more, r.notes AS rest FROM person r WHERE r.account_id = :account AND r.removed_at IS NULL",
+    ];
+
+    public function __construct(private readonly Connection $connection)
+    {
+    }
+
+    #[Route('/find', name: 'find', methods: ['GET'])]
+    public function find(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $text = mb_substr(trim($request->query->getString('q')), 0, 80);
+        $words = \array_slice(Words::of($text), 0, 6);
+        $where = implode(' AND ', array_map(static fn (int $i): string => "name || ' ' || more || ' ' || rest LIKE :word".$i." ESCAPE '!'", array_keys($words)));
+        $with = [];
+        foreach ($words as $i => $word) {
+            $with['word'.$i] = '%'.strtr($word, ['!' => '!!', '%' => '!%', '_' => '!_']).'%';
+        }
+        $found = [];
+        foreach ([] === $words ? [] : array_keys(self::SOURCES) as $kind) {
+            $found = [...$found, ...$this->rows($kind, ' WHERE '.$where.' LIMIT '.self::MOST, $with, $account)];
+        }
+        $found = [] === $found && [] !== $words ? $this->forgiving($text, $account) : $found;
+
+        return $this->render($request->isXmlHttpRequest() ? 'find/_found.html.twig' : 'find/show.html.twig', ['found' => $found, 'text' => $text]);
+    }
+
+    /** @return list<array{kind: string, id: string, name: string, more: string, rest: string}> */
+    private function forgiving(string $text, Account $account): array
+    {
+        $texts = $rows = [];
+        foreach (array_keys(self::SOURCES) as $kind) {
+            foreach ($this->rows($kind, '', [], $account) as $row) {
+                $rows[$kind.$row['id']] = $row;
+                $texts[$kind.$row['id']] = $row['name'].' '.$row['more'].' '.$row['rest'];
+            }
+        }
+
+        return array_map(static fn (string $key): array => $rows[$key], (new Forgiving())->find($text, $texts, self::MOST));
+    }
+
+    /**
+     * @param array<string, string> $with parameters
+     *
+     * @return list<array{kind: string, id: string, name: string, more: string, rest: string}>
+     */
+    private function rows(string $kind, string $where, array $with, Account $account): array
+    {
+        /** @var list<array{id: string, name: string, more: string, rest: string}> $rows */
+        $rows = $this->connection->fetchAllAssociative('SELECT * FROM ('.self::SOURCES[$kind].')'.$where, ['account' => $account->id] + $with);
+
+        return array_map(static fn (array $row): array => ['kind' => $kind] + $row, $rows);
+    }
+}

@@ -1,0 +1,179 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Notions;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Notion\Allotment;
+use Octavum\Core\Notion\Notion;
+use Octavum\Core\Notion\NotionKind;
+use Octavum\Core\Notion\NotionReader;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\Toast;
+use Octavum\Store\LastBrought;
+use Octavum\Store\NotionRecord;
+use Octavum\Store\Plan;
+use Octavum\Store\TakeBack;
+use Octavum\Store\Tins;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\RedirectResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The tins: buttons, zips, elastic and all that, entered line by line. */
+#[Route('/notions')]
+final class NotionController extends AbstractController
+{
+    private const MOST = 200;
+
+    public function __construct(
+        private readonly Tins $tins,
+        private readonly AccountSettings $settings,
+        private readonly EntityManagerInterface $entities,
+        private readonly ClockInterface $clock,
+        private readonly Toast $toast,
+        private readonly TakeBack $takeBack,
+    ) {
+    }
+
+    #[Route('', name: 'notions', methods: ['GET', 'POST'])]
+    public function list(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $read = $this->lines($entry);
+            if ($entry->isSound()) {
+                $this->tins->put($read, $account);
+
+                return $this->redirectToRoute('notions');
+            }
+        }
+        $order = array_flip(array_column(NotionKind::cases(), 'value'));
+        $notions = $this->tins->all($account);
+        usort($notions, static fn (Notion $a, Notion $b): int => [$order[$a->kind->value], $a->measure->micrometres ?? 0, $a->name] <=> [$order[$b->kind->value], $b->measure->micrometres ?? 0, $b->name]);
+
+        return $this->render('notions/list.html.twig', ['notions' => $notions, 'values' => $entry->typed, 'faults' => $entry->faults()], new Response(status: $entry->status()));
+    }
+
+    /** Takes out again what was last put in. */
+    #[Route('/take-out', name: 'notions_take_out', methods: ['POST'])]
+    public function takeOut(LastBrought $last, #[CurrentUser] Account $account): Response
+    {
+        $last->takeOut(NotionRecord::class, $account);
+        $this->toast->say('The tins are as they were before.');
+
+        return $this->redirectToRoute('notions');
+    }
+
+    /** A project's notions are used: what the tins have of them goes out of them. */
+    #[Route('/use/{project}', name: 'notions_use', methods: ['POST'])]
+    public function use(string $project, Plan $plan, #[CurrentUser] Account $account): Response
+    {
+        $planned = $plan->record($account, $project) ?? throw $this->createNotFoundException();
+        $touched = [$planned, ...$this->tins->records($account)];
+        $before = $this->takeBack->state($touched);
+        $lines = $plan->takeNotions($account, $project) ?? throw $this->createNotFoundException();
+        foreach ((new Allotment($this->tins->all($account)))->without($lines) as $notion) {
+            $record = $this->tins->oneOf($account, $notion->id) ?? throw $this->createNotFoundException();
+            $this->tins->store($notion, $record);
+            $record->removedAt = $notion->kind->goesByLength() && null === $notion->length ? $this->clock->now() : null;
+        }
+        $this->entities->flush();
+        $back = $this->generateUrl('shopping').'#notions';
+        $this->toast->say('Its notions are taken out of the tins.', [], $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, $touched, ['count', 'length']), 'back' => $back]));
+
+        return new RedirectResponse($back);
+    }
+
+    #[Route('/{id}', name: 'notion', methods: ['GET', 'POST'])]
+    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $system = $this->settings->of($account)->system;
+            $kind = $entry->choice('kind', NotionKind::class) ?? NotionKind::Other;
+            $notion = new Notion($id, $kind, $entry->length('measure', $system->widthUnit()), $entry->integer('count', 0, 10_000), $entry->length('length', $system->widthUnit()), $entry->text('name', 120), $entry->text('place', 120), $entry->text('notes'));
+            Revision::check($entry, $record->revision, $this->values($record));
+            if ($entry->isSound()) {
+                $this->tins->store($notion, $record);
+                $this->entities->flush();
+                $this->toast->say('The notion is saved.');
+
+                return $this->redirectToRoute('notions');
+            }
+        }
+
+        return $this->render('notions/form.html.twig', ['record' => $record, 'faults' => $entry->faults(), 'values' => $entry->typed + $this->values($record)], new Response(status: $entry->status()));
+    }
+
+    /** @return array<string, string> */
+    private function values(NotionRecord $record): array
+    {
+        $tape = $this->settings->tape();
+        $notion = $this->tins->notion($record);
+
+        return [
+            'kind' => $notion->kind->value,
+            'measure' => null === $notion->measure ? '' : $tape->typed($notion->measure, small: true),
+            'count' => (string) $notion->count,
+            'length' => null === $notion->length ? '' : $tape->typed($notion->length),
+            'name' => $notion->name,
+            'place' => $notion->place,
+            'notes' => $notion->notes,
+        ];
+    }
+
+    #[Route('/{id}/remove', name: 'notion_remove', methods: ['POST'])]
+    public function remove(string $id, #[CurrentUser] Account $account): Response
+    {
+        $this->own($account, $id)->removedAt = $this->clock->now();
+        $this->entities->flush();
+        $this->toast->say('The notion is taken out.', [], $this->generateUrl('notion_restore', ['id' => $id]));
+
+        return $this->redirectToRoute('notions');
+    }
+
+    #[Route('/{id}/restore', name: 'notion_restore', methods: ['POST'])]
+    public function restore(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->tins->oneOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = null;
+        $this->entities->flush();
+        $this->toast->say('The tins are as they were before.');
+
+        return $this->redirectToRoute('notions');
+    }
+
+    /** @return list<Notion> */
+    private function lines(Entry $entry): array
+    {
+        $lines = array_values(array_filter(array_map(trim(...), explode("\n", $entry->text('lines'))), static fn (string $line): bool => '' !== $line));
+        if ([] === $lines || \count($lines) > self::MOST) {
+            $entry->fault('lines', [] === $lines
+                ? new Sentence('Nothing is typed yet: a line such as “7 shell buttons 11 mm, tin 2”.')
+                : new Sentence('{count} lines are more than the {most} that are read in one go. Everything typed is kept.', ['count' => \count($lines), 'most' => self::MOST]));
+        }
+
+        return array_map(static function (string $line): Notion {
+            $read = (new NotionReader())->read($line, withPlace: true);
+
+            return new Notion('', $read->kind, $read->measure, $read->count ?? ($read->kind->goesByLength() ? null : 1), $read->length, mb_substr($read->name, 0, 120), mb_substr($read->place, 0, 120), mb_strlen($line) > 120 ? $line : '');
+        }, $lines);
+    }
+
+    private function own(Account $account, string $id): NotionRecord
+    {
+        $record = $this->tins->oneOf($account, $id);
+
+        return null !== $record && null === $record->removedAt ? $record : throw $this->createNotFoundException();
+    }
+}

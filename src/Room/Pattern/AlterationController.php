@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Pattern;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\KeptAlteration;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\Toast;
+use Octavum\Store\PatternMapper;
+use Octavum\Store\PatternRepository;
+use Octavum\Store\People;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Alterations of a pattern, kept for each person. */
+final class AlterationController extends AbstractController
+{
+    #[Route('/patterns/{id}/alterations', name: 'pattern_alterations', methods: ['GET', 'POST'])]
+    public function edit(string $id, Request $request, PatternRepository $patterns, PatternMapper $mapper, People $people, AccountSettings $settings, EntityManagerInterface $entities, Toast $toast, #[CurrentUser] Account $account): Response
+    {
+        $record = $patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
+        $everyone = $people->all($account);
+        $pattern = $mapper->pattern($record);
+        $entry = new Entry($request->request->all());
+        $tape = $settings->tape();
+        $rows = array_map(static fn (KeptAlteration $one): array => [
+            'person' => $one->person,
+            'name' => $one->name,
+            'length' => null === $one->length ? '' : $tape->typed($one->length, small: true),
+            'drawn' => $one->drawn ? '1' : '',
+        ], $pattern->alterations);
+        if ($request->isMethod('POST')) {
+            $kept = [];
+            foreach ($entry->rows('rows') as $i) {
+                $at = 'rows.'.$i.'.';
+                if ('' === $entry->raw($at.'name') && '' === $entry->raw($at.'length')) {
+                    continue;
+                }
+                $person = $entry->raw($at.'person');
+                if (!isset($everyone[$person])) {
+                    $entry->fault($at.'person', new Sentence('Choose who this is for: alterations belong to a person.'));
+                }
+                $kept[] = new KeptAlteration($person, $entry->name($at.'name'), $entry->change($at.'length', $settings->of($account)->system->widthUnit()), $entry->boolean($at.'drawn'));
+            }
+            Revision::check($entry, $record->revision, ['rows' => $rows]);
+            if ($entry->isSound()) {
+                $mapper->keep($kept, $record);
+                $entities->flush();
+                $toast->say('The alterations of {pattern} are kept.', ['pattern' => $pattern->title]);
+
+                return $this->redirectToRoute('pattern', ['id' => $id]);
+            }
+        }
+
+        return $this->render('pattern/alterations.html.twig', ['pattern' => $pattern, 'record' => $record, 'people' => $everyone, 'values' => $entry->typed + ['rows' => $rows], 'faults' => $entry->faults()], new Response(status: $entry->status()));
+    }
+}

@@ -1,0 +1,313 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Pattern;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Body\Person;
+use Octavum\Core\Fit\SizeAdvice;
+use Octavum\Core\Fit\SizeChooser;
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\System;
+use Octavum\Core\Measure\Unreadable;
+use Octavum\Core\Pattern\Ownership;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\PatternLine\Twins;
+use Octavum\Core\Piece\Garment;
+use Octavum\Files\FileShelf;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\Pager;
+use Octavum\Page\Toast;
+use Octavum\Store\Library;
+use Octavum\Store\PatternMapper;
+use Octavum\Store\PatternRecord;
+use Octavum\Store\PatternRepository;
+use Octavum\Store\People;
+use Octavum\Store\Plan;
+use Octavum\Store\VersionRecord;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The library: its list by garment, a pattern's page and form, and the requirement grid of each version. */
+final class PatternController extends AbstractController
+{
+    public function __construct(
+        private readonly PatternRepository $patterns,
+        private readonly PatternMapper $mapper,
+        private readonly PatternForm $form,
+        private readonly AccountSettings $settings,
+        private readonly EntityManagerInterface $entities,
+        private readonly Toast $toast,
+        private readonly People $people,
+        private readonly Plan $plan,
+        private readonly FileShelf $shelf,
+        private readonly ClockInterface $clock,
+    ) {
+    }
+
+    #[Route('/patterns', name: 'patterns', methods: ['GET'])]
+    public function list(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->query->all());
+        $without = $entry->typed['without'] ?? [];
+        $filter = new PatternFilter(Garment::tryFrom($entry->raw('garment')), $entry->raw('words'), Ownership::tryFrom($entry->raw('ownership')), \is_array($without) ? array_keys($without) : []);
+        $all = $this->patterns->titles($account);
+        $pager = Pager::of($filter->of($all), $request->query->getInt('page', 1));
+
+        return $this->render('pattern/list.html.twig', [
+            'pager' => $pager,
+            'patterns' => array_map($this->mapper->pattern(...), $this->patterns->these($account, $pager->items)),
+            'total' => \count($all),
+            'counts' => $filter->counts($all),
+            'filter' => $filter,
+            'typed' => $request->query->all(),
+        ]);
+    }
+
+    #[Route('/patterns/new', name: 'pattern_new', methods: ['GET', 'POST'])]
+    public function new(Request $request, Library $library, #[CurrentUser] Account $account): Response
+    {
+        $system = $this->settings->of($account)->system;
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $pattern = $this->form->read($entry, new Pattern('', ''), $system);
+            $version = $this->form->readVersion($entry, '', $system);
+            $this->twins($entry, $pattern, $library, $account);
+            if ($entry->isSound()) {
+                $record = new PatternRecord($account);
+                $this->mapper->store($pattern, $record);
+                $this->mapper->storeVersion($version, new VersionRecord($record));
+                $this->entities->persist($record);
+                $this->entities->flush();
+                $this->toast->say('{pattern} is in the library.', ['pattern' => $pattern->title]);
+
+                return $this->redirectToRoute('pattern', ['id' => $record->id]);
+            }
+        }
+        $values = $this->form->values(new Pattern('', ''), $system) + ['versionName' => 'A', 'notions' => '', 'units' => $system->value];
+
+        return $this->form('pattern/form.html.twig', ['record' => null, 'withVersion' => true], $values, $entry, $this->grid($entry, $system));
+    }
+
+    #[Route('/patterns/{id}', name: 'pattern', methods: ['GET'])]
+    public function show(string $id, #[CurrentUser] Account $account): Response
+    {
+        return $this->page($this->own($account, $id), $account);
+    }
+
+    /** One page for the sleeve the pattern lives in. */
+    #[Route('/patterns/{id}/card', name: 'pattern_card', methods: ['GET'])]
+    public function card(string $id, #[CurrentUser] Account $account): Response
+    {
+        return $this->render('pattern/card.html.twig', ['pattern' => $this->mapper->pattern($this->own($account, $id)), 'people' => $this->people->all($account)]);
+    }
+
+    /** @param ?Sentence $fault of a file that could not be kept */
+    public function page(PatternRecord $record, Account $account, ?Sentence $fault = null): Response
+    {
+        $pattern = $this->mapper->pattern($record);
+
+        return $this->render('pattern/show.html.twig', [
+            'pattern' => $pattern,
+            'advice' => $pattern->chart->hasRows() ? array_map(fn (Person $person): SizeAdvice => (new SizeChooser())->choose($person, $pattern, $this->clock->now()), array_values($this->people->all($account))) : [],
+            'files' => $this->shelf->these($account, $pattern->files),
+            'fault' => $fault,
+            'people' => $this->people->all($account),
+            'history' => $this->plan->ofPattern($account, $record->id),
+        ], new Response(status: null === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+    }
+
+    #[Route('/patterns/{id}/edit', name: 'pattern_edit', methods: ['GET', 'POST'])]
+    public function edit(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $system = $this->settings->of($account)->system;
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $pattern = $this->form->read($entry, $this->mapper->pattern($record), $system);
+            if ([$pattern->number, $pattern->otherNumbers, $pattern->title] !== [$record->number, $record->otherNumbers, $record->title]) {
+                $this->twins($entry, $pattern, $library, $account);
+            }
+            Revision::check($entry, $record->revision, $this->form->values($this->mapper->pattern($record), $system));
+            if ($entry->isSound()) {
+                $this->mapper->store($pattern, $record);
+                $this->entities->flush();
+                $this->toast->say('{pattern} is saved.', ['pattern' => $pattern->title]);
+
+                return $this->redirectToRoute('pattern', ['id' => $id]);
+            }
+        }
+
+        return $this->form('pattern/form.html.twig', ['record' => $record, 'withVersion' => false], $this->form->values($this->mapper->pattern($record), $system), $entry);
+    }
+
+    #[Route('/patterns/{id}/versions/new', name: 'version_new', methods: ['GET', 'POST'])]
+    public function newVersion(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+
+        return $this->version($record, null, new Version('', '', new RequirementTable([], [])), $request, $account);
+    }
+
+    #[Route('/versions/{id}', name: 'version_edit', methods: ['GET', 'POST'])]
+    public function editVersion(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
+
+        return $this->version($record->pattern, $record, $this->mapper->version($record), $request, $account);
+    }
+
+    /** Takes a pasted table apart, for the grid to show, and says how each cell is understood; nothing is saved. */
+    #[Route('/patterns/table/read', name: 'table_read', methods: ['POST'], priority: 1)]
+    public function readTable(Request $request): Response
+    {
+        $entry = new Entry($request->request->all());
+        $grid = $this->form->grid($entry);
+        $system = System::tryFrom($entry->raw('units')) ?? $this->settings->current()->system;
+        $tape = $this->settings->tape();
+        $understood = array_map(static fn (array $row): array => array_map(static function (string $cell) use ($system, $tape): string {
+            try {
+                return '' === $cell || 1 === preg_match('/^[-–—]+$/u', $cell) ? '' : '= '.$tape->write(Figure::needed(Length::parse($cell, $system->lengthUnit(), larger: true)));
+            } catch (Unreadable) {
+                return '?';
+            }
+        }, $row['cells']), $grid->rows);
+
+        return new JsonResponse(['sizes' => $grid->sizes, 'rows' => $grid->rows, 'understood' => $understood]);
+    }
+
+    /** Shows a size chart as it is understood; nothing is saved. */
+    #[Route('/patterns/chart/read', name: 'chart_read', methods: ['POST'], priority: 1)]
+    public function readChart(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        $chart = $this->form->chart($entry, $this->settings->of($account)->system);
+
+        return $this->render('pattern/_chart.html.twig', ['chart' => $chart, 'fault' => $entry->faults()['chart'] ?? null]);
+    }
+
+    #[Route('/patterns/{id}/remove', name: 'pattern_remove', methods: ['POST'])]
+    public function remove(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $record->removedAt = $this->clock->now();
+        $this->entities->flush();
+        $this->toast->say('{pattern} is taken out of the library.', ['pattern' => $record->title], $this->generateUrl('pattern_restore', ['id' => $id]));
+
+        return $this->redirectToRoute('patterns');
+    }
+
+    #[Route('/patterns/{id}/restore', name: 'pattern_restore', methods: ['POST'])]
+    public function restore(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->patterns->oneOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = null;
+        $this->entities->flush();
+        $this->toast->say('{pattern} is back in the library.', ['pattern' => $record->title]);
+
+        return $this->redirectToRoute('pattern', ['id' => $id]);
+    }
+
+    #[Route('/versions/{id}/remove', name: 'version_remove', methods: ['POST'])]
+    public function removeVersion(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = $this->clock->now();
+        $this->entities->flush();
+        $this->toast->say('Version {version} is taken out.', ['version' => $record->name], $this->generateUrl('version_restore', ['id' => $id]));
+
+        return $this->redirectToRoute('pattern', ['id' => $record->pattern->id]);
+    }
+
+    #[Route('/versions/{id}/restore', name: 'version_restore', methods: ['POST'])]
+    public function restoreVersion(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = null;
+        $this->entities->flush();
+        $this->toast->say('Version {version} is back.', ['version' => $record->name]);
+
+        return $this->redirectToRoute('pattern', ['id' => $record->pattern->id]);
+    }
+
+    private function version(PatternRecord $pattern, ?VersionRecord $record, Version $version, Request $request, Account $account): Response
+    {
+        $system = $this->settings->of($account)->system;
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $changed = $this->form->readVersion($entry, $version->id, $system);
+            Revision::check($entry, $pattern->revision, $this->form->versionValues($version, $system));
+            if ($entry->isSound()) {
+                $this->mapper->storeVersion($changed, $record ?? new VersionRecord($pattern));
+                ++$pattern->changes;
+                $this->entities->flush();
+                $this->toast->say('Version {version} of {pattern} is saved.', ['version' => $changed->name, 'pattern' => $pattern->title]);
+
+                return $this->redirectToRoute('pattern', ['id' => $pattern->id]);
+            }
+        }
+        $values = $this->form->versionValues($version, $system);
+
+        return $this->form('pattern/version.html.twig', ['pattern' => $pattern, 'record' => $record], $values, $entry, $this->grid($entry, $system, $values));
+    }
+
+    /** Says before it is saved that a pattern may be owned already; a tick keeps both. */
+    private function twins(Entry $entry, Pattern $pattern, Library $library, Account $account): void
+    {
+        foreach ($entry->boolean('both') ? [] : (new Twins())->of($pattern, $library->sketches($account)) as $sentence) {
+            $entry->fault('both', $sentence);
+        }
+    }
+
+    /**
+     * @param ?array<string, mixed> $values of the version as it stands
+     *
+     * @return array{sizes: mixed, rows: mixed}
+     */
+    private function grid(Entry $entry, System $system, ?array $values = null): array
+    {
+        if ([] !== $entry->typed) {
+            $grid = $this->form->grid($entry);
+
+            return ['sizes' => $grid->sizes, 'rows' => $grid->rows];
+        }
+        if (null !== $values && [] !== $values['rows']) {
+            return ['sizes' => $values['sizes'], 'rows' => $values['rows']];
+        }
+        $blank = PatternForm::blank($system);
+
+        return ['sizes' => $blank->sizes, 'rows' => $blank->rows];
+    }
+
+    /**
+     * @param array<string, mixed>              $with
+     * @param array<string, mixed>              $values
+     * @param ?array{sizes: mixed, rows: mixed} $grid
+     */
+    private function form(string $template, array $with, array $values, Entry $entry, ?array $grid = null): Response
+    {
+        return $this->render($template, $with + [
+            'values' => $entry->typed + $values,
+            'grid' => $grid,
+            'faults' => $entry->faults(),
+        ], new Response(status: $entry->status()));
+    }
+
+    private function own(Account $account, string $id): PatternRecord
+    {
+        return $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Pattern;
+
+use Octavum\Account\Account;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\Edition;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\PatternLine\Line;
+use Octavum\Core\PatternLine\LineReader;
+use Octavum\Core\PatternLine\PatternColumn;
+use Octavum\Core\PatternLine\Twins;
+use Octavum\Input\Entry;
+use Octavum\Input\TableEntry;
+use Octavum\Store\Library;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Patterns from a spreadsheet and to one. A row is read as a line is; one that is in the library already is left alone. */
+#[Route('/patterns/csv', priority: 1)]
+final class PatternCsvController extends AbstractController
+{
+    public function __construct(private readonly Library $library, private readonly PatternHaul $haul)
+    {
+    }
+
+    #[Route('', name: 'pattern_csv', methods: ['GET', 'POST'])]
+    public function import(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        $brought = TableEntry::of($request, $entry, PatternColumn::class);
+        $doubles = $brought->table?->doubles() ?? [];
+        $known = null === $brought->table ? [] : $this->library->sketches($account);
+        $rows = $lines = [];
+        foreach ($brought->table->rows ?? [] as $number => $cells) {
+            $line = $this->line($brought->values($cells));
+            $state = isset($doubles[$number]) ? 'double' : ([] === (new Twins())->of($line->pattern(), $known) ? 'new' : 'there');
+            $rows[$number] = ['state' => $state, 'of' => $doubles[$number] ?? '', 'cells' => [$line->title, implode(', ', array_filter([$line->maker, $line->number, ...$line->otherNumbers], static fn (string $part): bool => '' !== $part)), $line->garment->value ?? '', implode(' ', $line->sizes)], 'says' => [...$line->doubts, ...$line->missing()]];
+            if ('new' === $state) {
+                $lines[] = $line;
+            }
+        }
+        if ($entry->boolean('confirmed') && $entry->isSound()) {
+            $this->haul->put($lines, $account);
+
+            return $this->redirectToRoute('patterns');
+        }
+
+        return $this->render('part/csv.html.twig', [
+            'heading' => 'Patterns from a spreadsheet',
+            'in_room' => 'patterns',
+            'out' => 'pattern_csv_out',
+            'back' => 'patterns',
+            'put' => 'Put {count, plural, one {one pattern} other {# patterns}} into the library',
+            'columns' => PatternColumn::class,
+            'heads' => ['Pattern', 'Maker, number', 'Garment', 'Sizes'],
+            'brought' => $brought,
+            'rows' => $rows,
+            'faults' => $entry->faults(),
+        ], new Response(status: $entry->status()));
+    }
+
+    /** One row a pattern, with the headings that are read back here. */
+    #[Route('/out', name: 'pattern_csv_out', methods: ['GET'])]
+    public function export(#[CurrentUser] Account $account): Response
+    {
+        $rows = array_map(static fn (Pattern $pattern): array => [
+            $pattern->title,
+            $pattern->maker,
+            $pattern->number,
+            implode(' / ', $pattern->otherNumbers),
+            $pattern->garment->value,
+            $pattern->format->value,
+            implode(' ', array_unique(array_merge(...array_map(static fn (Edition $edition): array => $edition->sizes, $pattern->editions)))),
+            implode(', ', array_filter(array_map(static fn (Edition $edition): string => $edition->paper->value ?? '', $pattern->editions), static fn (string $paper): bool => '' !== $paper)),
+            $pattern->ownership->value,
+            implode(', ', array_unique(array_merge(...array_map(static fn (Version $version): array => $version->notions, $pattern->versions)))),
+            Entry::hours($pattern->minutes),
+            $pattern->place,
+            $pattern->notes,
+        ], $this->library->all($account));
+
+        return new Response(TableEntry::write(['Title', 'Maker', 'Number', 'Other numbers', 'Garment', 'Format', 'Sizes', 'State of the paper', 'Ownership', 'Notions', 'Hours', 'Place', 'Notes'], $rows), headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-patterns.csv"']);
+    }
+
+    /** @param array<string, string> $values of a row, by what its columns hold */
+    private function line(array $values): Line
+    {
+        $plain = static fn (string $field): string => trim(strtr($values[$field] ?? '', [',' => ' ', ';' => ' ']));
+        $notions = array_values(array_filter(array_map(trim(...), explode(',', strtr($values['notions'] ?? '', ';', ','))), static fn (string $one): bool => '' !== $one));
+        $ownership = ['yes' => '', 'y' => '', 'owned' => '', 'x' => '', 'no' => 'wished for', 'n' => 'wished for'][mb_strtolower($plain('ownership'))] ?? $plain('ownership');
+        $hours = $plain('hours');
+        $parts = [$plain('garment'), $plain('format'), '' === $plain('sizes') ? '' : 'sizes '.$plain('sizes'), $plain('paper'), $ownership, '' === $hours ? '' : $hours.(is_numeric(strtr($hours, ',', '.')) ? ' h' : ''), $plain('place')];
+        $read = (new LineReader())->read(implode(', ', ['row', ...array_filter($parts, static fn (string $part): bool => '' !== $part)]));
+        $title = $values['title'] ?? '';
+        $others = array_values(array_filter(array_map(trim(...), explode('/', strtr($values['other numbers'] ?? '', [',' => '/', ';' => '/']))), static fn (string $number): bool => '' !== $number));
+        $fromTitle = (new LineReader())->read(strtr($title, [',' => ' ']));
+        $unread = array_values(array_diff($read->unread, [$plain('place')]));
+
+        return new Line(
+            trim(implode("\n", [$values['notes'] ?? '', ...array_map(static fn (string $part): string => 'not understood: '.$part, $unread)])),
+            mb_substr('' === $title ? ('' === $plain('number') ? 'A pattern' : 'Number '.$plain('number')) : $title, 0, 120),
+            mb_substr($values['maker'] ?? '', 0, 120),
+            mb_substr($values['number'] ?? '', 0, 60),
+            $others,
+            $read->garment ?? $fromTitle->garment,
+            $read->format,
+            $read->paper,
+            $read->ownership,
+            $read->onlyFor,
+            $read->sizes,
+            array_map(static fn (string $one): string => mb_substr($one, 0, 200), $notions),
+            $read->minutes,
+            mb_substr($values['place'] ?? '', 0, 120),
+            $read->chips,
+            [...$read->doubts, ...array_map(static fn (string $part): Sentence => new Sentence('“{text}” is not understood and kept in the notes', ['text' => $part]), $unread)],
+            $unread,
+        );
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Pattern;
+
+use Octavum\Core\Find\Forgiving;
+use Octavum\Core\Pattern\Ownership;
+use Octavum\Core\Pattern\Technique;
+use Octavum\Core\Piece\Garment;
+use Octavum\Input\Words;
+
+/**
+ * Which patterns of a library are shown, by what they are and by what they do not ask for.
+ *
+ * @phpstan-type Title array{id: string, title: string, maker: string, number: string, otherNumbers: list<string>, garment: Garment, place: string, ownership: Ownership, details: array<string, mixed>}
+ */
+final readonly class PatternFilter
+{
+    /** @var list<string> techniques that are not wanted */
+    public array $without;
+
+    /** @param list<int|string> $without */
+    public function __construct(public ?Garment $garment = null, public string $words = '', public ?Ownership $ownership = null, array $without = [])
+    {
+        $this->without = array_values(array_intersect(array_column(Technique::cases(), 'value'), $without));
+    }
+
+    /**
+     * @param list<Title> $titles
+     *
+     * @return list<string> ids, by garment and title; when nothing is called so, what is called nearly so
+     */
+    public function of(array $titles): array
+    {
+        $fitting = array_values(array_filter($titles, fn (array $title): bool => $this->lets($title) && (null === $this->garment || $title['garment'] === $this->garment)));
+        $found = array_values(array_filter($fitting, fn (array $title): bool => $this->isCalled($title)));
+        if ([] === $found && '' !== $this->words) {
+            return (new Forgiving())->find($this->words, array_column(array_map(fn (array $title): array => ['id' => $title['id'], 'text' => $this->text($title)], $fitting), 'text', 'id'), 50);
+        }
+        $order = array_flip(array_column(Garment::cases(), 'value'));
+        usort($found, static fn (array $a, array $b): int => [$order[$a['garment']->value], mb_strtolower($a['title'])] <=> [$order[$b['garment']->value], mb_strtolower($b['title'])]);
+
+        return array_column($found, 'id');
+    }
+
+    /**
+     * @param list<Title> $titles
+     *
+     * @return array<string, int> how many of each garment the rest of the filter lets through
+     */
+    public function counts(array $titles): array
+    {
+        return array_count_values(array_map(static fn (array $title): string => $title['garment']->value, array_filter($titles, fn (array $title): bool => $this->lets($title) && $this->isCalled($title))));
+    }
+
+    /** @param Title $title */
+    private function lets(array $title): bool
+    {
+        $techniques = $title['details']['techniques'] ?? [];
+
+        return (null === $this->ownership || $title['ownership'] === $this->ownership) && [] === array_filter($this->without, static fn (string $one): bool => \is_array($techniques) && \in_array($one, $techniques, true));
+    }
+
+    /** @param Title $title */
+    private function isCalled(array $title): bool
+    {
+        $text = $this->text($title);
+        foreach (Words::of(mb_strtolower($this->words)) as $word) {
+            if (!str_contains($text, $word)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @param Title $title */
+    private function text(array $title): string
+    {
+        return mb_strtolower(implode(' ', [$title['title'], $title['maker'], $title['number'], ...$title['otherNumbers'], $title['garment']->value, $title['place']]));
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Pattern;
+
+use Octavum\Account\Account;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\PatternLine\Line;
+use Octavum\Core\PatternLine\LineReader;
+use Octavum\Core\PatternLine\Twins;
+use Octavum\Input\Entry;
+use Octavum\Store\Library;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Patterns line by line, shown as they are understood; one that is owned already says so before it is saved. */
+#[Route('/patterns/haul', priority: 1)]
+final class PatternHaulController extends AbstractController
+{
+    private const MOST_LINES = 300;
+    private const LONGEST_LINE = 400;
+
+    public function __construct(private readonly Library $library, private readonly PatternHaul $haul)
+    {
+    }
+
+    #[Route('', name: 'pattern_haul', methods: ['GET', 'POST'])]
+    public function haul(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        $lines = $this->lines($entry, $account);
+        if ($request->isMethod('POST')) {
+            if ([] === $lines) {
+                $entry->fault('haul', new Sentence('Nothing is typed yet: one line for each pattern, such as Q112 wrap dress, PDF, 8-20.'));
+            }
+            $twins = array_filter($lines, static fn (array $line): bool => [] !== $line['twins']);
+            if ([] !== $twins && !$entry->boolean('both')) {
+                $entry->fault('both', new Sentence('{count, plural, one {One of these may be} other {# of these may be}} in the library already: look at {count, plural, one {the line} other {the lines}} marked below.', ['count' => \count($twins)]));
+            }
+            if ($entry->isSound()) {
+                $this->haul->put(array_column($lines, 'line'), $account);
+
+                return $this->redirectToRoute('patterns');
+            }
+        }
+
+        return $this->render('pattern/haul.html.twig', ['values' => $entry->typed, 'lines' => $lines, 'faults' => $entry->faults()], new Response(status: $entry->status()));
+    }
+
+    /** What the lines are understood as; nothing is saved. */
+    #[Route('/read', name: 'pattern_haul_read', methods: ['POST'])]
+    public function read(Request $request, #[CurrentUser] Account $account): Response
+    {
+        return $this->render('pattern/_haul.html.twig', ['lines' => $this->lines(new Entry($request->request->all()), $account)]);
+    }
+
+    /** Takes out again what the last lines brought. */
+    #[Route('/undo', name: 'pattern_haul_undo', methods: ['POST'])]
+    public function undo(#[CurrentUser] Account $account): Response
+    {
+        $this->haul->takeOut($account);
+
+        return $this->redirectToRoute('patterns');
+    }
+
+    /** @return list<array{line: Line, twins: list<Sentence>}> */
+    private function lines(Entry $entry, Account $account): array
+    {
+        $typed = array_values(array_filter(array_map(trim(...), explode("\n", $entry->raw('haul'))), static fn (string $line): bool => '' !== $line));
+        if (\count($typed) > self::MOST_LINES) {
+            $entry->fault('haul', new Sentence('{count} lines are more than the {most} that are read at once: save these first, and go on.', ['count' => \count($typed), 'most' => self::MOST_LINES]));
+        }
+        $known = [] === $typed ? [] : $this->library->sketches($account);
+        $lines = [];
+        foreach (\array_slice($typed, 0, self::MOST_LINES) as $i => $text) {
+            if (mb_strlen($text) > self::LONGEST_LINE) {
+                $entry->fault('haul', new Sentence('Line {number} has {count} characters, and {most} can be read: one line for each pattern.', ['number' => $i + 1, 'count' => mb_strlen($text), 'most' => self::LONGEST_LINE]));
+            }
+            $line = (new LineReader())->read(mb_substr($text, 0, self::LONGEST_LINE));
+            $lines[] = ['line' => $line, 'twins' => (new Twins())->of($line->pattern(), $known)];
+        }
+
+        return $lines;
+    }
+}

@@ -1,0 +1,230 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\People;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Body\BodyPoint;
+use Octavum\Core\Body\Measured;
+use Octavum\Core\Body\Person;
+use Octavum\Core\Fit\SizeChooser;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Unit;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\Toast;
+use Octavum\Store\Library;
+use Octavum\Store\People;
+use Octavum\Store\PersonRecord;
+use Octavum\Store\TakeBack;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Those who are sewn for: their measurements by day, and which size of each pattern they take. */
+#[Route('/people')]
+final class PeopleController extends AbstractController
+{
+    private const TALLEST = '2.6';
+
+    public function __construct(
+        private readonly People $people,
+        private readonly EntityManagerInterface $entities,
+        private readonly AccountSettings $settings,
+        private readonly ClockInterface $clock,
+        private readonly Toast $toast,
+        private readonly TakeBack $takeBack,
+    ) {
+    }
+
+    #[Route('', name: 'people', methods: ['GET', 'POST'])]
+    public function list(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $name = $entry->name('name');
+            if ($entry->isSound()) {
+                $record = new PersonRecord($account);
+                $record->name = $name;
+                $record->child = $entry->boolean('child');
+                $this->entities->persist($record);
+                $this->entities->flush();
+
+                return $this->redirectToRoute('person', ['id' => $record->id]);
+            }
+        }
+
+        return $this->render('people/list.html.twig', [
+            'people' => $this->people->all($account),
+            'points' => [BodyPoint::Bust, BodyPoint::Waist, BodyPoint::Hip, BodyPoint::Height],
+            'today' => $this->clock->now(),
+            'values' => $entry->typed,
+            'faults' => $entry->faults(),
+        ], new Response(status: $entry->status()));
+    }
+
+    #[Route('/{id}', name: 'person', methods: ['GET', 'POST'])]
+    public function show(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $person = $this->people->person($record);
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $measured = $this->measured($entry, $account);
+            Revision::check($entry, $record->revision, $this->values($person, $request->query->getString('on')));
+            if ($entry->isSound() && null !== $measured) {
+                $kept = array_filter($person->measured, static fn (Measured $other): bool => !\in_array($other->on->format('Y-m-d'), [$measured->on->format('Y-m-d'), $entry->raw('was')], true));
+
+                return $this->change($record, new Person($id, $person->name, $person->child, $person->notes, [...array_values($kept), $measured]), 'The measurements of {person} are written down.');
+            }
+        }
+
+        return $this->page($record, $request, $library, $account, $entry, new Entry([]));
+    }
+
+    /** With what was typed into the form of a day's measurements, and into the form about the person. */
+    private function page(PersonRecord $record, Request $request, Library $library, Account $account, Entry $entry, Entry $about): Response
+    {
+        $person = $this->people->person($record);
+        $charted = $library->charted($account);
+        $advice = array_map(fn (Pattern $pattern): array => ['pattern' => $pattern, 'advice' => (new SizeChooser())->choose($person, $pattern, $this->clock->now())], $charted);
+        usort($advice, static fn (array $a, array $b): int => [null === $a['advice']->size, mb_strtolower($a['pattern']->title)] <=> [null === $b['advice']->size, mb_strtolower($b['pattern']->title)]);
+
+        return $this->render('people/show.html.twig', [
+            'person' => $person,
+            'record' => $record,
+            'points' => BodyPoint::cases(),
+            'shown' => array_values(array_filter(BodyPoint::cases(), static fn (BodyPoint $point): bool => null !== $person->at($point))),
+            'values' => $entry->typed + $this->values($person, $request->query->getString('on')),
+            'faults' => $entry->faults(),
+            'about' => $about->typed + ['name' => $person->name, 'notes' => $person->notes, 'child' => [] === $about->typed && $person->child ? '1' : ''],
+            'aboutFaults' => $about->faults(),
+            'advice' => $advice,
+            'without' => array_diff_key($library->titles($account), array_column($charted, 'title', 'id')),
+            'today' => $this->clock->now(),
+        ], new Response(status: max($entry->status(), $about->status())));
+    }
+
+    #[Route('/{id}/edit', name: 'person_edit', methods: ['POST'])]
+    public function edit(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $entry = new Entry($request->request->all());
+        $name = $entry->name('name');
+        $notes = $entry->text('notes');
+        Revision::check($entry, $record->revision, ['name' => $record->name, 'notes' => $record->notes]);
+        if (!$entry->isSound()) {
+            return $this->page($record, $request, $library, $account, new Entry([]), $entry);
+        }
+        $before = $this->takeBack->state([$record]);
+        $record->name = $name;
+        $record->child = $entry->boolean('child');
+        $record->notes = $notes;
+
+        return $this->saved($record, $before, '{person} is saved.');
+    }
+
+    #[Route('/{id}/day/remove', name: 'person_day_remove', methods: ['POST'])]
+    public function removeDay(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $person = $this->people->person($record);
+        $day = $request->request->getString('on');
+
+        return $this->change($record, new Person($id, $person->name, $person->child, $person->notes, array_values(array_filter($person->measured, static fn (Measured $measured): bool => $measured->on->format('Y-m-d') !== $day))), 'A day’s measurements of {person} are taken out.');
+    }
+
+    #[Route('/{id}/remove', name: 'person_remove', methods: ['POST'])]
+    public function remove(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+        $record->removedAt = $this->clock->now();
+        $this->entities->flush();
+        $this->toast->say('{person} is taken out; what is planned for them stays.', ['person' => $record->name], $this->generateUrl('person_restore', ['id' => $id]));
+
+        return $this->redirectToRoute('people');
+    }
+
+    #[Route('/{id}/restore', name: 'person_restore', methods: ['POST'])]
+    public function restore(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->people->oneOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = null;
+        $this->entities->flush();
+        $this->toast->say('{person} is back.', ['person' => $record->name]);
+
+        return $this->redirectToRoute('person', ['id' => $id]);
+    }
+
+    private function change(PersonRecord $record, Person $person, string $says): Response
+    {
+        $before = $this->takeBack->state([$record]);
+        $this->people->store($person, $record);
+
+        return $this->saved($record, $before, $says);
+    }
+
+    /** @param array<string, array<string, mixed>> $before as TakeBack gave it */
+    private function saved(PersonRecord $record, array $before, string $says): Response
+    {
+        $this->entities->flush();
+        $here = $this->generateUrl('person', ['id' => $record->id]);
+        $this->toast->say($says, ['person' => $record->name], $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $here]));
+
+        return $this->redirect($here);
+    }
+
+    /** What was typed for one day; null with a fault when nothing was. */
+    private function measured(Entry $entry, Account $account): ?Measured
+    {
+        $today = $this->clock->now()->setTime(0, 0);
+        $on = $entry->date('on') ?? $today;
+        if ($on > $today) {
+            $entry->fault('on', new Sentence('That day is still to come: type the day on which the tape was held.'));
+        }
+        $points = [];
+        foreach (BodyPoint::cases() as $point) {
+            $field = 'points.'.$point->value;
+            $length = $entry->length($field, $this->settings->of($account)->system->widthUnit());
+            if (null !== $length && Length::of(self::TALLEST, Unit::Metre)->isLessThan($length)) {
+                $entry->fault($field, new Sentence('“{text}” is longer than a person is tall: is the unit right?', ['text' => $entry->raw($field)]));
+            }
+            if (null !== $length) {
+                $points[$point->value] = $length;
+            }
+        }
+        if ([] === $points && $entry->isSound()) {
+            $entry->fault('points.'.BodyPoint::Bust->value, new Sentence('Nothing is measured yet: type one figure at least, such as the bust and the hip.'));
+        }
+
+        return [] === $points ? null : new Measured($on, $points);
+    }
+
+    /** @return array<string, mixed> the figures of a day that is changed, or empty fields for today */
+    private function values(Person $person, string $day): array
+    {
+        $tape = $this->settings->tape();
+        foreach ($person->measured as $measured) {
+            if ($measured->on->format('Y-m-d') === $day) {
+                return ['on' => $day, 'was' => $day, 'points' => array_map(static fn (Length $length): string => $tape->typed($length, small: true), $measured->points)];
+            }
+        }
+
+        return ['on' => $this->clock->now()->format('Y-m-d'), 'was' => '', 'points' => []];
+    }
+
+    private function own(Account $account, string $id): PersonRecord
+    {
+        $record = $this->people->oneOf($account, $id);
+
+        return null !== $record && null === $record->removedAt ? $record : throw $this->createNotFoundException();
+    }
+}

@@ -1,0 +1,252 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Season;
+
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Body\Person;
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\FibreReader;
+use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Matching;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\System;
+use Octavum\Core\Measure\Tape;
+use Octavum\Core\Need\Alteration;
+use Octavum\Core\Pattern\KeptAlteration;
+use Octavum\Core\Piece\Role;
+use Octavum\Core\Season\Certainty;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Season\Season;
+use Octavum\Core\Season\Wish;
+use Octavum\Input\Entry;
+use Octavum\Store\Library;
+use Octavum\Store\Stash;
+
+/** The project form: what its fields show, and what was typed into them. */
+final readonly class ProjectForm
+{
+    public function __construct(private Stash $stash, private Library $library, private AccountSettings $settings)
+    {
+    }
+
+    /**
+     * What can be chosen for a cut and for a version, by name.
+     *
+     * @return array{cuts: array<string, array{Cloth, Cut}>, versions: array<string, string>}
+     */
+    public function choices(Account $account): array
+    {
+        return ['cuts' => $this->stash->named($account), 'versions' => $this->library->names($account)];
+    }
+
+    /**
+     * @param array{cuts: array<string, array{Cloth, Cut}>, versions: array<string, string>} $choices
+     *
+     * @return array<string, mixed> by field, as typed
+     */
+    public function values(Project $project, array $choices, System $system): array
+    {
+        $tape = new Tape($system);
+        $typed = static fn (?Length $length): string => null === $length ? '' : $tape->typed($length);
+        $cutNames = [];
+        foreach ($choices['cuts'] as $name => [, $cut]) {
+            $cutNames[$cut->id] = $name;
+        }
+        $claims = [];
+        foreach ($project->claims as $claim) {
+            $claims[] = [
+                'role' => $claim->role->value,
+                'from' => match (true) {
+                    null !== $claim->wish => 'buy',
+                    null !== $claim->cut => 'own',
+                    default => '',
+                },
+                'cut' => null === $claim->cut ? '' : $cutNames[$claim->cut->id] ?? '',
+                'buy' => $claim->wish->name ?? '',
+                'fibres' => $claim->wish?->fibres->typed() ?? '',
+                'structure' => $claim->wish->structure->value ?? Structure::Woven->value,
+                'oneWay' => true === $claim->wish?->oneWay ? '1' : '',
+                'width' => null === $claim->wish?->width ? '' : $tape->typed($claim->wish->width, small: true),
+                'repeat' => null === $claim->wish?->repeat ? '' : $tape->typed($claim->wish->repeat, small: true),
+                'price' => Entry::price($claim->wish?->pricePerMetre),
+                'stated' => $typed($claim->stated),
+                'cutOut' => $claim->cutOut ? '1' : '',
+            ];
+        }
+
+        return [
+            'name' => $project->name,
+            'version' => null === $project->version ? '' : (string) array_search($project->version->id, $choices['versions'], true),
+            'size' => $project->size ?? '',
+            'gradedTo' => $project->gradedTo ?? '',
+            'person' => $project->person->id ?? '',
+            'season' => $project->season->id,
+            'rank' => $project->rank > 0 ? (string) $project->rank : '',
+            'certainty' => $project->certainty->value,
+            'state' => $project->state->value,
+            'deadline' => $project->deadline?->format('Y-m-d') ?? '',
+            'hours' => Entry::hours($project->minutes),
+            'alterations' => array_map(static fn (Alteration $alteration): array => ['name' => $alteration->name, 'length' => $tape->typed($alteration->length, small: true), 'roles' => self::named($alteration->roles)], $project->alterations),
+            'claims' => $claims,
+            'notes' => $project->notes,
+            'notionsTaken' => $project->notionsTaken ? '1' : '',
+            'matching' => $project->matching->value ?? '',
+            'leftOut' => $project->leftOut,
+            'declined' => array_map(static fn (Role $role): string => $role->value, $project->declined),
+        ];
+    }
+
+    /**
+     * @param array<string, Season>                                                          $seasons by id
+     * @param array<string, Person>                                                          $people  by id
+     * @param array{cuts: array<string, array{Cloth, Cut}>, versions: array<string, string>} $choices
+     */
+    public function read(Entry $entry, string $id, int $rank, Season $season, array $seasons, array $people, array $choices, Account $account): Project
+    {
+        $system = $this->settings->of($account)->system;
+        $pattern = $version = null;
+        $typed = $entry->raw('version');
+        if ('' !== $typed) {
+            $name = $this->meant($entry, 'version', $typed, array_keys($choices['versions']));
+            [$pattern, $version] = $this->library->version($account, $choices['versions'][$name] ?? '') ?? [null, null];
+            if (null === $version && !isset($entry->faults()['version'])) {
+                $entry->fault('version', new Sentence('There is no version called “{text}” in the library: choose one from the list, or add the pattern first.', ['text' => mb_substr($typed, 0, 60)]));
+            }
+        }
+        $size = $this->size($entry, 'size');
+        $gradedTo = $this->size($entry, 'gradedTo');
+        foreach (['size' => $size, 'gradedTo' => $gradedTo] as $field => $chosen) {
+            if (null !== $chosen && null !== $version && [] !== $version->table->sizes && !$version->table->hasSize($chosen)) {
+                $entry->fault($field, new Sentence('Size {size} is not in the table of version {version}: it has {sizes}.', ['size' => $chosen, 'version' => $version->name, 'sizes' => implode(', ', $version->table->sizes)]));
+            }
+        }
+
+        return new Project(
+            $id,
+            '' === $entry->raw('name') && null !== $pattern ? $pattern->title : $entry->name('name'),
+            $seasons[$entry->raw('season')] ?? $season,
+            $entry->integer('rank', 1, 1000) ?? $rank,
+            $people[$entry->raw('person')] ?? null,
+            $pattern,
+            $version,
+            $size,
+            $gradedTo === $size ? null : $gradedTo,
+            $entry->choice('certainty', Certainty::class) ?? Certainty::Likely,
+            $entry->choice('state', ProjectState::class) ?? ProjectState::Planned,
+            $entry->date('deadline'),
+            $entry->minutes('hours', Entry::MOST_MINUTES),
+            $this->alterations($entry, $system),
+            $this->claims($entry, $id, $choices['cuts'], $system),
+            $entry->text('notes'),
+            $entry->boolean('notionsTaken'),
+            $entry->choice('matching', Matching::class),
+            array_map(static fn (string $i): string => $entry->text('leftOut.'.$i, 120), $entry->rows('leftOut')),
+            array_values(array_filter(array_map(static fn (string $i): ?Role => $entry->choice('declined.'.$i, Role::class), $entry->rows('declined')))),
+        );
+    }
+
+    /**
+     * The roles of an alteration that can be chosen in a form, by name.
+     *
+     * @return list<Role>
+     */
+    public static function roles(string $name): array
+    {
+        return '' === $name ? KeptAlteration::ROLES : array_values(array_filter(array_map(Role::tryFrom(...), explode(' + ', $name))));
+    }
+
+    /** @param list<Role> $roles */
+    public static function named(array $roles): string
+    {
+        return implode(' + ', array_map(static fn (Role $role): string => $role->value, $roles));
+    }
+
+    /**
+     * The name that is typed, or the only one that holds all the words typed; several are named, so that one can be chosen.
+     *
+     * @param list<string> $names
+     */
+    private function meant(Entry $entry, string $field, string $typed, array $names): string
+    {
+        if (\in_array($typed, $names, true)) {
+            return $typed;
+        }
+        $words = array_filter(explode(' ', strtr(mb_strtolower($typed), ',', ' ')), static fn (string $word): bool => '' !== $word);
+        $found = array_values(array_filter($names, static fn (string $name): bool => [] === array_filter($words, static fn (string $word): bool => !str_contains(mb_strtolower($name), $word))));
+        if (\count($found) > 1) {
+            $entry->fault($field, new Sentence('“{text}” may be {names}{more}: type a little more.', ['text' => mb_substr($typed, 0, 40), 'names' => implode(' · ', \array_slice($found, 0, 5)), 'more' => \count($found) > 5 ? ' …' : '']));
+        }
+
+        return 1 === \count($found) ? $found[0] : '';
+    }
+
+    private function size(Entry $entry, string $field): ?string
+    {
+        $size = $entry->text($field, 20);
+
+        return '' === $size ? null : $size;
+    }
+
+    /** @return list<Alteration> */
+    private function alterations(Entry $entry, System $system): array
+    {
+        $alterations = [];
+        foreach ($entry->rows('alterations') as $i) {
+            $name = $entry->text('alterations.'.$i.'.name', 120);
+            $length = $entry->change('alterations.'.$i.'.length', $system->widthUnit());
+            if (null !== $length) {
+                $alterations[] = new Alteration('' === $name ? 'Alteration' : $name, $length, self::roles($entry->raw('alterations.'.$i.'.roles')));
+            } elseif ('' !== $name && '' === $entry->raw('alterations.'.$i.'.length')) {
+                $entry->fault('alterations.'.$i.'.length', new Sentence('How much longer does this make the lay? Type a length such as 5 cm, or empty the line.'));
+            }
+        }
+
+        return $alterations;
+    }
+
+    /**
+     * @param array<string, array{Cloth, Cut}> $cuts by name
+     *
+     * @return list<Claim>
+     */
+    private function claims(Entry $entry, string $project, array $cuts, System $system): array
+    {
+        $claims = [];
+        foreach ($entry->rows('claims') as $i) {
+            $at = 'claims.'.$i.'.';
+            $from = $entry->raw($at.'from');
+            $typed = $entry->raw($at.'cut');
+            $cloth = $cut = $wish = null;
+            if ('own' === $from && '' !== $typed) {
+                [$cloth, $cut] = $cuts[$this->meant($entry, $at.'cut', $typed, array_keys($cuts))] ?? [null, null];
+                if (null === $cut && !isset($entry->faults()[$at.'cut'])) {
+                    $entry->fault($at.'cut', new Sentence('There is no cut called “{text}” in the stash: choose one from the list, or add the cloth first.', ['text' => mb_substr($typed, 0, 60)]));
+                }
+            }
+            if ('buy' === $from) {
+                $wish = new Wish(
+                    '' === $entry->raw($at.'buy') ? 'Cloth for '.$entry->raw($at.'role') : $entry->text($at.'buy', 120),
+                    $entry->attempt($at.'fibres', static fn (): FibreMix => (new FibreReader())->read($entry->raw($at.'fibres'), Knowledge::Seller)) ?? FibreMix::unknown(),
+                    $entry->choice($at.'structure', Structure::class) ?? Structure::Woven,
+                    $entry->boolean($at.'oneWay'),
+                    $entry->length($at.'repeat', $system->widthUnit()),
+                    $entry->money($at.'price'),
+                    $entry->length($at.'width', $system->widthUnit()),
+                );
+            }
+            $stated = $entry->length($at.'stated', $system->lengthUnit());
+            $claims[] = new Claim($project.'#'.$i, $entry->choice($at.'role', Role::class) ?? Role::Main, $cloth, $cut, $wish, $stated, $entry->boolean($at.'cutOut'));
+        }
+
+        return $claims;
+    }
+}

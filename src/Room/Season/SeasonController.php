@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Season;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Season\Season;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\Toast;
+use Octavum\Store\Plan;
+use Octavum\Store\ProjectMapper;
+use Octavum\Store\ProjectRepository;
+use Octavum\Store\SeasonRecord;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The ranked plan of a season, and the season's own form. */
+final class SeasonController extends AbstractController
+{
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly ProjectMapper $mapper,
+        private readonly AccountSettings $settings,
+        private readonly EntityManagerInterface $entities,
+        private readonly Toast $toast,
+    ) {
+    }
+
+    #[Route('/', name: 'home', methods: ['GET'])]
+    public function home(): Response
+    {
+        return $this->redirectToRoute('season');
+    }
+
+    #[Route('/season/{id}', name: 'season', requirements: ['id' => '[0-9A-Z]{26}'], defaults: ['id' => null], methods: ['GET'])]
+    public function show(?string $id, #[CurrentUser] Account $account, SeasonDrawing $drawing): Response
+    {
+        $seasons = $this->plan->seasons($account);
+        $current = $this->plan->current($account, $seasons, $id);
+        if (null !== $id && $id !== $current?->id) {
+            throw $this->createNotFoundException();
+        }
+        if (null === $current) {
+            return $this->render('season/none.html.twig');
+        }
+        $this->plan->look($account, $current);
+        $projects = $this->plan->projects($account);
+        $checked = $this->plan->check($account, $this->mapper->season($current), $projects);
+
+        return $this->render('season/show.html.twig', $drawing->of($checked, $this->settings->of($account)) + [
+            'seasons' => $seasons,
+            'done' => array_values(array_filter($projects, static fn ($project): bool => $project->season->id === $current->id && !$project->state->isOpen())),
+        ]);
+    }
+
+    /** The arithmetic of every project, which the page fetches once it stands. */
+    #[Route('/season/{id}/workings', name: 'season_workings', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
+    public function workings(string $id, #[CurrentUser] Account $account): Response
+    {
+        return $this->render('season/_workings.html.twig', ['checked' => $this->plan->check($account, $this->mapper->season($this->own($account, $id)))]);
+    }
+
+    /** A new order of rank: the ids of the open projects, the first first. */
+    #[Route('/season/{id}/rank', name: 'season_rank', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['POST'])]
+    public function rank(string $id, Request $request, ProjectRepository $repository, #[CurrentUser] Account $account): Response
+    {
+        $season = $this->own($account, $id);
+        $before = $repository->ranked($season);
+        if ($request->request->getString('was') !== implode(',', array_keys($before))) {
+            $this->toast->say('The rank was changed somewhere else since you opened it: this is how it stands now. Move the project once more if it should.');
+
+            return $this->redirectToRoute('season', ['id' => $id], Response::HTTP_SEE_OTHER);
+        }
+        $order = array_values(array_intersect(explode(',', $request->request->getString('order')), array_keys($before)));
+        $rank = 0;
+        foreach ([...$order, ...array_diff(array_keys($before), $order)] as $project) {
+            $before[$project]->rank = ++$rank;
+        }
+        $this->entities->flush();
+        if ($request->request->has('undone')) {
+            $this->toast->say('The rank is as it was.');
+        }
+
+        return $this->redirectToRoute('season', ['id' => $id], Response::HTTP_SEE_OTHER);
+    }
+
+    #[Route('/season/new', name: 'season_new', methods: ['GET', 'POST'])]
+    public function new(Request $request, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    {
+        $monday = $clock->now()->modify('monday next week')->setTime(0, 0);
+
+        return $this->form(null, new Season('', '', $monday, 13, 240), $request, $account);
+    }
+
+    #[Route('/season/{id}/edit', name: 'season_edit', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET', 'POST'])]
+    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->own($account, $id);
+
+        return $this->form($record, $this->mapper->season($record), $request, $account);
+    }
+
+    private function form(?SeasonRecord $record, Season $season, Request $request, Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        $values = [
+            'name' => $season->name,
+            'starts' => $season->starts->format('Y-m-d'),
+            'weeks' => (string) $season->weeks,
+            'hours' => Entry::hours($season->minutesPerWeek),
+            'notes' => $season->notes,
+        ];
+        if ($request->isMethod('POST')) {
+            $name = $entry->name('name');
+            $starts = $entry->date('starts');
+            $weeks = $entry->integer('weeks', 1, 60);
+            $minutes = $entry->minutes('hours', 168 * 60);
+            foreach (['starts' => $starts, 'weeks' => $weeks, 'hours' => $minutes] as $field => $value) {
+                if (null === $value) {
+                    $entry->fault($field, new Sentence('This is missing: the chalk line is drawn from it.'));
+                }
+            }
+            if (null !== $record) {
+                Revision::check($entry, $record->revision, $values);
+            }
+            if ($entry->isSound() && null !== $starts && null !== $weeks && null !== $minutes) {
+                $record ??= new SeasonRecord($account, $starts);
+                $record->name = $name;
+                $record->starts = $starts;
+                $record->weeks = $weeks;
+                $record->minutesPerWeek = $minutes;
+                $record->notes = $entry->text('notes');
+                $this->entities->persist($record);
+                $account->season = $record->id;
+                $this->entities->flush();
+                $this->toast->say('{season} is saved.', ['season' => $name]);
+
+                return $this->redirectToRoute('season', ['id' => $record->id]);
+            }
+        }
+
+        return $this->render('season/form.html.twig', ['record' => $record, 'values' => $entry->typed + $values, 'faults' => $entry->faults()], new Response(status: $entry->status()));
+    }
+
+    private function own(Account $account, string $id): SeasonRecord
+    {
+        return $this->entities->getRepository(SeasonRecord::class)->findOneBy(['id' => $id, 'account' => $account]) ?? throw $this->createNotFoundException();
+    }
+}

@@ -1,0 +1,227 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Settings;
+
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountRepository;
+use Octavum\Account\Brake;
+use Octavum\Account\Visits;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Matching;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\System;
+use Octavum\Core\Shopping\Counter;
+use Octavum\Core\Workroom\DateStyle;
+use Octavum\Core\Workroom\Dialect;
+use Octavum\Core\Workroom\Settings;
+use Octavum\Document\WorkroomWriter;
+use Octavum\Files\FileShelf;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\Back;
+use Octavum\Page\Toast;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\PasswordHasher\Hasher\UserPasswordHasherInterface;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Security\Http\Authentication\AuthenticationUtils;
+
+/** Signing in and out, registering, the password, and leaving with all one's data. */
+final class AccountController extends AbstractController
+{
+    private const SHORTEST_PASSWORD = 10;
+    private const LONGEST_PASSWORD = 200;
+    private const MOST_TRIES = 10;
+
+    public function __construct(
+        private readonly AccountRepository $accounts,
+        private readonly EntityManagerInterface $entities,
+        private readonly UserPasswordHasherInterface $hasher,
+        private readonly Security $security,
+        private readonly Toast $toast,
+        private readonly Brake $brake,
+        private readonly Visits $visits,
+        #[Autowire('%env(bool:OCTAVUM_REGISTERING)%')] private readonly bool $registering,
+    ) {
+    }
+
+    #[Route('/sign-in', name: 'sign_in', methods: ['GET', 'POST'])]
+    public function signIn(Request $request, AuthenticationUtils $authentication): Response
+    {
+        if (null !== $this->getUser()) {
+            return $this->redirectToRoute('season');
+        }
+
+        return $this->render('account/sign_in.html.twig', [
+            'to' => Back::path($request, 'to'),
+            'email' => $authentication->getLastUsername(),
+            'error' => $authentication->getLastAuthenticationError(),
+            'demo' => $this->accounts->demo(),
+        ]);
+    }
+
+    #[Route('/sign-out', name: 'sign_out', methods: ['POST'])]
+    public function signOut(): never
+    {
+        throw new \LogicException('The firewall signs out.');
+    }
+
+    #[Route('/demo', name: 'demo', methods: ['POST'])]
+    public function demo(): Response
+    {
+        $this->security->login($this->accounts->demo() ?? throw $this->createNotFoundException(), 'form_login', 'main');
+
+        return $this->redirectToRoute('season');
+    }
+
+    #[Route('/register', name: 'register', methods: ['GET', 'POST'])]
+    public function register(Request $request): Response
+    {
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $account = $this->newAccount($entry);
+            if (null !== $account) {
+                $this->security->login($account, 'form_login', 'main');
+
+                return $this->redirectToRoute('season');
+            }
+        }
+
+        return $this->render('account/register.html.twig', ['values' => $entry->typed, 'faults' => $entry->faults()], new Response(status: $entry->status()));
+    }
+
+    #[Route('/settings', name: 'settings', methods: ['GET', 'POST'])]
+    public function settings(Request $request, SettingsPage $page, WorkroomWriter $writer, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $name = $entry->name('name');
+            $system = $entry->choice('units', System::class) ?? System::Metric;
+            $currency = mb_strtoupper($entry->text('currency', 3));
+            if (1 !== preg_match('/^[A-Z]{3}$/D', $currency)) {
+                $entry->fault('currency', new Sentence('A currency is three letters, such as EUR.'));
+            }
+            $settings = new Settings($system, $entry->choice('counter', Counter::class) ?? Counter::TenCentimetres, $currency, new Assumptions(
+                $entry->length('squaring', $system->widthUnit()),
+                $entry->length('selvage', $system->widthUnit()),
+                $entry->length('fitsLeast', $system->widthUnit()),
+                $entry->choice('matching', Matching::class) ?? Matching::MainSeams,
+            ), $entry->choice('dialect', Dialect::class) ?? Dialect::British, $entry->choice('dates', DateStyle::class) ?? DateStyle::DayFirst, $entry->boolean('bothUnits'));
+            Revision::check($entry, $account->revision, $page->values($account));
+            if ($entry->isSound()) {
+                $account->name = $name;
+                $account->settings = $writer->settings($settings);
+                $this->entities->flush();
+                $this->toast->say('The settings are saved.');
+
+                return $this->redirectToRoute('settings');
+            }
+        }
+
+        return $page->show($account, $entry);
+    }
+
+    #[Route('/settings/password', name: 'password', methods: ['POST'])]
+    public function password(Request $request, SettingsPage $page, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        $this->confirm($entry, $account);
+        $password = $this->newPassword($entry);
+        if (!$entry->isSound()) {
+            return $page->show($account, $entry);
+        }
+        $account->password = $this->hasher->hashPassword($account, $password);
+        $this->entities->flush();
+        $this->visits->endAll($account);
+        // this visit goes on under another name
+        $request->getSession()->migrate(true);
+        $this->toast->say('The password is changed. Other devices are signed out.');
+        $this->security->login($account, 'form_login', 'main');
+
+        return $this->redirectToRoute('settings');
+    }
+
+    #[Route('/settings/delete', name: 'account_delete', methods: ['POST'])]
+    public function delete(Request $request, SettingsPage $page, FileShelf $shelf, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        if ('delete' !== mb_strtolower($entry->raw('confirm'))) {
+            $entry->fault('confirm', new Sentence('Type the word delete to say that you mean it. Nothing has been deleted.'));
+        }
+        if (!$account->demo) {
+            $this->confirm($entry, $account);
+        }
+        if (!$entry->isSound()) {
+            return $page->show($account, $entry);
+        }
+        $this->security->logout(false);
+        $this->visits->endAll($account);
+        $this->entities->remove($account);
+        $this->entities->flush();
+        $shelf->clear($account);
+
+        return $this->redirectToRoute('sign_in');
+    }
+
+    /** Null with a fault when it cannot be. That an address has an account is said here, so that tries are counted. */
+    private function newAccount(Entry $entry): ?Account
+    {
+        if (!$this->registering) {
+            $entry->fault('email', new Sentence('Nobody can register here: ask whoever looks after this machine for an account.'));
+        } elseif (!$this->brake->try('register', self::MOST_TRIES)) {
+            $entry->fault('email', new Sentence('Too many attempts: wait a quarter of an hour, then try again.'));
+        }
+        $account = new Account(mb_strtolower($entry->text('email', 180)), $entry->name('name'));
+        if (false === filter_var($account->email, \FILTER_VALIDATE_EMAIL)) {
+            $entry->fault('email', new Sentence('This is not an e-mail address: type one such as name@example.org.'));
+        }
+        $password = $this->newPassword($entry);
+        if (!$entry->isSound()) {
+            return null;
+        }
+        $account->password = $this->hasher->hashPassword($account, $password);
+        try {
+            $this->entities->persist($account);
+            $this->entities->flush();
+        } catch (UniqueConstraintViolationException) {
+            $entry->fault('email', new Sentence('There is an account with this e-mail address: sign in instead.'));
+
+            return null;
+        }
+
+        return $account;
+    }
+
+    private function confirm(Entry $entry, Account $account): void
+    {
+        $typed = $entry->typed['currentPassword'] ?? '';
+        $tries = 'password of '.$account->id;
+        if (!$this->brake->try($tries, self::MOST_TRIES)) {
+            $entry->fault('currentPassword', new Sentence('Too many attempts: wait a quarter of an hour, then try again. Nothing has been changed.'));
+        } elseif (!\is_string($typed) || !$this->hasher->isPasswordValid($account, mb_substr($typed, 0, self::LONGEST_PASSWORD))) {
+            $entry->fault('currentPassword', new Sentence('This is not the password of this account. Nothing has been changed.'));
+        } else {
+            $this->brake->release($tries);
+        }
+    }
+
+    private function newPassword(Entry $entry): string
+    {
+        $password = $entry->typed['password'] ?? '';
+        if (!\is_string($password) || mb_strlen($password) < self::SHORTEST_PASSWORD || mb_strlen($password) > self::LONGEST_PASSWORD) {
+            $entry->fault('password', new Sentence('A password has {least} to {most} characters; a few words in a row are easy to keep in mind.', ['least' => self::SHORTEST_PASSWORD, 'most' => self::LONGEST_PASSWORD]));
+
+            return '';
+        }
+
+        return $password;
+    }
+}

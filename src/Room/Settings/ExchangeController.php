@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Settings;
+
+use Octavum\Account\Account;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Document\Refused;
+use Octavum\Document\WorkroomReader;
+use Octavum\Document\WorkroomWriter;
+use Octavum\Input\Entry;
+use Octavum\Page\Toast;
+use Octavum\Store\Replaced;
+use Octavum\Store\Workrooms;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The whole workroom as one file, out and in. */
+final class ExchangeController extends AbstractController
+{
+    public function __construct(private readonly Workrooms $workrooms, private readonly WorkroomReader $reader, private readonly Toast $toast)
+    {
+    }
+
+    #[Route('/settings/export', name: 'export', methods: ['GET'])]
+    public function export(WorkroomWriter $writer, #[CurrentUser] Account $account): Response
+    {
+        return new Response($writer->write($this->workrooms->load($account)), headers: [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => 'attachment; filename="octavum-workroom.json"',
+        ]);
+    }
+
+    #[Route('/settings/import', name: 'import', methods: ['POST'])]
+    public function import(Request $request, SettingsPage $page, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        $file = $request->files->get('document');
+        if (!$file instanceof UploadedFile) {
+            $entry->fault('document', new Sentence('Choose a file first: one that was exported from here ends in .json.'));
+        } elseif (!$file->isValid() || $file->getSize() > WorkroomReader::MOST_BYTES) {
+            $entry->fault('document', new Sentence('This file is larger than 20 MB, or did not arrive whole. Nothing has been changed.'));
+        }
+        if (!$entry->isSound() || !$file instanceof UploadedFile) {
+            return $page->show($account, $entry);
+        }
+        try {
+            $workroom = $this->reader->read($file->getContent(), bounded: true);
+            $kept = $this->workrooms->replace($account, $workroom, $entry->boolean('replace'));
+        } catch (Refused $refused) {
+            return $page->show($account, $entry, $refused->faults);
+        }
+        $this->toast->say('The workroom “{name}” is imported.', ['name' => $workroom->name], null === $kept ? null : $this->generateUrl('import_undo', ['key' => $kept]));
+
+        return $this->redirectToRoute('season');
+    }
+
+    /** Puts back what an import has replaced; what is there now is kept in turn, with all that was written since. */
+    #[Route('/settings/import/undo/{key}', name: 'import_undo', methods: ['POST'])]
+    public function undo(string $key, Replaced $replaced, #[CurrentUser] Account $account): Response
+    {
+        $workroom = $replaced->workroom($account, $key) ?? throw $this->createNotFoundException();
+        $kept = $this->workrooms->replace($account, $this->reader->read($workroom));
+        // only now that it stands in its place again
+        $replaced->forget($account, $key);
+        $this->toast->say('The workroom is as it was before the import.', [], null === $kept ? null : $this->generateUrl('import_undo', ['key' => $kept]));
+
+        return $this->redirectToRoute('season');
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Settings;
+
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Measure\Tape;
+use Octavum\Document\Fault;
+use Octavum\Input\Entry;
+use Octavum\Store\People;
+use Octavum\Store\Replaced;
+use Symfony\Component\HttpFoundation\Response;
+use Twig\Environment;
+
+/** The settings page, which several forms come back to with what was typed into them. */
+final readonly class SettingsPage
+{
+    public function __construct(private Environment $twig, private AccountSettings $settings, private People $people, private Replaced $replaced)
+    {
+    }
+
+    /** @param list<Fault> $documentFaults of a document that was refused */
+    public function show(Account $account, Entry $entry, array $documentFaults = []): Response
+    {
+        return new Response($this->twig->render('account/settings.html.twig', [
+            'account' => $account,
+            'people' => $this->people->all($account),
+            'replaced' => $this->replaced->of($account),
+            'values' => $entry->typed + $this->values($account),
+            'faults' => $entry->faults(),
+            'documentFaults' => $documentFaults,
+        ]), $entry->isSound() && [] !== $documentFaults ? Response::HTTP_UNPROCESSABLE_ENTITY : $entry->status());
+    }
+
+    /** @return array<string, string> */
+    public function values(Account $account): array
+    {
+        $settings = $this->settings->of($account);
+        $tape = new Tape($settings->system);
+
+        return [
+            'name' => $account->name,
+            'units' => $settings->system->value,
+            'counter' => $settings->counter->value,
+            'currency' => $settings->currency,
+            'squaring' => $tape->typed($settings->assumptions->squaring, small: true),
+            'selvage' => $tape->typed($settings->assumptions->selvage, small: true),
+            'dialect' => $settings->dialect->value,
+            'dates' => $settings->dates->value,
+            'bothUnits' => $settings->bothUnits ? '1' : '',
+            'matching' => $settings->assumptions->matching->value,
+            'fitsLeast' => $tape->typed($settings->assumptions->fitsLeast, small: true),
+        ];
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Settings;
+
+use Octavum\Page\Back;
+use Octavum\Page\Toast;
+use Octavum\Store\TakeBack;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+
+/** Undoes one change and goes back to where it was made. */
+final class UndoController extends AbstractController
+{
+    #[Route('/undo/{key}', name: 'undo', methods: ['POST'])]
+    public function undo(string $key, Request $request, TakeBack $takeBack, Toast $toast): Response
+    {
+        $toast->say($takeBack->undo($key) ? 'That is undone; what was written since stays.' : 'There is nothing left to undo.');
+
+        return Back::to($request, '/');
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Shopping;
+
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Shopping\Counter;
+use Octavum\Core\Shopping\ShoppingList;
+use Octavum\Store\Plan;
+use Octavum\Store\ProjectMapper;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** What a season still wants from a shop, as counter cards. */
+final class ShoppingController extends AbstractController
+{
+    #[Route('/shopping', name: 'shopping', methods: ['GET'])]
+    public function list(Request $request, Plan $plan, ProjectMapper $mapper, AccountSettings $settings, #[CurrentUser] Account $account): Response
+    {
+        $seasons = $plan->seasons($account);
+        $season = $plan->current($account, $seasons, $request->query->getString('season'));
+        if (null === $season) {
+            return $this->render('season/none.html.twig');
+        }
+        $chosen = $settings->of($account);
+        $counter = Counter::tryFrom($request->query->getString('counter')) ?? $chosen->counter;
+        $checked = $plan->check($account, $mapper->season($season));
+
+        return $this->render('shopping/list.html.twig', [
+            'checked' => $checked,
+            'items' => (new ShoppingList($chosen->assumptions, $counter, $chosen->system))->of($checked),
+            'counter' => $counter,
+            'seasons' => $seasons,
+        ]);
+    }
+}

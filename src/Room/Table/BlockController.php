@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Table;
+
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Block\Block;
+use Octavum\Core\Need\Way;
+use Octavum\Core\Piece\Role;
+use Octavum\Core\Season\Check\SeasonCheck;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Project;
+use Octavum\Store\Plan;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Contracts\Cache\CacheInterface;
+
+/** What a generic block says of a project's main cloth, beside the table: fetched by the page since it takes a while. */
+final class BlockController extends AbstractController
+{
+    #[Route('/project/{id}/block', name: 'project_block', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
+    public function show(string $id, Plan $plan, AccountSettings $settings, CacheInterface $cache, #[CurrentUser] Account $account): Response
+    {
+        $opinion = null;
+        $laid = false;
+        $project = $plan->project($account, $id);
+        if (null !== $project) {
+            foreach ($project->claims as $claim) {
+                $laid = $laid || null !== $claim->lay;
+                $opinion ??= Role::Main === $claim->role && !$claim->cutOut && null === $claim->lay ? $this->opinion($project, $claim, $settings->of($account)->assumptions->selvage, null === $claim->cloth || null === $claim->cut ? null : ToCut::of($claim->cloth, $claim->cut, $settings->of($account)->assumptions)->width, $cache) : null;
+            }
+        }
+
+        return $this->render('table/_block.html.twig', ['opinion' => $opinion, 'project' => $id, 'laid' => $laid]);
+    }
+
+    /** @return ?array{length: Length, width: Length, way: Way} */
+    private function opinion(Project $project, Claim $claim, Length $selvage, ?Length $usable, CacheInterface $cache): ?array
+    {
+        $version = $project->version;
+        $size = $project->largestSize();
+        if (null === $version || '' === $size) {
+            return null;
+        }
+        $full = $claim->cloth->width->full ?? (null === $claim->wish ? null : Length::ofMillimetres(10 * SeasonCheck::USUAL_WIDTH));
+        $usable ??= $full?->minus($selvage->times(2));
+        if (null === $full || null === $usable) {
+            return null;
+        }
+        $oneWay = true === ($claim->cloth?->isOneWay() ?? $claim->wish?->oneWay);
+        $key = 'opinion-'.hash('xxh128', serialize([$project->garment()->value, $version->table, $size, $full->micrometres, $usable->micrometres, $oneWay, $project->person?->child]));
+        $length = $cache->get($key, static fn (): ?int => (new Block())->need($project->garment(), $version->table, Role::Main, $size, $usable, $oneWay, true === $project->person?->child)?->micrometres);
+
+        return null === $length ? null : ['length' => Length::ofMicrometres($length), 'width' => $full, 'way' => (new Block())->isCalibrated($version->table, $size) ? Way::CalibratedBlock : Way::RoughBlock];
+    }
+}

@@ -1,0 +1,171 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Table;
+
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Laid\LaidGarment;
+use Octavum\Core\Laid\LaidSheet;
+use Octavum\Core\Laid\LaySetup;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Block\Block;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\Piece\Garment;
+use Octavum\Core\Piece\Piece;
+use Octavum\Core\Piece\Role;
+use Octavum\Core\Season\Project;
+use Octavum\Document\Faults;
+use Octavum\Document\Node;
+use Octavum\Document\PieceReader;
+use Octavum\Document\PieceWriter;
+use Octavum\Document\Refused;
+use Octavum\Store\Library;
+use Octavum\Store\Plan;
+use Octavum\Store\Stash;
+use Symfony\Contracts\Cache\CacheInterface;
+
+/**
+ * Reads what the page asks to be laid: {garments: [{project, role} or {version, size, role}], sheets: [{cut} or {width}],
+ * oneWay, gap, allowance, match, off}, lengths in millimetres.
+ */
+final readonly class SetupReader
+{
+    private const MOST_GARMENTS = 12;
+    private const MOST_SHEETS = 12;
+    private const WIDTHS = [100, 4000];
+
+    public function __construct(
+        private Stash $stash,
+        private Plan $plan,
+        private Library $library,
+        private AccountSettings $settings,
+        private PieceReader $reader,
+        private PieceWriter $writer,
+        private CacheInterface $cache,
+    ) {
+    }
+
+    /**
+     * @param mixed $asked decoded JSON
+     *
+     * @throws Refused
+     */
+    public function read(mixed $asked, Account $account): Setup
+    {
+        $faults = new Faults();
+        $node = new Node($asked, $faults);
+        $node->object(['garments', 'sheets', 'oneWay', 'gap', 'allowance', 'match', 'off']);
+        $garments = $pieces = $known = $sizes = [];
+        foreach ($node->at('garments')->items(self::MOST_GARMENTS) as $one) {
+            $one->object(['project', 'version', 'role', 'size']);
+            $role = $one->at('role')->choice(Role::class) ?? Role::Main;
+            $id = $one->at('project')->optionalText(60);
+            if (null !== $id) {
+                $project = $this->plan->project($account, $id);
+                if (null === $project) {
+                    $one->at('project')->fault('This project is no longer on the plan.');
+                    continue;
+                }
+                [$name, $pattern, $version, $size] = [$project->name, $project->pattern, $project->version, $project->largestSize()];
+            } else {
+                [$pattern, $version] = $this->library->version($account, $one->at('version')->text(60)) ?? [null, null];
+                if (null === $pattern || null === $version) {
+                    $one->at('version')->fault('This version is no longer in the library.');
+                    continue;
+                }
+                [$name, $size] = [$pattern->title, $one->at('size')->text(20)];
+            }
+            $garments[] = new LaidGarment(Role::Main === $role ? $name : $name.' ('.$role->value.')', $id, $version?->id, $role, $size, $version?->pieces->mark($size) ?? '');
+            [$pieces[], $known[]] = $this->pieces($pattern, $version, $role, $size);
+            $marked = array_map(strval(...), array_keys($version->pieces->marks ?? []));
+            $sizes[] = null !== $id ? [] : ([] === $marked ? $version->table->sizes : $marked);
+        }
+        $cuts = [];
+        $sheets = [];
+        foreach ($node->at('sheets')->items(self::MOST_SHEETS) as $one) {
+            $one->object(['cut', 'width']);
+            $id = $one->at('cut')->optionalText(60);
+            if (null === $id) {
+                $sheets[] = new LaidSheet(null, null, Length::ofMillimetres($this->number($one->at('width'), ...self::WIDTHS)), null, Length::zero());
+                continue;
+            }
+            $cuts = [] === $cuts ? $this->cuts($account) : $cuts;
+            [$cloth, $cut] = $cuts[$id] ?? [null, null];
+            $toCut = null === $cloth || null === $cut ? null : ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions, laid: true);
+            if (null === $cloth || null === $toCut?->width || null === $toCut->length || $toCut->length->micrometres < 1000) {
+                $one->at('cut')->fault(null === $cloth ? 'This cut is no longer in the stash.' : '{cloth} cannot be laid on: measure its length and width first.', ...(null === $cloth ? [] : ['cloth' => $cloth->name]));
+                continue;
+            }
+            $sheets[] = new LaidSheet($cloth, $cut, $toCut->width, $toCut->length, Length::zero());
+        }
+        $oneWay = $node->at('oneWay')->boolean();
+        foreach ($sheets as $sheet) {
+            $oneWay = $oneWay || true === $sheet->cloth?->isOneWay();
+        }
+        $allowance = $node->at('allowance')->isThere() ? Length::ofMillimetres($this->number($node->at('allowance'), 1, 100)) : null;
+        $off = array_map(static fn (Node $one): string => $one->text(80), $node->at('off')->items(500));
+        $lay = new LaySetup($sheets, $garments, $pieces, $oneWay, $node->at('gap')->isThere() ? $this->number($node->at('gap'), 0, 100) : 0, $allowance, $node->at('match')->boolean(), $off, $this->settings->of($account)->assumptions);
+        $faults->refuse();
+
+        return new Setup($lay, $node->map(), $known, $sizes);
+    }
+
+    /** @return array{list<Piece>, string} */
+    private function pieces(?Pattern $pattern, ?Version $version, Role $role, string $size): array
+    {
+        if (null === $version) {
+            return [[], 'none'];
+        }
+        $own = $version->pieces->in($size, $role);
+        if ([] !== $own) {
+            return [$own, 'pieces'];
+        }
+        $block = $this->block($pattern->garment ?? Garment::Other, $version, $role, $size);
+
+        return [$block, match (true) {
+            [] === $block => 'none',
+            (new Block())->isCalibrated($version->table, $size) => 'calibrated',
+            default => 'rough',
+        }];
+    }
+
+    /** @return list<Piece> */
+    private function block(Garment $garment, Version $version, Role $role, string $size): array
+    {
+        $key = 'block-'.hash('xxh128', serialize([$garment->value, $version->table, $role->value, $size]));
+        $stored = $this->cache->get($key, fn (): array => $this->writer->pieces((new Block())->pieces($garment, $version->table, $role, $size)));
+
+        return $this->reader->pieces(Node::typed($stored));
+    }
+
+    private function number(Node $node, float $least, float $most): float
+    {
+        $value = (float) $node->number();
+        if ($value < $least || $value > $most) {
+            $node->fault('A number from {least} to {most} is expected here, found {found}.', least: (string) $least, most: (string) $most, found: $node->found());
+
+            return $least;
+        }
+
+        return $value;
+    }
+
+    /** @return array<string, array{Cloth, Cut}> by id */
+    private function cuts(Account $account): array
+    {
+        $cuts = [];
+        foreach ($this->stash->all($account) as $cloth) {
+            foreach ($cloth->cuts as $cut) {
+                $cuts[$cut->id] = [$cloth, $cut];
+            }
+        }
+
+        return $cuts;
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Octavum\Core\Piece\Role;
+use Octavum\Database\Identified;
+use Symfony\Component\Uid\Ulid;
+
+#[ORM\Entity]
+#[ORM\Table(name: 'claim')]
+class ClaimRecord
+{
+    use Identified;
+
+    #[ORM\Column]
+    public Role $role = Role::Main;
+
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(onDelete: 'SET NULL')]
+    public ?CutRecord $cut = null;
+
+    /** @var ?array<string, mixed> what is to be bought, as in the exchange format */
+    #[ORM\Column(nullable: true)]
+    public ?array $buy = null;
+
+    /** Micrometres. */
+    #[ORM\Column(type: Types::BIGINT, nullable: true)]
+    public ?int $stated = null;
+
+    #[ORM\Column]
+    public bool $cutOut = false;
+
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(onDelete: 'SET NULL')]
+    public ?LayRecord $lay = null;
+
+    public function __construct(
+        #[ORM\ManyToOne(inversedBy: 'claims')]
+        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly ProjectRecord $project,
+    ) {
+        $this->id = (string) new Ulid();
+        $project->claims->add($this);
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\Feel;
+use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Shrinkage;
+use Octavum\Core\Cloth\Weight;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Percent;
+use Octavum\Core\Measure\Width;
+use Octavum\Document\Node;
+use Octavum\Document\WorkroomReader;
+use Octavum\Document\WorkroomWriter;
+
+/** Stored cloths and cuts to the core's and back. */
+final readonly class ClothMapper
+{
+    public function __construct(private WorkroomReader $reader, private WorkroomWriter $writer)
+    {
+    }
+
+    public function cloth(ClothRecord $record, Assumptions $assumptions): Cloth
+    {
+        return new Cloth(
+            $record->id,
+            $record->name,
+            null === $record->width ? null : Width::of(Length::ofMicrometres($record->width), null === $record->selvage ? $assumptions->selvage : Length::ofMicrometres($record->selvage)),
+            $record->structure,
+            $record->type,
+            FibreMix::of($record->fibres, $record->fibresKnown),
+            match (true) {
+                null !== $record->grams => Weight::ofGrams($record->grams),
+                null !== $record->weight => Weight::ofClass($record->weight),
+                default => null,
+            },
+            $record->print,
+            $record->direction,
+            self::length($record->repeatLength),
+            null === $record->shrinkAlong ? null : Shrinkage::tested(Percent::ofHundredths($record->shrinkAlong), Percent::ofHundredths($record->shrinkAcross ?? 0)),
+            $record->colours,
+            $record->place,
+            $record->pricePerMetre,
+            $record->moreToBeHad,
+            $record->setAside,
+            $record->notes,
+            array_values($record->cuts->filter(static fn (CutRecord $cut): bool => null === $cut->removedAt)->map($this->cut(...))->toArray()),
+            [] === $record->feel ? new Feel() : $this->reader->feel(Node::stored($record->feel, 'cloth '.$record->id)),
+            $record->photo,
+            $record->set,
+            $record->care,
+            $record->family,
+            [] === $record->tests ? [] : $this->reader->tests(Node::stored($record->tests, 'cloth '.$record->id)),
+        );
+    }
+
+    public function cut(CutRecord $record): Cut
+    {
+        return new Cut($record->id, array_map(self::entry(...), $record->ledger), $record->label, $record->state, $record->expected, [] === $record->bites ? [] : $this->reader->bites(Node::stored($record->bites, 'cut '.$record->id)));
+    }
+
+    /** Everything but the cuts, which have ledgers of their own. */
+    public function store(Cloth $cloth, ClothRecord $record, Assumptions $assumptions): void
+    {
+        $selvage = $cloth->width?->selvage;
+        $record->name = $cloth->name;
+        $record->width = $cloth->width?->full->micrometres;
+        $record->selvage = null === $selvage || $selvage->equals($assumptions->selvage) ? null : $selvage->micrometres;
+        $record->structure = $cloth->statedStructure;
+        $record->type = $cloth->type;
+        $record->fibres = $cloth->fibres->shares;
+        $record->fibresKnown = $cloth->fibres->knowledge;
+        $record->grams = $cloth->weight?->grams;
+        $record->weight = null === $cloth->weight?->grams ? $cloth->weight?->class : null;
+        $record->print = $cloth->print;
+        $record->direction = $cloth->statedDirection;
+        $record->repeatLength = $cloth->repeat?->micrometres;
+        $record->shrinkAlong = $cloth->tested?->along->hundredths;
+        $record->shrinkAcross = $cloth->tested?->across->hundredths;
+        $record->colours = $cloth->colours;
+        $record->place = $cloth->place;
+        $record->pricePerMetre = $cloth->pricePerMetre;
+        $record->moreToBeHad = $cloth->moreToBeHad;
+        $record->setAside = $cloth->setAside;
+        $record->notes = $cloth->notes;
+        $record->feel = $this->writer->feel($cloth->feel);
+        $record->photo = $cloth->photo;
+        $record->set = $cloth->set;
+        $record->care = $cloth->care;
+        $record->family = $cloth->family;
+        $record->tests = $this->writer->tests($cloth->tests);
+    }
+
+    public function storeFeel(Feel $feel, ClothRecord $record): void
+    {
+        $record->feel = $this->writer->feel($feel);
+    }
+
+    public function storeCut(Cut $cut, CutRecord $record): void
+    {
+        $record->label = $cut->label;
+        $record->state = $cut->state;
+        $record->expected = $cut->expected;
+        $record->ledger = $this->writer->ledger($cut->ledger);
+        $record->bites = $this->writer->bites($cut->bites);
+    }
+
+    /** @param array{on: string, kind: string, length?: float|int, note?: string} $entry */
+    private static function entry(array $entry): LedgerEntry
+    {
+        return new LedgerEntry(new \DateTimeImmutable($entry['on']), LedgerKind::from($entry['kind']), isset($entry['length']) ? Length::ofMillimetres($entry['length']) : null, $entry['note'] ?? '');
+    }
+
+    private static function length(?int $micrometres): ?Length
+    {
+        return null === $micrometres ? null : Length::ofMicrometres($micrometres);
+    }
+}

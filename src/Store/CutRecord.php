@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store;
+
+use Doctrine\ORM\Mapping as ORM;
+use Octavum\Core\Cloth\CutState;
+use Octavum\Database\Identified;
+use Octavum\Database\Removable;
+use Octavum\Database\Revised;
+use Symfony\Component\Uid\Ulid;
+
+/** A cut as stored, its ledger with it so that both change together or not at all. */
+#[ORM\Entity]
+#[ORM\Table(name: 'cut')]
+class CutRecord
+{
+    use Identified;
+    use Removable;
+    use Revised;
+
+    #[ORM\Column(length: 60)]
+    public string $label = '';
+
+    #[ORM\Column]
+    public CutState $state = CutState::Arrived;
+
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $expected = null;
+
+    /** @var list<array{on: string, kind: string, length?: float|int, note?: string}> as in the exchange format, oldest first */
+    #[ORM\Column]
+    public array $ledger = [];
+
+    /** @var list<array{from: float|int, below: float|int, length: float|int, width: float|int}> as in the exchange format */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $bites = [];
+
+    public function __construct(
+        #[ORM\ManyToOne(inversedBy: 'cuts')]
+        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly ClothRecord $cloth,
+    ) {
+        $this->id = (string) new Ulid();
+        $cloth->cuts->add($this);
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Laid\SavedLay;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Document\Node;
+use Octavum\Document\PieceReader;
+use Octavum\Document\PieceWriter;
+
+/** Stored lays to the core's and back. */
+final readonly class LayMapper
+{
+    public function __construct(private EntityManagerInterface $entities, private ClothMapper $cloths, private PieceReader $reader, private PieceWriter $writer)
+    {
+    }
+
+    /** @param array<string, Cloth> $cloths built already, by id; what is missing is added */
+    public function lay(LayRecord $record, Assumptions $assumptions, array &$cloths): SavedLay
+    {
+        $cuts = [];
+        foreach ($record->cuts() as $id) {
+            $stored = $this->entities->find(CutRecord::class, $id)?->cloth;
+            if (null === $stored || null !== $stored->removedAt || $stored->account !== $record->account) {
+                continue;
+            }
+            $cloth = $cloths[$stored->id] ??= $this->cloths->cloth($stored, $assumptions);
+            foreach ($cloth->cuts as $cut) {
+                if ($cut->id === $id) {
+                    $cuts['#'.$id] = [$cloth, $cut];
+                }
+            }
+        }
+
+        return $this->reader->lay(Node::stored(['id' => $record->id, 'name' => $record->name] + $record->lay, 'lay '.$record->id), $cuts, trusted: true);
+    }
+
+    public function store(SavedLay $lay, LayRecord $record): void
+    {
+        $record->name = $lay->name;
+        $record->lay = array_diff_key($this->writer->lay($lay), ['id' => 0, 'name' => 0]);
+    }
+}

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Pattern\ClothAdvice;
+use Octavum\Core\Pattern\KeptAlteration;
+use Octavum\Core\Pattern\Nap;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Requirement;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Technique;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\Piece\PieceSet;
+use Octavum\Core\Piece\Role;
+use Octavum\Document\Node;
+use Octavum\Document\PieceReader;
+use Octavum\Document\PieceWriter;
+use Octavum\Document\WorkroomReader;
+use Octavum\Document\WorkroomWriter;
+
+/** Stored patterns and versions to the core's and back. */
+final readonly class PatternMapper
+{
+    /** @param array<string, PieceSetRecord> $known by version */
+    public function __construct(
+        private WorkroomReader $reader,
+        private WorkroomWriter $writer,
+        private PieceReader $pieceReader,
+        private PieceWriter $pieceWriter,
+        private EntityManagerInterface $entities,
+        private array $known = [],
+    ) {
+    }
+
+    /** With the pieces of all versions of an account, read at once. */
+    public function withPieces(Account $account): self
+    {
+        /** @var list<PieceSetRecord> $sets */
+        $sets = $this->entities->createQuery('SELECT s FROM '.PieceSetRecord::class.' s JOIN s.version v JOIN v.pattern p WHERE p.account = :account')->execute(['account' => $account]);
+        $known = [];
+        foreach ($sets as $set) {
+            $known[$set->version->id] = $set;
+        }
+
+        return new self($this->reader, $this->writer, $this->pieceReader, $this->pieceWriter, $this->entities, $known);
+    }
+
+    public function pieceSet(VersionRecord $record): PieceSetRecord
+    {
+        return $this->known[$record->id] ?? $this->entities->getRepository(PieceSetRecord::class)->findOneBy(['version' => $record]) ?? new PieceSetRecord($record);
+    }
+
+    /** @param ?PieceSetRecord $stored null for a version that has none yet */
+    public function storePieces(PieceSet $pieces, VersionRecord $record, ?PieceSetRecord $stored = null): void
+    {
+        $record->marks = $pieces->marks;
+        $record->widest = $pieces->widest;
+        if ([] === $pieces->all() && null === $stored) {
+            return;
+        }
+        $stored ??= new PieceSetRecord($record);
+        $stored->pieces = $this->pieceWriter->pieces($pieces->all());
+        $this->entities->persist($stored);
+    }
+
+    public function pattern(PatternRecord $record): Pattern
+    {
+        return new Pattern(
+            $record->id,
+            $record->title,
+            $record->maker,
+            $record->number,
+            $record->otherNumbers,
+            $record->garment,
+            $record->format,
+            $record->ownership,
+            $record->onlyFor,
+            $record->minutes,
+            $record->place,
+            $record->notes,
+            $this->reader->editions(Node::stored($record->editions, 'pattern '.$record->id)),
+            array_values($record->versions->filter(static fn (VersionRecord $version): bool => null === $version->removedAt)->map($this->version(...))->toArray()),
+            [] === $record->chart ? null : $this->reader->chart(Node::stored($record->chart, 'pattern '.$record->id)),
+            $record->files,
+            ...$this->details($record),
+        );
+    }
+
+    /** @return array{ClothAdvice, list<Technique>, list<KeptAlteration>} */
+    private function details(PatternRecord $record): array
+    {
+        $details = Node::stored($record->details, 'pattern '.$record->id);
+
+        return [$this->reader->advice($details->at('cloth')), $this->reader->techniques($details->at('techniques')), $this->reader->kept($details->at('alterations'))];
+    }
+
+    public function version(VersionRecord $record): Version
+    {
+        return new Version($record->id, $record->name, self::table($record), $record->notions, $record->minutes, $record->notes, [] === $record->marks ? null : PieceSet::later($record->marks, $record->widest, fn (): array => $this->pieceReader->pieces(Node::stored($this->pieceSet($record)->pieces, 'pieces of version '.$record->id))));
+    }
+
+    /** Everything but the versions. */
+    public function store(Pattern $pattern, PatternRecord $record): void
+    {
+        $record->title = $pattern->title;
+        $record->maker = $pattern->maker;
+        $record->number = $pattern->number;
+        $record->otherNumbers = $pattern->otherNumbers;
+        $record->garment = $pattern->garment;
+        $record->format = $pattern->format;
+        $record->ownership = $pattern->ownership;
+        $record->onlyFor = $pattern->onlyFor;
+        $record->minutes = $pattern->minutes;
+        $record->place = $pattern->place;
+        $record->notes = $pattern->notes;
+        $record->editions = $this->writer->editions($pattern->editions);
+        $record->chart = $this->writer->chart($pattern->chart);
+        $record->files = $pattern->files;
+        $record->details = $this->writer->details($pattern);
+    }
+
+    /** @param array<string, string> $people id in the document → id stored */
+    public function renamePeople(PatternRecord $record, array $people): void
+    {
+        $kept = $this->reader->kept(Node::stored($record->details, 'pattern '.$record->id)->at('alterations'));
+        if ([] !== $kept) {
+            $this->keep(array_map(static fn (KeptAlteration $one): KeptAlteration => new KeptAlteration($people[$one->person] ?? $one->person, $one->name, $one->length, $one->drawn, $one->roles), $kept), $record);
+        }
+    }
+
+    /** @param list<KeptAlteration> $alterations in the place of those there are */
+    public function keep(array $alterations, PatternRecord $record): void
+    {
+        $record->details = WorkroomWriter::known(['alterations' => WorkroomWriter::kept($alterations)] + $record->details);
+    }
+
+    public function storeVersion(Version $version, VersionRecord $record): void
+    {
+        $record->name = $version->name;
+        $record->sizes = $version->table->sizes;
+        $record->requirements = $this->writer->requirements($version->table);
+        $record->printed = $version->table->printed;
+        $record->notions = $version->notions;
+        $record->minutes = $version->minutes;
+        $record->notes = $version->notes;
+    }
+
+    private static function table(VersionRecord $record): RequirementTable
+    {
+        return new RequirementTable($record->sizes, array_map(static function (array $row) use ($record): Requirement {
+            $cells = [];
+            foreach ($record->sizes as $i => $size) {
+                if (isset($row['lengths'][$i])) {
+                    $cells[$size] = Length::ofMillimetres($row['lengths'][$i]);
+                }
+            }
+
+            return new Requirement(Role::from($row['role']), Length::ofMillimetres($row['width']), Nap::from($row['nap']), $cells);
+        }, $record->requirements), $record->printed);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Core\Body\Person;
+use Octavum\Document\Node;
+use Octavum\Document\WorkroomReader;
+use Octavum\Document\WorkroomWriter;
+
+/** Those an account sews for, as stored and as the core knows them. */
+final readonly class People
+{
+    public function __construct(private EntityManagerInterface $entities, private WorkroomReader $reader)
+    {
+    }
+
+    /** @return array<string, Person> by id, in the order of their names */
+    public function all(Account $account): array
+    {
+        $people = [];
+        foreach ($this->entities->getRepository(PersonRecord::class)->findBy(['account' => $account, 'removedAt' => null], ['name' => 'ASC', 'id' => 'ASC']) as $record) {
+            $people[$record->id] = $this->person($record);
+        }
+
+        return $people;
+    }
+
+    /** One of the account's own; removed ones too, so that a removal can be undone. */
+    public function oneOf(Account $account, string $id): ?PersonRecord
+    {
+        return $this->entities->getRepository(PersonRecord::class)->findOneBy(['id' => $id, 'account' => $account]);
+    }
+
+    public function person(PersonRecord $record): Person
+    {
+        return new Person($record->id, $record->name, $record->child, $record->notes, $this->reader->measured(Node::stored($record->measured, 'person '.$record->id)));
+    }
+
+    public function store(Person $person, PersonRecord $record): void
+    {
+        $record->name = $person->name;
+        $record->child = $person->child;
+        $record->notes = $person->notes;
+        $record->measured = WorkroomWriter::measured($person->measured);
+    }
+}

@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store;
+
+use Doctrine\Bundle\DoctrineBundle\Attribute\AsDoctrineListener;
+use Doctrine\DBAL\Exception\DriverException;
+use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\Events;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Laid\LaidGarment;
+use Octavum\Core\Season\Check\SeasonCheck;
+use Octavum\Core\Season\CheckedSeason;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Season;
+
+/** An account's seasons and projects, checked; for every room that needs them. */
+#[AsDoctrineListener(Events::onFlush)]
+final class Plan
+{
+    /** @var array<string, list<Project>> by account, until something is saved */
+    private array $loaded = [];
+
+    /** @var array<string, list<SeasonRecord>> the same */
+    private array $seasons = [];
+
+    public function __construct(
+        private readonly EntityManagerInterface $entities,
+        private readonly ProjectRepository $projects,
+        private readonly ProjectMapper $mapper,
+        private readonly AccountSettings $settings,
+        private readonly Tins $notions,
+    ) {
+    }
+
+    public function onFlush(): void
+    {
+        $this->loaded = $this->seasons = [];
+    }
+
+    /** @return list<SeasonRecord> the earliest first */
+    public function seasons(Account $account): array
+    {
+        return $this->seasons[$account->id] ??= $this->entities->getRepository(SeasonRecord::class)
+            ->findBy(['account' => $account], ['starts' => 'ASC', 'id' => 'ASC']);
+    }
+
+    /**
+     * The season asked for, or last looked at, or the latest.
+     *
+     * @param list<SeasonRecord> $seasons
+     */
+    public function current(Account $account, array $seasons, ?string $id = null): ?SeasonRecord
+    {
+        foreach ([$id, $account->season] as $wanted) {
+            foreach ($seasons as $season) {
+                if ($season->id === $wanted) {
+                    return $season;
+                }
+            }
+        }
+
+        return $seasons[\count($seasons) - 1] ?? null;
+    }
+
+    /** Remembers which season was looked at last; that it cannot be, on a disk that is full, is no reason not to show it. */
+    public function look(Account $account, SeasonRecord $season): void
+    {
+        if ($account->season === $season->id) {
+            return;
+        }
+        $account->season = $season->id;
+        try {
+            $this->entities->getConnection()->executeStatement('UPDATE account SET season = ? WHERE id = ?', [$season->id, $account->id]);
+        } catch (DriverException) {
+            // the next time, then
+        }
+    }
+
+    /** @return list<Project> of all seasons */
+    public function projects(Account $account): array
+    {
+        return $this->loaded[$account->id] ??= $this->mapper->projects($this->projects->allOf($account), $this->settings->of($account)->assumptions);
+    }
+
+    /** One of them alone, without loading the rest; null when it is not on the plan. */
+    public function project(Account $account, string $id): ?Project
+    {
+        $record = $this->record($account, $id);
+
+        return null === $record ? null : $this->mapper->projects([$record], $this->settings->of($account)->assumptions)[0] ?? null;
+    }
+
+    /** @param ?list<Project> $projects when they are at hand */
+    public function check(Account $account, Season $season, ?array $projects = null): CheckedSeason
+    {
+        return (new SeasonCheck($this->settings->of($account)->assumptions, $this->notions->all($account)))->check($season, $projects ?? $this->projects($account));
+    }
+
+    /**
+     * Claims of what lies on a saved lay take it for their need; a sound one replaces a length that was stated.
+     *
+     * @param list<LaidGarment> $garments
+     */
+    public function lay(Account $account, LayRecord $lay, array $garments, bool $sound): void
+    {
+        foreach ($garments as $garment) {
+            $project = null === $garment->project ? null : $this->projects->oneOf($account, $garment->project);
+            foreach ($project->claims ?? [] as $claim) {
+                if ($claim->role === $garment->role) {
+                    $claim->lay = $lay;
+                    $claim->stated = $sound ? null : $claim->stated;
+                    break;
+                }
+            }
+        }
+    }
+
+    /** One of the account's own that is on the plan. */
+    public function record(Account $account, string $project): ?ProjectRecord
+    {
+        $record = $this->projects->oneOf($account, $project);
+
+        return null === $record?->removedAt ? $record : null;
+    }
+
+    /** @return ?list<string> what a project's envelope asks for besides cloth; null when it is not there, or they are taken already */
+    public function takeNotions(Account $account, string $project): ?array
+    {
+        $record = $this->record($account, $project);
+        if (null === $record || $record->notionsTaken) {
+            return null;
+        }
+        $record->notionsTaken = true;
+
+        return $record->version->notions ?? [];
+    }
+
+    /** @return list<array{id: string, name: string, state: ProjectState, season: string, person: ?string, size: ?string, version: string}> in which a pattern is or was planned, the latest season first */
+    public function ofPattern(Account $account, string $pattern): array
+    {
+        /** @var list<array{id: string, name: string, state: ProjectState, season: string, person: ?string, size: ?string, version: string}> $projects */
+        $projects = $this->entities->createQuery('SELECT p.id, p.name, p.state, s.name AS season, who.name AS person, p.size, v.name AS version FROM '.ProjectRecord::class.' p JOIN p.season s JOIN p.version v LEFT JOIN p.person who WHERE s.account = :account AND v.pattern = :pattern AND p.removedAt IS NULL ORDER BY s.starts DESC, p.rank')
+            ->setParameters(['account' => $account, 'pattern' => $pattern])->getArrayResult();
+
+        return $projects;
+    }
+
+    /** @return array<string, list<Promise>> by cut, in rank order */
+    public function promises(Account $account): array
+    {
+        return (new SeasonCheck($this->settings->of($account)->assumptions))->promises($this->projects($account));
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store;
+
+use Doctrine\DBAL\Connection;
+use Octavum\Account\Account;
+use Symfony\Component\Uid\Ulid;
+
+/** The last workrooms of an account that others were put in the place of, as exchange documents. */
+final readonly class Replaced
+{
+    private const MOST = 3;
+
+    public function __construct(private Connection $connection)
+    {
+    }
+
+    /** @return string the key by which it is put back */
+    public function keep(Account $account, string $workroom): string
+    {
+        $key = (string) new Ulid();
+        $this->connection->insert('replaced', ['"key"' => $key, 'account_id' => $account->id, 'workroom' => $workroom]);
+        $this->connection->executeStatement(
+            'DELETE FROM replaced WHERE account_id = :account AND "key" NOT IN (SELECT "key" FROM replaced WHERE account_id = :account ORDER BY "key" DESC LIMIT '.self::MOST.')',
+            ['account' => $account->id],
+        );
+
+        return $key;
+    }
+
+    /** @return array<string, \DateTimeImmutable> key → when it was replaced, the last first */
+    public function of(Account $account): array
+    {
+        $kept = [];
+        foreach ($this->connection->fetchFirstColumn('SELECT "key" FROM replaced WHERE account_id = ? ORDER BY "key" DESC', [$account->id]) as $key) {
+            $kept[\is_string($key) ? $key : ''] = Ulid::fromString(\is_string($key) ? $key : '')->getDateTime();
+        }
+
+        return $kept;
+    }
+
+    public function workroom(Account $account, string $key): ?string
+    {
+        $workroom = $this->connection->fetchOne('SELECT workroom FROM replaced WHERE "key" = ? AND account_id = ?', [$key, $account->id]);
+
+        return \is_string($workroom) ? $workroom : null;
+    }
+
+    /** @param ?string $key one of them; all when left out */
+    public function forget(Account $account, ?string $key = null): void
+    {
+        $this->connection->delete('replaced', ['account_id' => $account->id] + (null === $key ? [] : ['"key"' => $key]));
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store;
+
+use Doctrine\DBAL\Types\Types;
+use Doctrine\ORM\Mapping as ORM;
+use Octavum\Account\Account;
+use Octavum\Database\Identified;
+use Octavum\Database\Revised;
+use Symfony\Component\Uid\Ulid;
+
+#[ORM\Entity]
+#[ORM\Table(name: 'season')]
+#[ORM\Index(columns: ['account_id'])]
+class SeasonRecord
+{
+    use Identified;
+    use Revised;
+
+    #[ORM\Column(length: 120)]
+    public string $name = '';
+
+    #[ORM\Column]
+    public \DateTimeImmutable $starts;
+
+    #[ORM\Column]
+    public int $weeks = 13;
+
+    #[ORM\Column]
+    public int $minutesPerWeek = 240;
+
+    #[ORM\Column(type: Types::TEXT)]
+    public string $notes = '';
+
+    public function __construct(
+        #[ORM\ManyToOne]
+        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly Account $account,
+        \DateTimeImmutable $starts,
+    ) {
+        $this->id = (string) new Ulid();
+        $this->starts = $starts;
+    }
+}

@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Laid\SavedLay;
+use Octavum\Core\Workroom\Workroom;
+use Octavum\Document\Refused;
+use Octavum\Document\WorkroomWriter;
+
+/** A whole workroom out of the database and into it. */
+final readonly class Workrooms
+{
+    private const HELD = [SeasonRecord::class, PersonRecord::class, ClothRecord::class, PatternRecord::class, LayRecord::class, NotionRecord::class];
+
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private ClothRepository $cloths,
+        private PatternRepository $patterns,
+        private ProjectRepository $projects,
+        private ClothMapper $clothMapper,
+        private PatternMapper $patternMapper,
+        private ProjectMapper $projectMapper,
+        private AccountSettings $settings,
+        private WorkroomWriter $writer,
+        private LayRepository $lays,
+        private LayMapper $layMapper,
+        private People $people,
+        private Tins $tins,
+        private Replaced $replaced,
+    ) {
+    }
+
+    public function load(Account $account): Workroom
+    {
+        $settings = $this->settings->of($account);
+        $people = $this->people->all($account);
+        ksort($people);
+        $cloths = $patterns = [];
+        foreach ($this->cloths->allOf($account) as $record) {
+            $cloths[$record->id] = $this->clothMapper->cloth($record, $settings->assumptions);
+        }
+        $mapper = $this->patternMapper->withPieces($account);
+        foreach ($this->patterns->allOf($account) as $record) {
+            $patterns[$record->id] = $mapper->pattern($record);
+        }
+
+        return new Workroom(
+            $account->name,
+            $settings,
+            array_values($people),
+            array_values($cloths),
+            array_values($patterns),
+            array_map($this->projectMapper->season(...), $this->entities->getRepository(SeasonRecord::class)->findBy(['account' => $account], ['starts' => 'ASC'])),
+            $this->projectMapper->projects($this->projects->allOf($account), $settings->assumptions, $cloths, $patterns),
+            array_map(function (LayRecord $record) use ($settings, &$cloths): SavedLay {
+                return $this->layMapper->lay($record, $settings->assumptions, $cloths);
+            }, array_reverse($this->lays->allOf($account))),
+            $this->tins->all($account),
+        );
+    }
+
+    /** Whether nothing was ever entered: what has been taken out can still be put back. */
+    public function isEmpty(Account $account): bool
+    {
+        foreach (self::HELD as $class) {
+            if (null !== $this->entities->getRepository($class)->findOneBy(['account' => $account])) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * Puts a workroom in the place of what the account has; what was there is kept beside it.
+     *
+     * @param bool $agreed that it takes the place of something, of the account's name too
+     *
+     * @return ?string the key under which what was there is kept, null when nothing was
+     *
+     * @throws Refused when there is something and it was not agreed; nothing has been changed
+     */
+    public function replace(Account $account, Workroom $workroom, bool $agreed = true): ?string
+    {
+        return $this->entities->getConnection()->transactional(function () use ($account, $workroom, $agreed): ?string {
+            $empty = $this->isEmpty($account);
+            if (!$empty && !$agreed) {
+                throw Refused::because('There is something in this workroom: tick the box to say that the file takes its place. Nothing has been changed.');
+            }
+            $kept = $empty ? null : $this->replaced->keep($account, $this->writer->write($this->load($account)));
+            foreach (self::HELD as $class) {
+                $this->entities->createQuery('DELETE '.$class.' r WHERE r.account = :account')->execute(['account' => $account]);
+            }
+            $account->settings = $this->writer->settings($workroom->settings);
+            $account->name = $agreed ? $workroom->name : $account->name;
+            $account->season = null;
+            $this->add($account, $workroom);
+
+            return $kept;
+        });
+    }
+
+    private function add(Account $account, Workroom $workroom): void
+    {
+        $cuts = $versions = $people = $seasons = $projects = $lays = [];
+        foreach ($workroom->people as $person) {
+            $record = $people[$person->id] = new PersonRecord($account);
+            $this->people->store($person, $record);
+            $this->entities->persist($record);
+        }
+        foreach ($workroom->notions as $notion) {
+            $this->tins->store($notion, new NotionRecord($account));
+        }
+        foreach ($workroom->cloths as $cloth) {
+            $record = new ClothRecord($account);
+            $this->clothMapper->store($cloth, $record, $workroom->settings->assumptions);
+            foreach ($cloth->cuts as $cut) {
+                $this->clothMapper->storeCut($cut, $cuts[$cut->id] = new CutRecord($record));
+            }
+            $this->entities->persist($record);
+        }
+        foreach ($workroom->patterns as $pattern) {
+            $record = new PatternRecord($account);
+            $this->patternMapper->store($pattern, $record);
+            $this->patternMapper->renamePeople($record, array_map(static fn (PersonRecord $person): string => $person->id, $people));
+            foreach ($pattern->versions as $version) {
+                $this->patternMapper->storeVersion($version, $versions[$version->id] = new VersionRecord($record));
+            }
+            $this->entities->persist($record);
+            foreach ($pattern->versions as $version) {
+                $this->patternMapper->storePieces($version->pieces, $versions[$version->id]);
+            }
+        }
+        foreach ($workroom->seasons as $season) {
+            $record = $seasons[$season->id] = new SeasonRecord($account, $season->starts);
+            $record->name = $season->name;
+            $record->weeks = $season->weeks;
+            $record->minutesPerWeek = $season->minutesPerWeek;
+            $record->notes = $season->notes;
+            $this->entities->persist($record);
+        }
+        foreach ($workroom->lays as $lay) {
+            $this->entities->persist($lays[$lay->id] = new LayRecord($account));
+        }
+        foreach ($workroom->projects as $project) {
+            $record = $projects[$project->id] = new ProjectRecord($seasons[$project->season->id]);
+            $this->projectMapper->store($project, $record);
+            $record->person = null === $project->person ? null : $people[$project->person->id];
+            $record->version = null === $project->version ? null : $versions[$project->version->id];
+            foreach ($project->claims as $claim) {
+                $stored = new ClaimRecord($record);
+                $this->projectMapper->storeClaim($claim, $stored);
+                $stored->cut = null === $claim->cut ? null : $cuts[$claim->cut->id];
+                $stored->lay = null === $claim->lay ? null : $lays[$claim->lay->id];
+            }
+            $this->entities->persist($record);
+        }
+        foreach ($workroom->lays as $lay) {
+            $this->layMapper->store($lay, $lays[$lay->id]);
+            $lays[$lay->id]->rename(array_map(static fn (CutRecord $cut): string => $cut->id, $cuts), array_map(static fn (ProjectRecord $project): string => $project->id, $projects), array_map(static fn (VersionRecord $version): string => $version->id, $versions));
+        }
+        $this->entities->flush();
+    }
+}
