@@ -7,19 +7,19 @@ namespace Octavum\Account;
 use Octavum\Core\Measure\Tape;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Document\Node;
-use Octavum\Document\WorkroomReader;
+use Octavum\Document\SettingsCodec;
 use Symfony\Bundle\SecurityBundle\Security;
 
 /** The settings of an account, and of whoever is looking at the page. */
 final readonly class AccountSettings
 {
-    public function __construct(private WorkroomReader $reader, private Security $security)
+    public function __construct(private SettingsCodec $codec, private Security $security)
     {
     }
 
     public function of(Account $account): Settings
     {
-        return $this->reader->settings(Node::stored($account->settings, 'account '.$account->id));
+        return $this->codec->read(Node::stored($account->settings, 'account '.$account->id));
     }
 
     public function current(): Settings

@@ -160,6 +160,28 @@ final readonly class Node
         return null === $this->value ? null : $this->text($most);
     }
 
+    /**
+     * One of what a document holds, by its id.
+     *
+     * @template T
+     *
+     * @param array<string, T> $known by '#' and id
+     *
+     * @return ?T null, with a fault, when there is none of that id
+     */
+    public function named(array $known, string $kind): mixed
+    {
+        $id = $this->optionalText(60);
+        if (null === $id) {
+            return null;
+        }
+        if (!isset($known['#'.$id])) {
+            $this->fault('There is no {kind} with the id “{id}” in this document.', kind: $kind, id: $id);
+        }
+
+        return $known['#'.$id] ?? null;
+    }
+
     /** @return list<string> */
     public function texts(int $most): array
     {

@@ -8,22 +8,20 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreMix;
-use Octavum\Core\Cloth\LedgerEntry;
-use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Width;
+use Octavum\Document\ClothCodec;
+use Octavum\Document\CutCodec;
 use Octavum\Document\Node;
-use Octavum\Document\WorkroomReader;
-use Octavum\Document\WorkroomWriter;
 
 /** Stored cloths and cuts to the core's and back. */
 final readonly class ClothMapper
 {
-    public function __construct(private WorkroomReader $reader, private WorkroomWriter $writer)
+    public function __construct(private ClothCodec $cloths, private CutCodec $cuts)
     {
     }
 
@@ -52,18 +50,27 @@ final readonly class ClothMapper
             $record->setAside,
             $record->notes,
             array_values($record->cuts->filter(static fn (CutRecord $cut): bool => null === $cut->removedAt)->map($this->cut(...))->toArray()),
-            [] === $record->feel ? new Feel() : $this->reader->feel(Node::stored($record->feel, 'cloth '.$record->id)),
+            [] === $record->feel ? new Feel() : $this->cloths->feel(Node::stored($record->feel, 'cloth '.$record->id)),
             $record->photo,
             $record->set,
             $record->care,
             $record->family,
-            [] === $record->tests ? [] : $this->reader->tests(Node::stored($record->tests, 'cloth '.$record->id)),
+            [] === $record->tests ? [] : $this->cloths->tests(Node::stored($record->tests, 'cloth '.$record->id)),
         );
     }
 
     public function cut(CutRecord $record): Cut
     {
-        return new Cut($record->id, array_map(self::entry(...), $record->ledger), $record->label, $record->state, $record->expected, [] === $record->bites ? [] : $this->reader->bites(Node::stored($record->bites, 'cut '.$record->id)));
+        $row = 'cut '.$record->id;
+
+        return new Cut(
+            $record->id,
+            $this->cuts->ledger(Node::stored($record->ledger, $row)),
+            $record->label,
+            $record->state,
+            $record->expected,
+            [] === $record->bites ? [] : $this->cuts->bites(Node::stored($record->bites, $row)),
+        );
     }
 
     /** Everything but the cuts, which have ledgers of their own. */
@@ -90,17 +97,17 @@ final readonly class ClothMapper
         $record->moreToBeHad = $cloth->moreToBeHad;
         $record->setAside = $cloth->setAside;
         $record->notes = $cloth->notes;
-        $record->feel = $this->writer->feel($cloth->feel);
+        $record->feel = $this->cloths->writeFeel($cloth->feel);
         $record->photo = $cloth->photo;
         $record->set = $cloth->set;
         $record->care = $cloth->care;
         $record->family = $cloth->family;
-        $record->tests = $this->writer->tests($cloth->tests);
+        $record->tests = $this->cloths->writeTests($cloth->tests);
     }
 
     public function storeFeel(Feel $feel, ClothRecord $record): void
     {
-        $record->feel = $this->writer->feel($feel);
+        $record->feel = $this->cloths->writeFeel($feel);
     }
 
     public function storeCut(Cut $cut, CutRecord $record): void
@@ -108,14 +115,8 @@ final readonly class ClothMapper
         $record->label = $cut->label;
         $record->state = $cut->state;
         $record->expected = $cut->expected;
-        $record->ledger = $this->writer->ledger($cut->ledger);
-        $record->bites = $this->writer->bites($cut->bites);
-    }
-
-    /** @param array{on: string, kind: string, length?: float|int, note?: string} $entry */
-    private static function entry(array $entry): LedgerEntry
-    {
-        return new LedgerEntry(new \DateTimeImmutable($entry['on']), LedgerKind::from($entry['kind']), isset($entry['length']) ? Length::ofMillimetres($entry['length']) : null, $entry['note'] ?? '');
+        $record->ledger = $this->cuts->writeLedger($cut->ledger);
+        $record->bites = $this->cuts->writeBites($cut->bites);
     }
 
     private static function length(?int $micrometres): ?Length

@@ -8,14 +8,13 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Measure\Assumptions;
+use Octavum\Document\LayCodec;
 use Octavum\Document\Node;
-use Octavum\Document\PieceReader;
-use Octavum\Document\PieceWriter;
 
 /** Stored lays to the core's and back. */
 final readonly class LayMapper
 {
-    public function __construct(private EntityManagerInterface $entities, private ClothMapper $cloths, private PieceReader $reader, private PieceWriter $writer)
+    public function __construct(private EntityManagerInterface $entities, private ClothMapper $cloths, private LayCodec $lays)
     {
     }
 
@@ -36,12 +35,12 @@ final readonly class LayMapper
             }
         }
 
-        return $this->reader->lay(Node::stored(['id' => $record->id, 'name' => $record->name] + $record->lay, 'lay '.$record->id), $cuts, trusted: true);
+        return $this->lays->read(Node::stored(['id' => $record->id, 'name' => $record->name] + $record->lay, 'lay '.$record->id), $cuts, trusted: true);
     }
 
     public function store(SavedLay $lay, LayRecord $record): void
     {
         $record->name = $lay->name;
-        $record->lay = array_diff_key($this->writer->lay($lay), ['id' => 0, 'name' => 0]);
+        $record->lay = array_diff_key($this->lays->write($lay), ['id' => 0, 'name' => 0]);
     }
 }

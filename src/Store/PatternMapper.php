@@ -6,32 +6,31 @@ namespace Octavum\Store;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
-use Octavum\Core\Measure\Length;
 use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\KeptAlteration;
-use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
-use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\PieceSet;
-use Octavum\Core\Piece\Role;
+use Octavum\Document\AlterationCodec;
+use Octavum\Document\ChartCodec;
+use Octavum\Document\Fields;
 use Octavum\Document\Node;
-use Octavum\Document\PieceReader;
-use Octavum\Document\PieceWriter;
-use Octavum\Document\WorkroomReader;
-use Octavum\Document\WorkroomWriter;
+use Octavum\Document\PatternCodec;
+use Octavum\Document\PieceCodec;
+use Octavum\Document\TableCodec;
 
 /** Stored patterns and versions to the core's and back. */
 final readonly class PatternMapper
 {
     /** @param array<string, PieceSetRecord> $known by version */
     public function __construct(
-        private WorkroomReader $reader,
-        private WorkroomWriter $writer,
-        private PieceReader $pieceReader,
-        private PieceWriter $pieceWriter,
+        private PatternCodec $patterns,
+        private TableCodec $tables,
+        private ChartCodec $charts,
+        private AlterationCodec $alterations,
+        private PieceCodec $pieces,
         private EntityManagerInterface $entities,
         private array $known = [],
     ) {
@@ -47,7 +46,7 @@ final readonly class PatternMapper
             $known[$set->version->id] = $set;
         }
 
-        return new self($this->reader, $this->writer, $this->pieceReader, $this->pieceWriter, $this->entities, $known);
+        return new self($this->patterns, $this->tables, $this->charts, $this->alterations, $this->pieces, $this->entities, $known);
     }
 
     public function pieceSet(VersionRecord $record): PieceSetRecord
@@ -64,7 +63,7 @@ final readonly class PatternMapper
             return;
         }
         $stored ??= new PieceSetRecord($record);
-        $stored->pieces = $this->pieceWriter->pieces($pieces->all());
+        $stored->pieces = $this->pieces->write($pieces->all());
         $this->entities->persist($stored);
     }
 
@@ -83,9 +82,9 @@ final readonly class PatternMapper
             $record->minutes,
             $record->place,
             $record->notes,
-            $this->reader->editions(Node::stored($record->editions, 'pattern '.$record->id)),
+            $this->patterns->editions(Node::stored($record->editions, 'pattern '.$record->id)),
             array_values($record->versions->filter(static fn (VersionRecord $version): bool => null === $version->removedAt)->map($this->version(...))->toArray()),
-            [] === $record->chart ? null : $this->reader->chart(Node::stored($record->chart, 'pattern '.$record->id)),
+            [] === $record->chart ? null : $this->charts->read(Node::stored($record->chart, 'pattern '.$record->id)),
             $record->files,
             ...$this->details($record),
         );
@@ -96,12 +95,12 @@ final readonly class PatternMapper
     {
         $details = Node::stored($record->details, 'pattern '.$record->id);
 
-        return [$this->reader->advice($details->at('cloth')), $this->reader->techniques($details->at('techniques')), $this->reader->kept($details->at('alterations'))];
+        return [$this->patterns->advice($details->at('cloth')), $this->patterns->techniques($details->at('techniques')), $this->alterations->kept($details->at('alterations'))];
     }
 
     public function version(VersionRecord $record): Version
     {
-        return new Version($record->id, $record->name, self::table($record), $record->notions, $record->minutes, $record->notes, [] === $record->marks ? null : PieceSet::later($record->marks, $record->widest, fn (): array => $this->pieceReader->pieces(Node::stored($this->pieceSet($record)->pieces, 'pieces of version '.$record->id))));
+        return new Version($record->id, $record->name, $this->table($record), $record->notions, $record->minutes, $record->notes, [] === $record->marks ? null : PieceSet::later($record->marks, $record->widest, fn (): array => $this->pieces->read(Node::stored($this->pieceSet($record)->pieces, 'pieces of version '.$record->id))));
     }
 
     /** Everything but the versions. */
@@ -118,16 +117,16 @@ final readonly class PatternMapper
         $record->minutes = $pattern->minutes;
         $record->place = $pattern->place;
         $record->notes = $pattern->notes;
-        $record->editions = $this->writer->editions($pattern->editions);
-        $record->chart = $this->writer->chart($pattern->chart);
+        $record->editions = $this->patterns->writeEditions($pattern->editions);
+        $record->chart = $this->charts->write($pattern->chart);
         $record->files = $pattern->files;
-        $record->details = $this->writer->details($pattern);
+        $record->details = $this->patterns->writeDetails($pattern);
     }
 
     /** @param array<string, string> $people id in the document → id stored */
     public function renamePeople(PatternRecord $record, array $people): void
     {
-        $kept = $this->reader->kept(Node::stored($record->details, 'pattern '.$record->id)->at('alterations'));
+        $kept = $this->alterations->kept(Node::stored($record->details, 'pattern '.$record->id)->at('alterations'));
         if ([] !== $kept) {
             $this->keep(array_map(static fn (KeptAlteration $one): KeptAlteration => new KeptAlteration($people[$one->person] ?? $one->person, $one->name, $one->length, $one->drawn, $one->roles), $kept), $record);
         }
@@ -136,31 +135,22 @@ final readonly class PatternMapper
     /** @param list<KeptAlteration> $alterations in the place of those there are */
     public function keep(array $alterations, PatternRecord $record): void
     {
-        $record->details = WorkroomWriter::known(['alterations' => WorkroomWriter::kept($alterations)] + $record->details);
+        $record->details = Fields::known(['alterations' => $this->alterations->writeKept($alterations)] + $record->details);
     }
 
     public function storeVersion(Version $version, VersionRecord $record): void
     {
         $record->name = $version->name;
         $record->sizes = $version->table->sizes;
-        $record->requirements = $this->writer->requirements($version->table);
+        $record->requirements = $this->tables->write($version->table);
         $record->printed = $version->table->printed;
         $record->notions = $version->notions;
         $record->minutes = $version->minutes;
         $record->notes = $version->notes;
     }
 
-    private static function table(VersionRecord $record): RequirementTable
+    private function table(VersionRecord $record): RequirementTable
     {
-        return new RequirementTable($record->sizes, array_map(static function (array $row) use ($record): Requirement {
-            $cells = [];
-            foreach ($record->sizes as $i => $size) {
-                if (isset($row['lengths'][$i])) {
-                    $cells[$size] = Length::ofMillimetres($row['lengths'][$i]);
-                }
-            }
-
-            return new Requirement(Role::from($row['role']), Length::ofMillimetres($row['width']), Nap::from($row['nap']), $cells);
-        }, $record->requirements), $record->printed);
+        return $this->tables->read($record->sizes, Node::stored($record->requirements, 'version '.$record->id), $record->printed);
     }
 }

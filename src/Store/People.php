@@ -8,13 +8,12 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Body\Person;
 use Octavum\Document\Node;
-use Octavum\Document\WorkroomReader;
-use Octavum\Document\WorkroomWriter;
+use Octavum\Document\PersonCodec;
 
 /** Those an account sews for, as stored and as the core knows them. */
 final readonly class People
 {
-    public function __construct(private EntityManagerInterface $entities, private WorkroomReader $reader)
+    public function __construct(private EntityManagerInterface $entities, private PersonCodec $codec)
     {
     }
 
@@ -37,7 +36,7 @@ final readonly class People
 
     public function person(PersonRecord $record): Person
     {
-        return new Person($record->id, $record->name, $record->child, $record->notes, $this->reader->measured(Node::stored($record->measured, 'person '.$record->id)));
+        return new Person($record->id, $record->name, $record->child, $record->notes, $this->codec->measured(Node::stored($record->measured, 'person '.$record->id)));
     }
 
     public function store(Person $person, PersonRecord $record): void
@@ -45,6 +44,6 @@ final readonly class People
         $record->name = $person->name;
         $record->child = $person->child;
         $record->notes = $person->notes;
-        $record->measured = WorkroomWriter::measured($person->measured);
+        $record->measured = $this->codec->writeMeasured($person->measured);
     }
 }

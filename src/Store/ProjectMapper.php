@@ -14,9 +14,9 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
+use Octavum\Document\AlterationCodec;
 use Octavum\Document\Node;
-use Octavum\Document\WorkroomReader;
-use Octavum\Document\WorkroomWriter;
+use Octavum\Document\WishCodec;
 
 /** Stored seasons, people and projects to the core's and back. */
 final readonly class ProjectMapper
@@ -24,8 +24,8 @@ final readonly class ProjectMapper
     public function __construct(
         private ClothMapper $cloths,
         private PatternMapper $patterns,
-        private WorkroomReader $reader,
-        private WorkroomWriter $writer,
+        private AlterationCodec $alterations,
+        private WishCodec $wishes,
         private LayMapper $lays,
         private People $people,
     ) {
@@ -53,7 +53,7 @@ final readonly class ProjectMapper
                     $claim->role,
                     $cloth,
                     $this->find($cloth->cuts ?? [], $claim->cut?->id),
-                    null === $claim->buy ? null : $this->reader->wish(Node::stored($claim->buy, 'claim '.$claim->id)),
+                    null === $claim->buy ? null : $this->wishes->read(Node::stored($claim->buy, 'claim '.$claim->id)),
                     null === $claim->stated ? null : Length::ofMicrometres($claim->stated),
                     $claim->cutOut,
                     null === $claim->lay || null !== $claim->lay->removedAt ? null : $lays[$claim->lay->id] ??= $this->lays->lay($claim->lay, $assumptions, $cloths),
@@ -73,7 +73,7 @@ final readonly class ProjectMapper
                 $record->state,
                 $record->deadline,
                 $record->minutes,
-                $this->reader->alterations(Node::stored($record->alterations, 'project '.$record->id)),
+                $this->alterations->read(Node::stored($record->alterations, 'project '.$record->id)),
                 $claims,
                 $record->notes,
                 $record->notionsTaken,
@@ -102,7 +102,7 @@ final readonly class ProjectMapper
         $record->state = $project->state;
         $record->deadline = $project->deadline;
         $record->minutes = $project->minutes;
-        $record->alterations = $this->writer->alterations($project->alterations);
+        $record->alterations = $this->alterations->write($project->alterations);
         $record->notes = $project->notes;
         $record->notionsTaken = $project->notionsTaken;
         $record->matching = $project->matching;
@@ -114,7 +114,7 @@ final readonly class ProjectMapper
     public function storeClaim(Claim $claim, ClaimRecord $record): void
     {
         $record->role = $claim->role;
-        $record->buy = null === $claim->wish ? null : $this->writer->wish($claim->wish);
+        $record->buy = null === $claim->wish ? null : $this->wishes->write($claim->wish);
         $record->stated = $claim->stated?->micrometres;
         $record->cutOut = $claim->cutOut;
     }

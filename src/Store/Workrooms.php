@@ -10,6 +10,7 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\Refused;
+use Octavum\Document\SettingsCodec;
 use Octavum\Document\WorkroomWriter;
 
 /** A whole workroom out of the database and into it. */
@@ -27,6 +28,7 @@ final readonly class Workrooms
         private ProjectMapper $projectMapper,
         private AccountSettings $settings,
         private WorkroomWriter $writer,
+        private SettingsCodec $settingsCodec,
         private LayRepository $lays,
         private LayMapper $layMapper,
         private People $people,
@@ -96,7 +98,7 @@ final readonly class Workrooms
             foreach (self::HELD as $class) {
                 $this->entities->createQuery('DELETE '.$class.' r WHERE r.account = :account')->execute(['account' => $account]);
             }
-            $account->settings = $this->writer->settings($workroom->settings);
+            $account->settings = $this->settingsCodec->write($workroom->settings);
             $account->name = $agreed ? $workroom->name : $account->name;
             $account->season = null;
             $this->add($account, $workroom);

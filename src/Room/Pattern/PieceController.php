@@ -19,8 +19,8 @@ use Octavum\Core\Shape\Outline;
 use Octavum\Core\Svg\Drawing;
 use Octavum\Core\Svg\SvgReader;
 use Octavum\Document\Node;
-use Octavum\Document\PieceReader;
-use Octavum\Document\PieceWriter;
+use Octavum\Document\OutlineCodec;
+use Octavum\Document\PieceCodec;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
@@ -43,8 +43,8 @@ final class PieceController extends AbstractController
         private readonly PatternRepository $patterns,
         private readonly PatternMapper $mapper,
         private readonly PieceForm $form,
-        private readonly PieceReader $reader,
-        private readonly PieceWriter $writer,
+        private readonly PieceCodec $pieces,
+        private readonly OutlineCodec $outlines,
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
         private readonly Toast $toast,
@@ -111,7 +111,7 @@ final class PieceController extends AbstractController
     {
         $version = $this->own($account, $id);
         if ($this->takeBack->undo($key)) {
-            $this->mapper->storePieces(PieceSet::of($this->reader->pieces(Node::stored($this->mapper->pieceSet($version)->pieces, 'pieces of version '.$id)), $version->sizes), $version, $this->mapper->pieceSet($version));
+            $this->mapper->storePieces(PieceSet::of($this->pieces->read(Node::stored($this->mapper->pieceSet($version)->pieces, 'pieces of version '.$id)), $version->sizes), $version, $this->mapper->pieceSet($version));
             $this->entities->flush();
             $this->toast->say('That is undone; what was written since stays.');
         }
@@ -194,7 +194,7 @@ final class PieceController extends AbstractController
             'pattern' => $version->pattern,
             'version' => $version,
             'drawing' => $drawing,
-            'found' => array_map(fn (array $one): array => ['name' => $one[0], 'outline' => json_encode($this->writer->outline($one[1]), \JSON_THROW_ON_ERROR), 'drawing' => PieceDrawing::of(new Piece($one[0]), [new Shape([], $one[1]->turned(270))], 0, 130)], $found),
+            'found' => array_map(fn (array $one): array => ['name' => $one[0], 'outline' => json_encode($this->outlines->write($one[1]), \JSON_THROW_ON_ERROR), 'drawing' => PieceDrawing::of(new Piece($one[0]), [new Shape([], $one[1]->turned(270))], 0, 130)], $found),
             'largest' => $this->largest($found),
             'values' => $entry->typed,
             'faults' => $entry->faults(),
@@ -280,7 +280,7 @@ final class PieceController extends AbstractController
     {
         $found = [];
         foreach ($entry->rows('found') as $i) {
-            $shape = $this->reader->pieces(Node::typed([['name' => '-', 'shapes' => [['outline' => json_decode($entry->raw('found.'.$i.'.outline'), true)]]]]))[0]->shapes[0] ?? null;
+            $shape = $this->pieces->read(Node::typed([['name' => '-', 'shapes' => [['outline' => json_decode($entry->raw('found.'.$i.'.outline'), true)]]]]))[0]->shapes[0] ?? null;
             if (null !== $shape) {
                 $found[] = [$entry->text('found.'.$i.'.name', 60), $shape->drawn];
             }

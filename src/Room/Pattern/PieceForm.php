@@ -18,8 +18,8 @@ use Octavum\Core\Piece\Shape;
 use Octavum\Core\Shape\Outline;
 use Octavum\Document\Faults;
 use Octavum\Document\Node;
-use Octavum\Document\PieceReader;
-use Octavum\Document\PieceWriter;
+use Octavum\Document\OutlineCodec;
+use Octavum\Document\PieceCodec;
 use Octavum\Input\Entry;
 
 /** The form of a piece: its fields, and a column of measurements for each range of sizes. */
@@ -27,7 +27,7 @@ final readonly class PieceForm
 {
     private const MOST_QUANTITY = 60;
 
-    public function __construct(private PieceReader $reader, private PieceWriter $writer)
+    public function __construct(private PieceCodec $pieces, private OutlineCodec $outlines)
     {
     }
 
@@ -55,7 +55,7 @@ final readonly class PieceForm
             'shapes' => array_map(fn (Shape $shape): array => [
                 'sizes' => implode(', ', $shape->sizes),
                 'allowance' => null === $shape->allowance ? '' : $write((float) $shape->allowance->millimetres()),
-                'outline' => null === $shape->drafted ? json_encode($this->writer->outline($shape->drawn), \JSON_THROW_ON_ERROR) : '',
+                'outline' => null === $shape->drafted ? json_encode($this->outlines->write($shape->drawn), \JSON_THROW_ON_ERROR) : '',
                 'm' => null === $shape->drafted ? [] : array_combine(array_keys($shape->drafted->measures), array_map(static function (string $name, float $value) use ($shape, $write): string {
                     foreach ($shape->drafted->draft->measures() as $measure) {
                         if ($measure->name === $name && 'mm' !== $measure->unit) {
@@ -124,7 +124,7 @@ final readonly class PieceForm
         }
         if (null === $draft) {
             $faults = new Faults();
-            $shape = $this->reader->pieces(new Node([['name' => '-', 'onFold' => $onFold, 'shapes' => [['outline' => json_decode($entry->raw($at.'.outline'), true)]]]], $faults))[0]->shapes[0] ?? null;
+            $shape = $this->pieces->read(new Node([['name' => '-', 'onFold' => $onFold, 'shapes' => [['outline' => json_decode($entry->raw($at.'.outline'), true)]]]], $faults))[0]->shapes[0] ?? null;
             if (null === $shape) {
                 $entry->fault($at.'.sizes', new Sentence('This outline cannot be used so: {why}', ['why' => $faults->all()[0]->sentence ?? new Sentence('it is not an outline.')]));
 

@@ -18,7 +18,7 @@ use Octavum\Core\Shopping\Counter;
 use Octavum\Core\Workroom\DateStyle;
 use Octavum\Core\Workroom\Dialect;
 use Octavum\Core\Workroom\Settings;
-use Octavum\Document\WorkroomWriter;
+use Octavum\Document\SettingsCodec;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
@@ -99,7 +99,7 @@ final class AccountController extends AbstractController
     }
 
     #[Route('/settings', name: 'settings', methods: ['GET', 'POST'])]
-    public function settings(Request $request, SettingsPage $page, WorkroomWriter $writer, #[CurrentUser] Account $account): Response
+    public function settings(Request $request, SettingsPage $page, SettingsCodec $codec, #[CurrentUser] Account $account): Response
     {
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
@@ -118,7 +118,7 @@ final class AccountController extends AbstractController
             Revision::check($entry, $account->revision, $page->values($account));
             if ($entry->isSound()) {
                 $account->name = $name;
-                $account->settings = $writer->settings($settings);
+                $account->settings = $codec->write($settings);
                 $this->entities->flush();
                 $this->toast->say('The settings are saved.');
 

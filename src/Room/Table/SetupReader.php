@@ -22,8 +22,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Project;
 use Octavum\Document\Faults;
 use Octavum\Document\Node;
-use Octavum\Document\PieceReader;
-use Octavum\Document\PieceWriter;
+use Octavum\Document\PieceCodec;
 use Octavum\Document\Refused;
 use Octavum\Store\Library;
 use Octavum\Store\Plan;
@@ -45,8 +44,7 @@ final readonly class SetupReader
         private Plan $plan,
         private Library $library,
         private AccountSettings $settings,
-        private PieceReader $reader,
-        private PieceWriter $writer,
+        private PieceCodec $pieces,
         private CacheInterface $cache,
     ) {
     }
@@ -139,9 +137,9 @@ final readonly class SetupReader
     private function block(Garment $garment, Version $version, Role $role, string $size): array
     {
         $key = 'block-'.hash('xxh128', serialize([$garment->value, $version->table, $role->value, $size]));
-        $stored = $this->cache->get($key, fn (): array => $this->writer->pieces((new Block())->pieces($garment, $version->table, $role, $size)));
+        $stored = $this->cache->get($key, fn (): array => $this->pieces->write((new Block())->pieces($garment, $version->table, $role, $size)));
 
-        return $this->reader->pieces(Node::typed($stored));
+        return $this->pieces->read(Node::typed($stored));
     }
 
     private function number(Node $node, float $least, float $most): float

@@ -1,0 +1,178 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Document;
+
+use Octavum\Core\Cloth\CareLabel;
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothType;
+use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\Drape;
+use Octavum\Core\Cloth\Feel;
+use Octavum\Core\Cloth\FibreFamily;
+use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\Opacity;
+use Octavum\Core\Cloth\PrintKind;
+use Octavum\Core\Cloth\Shrinkage;
+use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\TestDone;
+use Octavum\Core\Cloth\TestKind;
+use Octavum\Core\Cloth\Weight;
+use Octavum\Core\Cloth\WeightClass;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Percent;
+use Octavum\Core\Measure\Width;
+
+/** A cloth with its cuts; how it feels, and the tests it went through. */
+final readonly class ClothCodec
+{
+    public function __construct(private CutCodec $cuts = new CutCodec(), private FibreCodec $fibres = new FibreCodec())
+    {
+    }
+
+    public function read(Node $node, Assumptions $assumptions): Cloth
+    {
+        $node->object(['id', 'name', 'structure', 'type', 'fibres', 'fibresKnown', 'weight', 'width', 'selvage', 'print', 'direction', 'repeat', 'shrinkage', 'colours', 'place', 'pricePerMetre', 'moreToBeHad', 'setAside', 'notes', 'cuts', 'stretch', 'drape', 'opacity', 'takesCrease', 'clearSide', 'photo', 'set', 'care', 'family', 'tests']);
+        $full = $node->at('width')->length();
+        $selvage = $node->at('selvage')->length();
+        if (null === $full && $node->at('selvage')->isThere()) {
+            $node->at('selvage')->fault('A selvage is taken from the width: give the width too.');
+        }
+        $shrinkage = $node->at('shrinkage');
+        $cuts = array_map($this->cuts->read(...), $node->at('cuts')->items());
+
+        return new Cloth(
+            $node->at('id')->name(60),
+            $node->at('name')->name(),
+            null === $full ? null : $node->at('width')->attempt(static fn (): Width => Width::of($full, $selvage ?? $assumptions->selvage)),
+            $node->at('structure')->choice(Structure::class),
+            $node->at('type')->choice(ClothType::class),
+            $this->fibres->read($node->at('fibres'), $node->at('fibresKnown')->choice(Knowledge::class) ?? Knowledge::Unknown),
+            $this->weight($node->at('weight')),
+            $node->at('print')->choice(PrintKind::class) ?? PrintKind::Plain,
+            $node->at('direction')->choice(Direction::class),
+            $node->at('repeat')->length(),
+            $shrinkage->isThere() && $shrinkage->object(['along', 'across']) ? $shrinkage->attempt(static fn (): Shrinkage => Shrinkage::tested(Percent::of($shrinkage->at('along')->number()), Percent::of($shrinkage->at('across')->number()))) : null,
+            $this->colours($node->at('colours')),
+            $node->at('place')->text(120),
+            $node->at('pricePerMetre')->integer(0, 9_999_999),
+            $node->at('moreToBeHad')->optionalBoolean(),
+            $node->at('setAside')->boolean(),
+            $node->at('notes')->text(),
+            $cuts,
+            $this->feel($node),
+            $node->at('photo')->optionalText(26),
+            $node->at('set')->text(60),
+            $node->at('care')->isThere() ? CareLabel::of($node->at('care')->text(120)) : null,
+            $node->at('family')->choice(FibreFamily::class),
+            $this->tests($node->at('tests')),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function write(Cloth $cloth, Length $usualSelvage): array
+    {
+        $selvage = $cloth->width?->selvage;
+
+        return Fields::known([
+            'id' => $cloth->id,
+            'name' => $cloth->name,
+            'structure' => $cloth->statedStructure?->value,
+            'type' => $cloth->type?->value,
+            'fibres' => $this->fibres->write($cloth->fibres),
+            'fibresKnown' => $cloth->fibres->isKnown() ? $cloth->fibres->knowledge->value : null,
+            'weight' => $cloth->weight->grams ?? $cloth->weight?->class->value,
+            'width' => $cloth->width?->full->millimetres(),
+            'selvage' => null === $selvage || $selvage->equals($usualSelvage) ? null : $selvage->millimetres(),
+            'print' => $cloth->print->value,
+            'direction' => $cloth->statedDirection?->value,
+            'repeat' => $cloth->repeat?->millimetres(),
+            'shrinkage' => null === $cloth->tested ? null : ['along' => $cloth->tested->along->number(), 'across' => $cloth->tested->across->number()],
+            'colours' => $cloth->colours,
+            'place' => $cloth->place,
+            'pricePerMetre' => $cloth->pricePerMetre,
+            'moreToBeHad' => $cloth->moreToBeHad,
+            'setAside' => $cloth->setAside,
+            'notes' => $cloth->notes,
+            ...$this->writeFeel($cloth->feel),
+            'photo' => $cloth->photo,
+            'set' => $cloth->set,
+            'care' => $cloth->care?->value,
+            'family' => $cloth->family?->value,
+            'tests' => $this->writeTests($cloth->tests),
+            'cuts' => array_map($this->cuts->write(...), $cloth->cuts),
+        ]);
+    }
+
+    public function feel(Node $node): Feel
+    {
+        $stretch = $node->at('stretch');
+        if ($stretch->isThere()) {
+            $stretch->object(['across', 'along']);
+        }
+
+        return new Feel($stretch->at('across')->integer(0, 300), $stretch->at('along')->integer(0, 300), $node->at('drape')->choice(Drape::class), $node->at('opacity')->choice(Opacity::class), $node->at('takesCrease')->optionalBoolean(), $node->at('clearSide')->optionalBoolean());
+    }
+
+    /** @return array<string, mixed> */
+    public function writeFeel(Feel $feel): array
+    {
+        return array_filter([
+            'stretch' => array_filter(['across' => $feel->across, 'along' => $feel->along], static fn (?int $share): bool => null !== $share),
+            'drape' => $feel->drape?->value,
+            'opacity' => $feel->opacity?->value,
+            'takesCrease' => $feel->takesCrease,
+            'clearSide' => $feel->clearSide,
+        ], static fn (mixed $value): bool => null !== $value && [] !== $value);
+    }
+
+    /** @return list<TestDone> */
+    public function tests(Node $node): array
+    {
+        return array_map(static function (Node $item): TestDone {
+            $item->object(['on', 'kind', 'showed']);
+
+            return new TestDone($item->at('on')->requiredDate(), $item->at('kind')->choice(TestKind::class) ?? TestKind::Width, $item->at('showed')->text(200));
+        }, $node->items(200));
+    }
+
+    /**
+     * @param list<TestDone> $tests
+     *
+     * @return list<array<string, mixed>>
+     */
+    public function writeTests(array $tests): array
+    {
+        return array_map(static fn (TestDone $test): array => ['on' => $test->on->format('Y-m-d'), 'kind' => $test->kind->value, 'showed' => $test->showed], $tests);
+    }
+
+    private function weight(Node $node): ?Weight
+    {
+        if (!$node->isThere()) {
+            return null;
+        }
+        if (!str_starts_with($node->found(), '“')) {
+            $grams = $node->integer(5, 2000);
+
+            return null === $grams ? null : Weight::ofGrams($grams);
+        }
+        $class = $node->choice(WeightClass::class);
+
+        return null === $class ? null : Weight::ofClass($class);
+    }
+
+    /** @return list<string> */
+    private function colours(Node $node): array
+    {
+        return array_map(static function (Node $item): string {
+            $colour = mb_strtolower($item->text(7));
+            if (1 !== preg_match('/^#[0-9a-f]{6}$/D', $colour)) {
+                $item->fault('A colour is written such as #27405e, found {found}.', found: $item->found());
+            }
+
+            return $colour;
+        }, $node->items(6));
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Document;
+
+use Octavum\Core\Body\BodyPoint;
+use Octavum\Core\Body\Measured;
+use Octavum\Core\Body\Person;
+use Octavum\Core\Measure\Length;
+
+/** Someone, and what was measured of them, a day each. */
+final readonly class PersonCodec
+{
+    public function read(Node $node): Person
+    {
+        $node->object(['id', 'name', 'child', 'notes', 'measured']);
+
+        return new Person($node->at('id')->name(60), $node->at('name')->name(), $node->at('child')->boolean(), $node->at('notes')->text(), $this->measured($node->at('measured')));
+    }
+
+    /** @return array<string, mixed> */
+    public function write(Person $person): array
+    {
+        return Fields::known([
+            'id' => $person->id,
+            'name' => $person->name,
+            'child' => $person->child,
+            'notes' => $person->notes,
+            'measured' => $this->writeMeasured($person->measured),
+        ]);
+    }
+
+    /** @return list<Measured> */
+    public function measured(Node $node): array
+    {
+        return array_map(fn (Node $day): Measured => $day->object(['on', 'points']) ? new Measured($day->at('on')->requiredDate(), $this->points($day->at('points'))) : new Measured(new \DateTimeImmutable('@0'), []), $node->items());
+    }
+
+    /**
+     * @param list<Measured> $measured
+     *
+     * @return list<array{on: string, points: array<string, float|int>}>
+     */
+    public function writeMeasured(array $measured): array
+    {
+        return array_map(static fn (Measured $day): array => ['on' => $day->on->format('Y-m-d'), 'points' => array_map(static fn (Length $length): float|int => $length->millimetres(), $day->points)], $measured);
+    }
+
+    /** @return array<string, Length> */
+    private function points(Node $node): array
+    {
+        $points = [];
+        foreach ($node->object(array_column(BodyPoint::cases(), 'value')) ? $node->names() : [] as $point) {
+            $points[$point] = $node->at($point)->requiredLength();
+        }
+
+        return $points;
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Document;
+
+use Octavum\Core\Season\Season;
+
+/** A season with its hours. */
+final readonly class SeasonCodec
+{
+    public function read(Node $node): Season
+    {
+        $node->object(['id', 'name', 'starts', 'weeks', 'minutesPerWeek', 'notes']);
+
+        return new Season($node->at('id')->name(60), $node->at('name')->name(), $node->at('starts')->requiredDate(), $node->at('weeks')->requiredInteger(1, 60), $node->at('minutesPerWeek')->requiredInteger(0, 10_080), $node->at('notes')->text());
+    }
+
+    /** @return array<string, mixed> */
+    public function write(Season $season): array
+    {
+        return Fields::known([
+            'id' => $season->id,
+            'name' => $season->name,
+            'starts' => $season->starts->format('Y-m-d'),
+            'weeks' => $season->weeks,
+            'minutesPerWeek' => $season->minutesPerWeek,
+            'notes' => $season->notes,
+        ]);
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Document;
+
+use Octavum\Core\Measure\System;
+use Octavum\Core\Pattern\Nap;
+use Octavum\Core\Pattern\Requirement;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Piece\Role;
+
+/** The requirement table of an envelope. */
+final readonly class TableCodec
+{
+    public function __construct(private CellsCodec $cells = new CellsCodec())
+    {
+    }
+
+    /** @param list<string> $sizes the columns of its rows */
+    public function read(array $sizes, Node $rows, ?System $units): RequirementTable
+    {
+        return new RequirementTable($sizes, array_map(function (Node $row) use ($sizes): Requirement {
+            $row->object(['role', 'width', 'nap', 'lengths']);
+
+            return new Requirement(
+                $row->at('role')->choice(Role::class) ?? Role::Main,
+                $row->at('width')->requiredLength(),
+                $row->at('nap')->choice(Nap::class) ?? Nap::Without,
+                $this->cells->read($row->at('lengths'), $sizes),
+            );
+        }, $rows->items()), $units);
+    }
+
+    /** @return list<array{role: string, width: float|int, nap: string, lengths: list<float|int|null>}> its rows */
+    public function write(RequirementTable $table): array
+    {
+        return array_map(fn (Requirement $row): array => [
+            'role' => $row->role->value,
+            'width' => $row->width->millimetres(),
+            'nap' => $row->nap->value,
+            'lengths' => $this->cells->write($row->cells, $table->sizes),
+        ], $table->rows);
+    }
+}
