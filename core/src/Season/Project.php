@@ -9,6 +9,7 @@ use Octavum\Core\Laid\Asked;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Matching;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\LaidOut;
 use Octavum\Core\Need\Wanted;
@@ -99,6 +100,12 @@ final readonly class Project
             true === $claim->wish?->oneWay,
             $matched ? $claim->cloth->repeat ?? $claim->wish?->repeat : null,
         );
+    }
+
+    /** Why the lay of a claim says nothing of it any more; null while it holds, and where there is none. */
+    public function layStale(Claim $claim, Assumptions $assumptions): ?Sentence
+    {
+        return $claim->lay?->stale($this->asked($claim, $assumptions), $assumptions);
     }
 
     public function wanted(Claim $claim, ?LaidOut $laidOut = null): Wanted

@@ -270,7 +270,7 @@ final class TableController extends AbstractController
         $stale = [];
         foreach (null === $lay ? [] : $this->plan->projects($account) as $project) {
             foreach ($project->claims as $claim) {
-                $why = null !== $lay && $claim->lay?->id === $lay->id ? $lay->stale($project->asked($claim, $assumptions), $assumptions) : null;
+                $why = null !== $lay && $claim->lay?->id === $lay->id ? $project->layStale($claim, $assumptions) : null;
                 if (null !== $why) {
                     $stale[] = new Sentence('{project}: {why}.', ['project' => $project->name, 'why' => $why]);
                 }

@@ -68,7 +68,7 @@ final readonly class Promises
     {
         $lay = $claim->lay;
         $garment = $lay?->garmentOf($project->id, $claim->role);
-        if (null === $lay || null === $garment || null !== $lay->stale($project->asked($claim, $this->assumptions), $this->assumptions)) {
+        if (null === $lay || null === $garment || null !== $project->layStale($claim, $this->assumptions)) {
             return [[$claim, null]];
         }
         $places = [];

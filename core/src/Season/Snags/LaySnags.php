@@ -23,12 +23,11 @@ final readonly class LaySnags
     public function of(Project $project, Claim $claim): array
     {
         $lay = $claim->lay;
-        $asked = $project->asked($claim, $this->assumptions);
-        $why = $lay?->stale($asked, $this->assumptions);
+        $why = $project->layStale($claim, $this->assumptions);
         if (null === $lay || null === $why) {
             return [];
         }
-        if (!$lay->isGeneric($asked) || null === $project->pattern) {
+        if (!$lay->isGeneric($project->asked($claim, $this->assumptions)) || null === $project->pattern) {
             $sentence = new Sentence('The saved lay of {project} does not count any more: {why}.', ['project' => $project->name, 'why' => $why]);
 
             return [new Snag(Severity::Tight, $sentence, Action::LayAgain, $lay->id)];
