@@ -17,7 +17,8 @@ final class Version20261125160000 extends AbstractMigration
 
     public function up(Schema $schema): void
     {
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE account (
                 email VARCHAR(180) NOT NULL,
                 password VARCHAR(255) NOT NULL,
@@ -30,9 +31,11 @@ final class Version20261125160000 extends AbstractMigration
                 id VARCHAR(26) NOT NULL,
                 PRIMARY KEY (id)
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE UNIQUE INDEX UNIQ_7D3656A4E7927C74 ON account (email)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE cloth (
                 name VARCHAR(120) NOT NULL,
                 width BIGINT DEFAULT NULL,
@@ -68,10 +71,12 @@ final class Version20261125160000 extends AbstractMigration
                 CONSTRAINT FK_22F16BBE9B6B5FBA FOREIGN KEY (account_id)
                 REFERENCES account (id) ON DELETE CASCADE NOT DEFERRABLE INITIALLY IMMEDIATE
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX IDX_22F16BBE9B6B5FBA455180A5 ON cloth (account_id, removed_at)');
         $this->addSql('CREATE INDEX IDX_22F16BBE9B6B5FBA ON cloth (account_id)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE pattern (
                 changes INTEGER NOT NULL,
                 title VARCHAR(120) NOT NULL,
@@ -97,10 +102,12 @@ final class Version20261125160000 extends AbstractMigration
                 CONSTRAINT FK_A3BCFC8E9B6B5FBA FOREIGN KEY (account_id)
                 REFERENCES account (id) ON DELETE CASCADE NOT DEFERRABLE INITIALLY IMMEDIATE
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX IDX_A3BCFC8E9B6B5FBA455180A5 ON pattern (account_id, removed_at)');
         $this->addSql('CREATE INDEX IDX_A3BCFC8E9B6B5FBA ON pattern (account_id)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE cut (
                 label VARCHAR(60) NOT NULL,
                 state VARCHAR(255) NOT NULL,
@@ -115,9 +122,11 @@ final class Version20261125160000 extends AbstractMigration
                 CONSTRAINT FK_B0F094FDE53266EE FOREIGN KEY (cloth_id)
                 REFERENCES cloth (id) ON DELETE CASCADE NOT DEFERRABLE INITIALLY IMMEDIATE
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX IDX_B0F094FDE53266EE ON cut (cloth_id)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE season (
                 name VARCHAR(120) NOT NULL,
                 starts DATETIME NOT NULL,
@@ -130,9 +139,11 @@ final class Version20261125160000 extends AbstractMigration
                 CONSTRAINT FK_F0E45BA99B6B5FBA FOREIGN KEY (account_id)
                 REFERENCES account (id) ON DELETE CASCADE NOT DEFERRABLE INITIALLY IMMEDIATE
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX IDX_F0E45BA99B6B5FBA ON season (account_id)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE claim (
                 role VARCHAR(255) NOT NULL,
                 buy CLOB DEFAULT NULL,
@@ -150,11 +161,13 @@ final class Version20261125160000 extends AbstractMigration
                 CONSTRAINT FK_A769DE27166D1F9C FOREIGN KEY (project_id)
                 REFERENCES project (id) ON DELETE CASCADE NOT DEFERRABLE INITIALLY IMMEDIATE
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX IDX_A769DE2773CD9801 ON claim (cut_id)');
         $this->addSql('CREATE INDEX IDX_A769DE27E591C34B ON claim (lay_id)');
         $this->addSql('CREATE INDEX IDX_A769DE27166D1F9C ON claim (project_id)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE project (
                 name VARCHAR(120) NOT NULL,
                 place_in_rank INTEGER NOT NULL,
@@ -184,11 +197,13 @@ final class Version20261125160000 extends AbstractMigration
                 CONSTRAINT FK_2FB3D0EE4EC001D1 FOREIGN KEY (season_id)
                 REFERENCES season (id) ON DELETE CASCADE NOT DEFERRABLE INITIALLY IMMEDIATE
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX IDX_2FB3D0EE217BBB47 ON project (person_id)');
         $this->addSql('CREATE INDEX IDX_2FB3D0EE4BBC2705 ON project (version_id)');
         $this->addSql('CREATE INDEX IDX_2FB3D0EE4EC001D1 ON project (season_id)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE version (
                 name VARCHAR(60) NOT NULL,
                 sizes CLOB NOT NULL,
@@ -206,9 +221,11 @@ final class Version20261125160000 extends AbstractMigration
                 CONSTRAINT FK_BF1CD3C3F734A20F FOREIGN KEY (pattern_id)
                 REFERENCES pattern (id) ON DELETE CASCADE NOT DEFERRABLE INITIALLY IMMEDIATE
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX IDX_BF1CD3C3F734A20F ON version (pattern_id)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE piece_set (
                 pieces CLOB NOT NULL,
                 id VARCHAR(26) NOT NULL,
@@ -218,9 +235,11 @@ final class Version20261125160000 extends AbstractMigration
                 CONSTRAINT FK_5509695A4BBC2705 FOREIGN KEY (version_id)
                 REFERENCES version (id) ON DELETE CASCADE NOT DEFERRABLE INITIALLY IMMEDIATE
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE UNIQUE INDEX UNIQ_5509695A4BBC2705 ON piece_set (version_id)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE file (
                 name VARCHAR(120) NOT NULL,
                 kind VARCHAR(255) NOT NULL,
@@ -233,10 +252,12 @@ final class Version20261125160000 extends AbstractMigration
                 CONSTRAINT FK_8C9F36109B6B5FBA FOREIGN KEY (account_id)
                 REFERENCES account (id) ON DELETE CASCADE NOT DEFERRABLE INITIALLY IMMEDIATE
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX IDX_8C9F36109B6B5FBA455180A5 ON file (account_id, removed_at)');
         $this->addSql('CREATE INDEX IDX_8C9F36109B6B5FBA ON file (account_id)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE person (
                 name VARCHAR(120) NOT NULL,
                 child BOOLEAN NOT NULL,
@@ -251,9 +272,11 @@ final class Version20261125160000 extends AbstractMigration
                 CONSTRAINT FK_34DCD1769B6B5FBA FOREIGN KEY (account_id)
                 REFERENCES account (id) ON DELETE CASCADE NOT DEFERRABLE INITIALLY IMMEDIATE
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX IDX_34DCD1769B6B5FBA ON person (account_id)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE lay (
                 name VARCHAR(120) NOT NULL,
                 lay CLOB NOT NULL,
@@ -265,18 +288,22 @@ final class Version20261125160000 extends AbstractMigration
                 CONSTRAINT FK_EBB378289B6B5FBA FOREIGN KEY (account_id)
                 REFERENCES account (id) ON DELETE CASCADE NOT DEFERRABLE INITIALLY IMMEDIATE
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX IDX_EBB378289B6B5FBA455180A5 ON lay (account_id, removed_at)');
         $this->addSql('CREATE INDEX IDX_EBB378289B6B5FBA ON lay (account_id)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE sign_in_attempts (
                 "key" VARCHAR(64) NOT NULL,
                 failures INTEGER NOT NULL,
                 last DATETIME NOT NULL,
                 PRIMARY KEY ("key")
             )
-            SQL);
-        $this->addSql(<<<'SQL'
+            SQL,
+        );
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE notion (
                 kind VARCHAR(255) NOT NULL,
                 measure BIGINT DEFAULT NULL,
@@ -293,14 +320,32 @@ final class Version20261125160000 extends AbstractMigration
                 CONSTRAINT FK_736AD3469B6B5FBA FOREIGN KEY (account_id)
                 REFERENCES account (id) ON DELETE CASCADE NOT DEFERRABLE INITIALLY IMMEDIATE
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX IDX_736AD3469B6B5FBA455180A5 ON notion (account_id, removed_at)');
         $this->addSql('CREATE INDEX IDX_736AD3469B6B5FBA ON notion (account_id)');
     }
 
     public function down(Schema $schema): void
     {
-        foreach (['notion', 'sign_in_attempts', 'lay', 'person', 'file', 'piece_set', 'version', 'project', 'claim', 'season', 'cut', 'pattern', 'cloth', 'account'] as $table) {
+        foreach (
+            [
+                'notion',
+                'sign_in_attempts',
+                'lay',
+                'person',
+                'file',
+                'piece_set',
+                'version',
+                'project',
+                'claim',
+                'season',
+                'cut',
+                'pattern',
+                'cloth',
+                'account',
+            ] as $table
+        ) {
             $this->addSql('DROP TABLE '.$table);
         }
     }

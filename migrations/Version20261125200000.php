@@ -16,7 +16,8 @@ final class Version20261125200000 extends AbstractMigration
 
     public function up(Schema $schema): void
     {
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE visit (
                 id VARCHAR(64) NOT NULL,
                 account_id VARCHAR(26) DEFAULT NULL,
@@ -25,9 +26,11 @@ final class Version20261125200000 extends AbstractMigration
                 seen INTEGER NOT NULL,
                 PRIMARY KEY (id)
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX visit_account ON visit (account_id)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE rememberme_token (
                 series VARCHAR(88) NOT NULL,
                 value VARCHAR(88) NOT NULL,
@@ -36,24 +39,29 @@ final class Version20261125200000 extends AbstractMigration
                 username VARCHAR(200) NOT NULL,
                 PRIMARY KEY (series)
             )
-            SQL);
-        $this->addSql(<<<'SQL'
+            SQL,
+        );
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE undo (
                 "key" VARCHAR(26) NOT NULL,
                 account_id VARCHAR(26) NOT NULL REFERENCES account (id) ON DELETE CASCADE,
                 changes BLOB NOT NULL,
                 PRIMARY KEY ("key")
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX undo_account ON undo (account_id)');
-        $this->addSql(<<<'SQL'
+        $this->addSql(
+            <<<'SQL'
             CREATE TABLE replaced (
                 "key" VARCHAR(26) NOT NULL,
                 account_id VARCHAR(26) NOT NULL REFERENCES account (id) ON DELETE CASCADE,
                 workroom CLOB NOT NULL,
                 PRIMARY KEY ("key")
             )
-            SQL);
+            SQL,
+        );
         $this->addSql('CREATE INDEX replaced_account ON replaced (account_id)');
         $this->addSql('INSERT INTO replaced ("key", account_id, workroom) SELECT id, id, replaced FROM account WHERE replaced IS NOT NULL');
         $this->addSql('ALTER TABLE account DROP COLUMN replaced');

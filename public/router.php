@@ -6,7 +6,9 @@ declare(strict_types=1);
 $path = parse_url((string) $_SERVER['REQUEST_URI'], \PHP_URL_PATH);
 $file = __DIR__.(is_string($path) ? rawurldecode($path) : '/');
 $type = ['css' => 'text/css', 'js' => 'text/javascript', 'woff2' => 'font/woff2', 'svg' => 'image/svg+xml', 'png' => 'image/png'];
-if (is_string($path) && preg_match('~^/assets/[\w./-]+-[\w-]{7}\.(css|js|woff2|svg|png)$~', $path, $named) && !str_contains($path, '..') && is_file($file)) {
+$isAsset = is_string($path) && !str_contains($path, '..')
+    && preg_match('~^/assets/[\w./-]+-[\w-]{7}\.(css|js|woff2|svg|png)$~', $path, $named);
+if ($isAsset && is_file($file)) {
     // a file that is named by its contents need be fetched once only
     header('Content-Type: '.$type[$named[1]]);
     header('Content-Length: '.filesize($file));
@@ -19,7 +21,8 @@ if (is_file($file) && !str_ends_with($file, '.php')) {
     return false;
 }
 // it does not put the environment into $_SERVER, where the application looks for it
-foreach (['APP_ENV', 'APP_DEBUG', 'APP_SECRET', 'OCTAVUM_DATA', 'OCTAVUM_HOSTS', 'OCTAVUM_PROXIES', 'OCTAVUM_REGISTERING', 'OCTAVUM_CORES'] as $name) {
+$own = ['DATA', 'HOSTS', 'PROXIES', 'REGISTERING', 'CORES'];
+foreach (['APP_ENV', 'APP_DEBUG', 'APP_SECRET', ...array_map(fn (string $name): string => 'OCTAVUM_'.$name, $own)] as $name) {
     $value = getenv($name);
     if (false !== $value) {
         $_SERVER[$name] = $_ENV[$name] = $value;

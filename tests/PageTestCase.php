@@ -109,7 +109,11 @@ abstract class PageTestCase extends WebTestCase
      */
     protected function post(string $path, array $fields = []): Crawler
     {
-        return $this->browser->request('POST', $path, $fields + ['_token' => $fields['_token'] ?? (string) $this->browser->getCrawler()->filter('meta[name=csrf]')->attr('content')]);
+        return $this->browser->request(
+            'POST',
+            $path,
+            $fields + ['_token' => $fields['_token'] ?? (string) $this->browser->getCrawler()->filter('meta[name=csrf]')->attr('content')],
+        );
     }
 
     /** What a part of a page says, with a space between any two of its pieces. */

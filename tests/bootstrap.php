@@ -14,7 +14,8 @@ require dirname(__DIR__).'/vendor/autoload.php';
 $data = dirname(__DIR__).'/var/test-data';
 (new Filesystem())->remove([$data, dirname(__DIR__).'/var/cache/test']);
 (new Filesystem())->mkdir($data);
-foreach (['APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'test', 'OCTAVUM_DATA' => $data, 'KERNEL_CLASS' => Kernel::class] as $name => $value) {
+$set = ['APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'test', 'OCTAVUM_DATA' => $data, 'KERNEL_CLASS' => Kernel::class];
+foreach ($set as $name => $value) {
     putenv($name.'='.$value);
     $_SERVER[$name] = $_ENV[$name] = $value;
 }

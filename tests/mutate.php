@@ -21,8 +21,16 @@ $figures = [
     ['core/src/Measure/Assumptions.php', "Length::of('51', Unit::Millimetre)", "Length::of('50', Unit::Millimetre)"],
     ['core/src/Measure/Assumptions.php', 'Percent::of(15)', 'Percent::of(16)'],
     ['core/src/Measure/Assumptions.php', '$this->fitsShare = Percent::of(5)', '$this->fitsShare = Percent::of(6)'],
-    ['core/src/Measure/Assumptions.php', "\$squaring ?? Length::of('3', Unit::Centimetre)", "\$squaring ?? Length::of('2', Unit::Centimetre)"],
-    ['core/src/Measure/Assumptions.php', "\$this->oneWayLeast = Length::of('25', Unit::Centimetre)", "\$this->oneWayLeast = Length::of('20', Unit::Centimetre)"],
+    [
+        'core/src/Measure/Assumptions.php',
+        "\$squaring ?? Length::of('3', Unit::Centimetre)",
+        "\$squaring ?? Length::of('2', Unit::Centimetre)",
+    ],
+    [
+        'core/src/Measure/Assumptions.php',
+        "\$this->oneWayLeast = Length::of('25', Unit::Centimetre)",
+        "\$this->oneWayLeast = Length::of('20', Unit::Centimetre)",
+    ],
     ['core/src/Pattern/RequirementTable.php', '[1_470_000, 1_524_000]', '[1_475_000, 1_524_000]'],
     ['core/src/Piece/Garment.php', 'self::Nightwear => 3,', 'self::Nightwear => 2,'],
     ['core/src/Need/Estimator.php', 'Matching::Everywhere => $main + 1,', 'Matching::Everywhere => $main,'],
@@ -42,7 +50,17 @@ foreach ($figures as [$file, $figure, $changed]) {
     try {
         $at = (int) strpos($code, $figure);
         file_put_contents($path, substr_replace($code, $changed, $at, strlen($figure)));
-        exec('php '.escapeshellarg($root.'/vendor/bin/phpunit').' --no-configuration --bootstrap '.escapeshellarg($root.'/vendor/autoload.php').' '.escapeshellarg($root.'/core/tests/Rules').' 2>&1', $said, $status);
+        exec(
+            'php '
+                .escapeshellarg($root.'/vendor/bin/phpunit')
+                .' --no-configuration --bootstrap '
+                .escapeshellarg($root.'/vendor/autoload.php')
+                .' '
+                .escapeshellarg($root.'/core/tests/Rules')
+                .' 2>&1',
+            $said,
+            $status,
+        );
     } finally {
         file_put_contents($path, $code);
     }

@@ -29,7 +29,8 @@ final class AccountRepository extends ServiceEntityRepository implements UserLoa
      */
     public function named(?string $email): Account
     {
-        return (null === $email ? $this->demo() : $this->byEmail($email)) ?? throw Refused::because('There is no account with this e-mail address; name one with --account.');
+        return (null === $email ? $this->demo() : $this->byEmail($email))
+            ?? throw Refused::because('There is no account with this e-mail address; name one with --account.');
     }
 
     public function loadUserByIdentifier(string $identifier): ?Account

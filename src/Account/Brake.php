@@ -23,13 +23,16 @@ final readonly class Brake
     /** Whether one more try is let through. */
     public function try(string $what, int $most): bool
     {
-        $failures = $this->connection->fetchOne(<<<'SQL'
+        $failures = $this->connection->fetchOne(
+            <<<'SQL'
             INSERT INTO sign_in_attempts ("key", failures, last) VALUES (:key, 1, :now)
             ON CONFLICT ("key") DO UPDATE SET
                 failures = CASE WHEN last <= :ago THEN 1 ELSE failures + 1 END,
                 last = CASE WHEN last > :ago AND failures >= :most THEN last ELSE :now END
             RETURNING failures
-            SQL, ['key' => $this->key($what), 'most' => $most] + $this->times());
+            SQL,
+            ['key' => $this->key($what), 'most' => $most] + $this->times(),
+        );
 
         return is_numeric($failures) && $failures <= $most;
     }
@@ -37,7 +40,10 @@ final readonly class Brake
     /** The try was right: it and those before it no longer count, or it alone. */
     public function release(string $what, bool $all = true): void
     {
-        $this->connection->executeStatement('UPDATE sign_in_attempts SET failures = '.($all ? '0' : 'MAX(0, failures - 1)').' WHERE "key" = ?', [$this->key($what)]);
+        $this->connection->executeStatement(
+            'UPDATE sign_in_attempts SET failures = '.($all ? '0' : 'MAX(0, failures - 1)').' WHERE "key" = ?',
+            [$this->key($what)],
+        );
         $this->connection->executeStatement('DELETE FROM sign_in_attempts WHERE last < ?', [$this->times()['ago']]);
     }
 

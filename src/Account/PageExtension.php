@@ -32,7 +32,10 @@ final class PageExtension extends AbstractExtension
     public function getFilters(): array
     {
         return [
-            new TwigFilter('say', fn (?Sentence $sentence): string => null === $sentence ? '' : $this->sentences->write($sentence, $this->tape())),
+            new TwigFilter(
+                'say',
+                fn (?Sentence $sentence): string => null === $sentence ? '' : $this->sentences->write($sentence, $this->tape()),
+            ),
             new TwigFilter('owned', fn (?Length $length): string => $this->figure($length, Figure::owned(...))),
             new TwigFilter('needed', fn (?Length $length): string => $this->figure($length, Figure::needed(...))),
             new TwigFilter('width', fn (?Length $length): string => $this->figure($length, Figure::width(...))),
@@ -41,7 +44,12 @@ final class PageExtension extends AbstractExtension
             new TwigFilter('typed', fn (Length $length): string => $this->tape()->typed($length, small: true)),
             new TwigFilter('printed', static fn (Length $length, System $system): string => (new Tape($system))->typed($length)),
             new TwigFilter('figure', fn (Figure $figure): string => $this->tape()->write($figure)),
-            new TwigFilter('day', fn (?\DateTimeImmutable $day, bool $year = true, bool $short = true): string => null === $day ? '' : $this->settings->current()->dates->write($day, $year, $short)),
+            new TwigFilter(
+                'day',
+                fn (?\DateTimeImmutable $day, bool $year = true, bool $short = true): string => null === $day
+                    ? ''
+                    : $this->settings->current()->dates->write($day, $year, $short),
+            ),
             new TwigFilter('hours', static fn (int $minutes): string => round($minutes / 60, 1).' h'),
             new TwigFilter('money', $this->money(...)),
         ];

@@ -20,12 +20,22 @@ final readonly class SentenceWriter
 
     public function write(Sentence $sentence, Tape $tape): string
     {
-        return $this->translator->trans($sentence->message, array_map(fn (string|int|Figure|Percent|\DateTimeImmutable|Sentence $value): string|int => match (true) {
-            $value instanceof Figure => $tape->write($value),
-            $value instanceof Sentence => $this->write($value, $tape),
-            $value instanceof \DateTimeImmutable => ($this->settings?->current()->dates ?? DateStyle::DayFirst)->write($value, year: false, short: false),
-            $value instanceof Percent => (string) $value,
-            default => $value,
-        }, $sentence->with));
+        return $this->translator->trans(
+            $sentence->message,
+            array_map(
+                fn (string|int|Figure|Percent|\DateTimeImmutable|Sentence $value): string|int => match (true) {
+                    $value instanceof Figure => $tape->write($value),
+                    $value instanceof Sentence => $this->write($value, $tape),
+                    $value instanceof \DateTimeImmutable => ($this->settings?->current()->dates ?? DateStyle::DayFirst)->write(
+                        $value,
+                        year: false,
+                        short: false,
+                    ),
+                    $value instanceof Percent => (string) $value,
+                    default => $value,
+                },
+                $sentence->with,
+            ),
+        );
     }
 }

@@ -23,11 +23,12 @@ final readonly class SignInFirst
     public function onException(ExceptionEvent $event): void
     {
         $request = $event->getRequest();
-        if (!$event->isMainRequest() || !$event->getThrowable() instanceof AccessDeniedException || null !== $this->security->getUser()) {
+        if (!$event->isMainRequest() || !($event->getThrowable() instanceof AccessDeniedException) || null !== $this->security->getUser()) {
             return;
         }
         $path = $request->getRequestUri();
-        $way = $request->isMethod('GET') && !$request->isXmlHttpRequest() && !\in_array($path, ['/', '/season'], true) ? ['to' => $path] : [];
+        $way
+            = $request->isMethod('GET') && !$request->isXmlHttpRequest() && !\in_array($path, ['/', '/season'], true) ? ['to' => $path] : [];
         $event->setResponse(new RedirectResponse($this->addresses->generate('sign_in', $way)));
     }
 }

@@ -22,8 +22,11 @@ final readonly class SignInThrottle
     private const MOST_FOR_ADDRESS = 5;
     private const MOST_FOR_PLACE = 30;
 
-    public function __construct(private Brake $brake, private AccountRepository $accounts, private PasswordHasherFactoryInterface $hashers)
-    {
+    public function __construct(
+        private Brake $brake,
+        private AccountRepository $accounts,
+        private PasswordHasherFactoryInterface $hashers,
+    ) {
     }
 
     #[AsEventListener(priority: 2080)]
@@ -32,7 +35,7 @@ final readonly class SignInThrottle
         $passport = $event->getPassport();
         $badge = $passport->getBadge(UserBadge::class);
         $credentials = $passport->getBadge(PasswordCredentials::class);
-        if (!$credentials instanceof PasswordCredentials || !$badge instanceof UserBadge) {
+        if (!($credentials instanceof PasswordCredentials) || !($badge instanceof UserBadge)) {
             return;
         }
         $address = $badge->getUserIdentifier();

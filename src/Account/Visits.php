@@ -59,7 +59,12 @@ final class Visits extends AbstractSessionHandler
     public function updateTimestamp(#[\SensitiveParameter] string $sessionId, string $data): bool
     {
         if (null !== $this->noted && $this->noted < $this->now() - self::NOTED_EVERY) {
-            $this->attempt(fn (): mixed => $this->connection->executeStatement('UPDATE visit SET seen = ? WHERE id = ?', [$this->now(), self::digest($sessionId)]));
+            $this->attempt(
+                fn (): mixed => $this->connection->executeStatement('UPDATE visit SET seen = ? WHERE id = ?', [
+                    $this->now(),
+                    self::digest($sessionId),
+                ]),
+            );
         }
 
         return parent::updateTimestamp($sessionId, $data);
@@ -68,9 +73,10 @@ final class Visits extends AbstractSessionHandler
     protected function doRead(#[\SensitiveParameter] string $sessionId): string
     {
         $now = $this->now();
-        $row = $this->connection->fetchNumeric('SELECT data, seen FROM visit WHERE id = ? AND began >= ? AND seen >= CASE WHEN account_id IS NULL THEN ? ELSE ? END', [
-            self::digest($sessionId), $now - self::LONGEST, $now - self::IDLE_UNNAMED, $now - self::IDLE,
-        ]);
+        $row = $this->connection->fetchNumeric(
+            'SELECT data, seen FROM visit WHERE id = ? AND began >= ? AND seen >= CASE WHEN account_id IS NULL THEN ? ELSE ? END',
+            [self::digest($sessionId), $now - self::LONGEST, $now - self::IDLE_UNNAMED, $now - self::IDLE],
+        );
         [$data, $noted] = false === $row ? ['', null] : $row;
         $this->noted = \is_int($noted) ? $noted : null;
 
@@ -81,13 +87,21 @@ final class Visits extends AbstractSessionHandler
     protected function doWrite(#[\SensitiveParameter] string $sessionId, string $data): bool
     {
         $user = $this->tokens->getToken()?->getUser();
-        $values = ['id' => self::digest($sessionId), 'account' => $user instanceof Account ? $user->id : null, 'data' => $data, 'now' => $this->now()];
-        $this->attempt(fn (): mixed => $this->connection->executeStatement(
-            null === $this->noted ? 'INSERT OR REPLACE INTO visit (id, account_id, data, began, seen) VALUES (:id, :account, :data, :now, :now)'
-                : 'UPDATE visit SET account_id = :account, data = :data, seen = :now WHERE id = :id',
-            $values,
-            ['data' => ParameterType::LARGE_OBJECT],
-        ));
+        $values = [
+            'id' => self::digest($sessionId),
+            'account' => $user instanceof Account ? $user->id : null,
+            'data' => $data,
+            'now' => $this->now(),
+        ];
+        $this->attempt(
+            fn (): mixed => $this->connection->executeStatement(
+                null === $this->noted
+                    ? 'INSERT OR REPLACE INTO visit (id, account_id, data, began, seen) VALUES (:id, :account, :data, :now, :now)'
+                    : 'UPDATE visit SET account_id = :account, data = :data, seen = :now WHERE id = :id',
+                $values,
+                ['data' => ParameterType::LARGE_OBJECT],
+            ),
+        );
 
         return true;
     }

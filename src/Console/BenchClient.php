@@ -43,13 +43,19 @@ final class BenchClient
     {
         $response = $this->ask('GET', $path);
 
-        return 200 === $response->getStatusCode() ? $response->getContent() : throw new \RuntimeException(\sprintf('%s answers %d.', $path, $response->getStatusCode()));
+        return 200 === $response->getStatusCode()
+            ? $response->getContent()
+            : throw new \RuntimeException(\sprintf('%s answers %d.', $path, $response->getStatusCode()));
     }
 
     /** @param array<string, string> $body */
     private function ask(string $method, string $path, array $body = []): ResponseInterface
     {
-        $response = $this->http->request($method, $path, ['headers' => ['Cookie' => $this->cookie]] + ([] === $body ? [] : ['body' => $body]));
+        $response = $this->http->request(
+            $method,
+            $path,
+            ['headers' => ['Cookie' => $this->cookie]] + ([] === $body ? [] : ['body' => $body]),
+        );
         foreach ($response->getHeaders(false)['set-cookie'] ?? [] as $header) {
             if (str_starts_with($header, 'octavum=')) {
                 $this->cookie = strtok($header, ';');

@@ -26,12 +26,33 @@ use Symfony\Component\Process\Process;
 #[AsCommand('octavum:bench', 'Measures the check of a large workroom and its pages, or the lay engine')]
 final readonly class BenchCommand
 {
-    private const PAGES = ['/season', '/cloth', '/patterns', '/shopping', '/project/new', '/people', '/notions', '/patterns?words=brook&without[lining]=1', '/cloth?colour=moss&free=1', '/find?q=moss', '/find?q=trowsers'];
+    private const PAGES = [
+        '/season',
+        '/cloth',
+        '/patterns',
+        '/shopping',
+        '/project/new',
+        '/people',
+        '/notions',
+        '/patterns?words=brook&without[lining]=1',
+        '/cloth?colour=moss&free=1',
+        '/find?q=moss',
+        '/find?q=trowsers',
+    ];
     private const TIMES = 15;
     private const WARM_UP = 5;
 
     /** As bin/octavum start runs it. */
-    private const SERVER = ['-d', 'opcache.enable=1', '-d', 'opcache.enable_cli=1', '-d', 'opcache.jit_buffer_size=64M', '-d', 'opcache.jit=function'];
+    private const SERVER = [
+        '-d',
+        'opcache.enable=1',
+        '-d',
+        'opcache.enable_cli=1',
+        '-d',
+        'opcache.jit_buffer_size=64M',
+        '-d',
+        'opcache.jit=function',
+    ];
 
     public function __construct(
         private WorkroomReader $reader,
@@ -41,8 +62,11 @@ final readonly class BenchCommand
     ) {
     }
 
-    public function __invoke(SymfonyStyle $io, #[Argument('workroom or lay')] string $what = 'workroom', #[Option('Seconds for each lay')] float $seconds = 3): int
-    {
+    public function __invoke(
+        SymfonyStyle $io,
+        #[Argument('workroom or lay')] string $what = 'workroom',
+        #[Option('Seconds for each lay')] float $seconds = 3,
+    ): int {
         if ('lay' === $what) {
             $this->lays($io, $seconds);
 
@@ -56,9 +80,18 @@ final readonly class BenchCommand
         try {
             $this->row($io, 'document', \sprintf('%.1f MB', (int) filesize($file) / 1e6));
             $this->measure($io, 'read and validate the document', fn () => $this->reader->read((string) file_get_contents($file)));
-            $this->measure($io, 'check the season, core alone', static fn () => (new SeasonCheck($workroom->settings->assumptions))->check($workroom->seasons[0], $workroom->projects));
+            $this->measure(
+                $io,
+                'check the season, core alone',
+                static fn () => (new SeasonCheck($workroom->settings->assumptions))->check($workroom->seasons[0], $workroom->projects),
+            );
             $environment = ['OCTAVUM_DATA' => $data, 'APP_ENV' => 'prod', 'APP_DEBUG' => '0'];
-            $this->measure($io, 'bin/octavum check FILE --json', fn () => $this->command(['bin/console', 'octavum:check', $file, '--json'], $environment), 5);
+            $this->measure(
+                $io,
+                'bin/octavum check FILE --json',
+                fn () => $this->command(['bin/console', 'octavum:check', $file, '--json'], $environment),
+                5,
+            );
             $this->pages($io, $data, $environment);
         } finally {
             $this->files->remove($data);
@@ -89,10 +122,30 @@ final readonly class BenchCommand
             $wrong = $judge->faults($request, $lay);
             $faults += \count($wrong);
             $slowest = max($slowest, $first ?? 0);
-            $io->writeln(\sprintf('%-22s %5.0f mm, %s %5.0f, %.3f of it; shelf %5.0f; used %.0f %%; first %3.0f ms; %5d tried in %.2f s%s', $name, $used, null === $best ? 'shelf' : 'best ', $best ?? $shelf, $used / ($best ?? $shelf), $shelf, 100 * $lay->utilisation, 1000 * ($first ?? 0), $lay->evaluated, $spent, [] === $wrong ? '' : '  WRONG: '.implode('; ', $wrong)), SymfonyStyle::OUTPUT_RAW);
+            $io->writeln(
+                \sprintf(
+                    '%-22s %5.0f mm, %s %5.0f, %.3f of it; shelf %5.0f; used %.0f %%; first %3.0f ms; %5d tried in %.2f s%s',
+                    $name,
+                    $used,
+                    null === $best ? 'shelf' : 'best ',
+                    $best ?? $shelf,
+                    $used / ($best ?? $shelf),
+                    $shelf,
+                    100 * $lay->utilisation,
+                    1000 * ($first ?? 0),
+                    $lay->evaluated,
+                    $spent,
+                    [] === $wrong ? '' : '  WRONG: '.implode('; ', $wrong),
+                ),
+                SymfonyStyle::OUTPUT_RAW,
+            );
         }
         foreach ($ratios as $kind => $all) {
-            $this->row($io, $kind.' against '.('sawn' === $kind ? 'the best' : 'a shelf lay'), \sprintf('mean %.3f, worst %.3f of %d', array_sum($all) / max(1, \count($all)), [] === $all ? 0 : max($all), \count($all)));
+            $this->row(
+                $io,
+                $kind.' against '.('sawn' === $kind ? 'the best' : 'a shelf lay'),
+                \sprintf('mean %.3f, worst %.3f of %d', array_sum($all) / max(1, \count($all)), [] === $all ? 0 : max($all), \count($all)),
+            );
         }
         $this->row($io, 'slowest first lay', \sprintf('%.0f ms', 1000 * $slowest));
         $this->row($io, 'faults by the judge', (string) $faults);
@@ -103,9 +156,22 @@ final readonly class BenchCommand
     {
         $this->command(['bin/console', 'doctrine:migrations:migrate', '--no-interaction'], $environment);
         $this->command(['bin/console', 'octavum:demo'], $environment);
-        $this->measure($io, 'import the document', fn () => $this->command(['bin/console', 'octavum:import', $data.'/workroom.json', '--account', 'ottoline@demo.invalid', '--replace'], $environment), 1);
+        $this->measure(
+            $io,
+            'import the document',
+            fn () => $this->command(
+                ['bin/console', 'octavum:import', $data.'/workroom.json', '--account', 'ottoline@demo.invalid', '--replace'],
+                $environment,
+            ),
+            1,
+        );
         $port = random_int(20_000, 40_000);
-        $server = new PhpSubprocess([...self::SERVER, '-S', '127.0.0.1:'.$port, '-t', 'public', 'public/router.php'], $this->project, $environment, 600);
+        $server = new PhpSubprocess(
+            [...self::SERVER, '-S', '127.0.0.1:'.$port, '-t', 'public', 'public/router.php'],
+            $this->project,
+            $environment,
+            600,
+        );
         $server->start();
         try {
             $client = new BenchClient('http://127.0.0.1:'.$port);
@@ -140,7 +206,11 @@ final readonly class BenchCommand
             $spent[] = (hrtime(true) - $start) / 1e6;
         }
         sort($spent);
-        $this->row($io, $what, \sprintf('fastest %.0f, median %.0f, slowest %.0f ms of %d', $spent[0], $spent[intdiv($times, 2)], $spent[$times - 1], $times));
+        $this->row(
+            $io,
+            $what,
+            \sprintf('fastest %.0f, median %.0f, slowest %.0f ms of %d', $spent[0], $spent[intdiv($times, 2)], $spent[$times - 1], $times),
+        );
     }
 
     private function row(SymfonyStyle $io, string $what, string $figure): void

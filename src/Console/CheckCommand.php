@@ -48,7 +48,10 @@ final readonly class CheckCommand
         #[Option('Print JSON')] bool $json = false,
     ): int {
         try {
-            $workroom = null !== $file ? $this->reader->read($this->documents->contents($file)) : $this->workrooms->load($this->accounts->named($account));
+            $workroom
+                = null !== $file
+                    ? $this->reader->read($this->documents->contents($file))
+                    : $this->workrooms->load($this->accounts->named($account));
         } catch (Refused $refused) {
             $this->documents->explain($refused, $io);
 
@@ -56,7 +59,11 @@ final readonly class CheckCommand
         }
         $chosen = $this->season($workroom, $season);
         if (null === $chosen) {
-            $io->getErrorStyle()->error(null === $season ? 'There is no season in this workroom.' : \sprintf('There is no season called “%s” in this workroom.', $season));
+            $io->getErrorStyle()->error(
+                null === $season
+                    ? 'There is no season in this workroom.'
+                    : \sprintf('There is no season called “%s” in this workroom.', $season),
+            );
 
             return Command::INVALID;
         }
@@ -72,7 +79,13 @@ final readonly class CheckCommand
             ];
         }
         if ($json) {
-            $io->writeln(json_encode(['season' => $chosen->name, 'projects' => $projects], \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES), SymfonyStyle::OUTPUT_RAW);
+            $io->writeln(
+                json_encode(
+                    ['season' => $chosen->name, 'projects' => $projects],
+                    \JSON_THROW_ON_ERROR | \JSON_PRETTY_PRINT | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+                ),
+                SymfonyStyle::OUTPUT_RAW,
+            );
         } else {
             $this->print($io, $chosen, $projects);
         }
@@ -82,20 +95,28 @@ final readonly class CheckCommand
 
     private function season(Workroom $workroom, ?string $name): ?Season
     {
-        $seasons = array_values(array_filter($workroom->seasons, static fn (Season $season): bool => null === $name || $season->name === $name));
+        $seasons = array_values(
+            array_filter($workroom->seasons, static fn (Season $season): bool => null === $name || $season->name === $name),
+        );
         usort($seasons, static fn (Season $a, Season $b): int => $b->starts <=> $a->starts);
 
         return $seasons[0] ?? null;
     }
 
-    /** @return array{role: string, cloth: ?string, cut: ?string, way: ?string, need: ?string, toCut: ?string, spare: ?string, missing: ?string, verdict: ?string, tooWide: ?string, settle: ?string, guess: ?string, secondOpinion: ?string, working: list<string>, waysOut: list<string>} */
+    /**
+     * @return array{
+     *     role: string, cloth: ?string, cut: ?string, way: ?string, need: ?string, toCut: ?string, spare: ?string,
+     *     missing: ?string, verdict: ?string, tooWide: ?string, settle: ?string, guess: ?string, secondOpinion: ?string,
+     *     working: list<string>, waysOut: list<string>,
+     * }
+     */
     private function role(RoleAnswer $role, Tape $tape): array
     {
         $short = Verdict::Short === $role->verdict;
 
         return [
             'role' => $role->claim->role->value,
-            'cloth' => $role->claim->cloth->name ?? $role->claim->wish->name ?? null,
+            'cloth' => $role->claim->cloth->name ?? ($role->claim->wish->name ?? null),
             'cut' => $role->claim->cut?->id,
             'way' => $role->need instanceof Need ? $role->need->way->value : null,
             'need' => null === $role->amount() ? null : $tape->write(Figure::needed($role->amount())),
@@ -105,27 +126,76 @@ final readonly class CheckCommand
             'verdict' => $role->verdict?->value,
             'tooWide' => null === $role->tooWide ? null : $this->sentences->write($role->tooWide->sentence(), $tape),
             'settle' => $role->need instanceof Unknown ? $this->sentences->write($role->need->settle, $tape) : null,
-            'guess' => $role->need instanceof Unknown && null !== $role->need->guess ? $this->sentences->write($role->need->guess->sentence(), $tape) : null,
-            'secondOpinion' => $role->need instanceof Need && null !== $role->need->secondOpinion ? $tape->write(Figure::needed($role->need->secondOpinion)) : null,
-            'working' => array_map(fn (Line $line): string => trim(\sprintf('%s: %s %s', $this->sentences->write($line->label, $tape), $line->operation->value, $tape->write($line->figure))).(null === $line->source ? '' : ' ('.$line->source->value.')'), $role->working->lines),
+            'guess' => $role->need instanceof Unknown && null !== $role->need->guess
+                    ? $this->sentences->write($role->need->guess->sentence(), $tape)
+                    : null,
+            'secondOpinion' => $role->need instanceof Need && null !== $role->need->secondOpinion
+                    ? $tape->write(Figure::needed($role->need->secondOpinion))
+                    : null,
+            'working' => array_map(
+                fn (Line $line): string => trim(
+                    \sprintf(
+                        '%s: %s %s',
+                        $this->sentences->write($line->label, $tape),
+                        $line->operation->value,
+                        $tape->write($line->figure),
+                    ),
+                ).(null === $line->source ? '' : ' ('.$line->source->value.')'),
+                $role->working->lines,
+            ),
             'waysOut' => array_map(fn (WayOut $way): string => $this->sentences->write($way->sentence, $tape), $role->waysOut),
         ];
     }
 
-    /** @param list<array{project: string, verdict: ?string, roles: list<array{role: string, cloth: ?string, cut: ?string, way: ?string, need: ?string, toCut: ?string, spare: ?string, missing: ?string, verdict: ?string, tooWide: ?string, settle: ?string, guess: ?string, secondOpinion: ?string, working: list<string>, waysOut: list<string>}>, snags: list<string>}> $projects */
+    /**
+     * @param list<array{
+     *     project: string, verdict: ?string,
+     *  roles: list<array{
+     *     role: string, cloth: ?string, cut: ?string, way: ?string, need: ?string, toCut: ?string, spare: ?string,
+     *     missing: ?string, verdict: ?string, tooWide: ?string, settle: ?string, guess: ?string, secondOpinion: ?string,
+     *     working: list<string>, waysOut: list<string>,
+     * }>,
+     *     snags: list<string>,
+     * }> $projects
+     */
     private function print(SymfonyStyle $io, Season $season, array $projects): void
     {
-        $io->writeln(\sprintf('%s, %s to %s', $season->name, $season->starts->format('j F Y'), $season->ends()->format('j F Y')), SymfonyStyle::OUTPUT_RAW);
+        $io->writeln(
+            \sprintf('%s, %s to %s', $season->name, $season->starts->format('j F Y'), $season->ends()->format('j F Y')),
+            SymfonyStyle::OUTPUT_RAW,
+        );
         foreach ($projects as $i => $project) {
             $io->writeln(\sprintf("\n%d  %s: %s", $i + 1, $project['project'], $project['verdict'] ?? 'cut out'), SymfonyStyle::OUTPUT_RAW);
             foreach ($project['roles'] as $role) {
                 $parts = [];
-                foreach (['need' => 'need', 'toCut' => 'to cut from', 'spare' => 'to spare', 'missing' => 'missing', 'way' => 'way', 'secondOpinion' => 'by area between the rows', 'tooWide' => 'too narrow', 'settle' => 'to settle', 'guess' => 'guess'] as $key => $label) {
+                foreach (
+                    [
+                        'need' => 'need',
+                        'toCut' => 'to cut from',
+                        'spare' => 'to spare',
+                        'missing' => 'missing',
+                        'way' => 'way',
+                        'secondOpinion' => 'by area between the rows',
+                        'tooWide' => 'too narrow',
+                        'settle' => 'to settle',
+                        'guess' => 'guess',
+                    ] as $key => $label
+                ) {
                     if (null !== $role[$key]) {
                         $parts[] = $label.' '.$role[$key];
                     }
                 }
-                $io->writeln(\sprintf('   %s, %s%s: %s; %s', $role['role'], $role['cloth'] ?? 'no cloth chosen', null === $role['cut'] ? '' : ' (cut '.$role['cut'].')', $role['verdict'] ?? 'cut out', implode(', ', $parts)), SymfonyStyle::OUTPUT_RAW);
+                $io->writeln(
+                    \sprintf(
+                        '   %s, %s%s: %s; %s',
+                        $role['role'],
+                        $role['cloth'] ?? 'no cloth chosen',
+                        null === $role['cut'] ? '' : ' (cut '.$role['cut'].')',
+                        $role['verdict'] ?? 'cut out',
+                        implode(', ', $parts),
+                    ),
+                    SymfonyStyle::OUTPUT_RAW,
+                );
                 foreach ($role['working'] as $line) {
                     $io->writeln('      '.$line, SymfonyStyle::OUTPUT_RAW);
                 }

@@ -41,7 +41,11 @@ final readonly class DoctorCommand
         foreach ($faults as $fault) {
             $io->writeln($fault, SymfonyStyle::OUTPUT_RAW);
         }
-        $io->writeln([] === $faults ? 'All is well.' : \sprintf('%d found%s.', \count($faults), $mend ? '; look again to see what is left' : '; --mend puts right what can be'));
+        $io->writeln(
+            [] === $faults
+                ? 'All is well.'
+                : \sprintf('%d found%s.', \count($faults), $mend ? '; look again to see what is left' : '; --mend puts right what can be'),
+        );
 
         return [] === $faults ? Command::SUCCESS : Command::FAILURE;
     }
@@ -50,10 +54,23 @@ final readonly class DoctorCommand
     private function folder(bool $mend): array
     {
         $faults = [];
-        foreach ([$this->data, ...array_map(static fn (\SplFileInfo $file): string => $file->getPathname(), array_values(iterator_to_array((new Finder())->in($this->data)->ignoreDotFiles(false))))] as $path) {
+        foreach (
+            [
+                $this->data,
+                ...array_map(
+                    static fn (\SplFileInfo $file): string => $file->getPathname(),
+                    array_values(iterator_to_array((new Finder())->in($this->data)->ignoreDotFiles(false))),
+                ),
+            ] as $path
+        ) {
             $rights = (int) @fileperms($path) & 0o777;
             if (0 !== ($rights & 0o077)) {
-                $faults[] = \sprintf('%s can be read or changed by others of this machine (%o)%s.', $path, $rights, $mend ? ': mended' : '');
+                $faults[] = \sprintf(
+                    '%s can be read or changed by others of this machine (%o)%s.',
+                    $path,
+                    $rights,
+                    $mend ? ': mended' : '',
+                );
                 if ($mend) {
                     chmod($path, is_dir($path) ? 0o700 : 0o600);
                 }

@@ -36,7 +36,14 @@ final readonly class DocumentFile
     {
         $error = $io->getErrorStyle();
         foreach (\array_slice($refused->faults, 0, $most) as $fault) {
-            $error->writeln(\sprintf('%s  %s', '' === $fault->pointer ? '(document)' : $fault->pointer, $this->sentences->write($fault->sentence, new Tape(System::Metric))), SymfonyStyle::OUTPUT_RAW);
+            $error->writeln(
+                \sprintf(
+                    '%s  %s',
+                    '' === $fault->pointer ? '(document)' : $fault->pointer,
+                    $this->sentences->write($fault->sentence, new Tape(System::Metric)),
+                ),
+                SymfonyStyle::OUTPUT_RAW,
+            );
         }
     }
 }

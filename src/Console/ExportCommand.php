@@ -16,12 +16,18 @@ use Symfony\Component\Console\Style\SymfonyStyle;
 #[AsCommand('octavum:export', 'Prints an account’s workroom as a document')]
 final readonly class ExportCommand
 {
-    public function __construct(private WorkroomWriter $writer, private Workrooms $workrooms, private AccountRepository $accounts, private DocumentFile $documents)
-    {
+    public function __construct(
+        private WorkroomWriter $writer,
+        private Workrooms $workrooms,
+        private AccountRepository $accounts,
+        private DocumentFile $documents,
+    ) {
     }
 
-    public function __invoke(SymfonyStyle $io, #[Option('E-mail address of the account; the demo workroom when left out')] ?string $account = null): int
-    {
+    public function __invoke(
+        SymfonyStyle $io,
+        #[Option('E-mail address of the account; the demo workroom when left out')] ?string $account = null,
+    ): int {
         try {
             $owner = $this->accounts->named($account);
         } catch (Refused $refused) {

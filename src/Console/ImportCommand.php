@@ -17,8 +17,12 @@ use Symfony\Component\Console\Style\SymfonyStyle;
 #[AsCommand('octavum:import', 'Puts a document into an account’s workroom, or says everything that is wrong with it')]
 final readonly class ImportCommand
 {
-    public function __construct(private WorkroomReader $reader, private Workrooms $workrooms, private AccountRepository $accounts, private DocumentFile $documents)
-    {
+    public function __construct(
+        private WorkroomReader $reader,
+        private Workrooms $workrooms,
+        private AccountRepository $accounts,
+        private DocumentFile $documents,
+    ) {
     }
 
     public function __invoke(
@@ -31,7 +35,9 @@ final readonly class ImportCommand
             $workroom = $this->reader->read($this->documents->contents($file));
             $owner = $this->accounts->named($account);
             if (!$replace && !$this->workrooms->isEmpty($owner)) {
-                throw Refused::because('There is something in this workroom; say --replace to put the document in its place. Nothing has been changed.');
+                throw Refused::because(
+                    'There is something in this workroom; say --replace to put the document in its place. Nothing has been changed.',
+                );
             }
             $this->workrooms->replace($owner, $workroom, $replace);
         } catch (Refused $refused) {
@@ -39,7 +45,15 @@ final readonly class ImportCommand
 
             return Command::INVALID;
         }
-        $io->writeln(\sprintf('Imported: %d cloths, %d patterns, %d seasons, %d projects.', \count($workroom->cloths), \count($workroom->patterns), \count($workroom->seasons), \count($workroom->projects)));
+        $io->writeln(
+            \sprintf(
+                'Imported: %d cloths, %d patterns, %d seasons, %d projects.',
+                \count($workroom->cloths),
+                \count($workroom->patterns),
+                \count($workroom->seasons),
+                \count($workroom->projects),
+            ),
+        );
 
         return Command::SUCCESS;
     }

@@ -64,7 +64,17 @@ final class LargeWorkroom
                 $cloth = $stash[$this->number(0, $cloths - 1)];
                 $claims[] = new Claim('claim-'.$i.'-'.$role->value, $role, $cloth, $cloth->cuts[0]);
             }
-            $plan[] = new Project('project-'.$i, $pattern->title.' '.($i + 1), $season, $i + 1, $people[$i % 2], $pattern, $version, self::SIZES[$this->number(0, 6)], claims: $claims);
+            $plan[] = new Project(
+                'project-'.$i,
+                $pattern->title.' '.($i + 1),
+                $season,
+                $i + 1,
+                $people[$i % 2],
+                $pattern,
+                $version,
+                self::SIZES[$this->number(0, 6)],
+                claims: $claims,
+            );
         }
 
         return new Workroom('A large workroom', new Settings(), $people, $stash, $library, [$season], $plan);
@@ -85,21 +95,60 @@ final class LargeWorkroom
             direction: Direction::cases()[$this->number(0, 2)],
             colours: [\sprintf('#%06x', $this->number(0, 0xFFFFFF)), \sprintf('#%06x', $this->number(0, 0xFFFFFF))],
             place: 'Locker '.$this->number(1, 6),
-            cuts: array_map(fn (int $j): Cut => new Cut('cut-'.$i.'-'.$j, [
-                new LedgerEntry(new \DateTimeImmutable('2026-10-01'), LedgerKind::Bought, Length::ofMillimetres($this->number(400, 4500))),
-                ...(0 === $this->number(0, 1) ? [new LedgerEntry(new \DateTimeImmutable('2026-11-01'), LedgerKind::Washed, Length::ofMillimetres($this->number(400, 4500)))] : []),
-            ]), range(0, $cuts - 1)),
+            cuts: array_map(
+                fn (int $j): Cut => new Cut('cut-'.$i.'-'.$j, [
+                    new LedgerEntry(
+                        new \DateTimeImmutable('2026-10-01'),
+                        LedgerKind::Bought,
+                        Length::ofMillimetres($this->number(400, 4500)),
+                    ),
+                    ...0 === $this->number(0, 1)
+                        ? [
+                            new LedgerEntry(
+                                new \DateTimeImmutable('2026-11-01'),
+                                LedgerKind::Washed,
+                                Length::ofMillimetres($this->number(400, 4500)),
+                            ),
+                        ]
+                        : [],
+                ]),
+                range(0, $cuts - 1),
+            ),
         );
     }
 
     private function pattern(int $i): Pattern
     {
-        return new Pattern('pattern-'.$i, $this->word(self::WORDS).' '.Garment::cases()[$i % 19]->value, 'Marrowlane', 'T'.$i, garment: Garment::cases()[$i % 19], minutes: 60 * $this->number(1, 12), versions: array_map(function (int $j) use ($i): Version {
-            $base = $this->number(900, 2600);
-            $row = static fn (Role $role, int $width, int $least): Requirement => new Requirement($role, Length::ofMillimetres($width), Nap::Without, array_combine(self::SIZES, array_map(static fn (int $k): Length => Length::ofMillimetres($least + 40 * $k), array_keys(self::SIZES))));
+        return new Pattern(
+            'pattern-'.$i,
+            $this->word(self::WORDS).' '.Garment::cases()[$i % 19]->value,
+            'Marrowlane',
+            'T'.$i,
+            garment: Garment::cases()[$i % 19],
+            minutes: 60 * $this->number(1, 12),
+            versions: array_map(function (int $j) use ($i): Version {
+                $base = $this->number(900, 2600);
+                $row = static fn (Role $role, int $width, int $least): Requirement => new Requirement(
+                    $role,
+                    Length::ofMillimetres($width),
+                    Nap::Without,
+                    array_combine(
+                        self::SIZES,
+                        array_map(static fn (int $k): Length => Length::ofMillimetres($least + 40 * $k), array_keys(self::SIZES)),
+                    ),
+                );
 
-            return new Version('version-'.$i.'-'.$j, ['A', 'B', 'C'][$j], new RequirementTable(self::SIZES, [$row(Role::Main, 1150, $base), $row(Role::Main, 1500, intdiv($base * 4, 5)), $row(Role::Lining, 1150, intdiv($base, 2))]));
-        }, range(0, 2)));
+                return new Version(
+                    'version-'.$i.'-'.$j,
+                    ['A', 'B', 'C'][$j],
+                    new RequirementTable(self::SIZES, [
+                        $row(Role::Main, 1150, $base),
+                        $row(Role::Main, 1500, intdiv($base * 4, 5)),
+                        $row(Role::Lining, 1150, intdiv($base, 2)),
+                    ]),
+                );
+            }, range(0, 2)),
+        );
     }
 
     /** @param non-empty-list<string> $words */

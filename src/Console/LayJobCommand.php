@@ -32,7 +32,11 @@ final readonly class LayJobCommand
         $owner = $this->accounts->named($account);
         $this->tokens->setToken(new UsernamePasswordToken($owner, 'main', $owner->getRoles()));
         $this->dialect->speak();
-        $this->jobs->run($owner, $job, fn (string $asked, \Closure $say, \Closure $goOn) => $this->machine->run($owner, $asked, $say, $goOn));
+        $this->jobs->run(
+            $owner,
+            $job,
+            fn (string $asked, \Closure $say, \Closure $goOn) => $this->machine->run($owner, $asked, $say, $goOn),
+        );
 
         return Command::SUCCESS;
     }

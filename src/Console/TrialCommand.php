@@ -41,11 +41,15 @@ final readonly class TrialCommand
         #[Option('Of a server with a demo that runs already, for “load”')] ?string $base = null,
         #[Option('Where the server keeps its data; for “full” a small file system, which is filled')] ?string $folder = null,
     ): int {
-        $trials = array_filter($this->trials(), static fn (Trial $trial, int $at): bool => match (true) {
-            null !== $base => 'load' === $trial->name(),
-            '' === $what => $at < 6,
-            default => $what === $trial->name(),
-        }, \ARRAY_FILTER_USE_BOTH);
+        $trials = array_filter(
+            $this->trials(),
+            static fn (Trial $trial, int $at): bool => match (true) {
+                null !== $base => 'load' === $trial->name(),
+                '' === $what => $at < 6,
+                default => $what === $trial->name(),
+            },
+            \ARRAY_FILTER_USE_BOTH,
+        );
         if ([] === $trials) {
             $names = implode(', ', array_map(static fn (Trial $trial): string => $trial->name(), $this->trials()));
             $io->getErrorStyle()->writeln(\sprintf('There is no trial “%s”; there are %s.', $what, $names));
@@ -73,7 +77,16 @@ final readonly class TrialCommand
     /** @return list<Trial> the two last take a quiet machine or a file system of their own */
     private function trials(): array
     {
-        return [new Documents(), new Forms(), new Isolation(), new Uploads(), new Kills(), new Load(), new Load(beside: true), new Kills(full: true)];
+        return [
+            new Documents(),
+            new Forms(),
+            new Isolation(),
+            new Uploads(),
+            new Kills(),
+            new Load(),
+            new Load(beside: true),
+            new Kills(full: true),
+        ];
     }
 
     private function weigh(Server $server, Tally $tally): void
@@ -89,6 +102,9 @@ final readonly class TrialCommand
     {
         $figures = [] === $tally->figures ? '' : ' ('.implode('; ', $tally->figures).')';
         $line = \sprintf('%-10s %d tried, %d bad, slowest %.2f s', $name, $tally->tried, $tally->bad, $tally->slowest);
-        $io->writeln([$line.$figures, ...array_map(static fn (string $how): string => '           '.$how, $tally->first)], SymfonyStyle::OUTPUT_RAW);
+        $io->writeln(
+            [$line.$figures, ...array_map(static fn (string $how): string => '           '.$how, $tally->first)],
+            SymfonyStyle::OUTPUT_RAW,
+        );
     }
 }

@@ -27,7 +27,11 @@ final readonly class Checkup
             }
         }
         foreach ($this->connection->fetchAllAssociative('PRAGMA foreign_key_check') as $row) {
-            $faults[] = \sprintf('A row of %s refers to one of %s that is not there.', self::text($row['table'] ?? ''), self::text($row['parent'] ?? ''));
+            $faults[] = \sprintf(
+                'A row of %s refers to one of %s that is not there.',
+                self::text($row['table'] ?? ''),
+                self::text($row['parent'] ?? ''),
+            );
         }
 
         return $faults;
@@ -41,7 +45,8 @@ final readonly class Checkup
     public function texts(bool $mend): array
     {
         $faults = [];
-        foreach ($this->connection->fetchFirstColumn("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%'") as $table) {
+        $tables = "SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%'";
+        foreach ($this->connection->fetchFirstColumn($tables) as $table) {
             $table = self::text($table);
             foreach ($this->connection->executeQuery('SELECT rowid AS _row, * FROM "'.$table.'"')->iterateAssociative() as $row) {
                 foreach ($row as $column => $value) {
@@ -52,9 +57,18 @@ final readonly class Checkup
                     if ($plain === $value) {
                         continue;
                     }
-                    $faults[] = \sprintf('%s %s, %s: bytes that are no text%s.', $table, self::text($row['id'] ?? $row['_row']), $column, $mend ? ', taken out' : '');
+                    $faults[] = \sprintf(
+                        '%s %s, %s: bytes that are no text%s.',
+                        $table,
+                        self::text($row['id'] ?? $row['_row']),
+                        $column,
+                        $mend ? ', taken out' : '',
+                    );
                     if ($mend) {
-                        $this->connection->executeStatement('UPDATE "'.$table.'" SET "'.$column.'" = ? WHERE rowid = ?', [$plain, $row['_row']]);
+                        $this->connection->executeStatement('UPDATE "'.$table.'" SET "'.$column.'" = ? WHERE rowid = ?', [
+                            $plain,
+                            $row['_row'],
+                        ]);
                     }
                 }
             }
@@ -71,7 +85,9 @@ final readonly class Checkup
         if (\is_array($read)) {
             $plain = Plain::all($read);
 
-            return $plain === $read && Plain::is($value) ? $value : json_encode($plain, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
+            return $plain === $read && Plain::is($value)
+                ? $value
+                : json_encode($plain, \JSON_THROW_ON_ERROR | \JSON_PRESERVE_ZERO_FRACTION);
         }
 
         return Plain::is($value) ? $value : Plain::of($value);

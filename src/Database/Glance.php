@@ -36,15 +36,28 @@ final readonly class Glance
         foreach ($metadata->fieldMappings as $name => $mapping) {
             $type = Type::getType($mapping->type);
             $enum = $mapping->enumType;
-            $fields[] = [$metadata->getReflectionClass()->getProperty($name), $mapping->columnName, match (true) {
-                null !== $enum && is_subclass_of($enum, \BackedEnum::class) => static fn (mixed $value): ?\BackedEnum => \is_string($value) || \is_int($value) ? $enum::from($value) : null,
-                \in_array($mapping->type, ['string', 'text', 'integer'], true) => null,
-                'bigint' === $mapping->type => null,
-                default => static fn (mixed $value): mixed => $type->convertToPHPValue($value, $platform),
-            }];
+            $fields[] = [
+                $metadata->getReflectionClass()->getProperty($name),
+                $mapping->columnName,
+                match (true) {
+                    null !== $enum && is_subclass_of($enum, \BackedEnum::class) => static fn (mixed $value): ?\BackedEnum => \is_string(
+                        $value,
+                    ) || \is_int($value)
+                        ? $enum::from($value)
+                        : null,
+                    \in_array($mapping->type, ['string', 'text', 'integer'], true) => null,
+                    'bigint' === $mapping->type => null,
+                    default => static fn (mixed $value): mixed => $type->convertToPHPValue($value, $platform),
+                },
+            ];
         }
         $found = [];
-        foreach ($this->entities->getConnection()->executeQuery('SELECT r.* FROM '.$metadata->getTableName().' r '.$where, $with)->iterateAssociative() as $row) {
+        foreach (
+            $this->entities
+                ->getConnection()
+                ->executeQuery('SELECT r.* FROM '.$metadata->getTableName().' r '.$where, $with)
+                ->iterateAssociative() as $row
+        ) {
             $record = $metadata->getReflectionClass()->newInstanceWithoutConstructor();
             foreach ($fields as [$property, $column, $convert]) {
                 $property->setValue($record, null === $convert ? $row[$column] : $convert($row[$column]));

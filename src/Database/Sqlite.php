@@ -30,7 +30,10 @@ final class Sqlite implements Middleware
         return new class($driver) extends AbstractDriverMiddleware {
             public function connect(#[\SensitiveParameter] array $params): Connection
             {
-                $connection = $this->opened($params['path'] ?? null, fn (?string $path): Connection => parent::connect(null === $path ? $params : ['path' => $path] + $params));
+                $connection = $this->opened(
+                    $params['path'] ?? null,
+                    fn (?string $path): Connection => parent::connect(null === $path ? $params : ['path' => $path] + $params),
+                );
                 foreach (['busy_timeout = 15000', 'synchronous = FULL', 'foreign_keys = ON'] as $pragma) {
                     $connection->exec('PRAGMA '.$pragma);
                 }

@@ -17,7 +17,11 @@ final readonly class AlterationCodec
         return array_map(function (Node $alteration): Alteration {
             $alteration->object(['name', 'length', 'roles']);
 
-            return new Alteration($alteration->at('name')->name(), $alteration->at('length')->requiredChange(), $this->roles($alteration->at('roles')));
+            return new Alteration(
+                $alteration->at('name')->name(),
+                $alteration->at('length')->requiredChange(),
+                $this->roles($alteration->at('roles')),
+            );
         }, $node->items());
     }
 
@@ -28,7 +32,11 @@ final readonly class AlterationCodec
      */
     public function write(array $alterations): array
     {
-        return array_map(fn (Alteration $alteration): array => ['name' => $alteration->name, 'length' => $alteration->length->millimetres()] + $this->writeRoles($alteration->roles), $alterations);
+        return array_map(
+            fn (Alteration $alteration): array => ['name' => $alteration->name, 'length' => $alteration->length->millimetres()]
+                + $this->writeRoles($alteration->roles),
+            $alterations,
+        );
     }
 
     /** @return list<KeptAlteration> */
@@ -37,7 +45,13 @@ final readonly class AlterationCodec
         return array_map(function (Node $item): KeptAlteration {
             $item->object(['person', 'name', 'length', 'drawn', 'roles']);
 
-            return new KeptAlteration($item->at('person')->name(60), $item->at('name')->name(), $item->at('length')->isThere() ? $item->at('length')->requiredChange() : null, $item->at('drawn')->boolean(), $this->roles($item->at('roles')));
+            return new KeptAlteration(
+                $item->at('person')->name(60),
+                $item->at('name')->name(),
+                $item->at('length')->isThere() ? $item->at('length')->requiredChange() : null,
+                $item->at('drawn')->boolean(),
+                $this->roles($item->at('roles')),
+            );
         }, $node->items(100));
     }
 
@@ -48,13 +62,21 @@ final readonly class AlterationCodec
      */
     public function writeKept(array $alterations): array
     {
-        return array_map(fn (KeptAlteration $kept): array => Fields::known(['person' => $kept->person, 'name' => $kept->name, 'length' => $kept->length?->millimetres(), 'drawn' => $kept->drawn] + $this->writeRoles($kept->roles)), $alterations);
+        return array_map(
+            fn (KeptAlteration $kept): array => Fields::known(
+                ['person' => $kept->person, 'name' => $kept->name, 'length' => $kept->length?->millimetres(), 'drawn' => $kept->drawn]
+                    + $this->writeRoles($kept->roles),
+            ),
+            $alterations,
+        );
     }
 
     /** @return list<Role> that an alteration lengthens */
     private function roles(Node $node): array
     {
-        return $node->isThere() ? array_values(array_filter(array_map(static fn (Node $one): ?Role => $one->choice(Role::class), $node->items(11)))) : KeptAlteration::ROLES;
+        return $node->isThere()
+            ? array_values(array_filter(array_map(static fn (Node $one): ?Role => $one->choice(Role::class), $node->items(11))))
+            : KeptAlteration::ROLES;
     }
 
     /**

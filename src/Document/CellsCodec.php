@@ -18,7 +18,11 @@ final readonly class CellsCodec
     {
         $lengths = $node->items();
         if (\count($lengths) !== \count($sizes)) {
-            $node->fault('There are {lengths} lengths for {sizes} sizes: one for each is expected, null where the envelope has none.', lengths: \count($lengths), sizes: \count($sizes));
+            $node->fault(
+                'There are {lengths} lengths for {sizes} sizes: one for each is expected, null where the envelope has none.',
+                lengths: \count($lengths),
+                sizes: \count($sizes),
+            );
         }
         $cells = [];
         foreach ($sizes as $i => $size) {

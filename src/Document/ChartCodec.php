@@ -23,13 +23,27 @@ final readonly class ChartCodec
         }
         $sizes = $node->at('sizes')->texts(20);
 
-        return new SizeChart($sizes, $this->rows($node->at('body'), $sizes), $this->rows($node->at('finished'), $sizes), $node->at('by')->choice(BodyPoint::class), $node->at('height')->length(), $node->at('runs')->choice(Runs::class));
+        return new SizeChart(
+            $sizes,
+            $this->rows($node->at('body'), $sizes),
+            $this->rows($node->at('finished'), $sizes),
+            $node->at('by')->choice(BodyPoint::class),
+            $node->at('height')->length(),
+            $node->at('runs')->choice(Runs::class),
+        );
     }
 
     /** @return array<string, mixed> */
     public function write(SizeChart $chart): array
     {
-        return Fields::known(['sizes' => $chart->sizes, 'body' => $this->writeRows($chart->body, $chart->sizes), 'finished' => $this->writeRows($chart->finished, $chart->sizes), 'by' => $chart->by?->value, 'height' => $chart->height?->millimetres(), 'runs' => $chart->runs?->value]);
+        return Fields::known([
+            'sizes' => $chart->sizes,
+            'body' => $this->writeRows($chart->body, $chart->sizes),
+            'finished' => $this->writeRows($chart->finished, $chart->sizes),
+            'by' => $chart->by?->value,
+            'height' => $chart->height?->millimetres(),
+            'runs' => $chart->runs?->value,
+        ]);
     }
 
     /**

@@ -34,7 +34,38 @@ final readonly class ClothCodec
 
     public function read(Node $node, Assumptions $assumptions): Cloth
     {
-        $node->object(['id', 'name', 'structure', 'type', 'fibres', 'fibresKnown', 'weight', 'width', 'selvage', 'print', 'direction', 'repeat', 'shrinkage', 'colours', 'place', 'pricePerMetre', 'moreToBeHad', 'setAside', 'notes', 'cuts', 'stretch', 'drape', 'opacity', 'takesCrease', 'clearSide', 'photo', 'set', 'care', 'family', 'tests']);
+        $node->object([
+            'id',
+            'name',
+            'structure',
+            'type',
+            'fibres',
+            'fibresKnown',
+            'weight',
+            'width',
+            'selvage',
+            'print',
+            'direction',
+            'repeat',
+            'shrinkage',
+            'colours',
+            'place',
+            'pricePerMetre',
+            'moreToBeHad',
+            'setAside',
+            'notes',
+            'cuts',
+            'stretch',
+            'drape',
+            'opacity',
+            'takesCrease',
+            'clearSide',
+            'photo',
+            'set',
+            'care',
+            'family',
+            'tests',
+        ]);
         $full = $node->at('width')->length();
         $selvage = $node->at('selvage')->length();
         if (null === $full && $node->at('selvage')->isThere()) {
@@ -54,7 +85,14 @@ final readonly class ClothCodec
             $node->at('print')->choice(PrintKind::class) ?? PrintKind::Plain,
             $node->at('direction')->choice(Direction::class),
             $node->at('repeat')->length(),
-            $shrinkage->isThere() && $shrinkage->object(['along', 'across']) ? $shrinkage->attempt(static fn (): Shrinkage => Shrinkage::tested(Percent::of($shrinkage->at('along')->number()), Percent::of($shrinkage->at('across')->number()))) : null,
+            $shrinkage->isThere() && $shrinkage->object(['along', 'across'])
+                ? $shrinkage->attempt(
+                    static fn (): Shrinkage => Shrinkage::tested(
+                        Percent::of($shrinkage->at('along')->number()),
+                        Percent::of($shrinkage->at('across')->number()),
+                    ),
+                )
+                : null,
             $this->colours($node->at('colours')),
             $node->at('place')->text(120),
             $node->at('pricePerMetre')->integer(0, 9_999_999),
@@ -89,7 +127,10 @@ final readonly class ClothCodec
             'print' => $cloth->print->value,
             'direction' => $cloth->statedDirection?->value,
             'repeat' => $cloth->repeat?->millimetres(),
-            'shrinkage' => null === $cloth->tested ? null : ['along' => $cloth->tested->along->number(), 'across' => $cloth->tested->across->number()],
+            'shrinkage' => null === $cloth->tested ? null : [
+                'along' => $cloth->tested->along->number(),
+                'across' => $cloth->tested->across->number(),
+            ],
             'colours' => $cloth->colours,
             'place' => $cloth->place,
             'pricePerMetre' => $cloth->pricePerMetre,
@@ -113,19 +154,32 @@ final readonly class ClothCodec
             $stretch->object(['across', 'along']);
         }
 
-        return new Feel($stretch->at('across')->integer(0, 300), $stretch->at('along')->integer(0, 300), $node->at('drape')->choice(Drape::class), $node->at('opacity')->choice(Opacity::class), $node->at('takesCrease')->optionalBoolean(), $node->at('clearSide')->optionalBoolean());
+        return new Feel(
+            $stretch->at('across')->integer(0, 300),
+            $stretch->at('along')->integer(0, 300),
+            $node->at('drape')->choice(Drape::class),
+            $node->at('opacity')->choice(Opacity::class),
+            $node->at('takesCrease')->optionalBoolean(),
+            $node->at('clearSide')->optionalBoolean(),
+        );
     }
 
     /** @return array<string, mixed> */
     public function writeFeel(Feel $feel): array
     {
-        return array_filter([
-            'stretch' => array_filter(['across' => $feel->across, 'along' => $feel->along], static fn (?int $share): bool => null !== $share),
-            'drape' => $feel->drape?->value,
-            'opacity' => $feel->opacity?->value,
-            'takesCrease' => $feel->takesCrease,
-            'clearSide' => $feel->clearSide,
-        ], static fn (mixed $value): bool => null !== $value && [] !== $value);
+        return array_filter(
+            [
+                'stretch' => array_filter(
+                    ['across' => $feel->across, 'along' => $feel->along],
+                    static fn (?int $share): bool => null !== $share,
+                ),
+                'drape' => $feel->drape?->value,
+                'opacity' => $feel->opacity?->value,
+                'takesCrease' => $feel->takesCrease,
+                'clearSide' => $feel->clearSide,
+            ],
+            static fn (mixed $value): bool => null !== $value && [] !== $value,
+        );
     }
 
     /** @return list<TestDone> */
@@ -134,7 +188,11 @@ final readonly class ClothCodec
         return array_map(static function (Node $item): TestDone {
             $item->object(['on', 'kind', 'showed']);
 
-            return new TestDone($item->at('on')->requiredDate(), $item->at('kind')->choice(TestKind::class) ?? TestKind::Width, $item->at('showed')->text(200));
+            return new TestDone(
+                $item->at('on')->requiredDate(),
+                $item->at('kind')->choice(TestKind::class) ?? TestKind::Width,
+                $item->at('showed')->text(200),
+            );
         }, $node->items(200));
     }
 
@@ -145,7 +203,14 @@ final readonly class ClothCodec
      */
     public function writeTests(array $tests): array
     {
-        return array_map(static fn (TestDone $test): array => ['on' => $test->on->format('Y-m-d'), 'kind' => $test->kind->value, 'showed' => $test->showed], $tests);
+        return array_map(
+            static fn (TestDone $test): array => [
+                'on' => $test->on->format('Y-m-d'),
+                'kind' => $test->kind->value,
+                'showed' => $test->showed,
+            ],
+            $tests,
+        );
     }
 
     private function weight(Node $node): ?Weight

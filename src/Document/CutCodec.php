@@ -47,7 +47,12 @@ final readonly class CutCodec
         return array_map(static function (Node $entry): LedgerEntry {
             $entry->object(['on', 'kind', 'length', 'note']);
 
-            return new LedgerEntry($entry->at('on')->requiredDate(), $entry->at('kind')->choice(LedgerKind::class) ?? LedgerKind::Bought, $entry->at('length')->length(), $entry->at('note')->text());
+            return new LedgerEntry(
+                $entry->at('on')->requiredDate(),
+                $entry->at('kind')->choice(LedgerKind::class) ?? LedgerKind::Bought,
+                $entry->at('length')->length(),
+                $entry->at('note')->text(),
+            );
         }, $node->items());
     }
 
@@ -58,12 +63,15 @@ final readonly class CutCodec
      */
     public function writeLedger(array $ledger): array
     {
-        return array_map(static fn (LedgerEntry $entry): array => [
-            'on' => $entry->on->format('Y-m-d'),
-            'kind' => $entry->kind->value,
-            ...(null === $entry->length ? [] : ['length' => $entry->length->millimetres()]),
-            ...('' === $entry->note ? [] : ['note' => $entry->note]),
-        ], $ledger);
+        return array_map(
+            static fn (LedgerEntry $entry): array => [
+                'on' => $entry->on->format('Y-m-d'),
+                'kind' => $entry->kind->value,
+                ...null === $entry->length ? [] : ['length' => $entry->length->millimetres()],
+                ...'' === $entry->note ? [] : ['note' => $entry->note],
+            ],
+            $ledger,
+        );
     }
 
     /** @return list<Bite> */
@@ -73,7 +81,12 @@ final readonly class CutCodec
             $bite->object(['from', 'below', 'length', 'width']);
             $place = static fn (Node $at): Length => 0 === $at->scalar() || !$at->isThere() ? Length::zero() : $at->requiredLength();
 
-            return new Bite($place($bite->at('from')), $place($bite->at('below')), $bite->at('length')->requiredLength(), $bite->at('width')->requiredLength());
+            return new Bite(
+                $place($bite->at('from')),
+                $place($bite->at('below')),
+                $bite->at('length')->requiredLength(),
+                $bite->at('width')->requiredLength(),
+            );
         }, $node->items(20));
     }
 
@@ -84,6 +97,14 @@ final readonly class CutCodec
      */
     public function writeBites(array $bites): array
     {
-        return array_map(static fn (Bite $bite): array => ['from' => $bite->from->millimetres(), 'below' => $bite->below->millimetres(), 'length' => $bite->length->millimetres(), 'width' => $bite->width->millimetres()], $bites);
+        return array_map(
+            static fn (Bite $bite): array => [
+                'from' => $bite->from->millimetres(),
+                'below' => $bite->below->millimetres(),
+                'length' => $bite->length->millimetres(),
+                'width' => $bite->width->millimetres(),
+            ],
+            $bites,
+        );
     }
 }

@@ -28,7 +28,19 @@ final readonly class LayCodec
     public function read(Node $node, array $cuts, bool $trusted = false): SavedLay
     {
         $node->object([
-            'id', 'name', 'fold', 'oneWay', 'gap', 'sheets', 'garments', 'pieces', 'sound', 'utilisation', 'allowance', 'match', 'off',
+            'id',
+            'name',
+            'fold',
+            'oneWay',
+            'gap',
+            'sheets',
+            'garments',
+            'pieces',
+            'sound',
+            'utilisation',
+            'allowance',
+            'match',
+            'off',
         ]);
         $sheets = array_map(fn (Node $sheet): LaidSheet => $this->sheet($sheet, $cuts, $trusted), $node->at('sheets')->items(20));
         $garments = array_map($this->garment(...), $node->at('garments')->items(30));
@@ -85,7 +97,14 @@ final readonly class LayCodec
         }
         $used = $node->at('used')->length() ?? Length::zero();
 
-        return new LaidSheet($cloth, $cut, $node->at('width')->requiredLength(), $node->at('length')->length(), $used, $node->at('mark')->text(40));
+        return new LaidSheet(
+            $cloth,
+            $cut,
+            $node->at('width')->requiredLength(),
+            $node->at('length')->length(),
+            $used,
+            $node->at('mark')->text(40),
+        );
     }
 
     private function garment(Node $node): LaidGarment
@@ -110,19 +129,21 @@ final readonly class LayCodec
         $garment = $node->at('garment')->requiredInteger(0, max(0, $garments - 1));
         $sheet = $node->at('sheet')->requiredInteger(0, max(0, $sheets - 1));
 
-        return null === $outline || $garment >= $garments || $sheet >= $sheets ? null : new LaidPiece(
-            $garment,
-            $node->at('piece')->name(60),
-            $node->at('copy')->requiredInteger(1, 1_000),
-            $sheet,
-            $node->at('turn')->requiredInteger(0, 359),
-            $node->at('flipped')->boolean(),
-            $node->at('layers')->requiredInteger(1, 2),
-            $this->outlines->coordinate($node->at('x')),
-            $this->outlines->coordinate($node->at('y')),
-            $outline,
-            $node->at('locked')->boolean(),
-        );
+        return null === $outline || $garment >= $garments || $sheet >= $sheets
+            ? null
+            : new LaidPiece(
+                $garment,
+                $node->at('piece')->name(60),
+                $node->at('copy')->requiredInteger(1, 1_000),
+                $sheet,
+                $node->at('turn')->requiredInteger(0, 359),
+                $node->at('flipped')->boolean(),
+                $node->at('layers')->requiredInteger(1, 2),
+                $this->outlines->coordinate($node->at('x')),
+                $this->outlines->coordinate($node->at('y')),
+                $outline,
+                $node->at('locked')->boolean(),
+            );
     }
 
     /** @return array<string, mixed> */

@@ -58,11 +58,22 @@ final readonly class LayoutReader
         }
         $corners = array_sum(array_map(static fn (Piece $piece): int => \count($piece->outline->points), $pieces));
         if ($corners > self::MOST_CORNERS) {
-            $node->at('pieces')->fault('The outlines have {count} corners together; {most} can be laid. Leave out those that lie on a straight line.', count: $corners, most: self::MOST_CORNERS);
+            $node
+                ->at('pieces')
+                ->fault(
+                    'The outlines have {count} corners together; {most} can be laid. Leave out those that lie on a straight line.',
+                    count: $corners,
+                    most: self::MOST_CORNERS,
+                );
         }
         $faults->refuse();
 
-        return [] === $sheets || [] === $pieces ? throw new \LogicException('Refused above.') : new Request($sheets, $pieces, $gap, $oneWay, [] === $folds ? [Fold::Flat] : array_values(array_unique($folds, \SORT_REGULAR)), $seconds, $seed & 0x7FFFFFFF);
+        if ([] === $sheets || [] === $pieces) {
+            throw new \LogicException('Refused above.');
+        }
+        $folds = [] === $folds ? [Fold::Flat] : array_values(array_unique($folds, \SORT_REGULAR));
+
+        return new Request($sheets, $pieces, $gap, $oneWay, $folds, $seconds, $seed & 0x7FFFFFFF);
     }
 
     /** @return list<Sheet> */
@@ -79,7 +90,12 @@ final readonly class LayoutReader
             if (null === $width && !$node->at('width')->isThere()) {
                 $node->at('width')->fault('The usable width in millimetres is missing here.');
             }
-            $sheets['#'.$id] = new Sheet($id, $width ?? 1, $this->number($node->at('length'), 1, self::LONGEST), $node->at('outline')->isThere() ? $this->outline($node->at('outline')) : null);
+            $sheets['#'.$id] = new Sheet(
+                $id,
+                $width ?? 1,
+                $this->number($node->at('length'), 1, self::LONGEST),
+                $node->at('outline')->isThere() ? $this->outline($node->at('outline')) : null,
+            );
         }
 
         return array_values($sheets);
@@ -113,7 +129,16 @@ final readonly class LayoutReader
             if ($onFold && null !== $outline) {
                 $this->foldable($outline, $node->at('outline'));
             }
-            $pieces['#'.$id] = new Piece($id, $outline ?? Outline::rectangle(1, 1), $quantity, $pair, $onFold, $node->at('grain')->choice(Grain::class) ?? Grain::Along, $cut, $node->at('match')->isThere() ? $this->match($node->at('match')) : null);
+            $pieces['#'.$id] = new Piece(
+                $id,
+                $outline ?? Outline::rectangle(1, 1),
+                $quantity,
+                $pair,
+                $onFold,
+                $node->at('grain')->choice(Grain::class) ?? Grain::Along,
+                $cut,
+                $node->at('match')->isThere() ? $this->match($node->at('match')) : null,
+            );
         }
 
         return array_values($pieces);
@@ -141,7 +166,10 @@ final readonly class LayoutReader
 
                 return null;
             }
-            $points[] = [$this->number($xy[0], -self::LONGEST, self::LONGEST) ?? 0.0, $this->number($xy[1], -self::LONGEST, self::LONGEST) ?? 0.0];
+            $points[] = [
+                $this->number($xy[0], -self::LONGEST, self::LONGEST) ?? 0.0,
+                $this->number($xy[1], -self::LONGEST, self::LONGEST) ?? 0.0,
+            ];
         }
         try {
             return Outline::of($points);
@@ -171,7 +199,12 @@ final readonly class LayoutReader
         }
         $value = $node->number();
         if ($value < $least || $value > $most) {
-            $node->fault('A number from {least} to {most} is expected here, found {found}.', least: (string) $least, most: (string) $most, found: $node->found());
+            $node->fault(
+                'A number from {least} to {most} is expected here, found {found}.',
+                least: (string) $least,
+                most: (string) $most,
+                found: $node->found(),
+            );
 
             return $least;
         }

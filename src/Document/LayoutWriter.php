@@ -14,30 +14,52 @@ final readonly class LayoutWriter
 {
     public function write(Request $request, Lay $lay, float $seconds): string
     {
-        return json_encode([
-            'format' => 'octavum-layout-result',
-            'version' => 1,
-            'status' => $lay->status->value,
-            'fold' => $lay->fold->value,
-            'cuts' => array_map(static fn (Sheet $sheet): array => ['id' => $sheet->id, 'used' => $lay->used[$sheet->id] ?? 0, 'length' => $sheet->length], $request->sheets),
-            'placements' => array_map(static fn (Placement $placement): array => [
-                'piece' => $placement->piece->id,
-                'copy' => $placement->copy,
-                'cut' => $placement->sheet,
-                'turn' => $placement->turn,
-                'flipped' => $placement->flipped,
-                'layers' => $placement->layers,
-                'x' => $placement->x,
-                'y' => $placement->y,
-                'outline' => array_map(static fn (array $point): array => [round($point[0], 3), round($point[1], 3)], $placement->outline->points),
-            ], $lay->placements),
-            'unplaced' => $lay->unplaced,
-            'utilisation' => $lay->utilisation,
-            'bound' => $lay->bound,
-            'leftovers' => array_map(static fn (array $free): array => array_map(static fn (float|string $value): float|string => \is_float($value) ? round($value, 1) : $value, $free), $lay->leftovers),
-            'folds' => (object) $lay->folds,
-            'seconds' => round($seconds, 3),
-            'evaluated' => $lay->evaluated,
-        ], \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRETTY_PRINT)."\n";
+        return json_encode(
+            [
+                'format' => 'octavum-layout-result',
+                'version' => 1,
+                'status' => $lay->status->value,
+                'fold' => $lay->fold->value,
+                'cuts' => array_map(
+                    static fn (Sheet $sheet): array => [
+                        'id' => $sheet->id,
+                        'used' => $lay->used[$sheet->id] ?? 0,
+                        'length' => $sheet->length,
+                    ],
+                    $request->sheets,
+                ),
+                'placements' => array_map(
+                    static fn (Placement $placement): array => [
+                        'piece' => $placement->piece->id,
+                        'copy' => $placement->copy,
+                        'cut' => $placement->sheet,
+                        'turn' => $placement->turn,
+                        'flipped' => $placement->flipped,
+                        'layers' => $placement->layers,
+                        'x' => $placement->x,
+                        'y' => $placement->y,
+                        'outline' => array_map(
+                            static fn (array $point): array => [round($point[0], 3), round($point[1], 3)],
+                            $placement->outline->points,
+                        ),
+                    ],
+                    $lay->placements,
+                ),
+                'unplaced' => $lay->unplaced,
+                'utilisation' => $lay->utilisation,
+                'bound' => $lay->bound,
+                'leftovers' => array_map(
+                    static fn (array $free): array => array_map(
+                        static fn (float|string $value): float|string => \is_float($value) ? round($value, 1) : $value,
+                        $free,
+                    ),
+                    $lay->leftovers,
+                ),
+                'folds' => (object) $lay->folds,
+                'seconds' => round($seconds, 3),
+                'evaluated' => $lay->evaluated,
+            ],
+            \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRETTY_PRINT,
+        )."\n";
     }
 }

@@ -68,7 +68,11 @@ final readonly class Node
             return false;
         }
         foreach (array_diff(array_keys($this->value), $fields) as $unknown) {
-            $this->at((string) $unknown)->fault('There is no field “{field}” here; known are {fields}.', field: $this->short((string) $unknown), fields: implode(', ', $fields));
+            $this->at((string) $unknown)->fault(
+                'There is no field “{field}” here; known are {fields}.',
+                field: $this->short((string) $unknown),
+                fields: implode(', ', $fields),
+            );
         }
 
         return true;
@@ -194,7 +198,12 @@ final readonly class Node
             return null;
         }
         if (!\is_int($this->value) || $this->value < $least || $this->value > $most) {
-            $this->fault('A whole number from {least} to {most} is expected here, found {found}.', least: $least, most: $most, found: $this->found());
+            $this->fault(
+                'A whole number from {least} to {most} is expected here, found {found}.',
+                least: $least,
+                most: $most,
+                found: $this->found(),
+            );
 
             return null;
         }
@@ -284,7 +293,10 @@ final readonly class Node
         if (null === $this->value) {
             return null;
         }
-        $date = \is_string($this->value) && 1 === preg_match('/^[12]\d{3}-\d\d-\d\d$/', $this->value) ? \DateTimeImmutable::createFromFormat('!Y-m-d', $this->value) : false;
+        $date
+            = \is_string($this->value) && 1 === preg_match('/^[12]\d{3}-\d\d-\d\d$/', $this->value)
+                ? \DateTimeImmutable::createFromFormat('!Y-m-d', $this->value)
+                : false;
         if (false === $date || $date->format('Y-m-d') !== $this->value) {
             $this->fault('A day such as 2027-03-01 is expected here, found {found}.', found: $this->found());
 
@@ -317,7 +329,11 @@ final readonly class Node
         }
         $case = \is_string($this->value) ? $enum::tryFrom($this->value) : null;
         if (null === $case) {
-            $this->fault('{found} is not possible here; choose one of {choices}.', found: $this->found(), choices: implode(', ', array_column($enum::cases(), 'value')));
+            $this->fault(
+                '{found} is not possible here; choose one of {choices}.',
+                found: $this->found(),
+                choices: implode(', ', array_column($enum::cases(), 'value')),
+            );
         }
 
         return $case;

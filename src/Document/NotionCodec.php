@@ -14,7 +14,16 @@ final readonly class NotionCodec
     {
         $node->object(['id', 'kind', 'measure', 'count', 'length', 'name', 'place', 'notes']);
 
-        return new Notion($node->at('id')->name(60), $node->at('kind')->choice(NotionKind::class) ?? NotionKind::Other, $node->at('measure')->length(), $node->at('count')->integer(0, 10_000), $node->at('length')->length(), $node->at('name')->text(120), $node->at('place')->text(120), $node->at('notes')->text());
+        return new Notion(
+            $node->at('id')->name(60),
+            $node->at('kind')->choice(NotionKind::class) ?? NotionKind::Other,
+            $node->at('measure')->length(),
+            $node->at('count')->integer(0, 10_000),
+            $node->at('length')->length(),
+            $node->at('name')->text(120),
+            $node->at('place')->text(120),
+            $node->at('notes')->text(),
+        );
     }
 
     /** @return array<string, mixed> */

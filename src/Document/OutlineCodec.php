@@ -37,7 +37,12 @@ final readonly class OutlineCodec
     {
         $value = (float) $node->number();
         if (abs($value) > self::FARTHEST) {
-            $node->fault('A number from {least} to {most} is expected here, found {found}.', least: -self::FARTHEST, most: self::FARTHEST, found: $node->found());
+            $node->fault(
+                'A number from {least} to {most} is expected here, found {found}.',
+                least: -self::FARTHEST,
+                most: self::FARTHEST,
+                found: $node->found(),
+            );
 
             return 0.0;
         }

@@ -20,13 +20,36 @@ use Octavum\Core\Piece\Garment;
 /** An envelope: what stands on it, its versions, its chart, and what is kept with it. */
 final readonly class PatternCodec
 {
-    public function __construct(private VersionCodec $versions = new VersionCodec(), private ChartCodec $chart = new ChartCodec(), private AlterationCodec $alterations = new AlterationCodec())
-    {
+    public function __construct(
+        private VersionCodec $versions = new VersionCodec(),
+        private ChartCodec $chart = new ChartCodec(),
+        private AlterationCodec $alterations = new AlterationCodec(),
+    ) {
     }
 
     public function read(Node $node): Pattern
     {
-        $node->object(['id', 'title', 'maker', 'number', 'otherNumbers', 'garment', 'format', 'ownership', 'onlyFor', 'minutes', 'place', 'notes', 'editions', 'versions', 'chart', 'files', 'cloth', 'techniques', 'alterations']);
+        $node->object([
+            'id',
+            'title',
+            'maker',
+            'number',
+            'otherNumbers',
+            'garment',
+            'format',
+            'ownership',
+            'onlyFor',
+            'minutes',
+            'place',
+            'notes',
+            'editions',
+            'versions',
+            'chart',
+            'files',
+            'cloth',
+            'techniques',
+            'alterations',
+        ]);
 
         return new Pattern(
             $node->at('id')->name(60),
@@ -74,7 +97,16 @@ final readonly class PatternCodec
             'editions' => $this->writeEditions($pattern->editions),
             'chart' => $this->chart->write($pattern->chart),
             'files' => $pattern->files,
-            ...['alterations' => $this->alterations->writeKept(array_values(array_filter($pattern->alterations, static fn (KeptAlteration $kept): bool => \in_array($kept->person, $people, true))))] + $this->writeDetails($pattern),
+            ...[
+                'alterations' => $this->alterations->writeKept(
+                    array_values(
+                        array_filter(
+                            $pattern->alterations,
+                            static fn (KeptAlteration $kept): bool => \in_array($kept->person, $people, true),
+                        ),
+                    ),
+                ),
+            ] + $this->writeDetails($pattern),
             'versions' => array_map($this->versions->write(...), $pattern->versions),
         ]);
     }
@@ -85,7 +117,12 @@ final readonly class PatternCodec
         return array_map(static function (Node $edition): Edition {
             $edition->object(['name', 'sizes', 'paper', 'missing']);
 
-            return new Edition($edition->at('name')->text(120), $edition->at('sizes')->texts(20), $edition->at('paper')->choice(PaperState::class), $edition->at('missing')->text(200));
+            return new Edition(
+                $edition->at('name')->text(120),
+                $edition->at('sizes')->texts(20),
+                $edition->at('paper')->choice(PaperState::class),
+                $edition->at('missing')->text(200),
+            );
         }, $node->items());
     }
 
@@ -96,7 +133,15 @@ final readonly class PatternCodec
      */
     public function writeEditions(array $editions): array
     {
-        return array_map(static fn (Edition $edition): array => Fields::known(['name' => $edition->name, 'sizes' => $edition->sizes, 'paper' => $edition->paper?->value, 'missing' => $edition->missing]), $editions);
+        return array_map(
+            static fn (Edition $edition): array => Fields::known([
+                'name' => $edition->name,
+                'sizes' => $edition->sizes,
+                'paper' => $edition->paper?->value,
+                'missing' => $edition->missing,
+            ]),
+            $editions,
+        );
     }
 
     public function advice(Node $node): ClothAdvice
@@ -105,13 +150,23 @@ final readonly class PatternCodec
             return new ClothAdvice();
         }
 
-        return new ClothAdvice($node->at('recommended')->text(300), $node->at('stretch')->integer(0, 300), $node->at('lightest')->choice(WeightClass::class), $node->at('heaviest')->choice(WeightClass::class), $node->at('crispest')->choice(Drape::class), $node->at('mostFluid')->choice(Drape::class), $node->at('notFor')->text(200));
+        return new ClothAdvice(
+            $node->at('recommended')->text(300),
+            $node->at('stretch')->integer(0, 300),
+            $node->at('lightest')->choice(WeightClass::class),
+            $node->at('heaviest')->choice(WeightClass::class),
+            $node->at('crispest')->choice(Drape::class),
+            $node->at('mostFluid')->choice(Drape::class),
+            $node->at('notFor')->text(200),
+        );
     }
 
     /** @return list<Technique> */
     public function techniques(Node $node): array
     {
-        return array_values(array_filter(array_map(static fn (Node $item): ?Technique => $item->choice(Technique::class), $node->items(30))));
+        return array_values(
+            array_filter(array_map(static fn (Node $item): ?Technique => $item->choice(Technique::class), $node->items(30))),
+        );
     }
 
     /** @return array<string, mixed> what a pattern says of cloth, techniques and alterations */
@@ -120,7 +175,15 @@ final readonly class PatternCodec
         $advice = $pattern->advice;
 
         return Fields::known([
-            'cloth' => Fields::known(['recommended' => $advice->recommended, 'stretch' => $advice->stretch, 'lightest' => $advice->lightest?->value, 'heaviest' => $advice->heaviest?->value, 'crispest' => $advice->crispest?->value, 'mostFluid' => $advice->mostFluid?->value, 'notFor' => $advice->notFor]),
+            'cloth' => Fields::known([
+                'recommended' => $advice->recommended,
+                'stretch' => $advice->stretch,
+                'lightest' => $advice->lightest?->value,
+                'heaviest' => $advice->heaviest?->value,
+                'crispest' => $advice->crispest?->value,
+                'mostFluid' => $advice->mostFluid?->value,
+                'notFor' => $advice->notFor,
+            ]),
             'techniques' => array_map(static fn (Technique $technique): string => $technique->value, $pattern->techniques),
             'alterations' => $this->alterations->writeKept($pattern->alterations),
         ]);

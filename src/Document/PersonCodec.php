@@ -16,7 +16,13 @@ final readonly class PersonCodec
     {
         $node->object(['id', 'name', 'child', 'notes', 'measured']);
 
-        return new Person($node->at('id')->name(60), $node->at('name')->name(), $node->at('child')->boolean(), $node->at('notes')->text(), $this->measured($node->at('measured')));
+        return new Person(
+            $node->at('id')->name(60),
+            $node->at('name')->name(),
+            $node->at('child')->boolean(),
+            $node->at('notes')->text(),
+            $this->measured($node->at('measured')),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -34,7 +40,12 @@ final readonly class PersonCodec
     /** @return list<Measured> */
     public function measured(Node $node): array
     {
-        return array_map(fn (Node $day): Measured => $day->object(['on', 'points']) ? new Measured($day->at('on')->requiredDate(), $this->points($day->at('points'))) : new Measured(new \DateTimeImmutable('@0'), []), $node->items());
+        return array_map(
+            fn (Node $day): Measured => $day->object(['on', 'points'])
+                ? new Measured($day->at('on')->requiredDate(), $this->points($day->at('points')))
+                : new Measured(new \DateTimeImmutable('@0'), []),
+            $node->items(),
+        );
     }
 
     /**
@@ -44,7 +55,13 @@ final readonly class PersonCodec
      */
     public function writeMeasured(array $measured): array
     {
-        return array_map(static fn (Measured $day): array => ['on' => $day->on->format('Y-m-d'), 'points' => array_map(static fn (Length $length): float|int => $length->millimetres(), $day->points)], $measured);
+        return array_map(
+            static fn (Measured $day): array => [
+                'on' => $day->on->format('Y-m-d'),
+                'points' => array_map(static fn (Length $length): float|int => $length->millimetres(), $day->points),
+            ],
+            $measured,
+        );
     }
 
     /** @return array<string, Length> */

@@ -47,16 +47,19 @@ final readonly class PieceCodec
      */
     public function write(array $pieces): array
     {
-        return array_map(fn (Piece $piece): array => Fields::known([
-            'name' => $piece->name,
-            'role' => $piece->role->value,
-            'quantity' => $piece->quantity,
-            'pair' => $piece->pair,
-            'onFold' => $piece->onFold,
-            'grain' => $piece->grain->value,
-            'instead' => array_map(static fn (Instead $instead): string => $instead->value, $piece->instead),
-            'shapes' => array_map($this->writeShape(...), $piece->shapes),
-        ]), $pieces);
+        return array_map(
+            fn (Piece $piece): array => Fields::known([
+                'name' => $piece->name,
+                'role' => $piece->role->value,
+                'quantity' => $piece->quantity,
+                'pair' => $piece->pair,
+                'onFold' => $piece->onFold,
+                'grain' => $piece->grain->value,
+                'instead' => array_map(static fn (Instead $instead): string => $instead->value, $piece->instead),
+                'shapes' => array_map($this->writeShape(...), $piece->shapes),
+            ]),
+            $pieces,
+        );
     }
 
     private function piece(Node $node): Piece
@@ -68,9 +71,20 @@ final readonly class PieceCodec
         if ($pair && 0 !== $quantity % 2) {
             $node->at('quantity')->fault('A pair wants an even number, found {found}.', found: $node->at('quantity')->found());
         }
-        $instead = array_values(array_filter(array_map(static fn (Node $one): ?Instead => $one->choice(Instead::class), $node->at('instead')->items(3))));
+        $instead = array_values(
+            array_filter(array_map(static fn (Node $one): ?Instead => $one->choice(Instead::class), $node->at('instead')->items(3))),
+        );
 
-        return new Piece($node->at('name')->name(60), $node->at('role')->choice(Role::class) ?? Role::Main, $quantity, $pair, $onFold, $node->at('grain')->choice(Grain::class) ?? Grain::Along, $instead, $this->shapes($node->at('shapes'), $onFold));
+        return new Piece(
+            $node->at('name')->name(60),
+            $node->at('role')->choice(Role::class) ?? Role::Main,
+            $quantity,
+            $pair,
+            $onFold,
+            $node->at('grain')->choice(Grain::class) ?? Grain::Along,
+            $instead,
+            $this->shapes($node->at('shapes'), $onFold),
+        );
     }
 
     /** @return list<Shape> */
@@ -80,7 +94,8 @@ final readonly class PieceCodec
         foreach ($list->items(40) as $node) {
             $node->object(['sizes', 'allowance', 'outline', 'draft', 'measures']);
             $draft = $node->at('draft')->choice(Draft::class);
-            $drafted = null === $draft ? null : $node->attempt(fn (): Drafted => Drafted::of($draft, $this->measures($node->at('measures'))));
+            $drafted
+                = null === $draft ? null : $node->attempt(fn (): Drafted => Drafted::of($draft, $this->measures($node->at('measures'))));
             $outline = null === $draft ? $this->outlines->read($node->at('outline')) : $drafted?->outline();
             if (null === $outline) {
                 continue;

@@ -22,7 +22,8 @@ final readonly class Plain
     public static function guard(string $text): void
     {
         if (!self::is($text)) {
-            throw new \UnexpectedValueException('A text that is not UTF-8, or holds control characters, is never stored: '.json_encode($text, \JSON_INVALID_UTF8_SUBSTITUTE));
+            $shown = json_encode($text, \JSON_INVALID_UTF8_SUBSTITUTE);
+            throw new \UnexpectedValueException('A text that is not UTF-8, or holds control characters, is never stored: '.$shown);
         }
     }
 

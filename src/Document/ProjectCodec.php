@@ -14,16 +14,35 @@ use Octavum\Core\Season\ProjectState;
 /** A project with what it claims. */
 final readonly class ProjectCodec
 {
-    public function __construct(private AlterationCodec $alterations = new AlterationCodec(), private WishCodec $wishes = new WishCodec())
-    {
+    public function __construct(
+        private AlterationCodec $alterations = new AlterationCodec(),
+        private WishCodec $wishes = new WishCodec(),
+    ) {
     }
 
     /** @return ?Project null when its season is none */
     public function read(Node $node, References $known): ?Project
     {
         $node->object([
-            'id', 'name', 'season', 'rank', 'person', 'version', 'size', 'gradedTo', 'certainty', 'state', 'deadline', 'minutes', 'alterations',
-            'claims', 'notes', 'notionsTaken', 'matching', 'leftOut', 'declined',
+            'id',
+            'name',
+            'season',
+            'rank',
+            'person',
+            'version',
+            'size',
+            'gradedTo',
+            'certainty',
+            'state',
+            'deadline',
+            'minutes',
+            'alterations',
+            'claims',
+            'notes',
+            'notionsTaken',
+            'matching',
+            'leftOut',
+            'declined',
         ]);
         $id = $node->at('id')->name(60);
         $season = $node->at('season')->named($known->seasons, 'season');

@@ -22,7 +22,12 @@ final readonly class References
      * @param array<string, Season>                  $seasons
      * @param array<string, SavedLay>                $lays
      */
-    public function __construct(public array $people, public array $cuts, public array $versions, public array $seasons, public array $lays)
-    {
+    public function __construct(
+        public array $people,
+        public array $cuts,
+        public array $versions,
+        public array $seasons,
+        public array $lays,
+    ) {
     }
 }

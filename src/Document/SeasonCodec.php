@@ -13,7 +13,14 @@ final readonly class SeasonCodec
     {
         $node->object(['id', 'name', 'starts', 'weeks', 'minutesPerWeek', 'notes']);
 
-        return new Season($node->at('id')->name(60), $node->at('name')->name(), $node->at('starts')->requiredDate(), $node->at('weeks')->requiredInteger(1, 60), $node->at('minutesPerWeek')->requiredInteger(0, 10_080), $node->at('notes')->text());
+        return new Season(
+            $node->at('id')->name(60),
+            $node->at('name')->name(),
+            $node->at('starts')->requiredDate(),
+            $node->at('weeks')->requiredInteger(1, 60),
+            $node->at('minutesPerWeek')->requiredInteger(0, 10_080),
+            $node->at('notes')->text(),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -18,7 +18,18 @@ final readonly class SettingsCodec
     public function read(Node $node): Settings
     {
         if ($node->isThere()) {
-            $node->object(['units', 'counter', 'currency', 'squaring', 'selvage', 'fitsLeast', 'dialect', 'dates', 'bothUnits', 'matching']);
+            $node->object([
+                'units',
+                'counter',
+                'currency',
+                'squaring',
+                'selvage',
+                'fitsLeast',
+                'dialect',
+                'dates',
+                'bothUnits',
+                'matching',
+            ]);
         }
         $currency = $node->at('currency')->optionalText(3) ?? 'EUR';
         if (1 !== preg_match('/^[A-Z]{3}$/', $currency)) {
@@ -29,7 +40,12 @@ final readonly class SettingsCodec
             $node->at('units')->choice(System::class) ?? System::Metric,
             $node->at('counter')->choice(Counter::class) ?? Counter::TenCentimetres,
             $currency,
-            new Assumptions($node->at('squaring')->length(), $node->at('selvage')->length(), $node->at('fitsLeast')->length(), $node->at('matching')->choice(Matching::class) ?? Matching::MainSeams),
+            new Assumptions(
+                $node->at('squaring')->length(),
+                $node->at('selvage')->length(),
+                $node->at('fitsLeast')->length(),
+                $node->at('matching')->choice(Matching::class) ?? Matching::MainSeams,
+            ),
             $node->at('dialect')->choice(Dialect::class) ?? Dialect::British,
             $node->at('dates')->choice(DateStyle::class) ?? DateStyle::DayFirst,
             $node->at('bothUnits')->boolean(),
@@ -46,10 +62,10 @@ final readonly class SettingsCodec
             'squaring' => $settings->assumptions->squaring->millimetres(),
             'selvage' => $settings->assumptions->selvage->millimetres(),
             'fitsLeast' => $settings->assumptions->fitsLeast->millimetres(),
-            ...(Dialect::British === $settings->dialect ? [] : ['dialect' => $settings->dialect->value]),
-            ...(DateStyle::DayFirst === $settings->dates ? [] : ['dates' => $settings->dates->value]),
-            ...($settings->bothUnits ? ['bothUnits' => true] : []),
-            ...(Matching::MainSeams === $settings->assumptions->matching ? [] : ['matching' => $settings->assumptions->matching->value]),
+            ...Dialect::British === $settings->dialect ? [] : ['dialect' => $settings->dialect->value],
+            ...DateStyle::DayFirst === $settings->dates ? [] : ['dates' => $settings->dates->value],
+            ...$settings->bothUnits ? ['bothUnits' => true] : [],
+            ...Matching::MainSeams === $settings->assumptions->matching ? [] : ['matching' => $settings->assumptions->matching->value],
         ];
     }
 }

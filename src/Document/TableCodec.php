@@ -20,26 +20,33 @@ final readonly class TableCodec
     /** @param list<string> $sizes the columns of its rows */
     public function read(array $sizes, Node $rows, ?System $units): RequirementTable
     {
-        return new RequirementTable($sizes, array_map(function (Node $row) use ($sizes): Requirement {
-            $row->object(['role', 'width', 'nap', 'lengths']);
+        return new RequirementTable(
+            $sizes,
+            array_map(function (Node $row) use ($sizes): Requirement {
+                $row->object(['role', 'width', 'nap', 'lengths']);
 
-            return new Requirement(
-                $row->at('role')->choice(Role::class) ?? Role::Main,
-                $row->at('width')->requiredLength(),
-                $row->at('nap')->choice(Nap::class) ?? Nap::Without,
-                $this->cells->read($row->at('lengths'), $sizes),
-            );
-        }, $rows->items()), $units);
+                return new Requirement(
+                    $row->at('role')->choice(Role::class) ?? Role::Main,
+                    $row->at('width')->requiredLength(),
+                    $row->at('nap')->choice(Nap::class) ?? Nap::Without,
+                    $this->cells->read($row->at('lengths'), $sizes),
+                );
+            }, $rows->items()),
+            $units,
+        );
     }
 
     /** @return list<array{role: string, width: float|int, nap: string, lengths: list<float|int|null>}> its rows */
     public function write(RequirementTable $table): array
     {
-        return array_map(fn (Requirement $row): array => [
-            'role' => $row->role->value,
-            'width' => $row->width->millimetres(),
-            'nap' => $row->nap->value,
-            'lengths' => $this->cells->write($row->cells, $table->sizes),
-        ], $table->rows);
+        return array_map(
+            fn (Requirement $row): array => [
+                'role' => $row->role->value,
+                'width' => $row->width->millimetres(),
+                'nap' => $row->nap->value,
+                'lengths' => $this->cells->write($row->cells, $table->sizes),
+            ],
+            $table->rows,
+        );
     }
 }

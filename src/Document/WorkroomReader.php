@@ -33,8 +33,16 @@ final readonly class WorkroomReader
     private const MOST_SIGNS = ['{' => 80_000, '[' => 400_000, ',' => 2_000_000];
     private const MOST_ROWS = 8_000;
 
-    public function __construct(private SettingsCodec $settings = new SettingsCodec(), private PersonCodec $people = new PersonCodec(), private ClothCodec $cloths = new ClothCodec(), private PatternCodec $patterns = new PatternCodec(), private SeasonCodec $seasons = new SeasonCodec(), private LayCodec $lays = new LayCodec(), private ProjectCodec $projects = new ProjectCodec(), private NotionCodec $notions = new NotionCodec())
-    {
+    public function __construct(
+        private SettingsCodec $settings = new SettingsCodec(),
+        private PersonCodec $people = new PersonCodec(),
+        private ClothCodec $cloths = new ClothCodec(),
+        private PatternCodec $patterns = new PatternCodec(),
+        private SeasonCodec $seasons = new SeasonCodec(),
+        private LayCodec $lays = new LayCodec(),
+        private ProjectCodec $projects = new ProjectCodec(),
+        private NotionCodec $notions = new NotionCodec(),
+    ) {
     }
 
     /**
@@ -54,7 +62,19 @@ final readonly class WorkroomReader
         $faults->refuse();
         $this->isOurs($document);
         $faults->refuse();
-        $document->object(['format', 'version', 'name', 'settings', 'people', 'cloths', 'patterns', 'seasons', 'projects', 'lays', 'notions']);
+        $document->object([
+            'format',
+            'version',
+            'name',
+            'settings',
+            'people',
+            'cloths',
+            'patterns',
+            'seasons',
+            'projects',
+            'lays',
+            'notions',
+        ]);
         if ($bounded && self::rows($document) > self::MOST_ROWS) {
             throw self::tooMany();
         }
@@ -67,10 +87,17 @@ final readonly class WorkroomReader
     private function isOurs(Node $document): void
     {
         if (self::FORMAT !== $document->at('format')->scalar()) {
-            $document->at('format')->fault('This is not an octavum-workroom document: “format” must say so, found {found}.', found: $document->at('format')->found());
+            $document
+                ->at('format')
+                ->fault(
+                    'This is not an octavum-workroom document: “format” must say so, found {found}.',
+                    found: $document->at('format')->found(),
+                );
         }
         if (self::VERSION !== $document->at('version')->scalar()) {
-            $document->at('version')->fault('Version {found} of the format cannot be read here; version 1 can.', found: $document->at('version')->found());
+            $document
+                ->at('version')
+                ->fault('Version {found} of the format cannot be read here; version 1 can.', found: $document->at('version')->found());
         }
     }
 
@@ -83,14 +110,29 @@ final readonly class WorkroomReader
         $this->keptForKnown($document->at('patterns'), array_values($patterns), $people);
         $seasons = $this->byId($document->at('seasons'), $this->seasons->read(...));
         $cuts = $this->parts($document->at('cloths'), 'cuts', array_values($cloths), static fn (Cloth $cloth): array => $cloth->cuts);
-        $versions = $this->parts($document->at('patterns'), 'versions', array_values($patterns), static fn (Pattern $pattern): array => $pattern->versions);
+        $versions = $this->parts(
+            $document->at('patterns'),
+            'versions',
+            array_values($patterns),
+            static fn (Pattern $pattern): array => $pattern->versions,
+        );
         $review = new LayReview($settings->assumptions);
         $lays = $this->byId($document->at('lays'), fn (Node $node): SavedLay => $review->of($this->lays->read($node, $cuts), $versions));
         $projects = $this->projects($document->at('projects'), new References($people, $cuts, $versions, $seasons, $lays));
         $this->laidKnown($document->at('lays'), array_values($lays), $projects, $versions);
         $notions = array_values($this->byId($document->at('notions'), $this->notions->read(...)));
 
-        return new Workroom($document->at('name')->name(), $settings, array_values($people), array_values($cloths), array_values($patterns), array_values($seasons), $projects, array_values($lays), $notions);
+        return new Workroom(
+            $document->at('name')->name(),
+            $settings,
+            array_values($people),
+            array_values($cloths),
+            array_values($patterns),
+            array_values($seasons),
+            $projects,
+            array_values($lays),
+            $notions,
+        );
     }
 
     /**
@@ -139,10 +181,14 @@ final readonly class WorkroomReader
             foreach ($lay->garments as $j => $garment) {
                 $node = $list->at((string) $i)->at('garments')->at((string) $j);
                 if (null !== $garment->project && !\in_array($garment->project, $ids, true)) {
-                    $node->at('project')->fault('There is no {kind} with the id “{id}” in this document.', kind: 'project', id: $garment->project);
+                    $node
+                        ->at('project')
+                        ->fault('There is no {kind} with the id “{id}” in this document.', kind: 'project', id: $garment->project);
                 }
                 if (null !== $garment->version && !isset($versions['#'.$garment->version])) {
-                    $node->at('version')->fault('There is no {kind} with the id “{id}” in this document.', kind: 'version', id: $garment->version);
+                    $node
+                        ->at('version')
+                        ->fault('There is no {kind} with the id “{id}” in this document.', kind: 'version', id: $garment->version);
                 }
             }
         }
@@ -151,7 +197,17 @@ final readonly class WorkroomReader
     private static function rows(Node $document): int
     {
         $rows = 0;
-        foreach (['people' => null, 'cloths' => 'cuts', 'patterns' => 'versions', 'seasons' => null, 'projects' => 'claims', 'lays' => 'pieces', 'notions' => null] as $list => $parts) {
+        foreach (
+            [
+                'people' => null,
+                'cloths' => 'cuts',
+                'patterns' => 'versions',
+                'seasons' => null,
+                'projects' => 'claims',
+                'lays' => 'pieces',
+                'notions' => null,
+            ] as $list => $parts
+        ) {
             foreach ($document->at($list)->items() as $node) {
                 $rows += 1 + (null === $parts ? 0 : \count($node->at($parts)->items()));
             }
@@ -162,7 +218,9 @@ final readonly class WorkroomReader
 
     private static function tooMany(): Refused
     {
-        return Refused::because('This document holds more than a page can take in at once, some 8000 cuts, versions, projects and so on: import it on the machine that Octavum runs on, with bin/octavum import. Nothing has been changed.');
+        return Refused::because(
+            'This document holds more than a page can take in at once, some 8000 cuts, versions, projects and so on: import it on the machine that Octavum runs on, with bin/octavum import. Nothing has been changed.',
+        );
     }
 
     private function decode(string $json, Faults $faults): mixed
@@ -175,7 +233,13 @@ final readonly class WorkroomReader
         try {
             return json_decode($json, true, 64, \JSON_THROW_ON_ERROR);
         } catch (\JsonException $error) {
-            $faults->add('', new Sentence('This is not a whole JSON document ({error}). It may have been cut off on its way: export it again and try once more.', ['error' => $error->getMessage()]));
+            $faults->add(
+                '',
+                new Sentence(
+                    'This is not a whole JSON document ({error}). It may have been cut off on its way: export it again and try once more.',
+                    ['error' => $error->getMessage()],
+                ),
+            );
 
             return null;
         }
@@ -219,7 +283,12 @@ final readonly class WorkroomReader
         foreach ($wholes as $i => $whole) {
             foreach ($parts($whole) as $j => $part) {
                 if (isset($found['#'.$part->id])) {
-                    $list->at((string) $i)->at($field)->at((string) $j)->at('id')->fault('The id “{id}” stands here more than once.', id: $part->id);
+                    $list
+                        ->at((string) $i)
+                        ->at($field)
+                        ->at((string) $j)
+                        ->at('id')
+                        ->fault('The id “{id}” stands here more than once.', id: $part->id);
                 }
                 $found['#'.$part->id] = [$whole, $part];
             }

@@ -11,8 +11,16 @@ use Octavum\Core\Workroom\Workroom;
 /** Writes a workroom as an octavum-workroom document, version 1. What is not known is left out. */
 final readonly class WorkroomWriter
 {
-    public function __construct(private SettingsCodec $settings = new SettingsCodec(), private PersonCodec $people = new PersonCodec(), private ClothCodec $cloths = new ClothCodec(), private PatternCodec $patterns = new PatternCodec(), private SeasonCodec $seasons = new SeasonCodec(), private LayCodec $lays = new LayCodec(), private ProjectCodec $projects = new ProjectCodec(), private NotionCodec $notions = new NotionCodec())
-    {
+    public function __construct(
+        private SettingsCodec $settings = new SettingsCodec(),
+        private PersonCodec $people = new PersonCodec(),
+        private ClothCodec $cloths = new ClothCodec(),
+        private PatternCodec $patterns = new PatternCodec(),
+        private SeasonCodec $seasons = new SeasonCodec(),
+        private LayCodec $lays = new LayCodec(),
+        private ProjectCodec $projects = new ProjectCodec(),
+        private NotionCodec $notions = new NotionCodec(),
+    ) {
     }
 
     public function write(Workroom $workroom): string

@@ -21,17 +21,11 @@ class FileRecord
 
     /** @param list<string> $colours the main ones of a picture, such as #27405e */
     public function __construct(
-        #[ORM\ManyToOne]
-        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public readonly Account $account,
-        #[ORM\Column(length: 120)]
-        public string $name,
-        #[ORM\Column]
-        public FileKind $kind,
-        #[ORM\Column]
-        public int $bytes,
-        #[ORM\Column]
-        public array $colours = [],
+        #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account,
+        #[ORM\Column(length: 120)] public string $name,
+        #[ORM\Column] public FileKind $kind,
+        #[ORM\Column] public int $bytes,
+        #[ORM\Column] public array $colours = [],
     ) {
         $this->id = (string) new Ulid();
     }

@@ -56,7 +56,9 @@ final readonly class FileShelf
     public function these(Account $account, array $ids): array
     {
         $files = [];
-        foreach ([] === $ids ? [] : $this->entities->getRepository(FileRecord::class)->findBy(['id' => $ids, 'account' => $account]) as $file) {
+        foreach (
+            [] === $ids ? [] : $this->entities->getRepository(FileRecord::class)->findBy(['id' => $ids, 'account' => $account]) as $file
+        ) {
             $files[array_search($file->id, $ids, true)] = $file;
         }
         ksort($files);
@@ -73,7 +75,9 @@ final readonly class FileShelf
     private function sweep(Account $account): void
     {
         /** @var list<FileRecord> $old */
-        $old = $this->entities->createQuery('SELECT f FROM '.FileRecord::class.' f WHERE f.account = :account AND f.removedAt < :day')->execute(['account' => $account, 'day' => $this->clock->now()->modify(self::KEPT)]);
+        $old = $this->entities
+            ->createQuery('SELECT f FROM '.FileRecord::class.' f WHERE f.account = :account AND f.removedAt < :day')
+            ->execute(['account' => $account, 'day' => $this->clock->now()->modify(self::KEPT)]);
         foreach ($old as $file) {
             $this->disk->remove([$this->path($file), $this->path($file, true)]);
             $this->entities->remove($file);

@@ -6,7 +6,6 @@ namespace Octavum\Files;
 
 use Octavum\Account\Account;
 use Octavum\Core\Colour\MainColours;
-use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Work\Apart;
 use Octavum\Work\Slots;
@@ -31,12 +30,8 @@ final readonly class Intake
     private const MEGABYTES = 1_500;
     private const WAIT = 30;
 
-    public function __construct(
-        private FileShelf $shelf,
-        private Slots $slots,
-        private Filesystem $disk,
-        private Apart $apart,
-    ) {
+    public function __construct(private FileShelf $shelf, private Slots $slots, private Filesystem $disk, private Apart $apart)
+    {
     }
 
     /** @throws Unreadable */
@@ -44,7 +39,10 @@ final readonly class Intake
     {
         $upload = $this->arrived($upload);
         if (!\in_array($this->is($upload), self::PICTURES, true)) {
-            throw new Unreadable(new Sentence('“{name}” is not a photo that can be read here ({is}): take a JPEG, PNG or WebP picture. Nothing has been changed.', ['name' => $this->name($upload), 'is' => $this->is($upload)]));
+            throw Unreadable::because(
+                '“{name}” is not a photo that can be read here ({is}): take a JPEG, PNG or WebP picture. Nothing has been changed.',
+                ['name' => $this->name($upload), 'is' => $this->is($upload)],
+            );
         }
 
         return $this->picture($upload, $account);
@@ -58,7 +56,10 @@ final readonly class Intake
             return $this->picture($upload, $account);
         }
         if ('application/pdf' !== $this->is($upload)) {
-            throw new Unreadable(new Sentence('“{name}” can not be kept here ({is}): attach a PDF, or a JPEG, PNG or WebP picture. Nothing has been changed.', ['name' => $this->name($upload), 'is' => $this->is($upload)]));
+            throw Unreadable::because(
+                '“{name}” can not be kept here ({is}): attach a PDF, or a JPEG, PNG or WebP picture. Nothing has been changed.',
+                ['name' => $this->name($upload), 'is' => $this->is($upload)],
+            );
         }
         $file = new FileRecord($account, $this->name($upload), FileKind::Document, (int) $upload->getSize());
         $this->shelf->put($file, $upload->getContent());
@@ -69,11 +70,14 @@ final readonly class Intake
     /** @throws Unreadable when nothing did, or not the whole */
     private function arrived(mixed $upload): UploadedFile
     {
-        if (!$upload instanceof UploadedFile || \UPLOAD_ERR_NO_FILE === $upload->getError()) {
-            throw new Unreadable(new Sentence('Choose a file first.'));
+        if (!($upload instanceof UploadedFile) || \UPLOAD_ERR_NO_FILE === $upload->getError()) {
+            throw Unreadable::because('Choose a file first.');
         }
         if (!$upload->isValid() || $upload->getSize() > self::MOST_BYTES) {
-            throw new Unreadable(new Sentence('“{name}” is larger than 25 MB, or did not arrive whole. Nothing has been changed: make it smaller and try again.', ['name' => $this->name($upload)]));
+            throw Unreadable::because(
+                '“{name}” is larger than 25 MB, or did not arrive whole. Nothing has been changed: make it smaller and try again.',
+                ['name' => $this->name($upload)],
+            );
         }
 
         return $upload;
@@ -84,10 +88,16 @@ final readonly class Intake
         $measures = @getimagesize($upload->getPathname());
         [$width, $height] = false === $measures ? [0, 0] : $measures;
         if ($width * $height > self::MOST_PIXELS) {
-            throw new Unreadable(new Sentence('“{name}” is {width} by {height} points large, more than can be unpacked here ({most} million). Nothing has been changed: make it smaller and try again.', ['name' => $this->name($upload), 'width' => $width, 'height' => $height, 'most' => intdiv(self::MOST_PIXELS, 1_000_000)]));
+            throw Unreadable::because(
+                '“{name}” is {width} by {height} points large, more than can be unpacked here ({most} million). Nothing has been changed: make it smaller and try again.',
+                ['name' => $this->name($upload), 'width' => $width, 'height' => $height, 'most' => intdiv(self::MOST_PIXELS, 1_000_000)],
+            );
         }
         if (!Packed::isHonest($upload->getPathname())) {
-            throw new Unreadable(new Sentence('“{name}” holds far more than a picture of {width} by {height} points, so it was not opened. Nothing has been changed.', ['name' => $this->name($upload), 'width' => $width, 'height' => $height]));
+            throw Unreadable::because(
+                '“{name}” holds far more than a picture of {width} by {height} points, so it was not opened. Nothing has been changed.',
+                ['name' => $this->name($upload), 'width' => $width, 'height' => $height],
+            );
         }
         [$large, $small, $samples] = $this->painted($upload);
         $file = new FileRecord($account, $this->name($upload), FileKind::Picture, \strlen($large), (new MainColours())->of($samples));
@@ -103,21 +113,35 @@ final readonly class Intake
      */
     private function painted(UploadedFile $upload): array
     {
-        $slot = $this->slot() ?? throw new Unreadable(new Sentence('Other pictures are being taken in just now: wait a moment and try “{name}” again. Nothing has been changed.', ['name' => $this->name($upload)]));
+        $slot
+            = $this->slot()
+            ?? throw Unreadable::because(
+                'Other pictures are being taken in just now: wait a moment and try “{name}” again. Nothing has been changed.',
+                ['name' => $this->name($upload)],
+            );
         $paths = [$this->disk->tempnam(sys_get_temp_dir(), 'octavum'), $this->disk->tempnam(sys_get_temp_dir(), 'octavum')];
-        $command = $this->apart->command(self::SECONDS, self::MEGABYTES, ['memory_limit=512M', 'opcache.enable_cli=0'], 'bin/picture', [$upload->getPathname(), ...$paths]);
+        $command = $this->apart->command(self::SECONDS, self::MEGABYTES, ['memory_limit=512M', 'opcache.enable_cli=0'], 'bin/picture', [
+            $upload->getPathname(),
+            ...$paths,
+        ]);
         $process = new Process($command, timeout: 2 * self::SECONDS);
         try {
             $process->run();
             $samples = $process->isSuccessful() ? json_decode($process->getOutput(), true) : null;
             if (!\is_array($samples)) {
-                throw new Unreadable(new Sentence('“{name}” cannot be read as a picture: it may have been cut off on its way. Nothing has been changed.', ['name' => $this->name($upload)]));
+                throw Unreadable::because(
+                    '“{name}” cannot be read as a picture: it may have been cut off on its way. Nothing has been changed.',
+                    ['name' => $this->name($upload)],
+                );
             }
             /** @var list<array{int, int, int}> $samples */
 
             return [(string) file_get_contents($paths[0]), (string) file_get_contents($paths[1]), $samples];
         } catch (ProcessTimedOutException) {
-            throw new Unreadable(new Sentence('“{name}” takes too long to be unpacked. Nothing has been changed: save it anew from a program that shows it, and try again.', ['name' => $this->name($upload)]));
+            throw Unreadable::because(
+                '“{name}” takes too long to be unpacked. Nothing has been changed: save it anew from a program that shows it, and try again.',
+                ['name' => $this->name($upload)],
+            );
         } finally {
             $this->disk->remove($paths);
             $slot->release();

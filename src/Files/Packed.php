@@ -54,7 +54,10 @@ final readonly class Packed
         if (!\is_array($head)) {
             return 0;
         }
-        ['width' => $width, 'height' => $height, 'depth' => $depth, 'colour' => $colour] = array_map(static fn (mixed $n): int => \is_int($n) ? $n : 0, $head) + ['width' => 0, 'height' => 0, 'depth' => 0, 'colour' => 0];
+        ['width' => $width, 'height' => $height, 'depth' => $depth, 'colour' => $colour] = array_map(
+            static fn (mixed $n): int => \is_int($n) ? $n : 0,
+            $head,
+        ) + ['width' => 0, 'height' => 0, 'depth' => 0, 'colour' => 0];
         $row = 1 + intdiv($width * $depth * (self::SAMPLES[$colour] ?? 4) + 7, 8);
 
         return $height * $row + 16 * ($width + $height) + 1_000;

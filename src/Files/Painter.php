@@ -18,7 +18,9 @@ final readonly class Painter
     /** @return list<array{int, int, int}> colours of the middle, where the cloth is and not the table */
     public function paint(string $from, string $large, string $small): array
     {
-        $image = (new ImageManager(new Driver(), autoOrientation: true, decodeAnimation: false))->read($from)->scaleDown(self::LARGE, self::LARGE);
+        $image = (new ImageManager(new Driver(), autoOrientation: true, decodeAnimation: false))
+            ->read($from)
+            ->scaleDown(self::LARGE, self::LARGE);
         file_put_contents($large, (string) $image->toJpeg(82, strip: true));
         file_put_contents($small, (string) (clone $image)->cover(self::SMALL, self::SMALL)->toJpeg(80, strip: true));
 
@@ -28,7 +30,9 @@ final readonly class Painter
     /** @return list<array{int, int, int}> */
     private function samples(ImageInterface $image): array
     {
-        $middle = $image->cover((int) max(1, 0.7 * $image->width()), (int) max(1, 0.7 * $image->height()))->resize(self::SAMPLE, self::SAMPLE);
+        $middle = $image
+            ->cover((int) max(1, 0.7 * $image->width()), (int) max(1, 0.7 * $image->height()))
+            ->resize(self::SAMPLE, self::SAMPLE);
         $gd = $middle->core()->native();
         if (!$gd instanceof \GdImage) {
             throw new \LogicException('The picture is painted by GD.');
@@ -36,7 +40,7 @@ final readonly class Painter
         $samples = [];
         for ($i = 0; $i < self::SAMPLE ** 2; ++$i) {
             $colour = (int) imagecolorat($gd, $i % self::SAMPLE, intdiv($i, self::SAMPLE));
-            $samples[] = [$colour >> 16 & 255, $colour >> 8 & 255, $colour & 255];
+            $samples[] = [($colour >> 16) & 255, ($colour >> 8) & 255, $colour & 255];
         }
 
         return $samples;

@@ -96,7 +96,13 @@ final class Entry
     {
         $text = $this->raw($field);
         if (mb_strlen($text) > $most) {
-            $this->fault($field, new Sentence('This has {count} characters; {most} can be kept. Shorten it, or put the rest into the notes.', ['count' => mb_strlen($text), 'most' => $most]));
+            $this->fault(
+                $field,
+                new Sentence('This has {count} characters; {most} can be kept. Shorten it, or put the rest into the notes.', [
+                    'count' => mb_strlen($text),
+                    'most' => $most,
+                ]),
+            );
         }
 
         return mb_substr($text, 0, $most);
@@ -114,10 +120,21 @@ final class Entry
     /** @return list<string> separated by commas */
     public function texts(string $field, int $most): array
     {
-        $texts = array_values(array_filter(array_map(trim(...), explode(',', strtr($this->raw($field), ";\n", ',,'))), static fn (string $text): bool => '' !== $text));
+        $texts = array_values(
+            array_filter(
+                array_map(trim(...), explode(',', strtr($this->raw($field), ";\n", ',,'))),
+                static fn (string $text): bool => '' !== $text,
+            ),
+        );
         foreach ($texts as $text) {
             if (mb_strlen($text) > $most) {
-                $this->fault($field, new Sentence('“{text}” is longer than the {most} characters that can be kept: shorten it, and put commas between entries.', ['text' => mb_substr($text, 0, 40).'…', 'most' => $most]));
+                $this->fault(
+                    $field,
+                    new Sentence(
+                        '“{text}” is longer than the {most} characters that can be kept: shorten it, and put commas between entries.',
+                        ['text' => mb_substr($text, 0, 40).'…', 'most' => $most],
+                    ),
+                );
             }
         }
 
@@ -151,7 +168,14 @@ final class Entry
             return null;
         }
         if (1 !== preg_match('/^\d{1,9}$/', $text) || (int) $text < $least || (int) $text > $most) {
-            $this->fault($field, new Sentence('“{text}” cannot be: type a whole number from {least} to {most}.', ['text' => mb_substr($text, 0, 40), 'least' => $least, 'most' => $most]));
+            $this->fault(
+                $field,
+                new Sentence('“{text}” cannot be: type a whole number from {least} to {most}.', [
+                    'text' => mb_substr($text, 0, 40),
+                    'least' => $least,
+                    'most' => $most,
+                ]),
+            );
 
             return null;
         }
@@ -166,7 +190,12 @@ final class Entry
             return null;
         }
         if (1 !== preg_match('/^\d{1,3}(\.\d{1,2})?$/', $text)) {
-            $this->fault($field, new Sentence('“{text}” is not a share: type a number from 0 to 100, such as 4 or 2.5.', ['text' => mb_substr($text, 0, 40)]));
+            $this->fault(
+                $field,
+                new Sentence('“{text}” is not a share: type a number from 0 to 100, such as 4 or 2.5.', [
+                    'text' => mb_substr($text, 0, 40),
+                ]),
+            );
 
             return null;
         }
@@ -181,21 +210,36 @@ final class Entry
         if ('' === $text) {
             return null;
         }
-        $minutes = match (true) {
-            null !== Span::minutes($text) => Span::minutes($text),
-            1 === preg_match('/^(\d{1,2})\s(\w+)$/', $text, $part) && null !== Span::minutes($part[2]) => (int) $part[1] * Span::minutes($part[2]),
-            1 === preg_match('/^(\d{0,4}(?:\.\d{1,2})?)\s*(?:h|hours?)?$/', $text, $part) && '' !== $part[1] && '.' !== $part[1] => (int) round(60 * (float) $part[1]),
-            1 === preg_match('/^(\d{1,4})\s*(?:h|hours?|:)\s*(\d{1,2})\s*(?:m|min|minutes)?$/', $text, $part) => 60 * (int) $part[1] + (int) $part[2],
-            1 === preg_match('/^(\d{1,5})\s*(?:m|min|minutes)$/', $text, $part) => (int) $part[1],
-            default => null,
-        };
+        $minutes = self::minutesOf($text);
         if (null === $minutes || $minutes > $most) {
-            $this->fault($field, new Sentence('“{text}” cannot be read as hours up to {most}: type such as 2, 1.5, 1 h 30 or an evening.', ['text' => mb_substr($this->raw($field), 0, 40), 'most' => intdiv($most, 60)]));
+            $this->fault(
+                $field,
+                new Sentence('“{text}” cannot be read as hours up to {most}: type such as 2, 1.5, 1 h 30 or an evening.', [
+                    'text' => mb_substr($this->raw($field), 0, 40),
+                    'most' => intdiv($most, 60),
+                ]),
+            );
 
             return null;
         }
 
         return $minutes;
+    }
+
+    private static function minutesOf(string $text): ?int
+    {
+        $each = 1 === preg_match('/^(\d{1,2})\s(\w+)$/', $text, $part) ? Span::minutes($part[2]) : null;
+        if (isset($part[1]) && null !== $each) {
+            return (int) $part[1] * $each;
+        }
+        if (1 === preg_match('/^(\d{0,4}(?:\.\d{1,2})?)\s*(?:h|hours?)?$/', $text, $part) && !\in_array($part[1], ['', '.'], true)) {
+            return (int) round(60 * (float) $part[1]);
+        }
+        if (1 === preg_match('/^(\d{1,4})\s*(?:h|hours?|:)\s*(\d{1,2})\s*(?:m|min|minutes)?$/', $text, $part)) {
+            return 60 * (int) $part[1] + (int) $part[2];
+        }
+
+        return 1 === preg_match('/^(\d{1,5})\s*(?:m|min|minutes)$/', $text, $part) ? (int) $part[1] : Span::minutes($text);
     }
 
     /** As it would be typed, in hours. */
@@ -212,7 +256,12 @@ final class Entry
             return null;
         }
         if (1 !== preg_match('/^\d{1,5}(\.\d{1,2})?$/', $text)) {
-            $this->fault($field, new Sentence('“{text}” cannot be read as a price: type a number such as 12.80.', ['text' => mb_substr($this->raw($field), 0, 40)]));
+            $this->fault(
+                $field,
+                new Sentence('“{text}” cannot be read as a price: type a number such as 12.80.', [
+                    'text' => mb_substr($this->raw($field), 0, 40),
+                ]),
+            );
 
             return null;
         }
@@ -234,7 +283,10 @@ final class Entry
         }
         $date = 1 === preg_match('/^[12]\d{3}-\d\d-\d\d$/', $text) ? \DateTimeImmutable::createFromFormat('!Y-m-d', $text) : false;
         if (false === $date || $date->format('Y-m-d') !== $text) {
-            $this->fault($field, new Sentence('“{text}” is not a day: type year, month and day, such as 2027-03-01.', ['text' => mb_substr($text, 0, 40)]));
+            $this->fault(
+                $field,
+                new Sentence('“{text}” is not a day: type year, month and day, such as 2027-03-01.', ['text' => mb_substr($text, 0, 40)]),
+            );
 
             return null;
         }
@@ -262,7 +314,10 @@ final class Entry
         }
         $case = $enum::tryFrom($text);
         if (null === $case) {
-            $this->fault($field, new Sentence('“{text}” cannot be chosen here: take one from the list.', ['text' => mb_substr($text, 0, 40)]));
+            $this->fault(
+                $field,
+                new Sentence('“{text}” cannot be chosen here: take one from the list.', ['text' => mb_substr($text, 0, 40)]),
+            );
         }
 
         return $case;

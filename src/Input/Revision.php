@@ -19,7 +19,12 @@ final readonly class Revision
         if ('' === $seen || $seen === (string) $current) {
             return;
         }
-        $entry->fault(self::FIELD, new Sentence('This was changed somewhere else since you opened it, in another tab or on another device. Your entries are kept below and nothing is saved yet; beside each that differs stands what is saved now. Save again to put yours in its place.'));
+        $entry->fault(
+            self::FIELD,
+            new Sentence(
+                'This was changed somewhere else since you opened it, in another tab or on another device. Your entries are kept below and nothing is saved yet; beside each that differs stands what is saved now. Save again to put yours in its place.',
+            ),
+        );
         self::compare($entry, $now, '');
     }
 
@@ -31,7 +36,12 @@ final readonly class Revision
             if (\is_array($value)) {
                 self::compare($entry, $value, $field.'.');
             } elseif (\is_scalar($value) && $entry->has($field) && Plain::of((string) $value) !== $entry->raw($field)) {
-                $entry->fault($field, new Sentence('' === (string) $value ? 'Saved now: nothing' : 'Saved now: “{value}”', ['value' => mb_substr((string) $value, 0, 200)]));
+                $entry->fault(
+                    $field,
+                    new Sentence('' === (string) $value ? 'Saved now: nothing' : 'Saved now: “{value}”', [
+                        'value' => mb_substr((string) $value, 0, 200),
+                    ]),
+                );
             }
         }
     }

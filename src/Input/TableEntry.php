@@ -38,9 +38,15 @@ final readonly class TableEntry
             return new self(null, [], '');
         }
         $file = $request->files->get('file');
-        $bytes = $file instanceof UploadedFile && $file->isValid() ? $file->getContent() : (string) base64_decode($entry->raw('text'), true);
+        $bytes
+            = $file instanceof UploadedFile && $file->isValid() ? $file->getContent() : (string) base64_decode($entry->raw('text'), true);
         if ('' === $bytes || \strlen($bytes) > self::MOST_BYTES) {
-            $entry->fault('file', '' === $bytes ? new Sentence('Choose a file first: a table saved as CSV.') : new Sentence('This file is larger than 3 MB: split it.'));
+            $entry->fault(
+                'file',
+                '' === $bytes
+                    ? new Sentence('Choose a file first: a table saved as CSV.')
+                    : new Sentence('This file is larger than 3 MB: split it.'),
+            );
 
             return new self(null, [], '');
         }
@@ -71,8 +77,10 @@ final readonly class TableEntry
             }
             $column = $this->columns[$i] ?? null;
             $name = null === $column ? 'notes' : (string) $column->value;
-            $heading = 'notes' === $name ? ($this->table->headings[$i] ?? '') : '';
-            $values[$name] = trim(($values[$name] ?? '').('notes' === $name ? "\n" : ' ').('' === $heading ? '' : $heading.': ').$cell);
+            $heading = 'notes' === $name ? $this->table->headings[$i] ?? '' : '';
+            $values[$name] = trim(
+                ($values[$name] ?? '').('notes' === $name ? "\n" : ' ').('' === $heading ? '' : $heading.': ').$cell,
+            );
         }
 
         return $values;

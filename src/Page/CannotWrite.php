@@ -57,11 +57,16 @@ final readonly class CannotWrite
 
     private function said(\Throwable $cause): ?HttpException
     {
-        $readOnly = preg_match('/readonly database|unable to open database|read-only file system|permission denied|failed to (write|create)|database is locked/i', $cause->getMessage());
+        $readOnly = preg_match(
+            '/readonly database|unable to open database|read-only file system|permission denied|failed to (write|create)|database is locked/i',
+            $cause->getMessage(),
+        );
+
+        $full = preg_match('/database or disk is full|no space left|disk quota|disk i\/o error/i', $cause->getMessage());
 
         return match (1) {
             $readOnly & (int) (@disk_free_space($this->data) < self::NO_ROOM),
-            preg_match('/database or disk is full|no space left|disk quota|disk i\/o error/i', $cause->getMessage()) => new HttpException(Response::HTTP_INSUFFICIENT_STORAGE, 'The disk is full.', $cause),
+            $full => new HttpException(Response::HTTP_INSUFFICIENT_STORAGE, 'The disk is full.', $cause),
             $readOnly => new ServiceUnavailableHttpException(null, 'The data cannot be written to.', $cause),
             default => null,
         };

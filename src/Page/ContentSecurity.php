@@ -35,7 +35,13 @@ final readonly class ContentSecurity
             return;
         }
         $headers = $event->getResponse()->headers;
-        $headers->set('Content-Security-Policy', \sprintf("default-src 'none'; script-src 'self' 'nonce-%s'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'", $this->nonce()));
+        $headers->set(
+            'Content-Security-Policy',
+            \sprintf(
+                "default-src 'none'; script-src 'self' 'nonce-%s'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'",
+                $this->nonce(),
+            ),
+        );
         $headers->set('X-Content-Type-Options', 'nosniff');
         $headers->set('Referrer-Policy', 'same-origin');
         $headers->set('X-Frame-Options', 'DENY');

@@ -42,8 +42,13 @@ final readonly class FormToken
         $length = (int) $request->headers->get('Content-Length', '0');
         $isForm = \in_array($request->getContentTypeFormat(), ['form', null], true);
         $tooLarge = $isForm && $length > 0 && 0 === $request->request->count() && 0 === $request->files->count();
-        $event->setResponse(new Response($this->twig->render('error/token.html.twig', [
-            'tooLarge' => $tooLarge,
-        ]), $tooLarge ? Response::HTTP_REQUEST_ENTITY_TOO_LARGE : Response::HTTP_FORBIDDEN));
+        $event->setResponse(
+            new Response(
+                $this->twig->render('error/token.html.twig', [
+                    'tooLarge' => $tooLarge,
+                ]),
+                $tooLarge ? Response::HTTP_REQUEST_ENTITY_TOO_LARGE : Response::HTTP_FORBIDDEN,
+            ),
+        );
     }
 }

@@ -23,8 +23,9 @@ final class IcuTranslator implements TranslatorInterface, TranslatorBagInterface
     private readonly IntlFormatter $formatter;
     private ?string $pattern = null;
 
-    public function __construct(#[AutowireDecorated] private readonly TranslatorInterface&TranslatorBagInterface&LocaleAwareInterface $inner)
-    {
+    public function __construct(
+        #[AutowireDecorated] private readonly TranslatorInterface&TranslatorBagInterface&LocaleAwareInterface $inner,
+    ) {
         $this->formatter = new IntlFormatter();
     }
 
@@ -33,7 +34,9 @@ final class IcuTranslator implements TranslatorInterface, TranslatorBagInterface
     {
         $locale ??= $this->getLocale();
         $catalogue = $this->inner->getCatalogue($locale);
-        $message = $catalogue->defines($id, $domain ?? 'messages') ? $catalogue->get($id, $domain ?? 'messages') : $this->inWordsOf($catalogue, $id);
+        $message = $catalogue->defines($id, $domain ?? 'messages')
+            ? $catalogue->get($id, $domain ?? 'messages')
+            : $this->inWordsOf($catalogue, $id);
 
         return str_contains($message, '{') ? $this->formatter->formatIntl($message, $locale, $parameters) : $message;
     }
@@ -45,16 +48,23 @@ final class IcuTranslator implements TranslatorInterface, TranslatorBagInterface
         if ([] === $words) {
             return $message;
         }
-        $this->pattern ??= '/\{\w+[,}](*SKIP)(*FAIL)|\b(?:'.implode('|', array_map(static fn (int|string $word): string => preg_quote((string) $word, '/'), array_keys($words))).')\b/iu';
+        $this->pattern ??=
+            '/\{\w+[,}](*SKIP)(*FAIL)|\b(?:'
+            .implode('|', array_map(static fn (int|string $word): string => preg_quote((string) $word, '/'), array_keys($words)))
+            .')\b/iu';
 
-        return preg_replace_callback($this->pattern, static function (array $found) use ($words): string {
-            $word = $words[mb_strtolower($found[0])] ?? null;
-            if (!\is_string($word)) {
-                return $found[0];
-            }
+        return preg_replace_callback(
+            $this->pattern,
+            static function (array $found) use ($words): string {
+                $word = $words[mb_strtolower($found[0])] ?? null;
+                if (!\is_string($word)) {
+                    return $found[0];
+                }
 
-            return mb_strtolower($found[0]) === $found[0] ? $word : ucfirst($word);
-        }, $message) ?? $message;
+                return mb_strtolower($found[0]) === $found[0] ? $word : ucfirst($word);
+            },
+            $message,
+        ) ?? $message;
     }
 
     public function getLocale(): string

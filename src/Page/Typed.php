@@ -35,7 +35,13 @@ final readonly class Typed
             $name = '' === $prefix ? (string) $name : $prefix.' '.$name;
             if (\is_array($value)) {
                 $entries += $this->among($value, $name);
-            } elseif (\is_string($value) && '' !== $value && !\in_array($name, ['_token', 'revision'], true) && !str_contains(mb_strtolower($name), 'password') && \count($entries) < self::MOST) {
+            } elseif (
+                \is_string($value)
+                && '' !== $value
+                && !\in_array($name, ['_token', 'revision'], true)
+                && !str_contains(mb_strtolower($name), 'password')
+                && \count($entries) < self::MOST
+            ) {
                 $entries[$name] = $value;
             }
         }

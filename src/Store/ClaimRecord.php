@@ -39,8 +39,7 @@ class ClaimRecord
     public ?LayRecord $lay = null;
 
     public function __construct(
-        #[ORM\ManyToOne(inversedBy: 'claims')]
-        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\ManyToOne(inversedBy: 'claims')] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly ProjectRecord $project,
     ) {
         $this->id = (string) new Ulid();

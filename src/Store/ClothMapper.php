@@ -30,7 +30,12 @@ final readonly class ClothMapper
         return new Cloth(
             $record->id,
             $record->name,
-            null === $record->width ? null : Width::of(Length::ofMicrometres($record->width), null === $record->selvage ? $assumptions->selvage : Length::ofMicrometres($record->selvage)),
+            null === $record->width
+                ? null
+                : Width::of(
+                    Length::ofMicrometres($record->width),
+                    null === $record->selvage ? $assumptions->selvage : Length::ofMicrometres($record->selvage),
+                ),
             $record->structure,
             $record->type,
             FibreMix::of($record->fibres, $record->fibresKnown),
@@ -42,14 +47,18 @@ final readonly class ClothMapper
             $record->print,
             $record->direction,
             self::length($record->repeatLength),
-            null === $record->shrinkAlong ? null : Shrinkage::tested(Percent::ofHundredths($record->shrinkAlong), Percent::ofHundredths($record->shrinkAcross ?? 0)),
+            null === $record->shrinkAlong
+                ? null
+                : Shrinkage::tested(Percent::ofHundredths($record->shrinkAlong), Percent::ofHundredths($record->shrinkAcross ?? 0)),
             $record->colours,
             $record->place,
             $record->pricePerMetre,
             $record->moreToBeHad,
             $record->setAside,
             $record->notes,
-            array_values($record->cuts->filter(static fn (CutRecord $cut): bool => null === $cut->removedAt)->map($this->cut(...))->toArray()),
+            array_values(
+                $record->cuts->filter(static fn (CutRecord $cut): bool => null === $cut->removedAt)->map($this->cut(...))->toArray(),
+            ),
             [] === $record->feel ? new Feel() : $this->cloths->feel(Node::stored($record->feel, 'cloth '.$record->id)),
             $record->photo,
             $record->set,

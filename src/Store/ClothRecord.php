@@ -123,11 +123,8 @@ class ClothRecord
     #[ORM\OrderBy(['id' => 'ASC'])]
     public Collection $cuts;
 
-    public function __construct(
-        #[ORM\ManyToOne]
-        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public readonly Account $account,
-    ) {
+    public function __construct(#[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account)
+    {
         $this->id = (string) new Ulid();
         $this->cuts = new ArrayCollection();
     }

@@ -21,8 +21,18 @@ final class ClothRepository extends ServiceEntityRepository
     /** @return list<ClothRecord> with their cuts, to look at and not to change */
     public function glance(Account $account): array
     {
-        $cloths = $this->glance->at(ClothRecord::class, 'WHERE r.account_id = :account AND r.removed_at IS NULL ORDER BY r.id', ['account' => $account->id], static fn (): array => ['account' => $account, 'cuts' => new ArrayCollection()]);
-        $cuts = $this->glance->at(CutRecord::class, 'JOIN cloth c ON c.id = r.cloth_id WHERE c.account_id = :account AND c.removed_at IS NULL ORDER BY r.id', ['account' => $account->id], static fn (array $row): array => ['cloth' => \is_string($row['cloth_id']) ? $cloths[$row['cloth_id']] ?? null : null]);
+        $cloths = $this->glance->at(
+            ClothRecord::class,
+            'WHERE r.account_id = :account AND r.removed_at IS NULL ORDER BY r.id',
+            ['account' => $account->id],
+            static fn (): array => ['account' => $account, 'cuts' => new ArrayCollection()],
+        );
+        $cuts = $this->glance->at(
+            CutRecord::class,
+            'JOIN cloth c ON c.id = r.cloth_id WHERE c.account_id = :account AND c.removed_at IS NULL ORDER BY r.id',
+            ['account' => $account->id],
+            static fn (array $row): array => ['cloth' => \is_string($row['cloth_id']) ? $cloths[$row['cloth_id']] ?? null : null],
+        );
         foreach ($cuts as $cut) {
             $cut->cloth->cuts->add($cut);
         }
@@ -34,9 +44,16 @@ final class ClothRepository extends ServiceEntityRepository
     public function allOf(Account $account): array
     {
         /** @var list<ClothRecord> $records */
-        $records = $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.cuts', 'part')
-            ->where('r.account = :account')->andWhere('r.removedAt IS NULL')->setParameter('account', $account)
-            ->orderBy('r.id')->addOrderBy('part.id')->getQuery()->getResult();
+        $records = $this->createQueryBuilder('r')
+            ->addSelect('part')
+            ->leftJoin('r.cuts', 'part')
+            ->where('r.account = :account')
+            ->andWhere('r.removedAt IS NULL')
+            ->setParameter('account', $account)
+            ->orderBy('r.id')
+            ->addOrderBy('part.id')
+            ->getQuery()
+            ->getResult();
 
         return $records;
     }
@@ -49,9 +66,17 @@ final class ClothRepository extends ServiceEntityRepository
     public function these(Account $account, array $ids): array
     {
         /** @var list<ClothRecord> $records */
-        $records = $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.cuts', 'part')
-            ->where('r.account = :account')->andWhere('r.id IN (:ids)')->setParameter('account', $account)->setParameter('ids', $ids)
-            ->orderBy('r.id')->addOrderBy('part.id')->getQuery()->getResult();
+        $records = $this->createQueryBuilder('r')
+            ->addSelect('part')
+            ->leftJoin('r.cuts', 'part')
+            ->where('r.account = :account')
+            ->andWhere('r.id IN (:ids)')
+            ->setParameter('account', $account)
+            ->setParameter('ids', $ids)
+            ->orderBy('r.id')
+            ->addOrderBy('part.id')
+            ->getQuery()
+            ->getResult();
 
         return $records;
     }
@@ -71,8 +96,13 @@ final class ClothRepository extends ServiceEntityRepository
     public function cutOf(Account $account, string $id): ?CutRecord
     {
         /** @var ?CutRecord $record */
-        $record = $this->getEntityManager()->createQuery('SELECT c, cloth FROM '.CutRecord::class.' c JOIN c.cloth cloth WHERE c.id = :id AND cloth.account = :account')
-            ->setParameter('id', $id)->setParameter('account', $account)->getOneOrNullResult();
+        $record = $this->getEntityManager()
+            ->createQuery(
+                'SELECT c, cloth FROM '.CutRecord::class.' c JOIN c.cloth cloth WHERE c.id = :id AND cloth.account = :account',
+            )
+            ->setParameter('id', $id)
+            ->setParameter('account', $account)
+            ->getOneOrNullResult();
 
         return $record;
     }

@@ -38,9 +38,7 @@ class CutRecord
     public array $bites = [];
 
     public function __construct(
-        #[ORM\ManyToOne(inversedBy: 'cuts')]
-        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public readonly ClothRecord $cloth,
+        #[ORM\ManyToOne(inversedBy: 'cuts')] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly ClothRecord $cloth,
     ) {
         $this->id = (string) new Ulid();
         $cloth->cuts->add($this);

@@ -28,7 +28,11 @@ final readonly class LastBrought
     /** @param class-string<ClothRecord|NotionRecord|PatternRecord> $class */
     public function takeOut(string $class, Account $account): void
     {
-        foreach ($this->entities->getRepository($class)->findBy(['id' => (array) $this->requests->getSession()->remove($class), 'account' => $account]) as $record) {
+        foreach (
+            $this->entities
+                ->getRepository($class)
+                ->findBy(['id' => (array) $this->requests->getSession()->remove($class), 'account' => $account]) as $record
+        ) {
             $record->removedAt = $this->clock->now();
         }
         $this->entities->flush();

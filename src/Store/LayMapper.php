@@ -35,7 +35,11 @@ final readonly class LayMapper
             }
         }
 
-        return $this->lays->read(Node::stored(['id' => $record->id, 'name' => $record->name] + $record->lay, 'lay '.$record->id), $cuts, trusted: true);
+        return $this->lays->read(
+            Node::stored(['id' => $record->id, 'name' => $record->name] + $record->lay, 'lay '.$record->id),
+            $cuts,
+            trusted: true,
+        );
     }
 
     public function store(SavedLay $lay, LayRecord $record): void

@@ -28,11 +28,8 @@ class LayRecord
     #[ORM\Column]
     public array $lay = [];
 
-    public function __construct(
-        #[ORM\ManyToOne]
-        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public readonly Account $account,
-    ) {
+    public function __construct(#[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account)
+    {
         $this->id = (string) new Ulid();
     }
 
@@ -41,7 +38,15 @@ class LayRecord
     {
         $sheets = $this->lay['sheets'] ?? [];
 
-        return array_values(array_filter(array_map(static fn (mixed $sheet): mixed => \is_array($sheet) ? $sheet['cut'] ?? null : null, \is_array($sheets) ? $sheets : []), is_string(...)));
+        return array_values(
+            array_filter(
+                array_map(
+                    static fn (mixed $sheet): mixed => \is_array($sheet) ? $sheet['cut'] ?? null : null,
+                    \is_array($sheets) ? $sheets : [],
+                ),
+                is_string(...),
+            ),
+        );
     }
 
     /**
@@ -60,7 +65,9 @@ class LayRecord
 
             return $row;
         };
-        foreach ([['sheets', 'cut', $cuts], ['garments', 'project', $projects], ['garments', 'version', $versions]] as [$part, $field, $new]) {
+        foreach (
+            [['sheets', 'cut', $cuts], ['garments', 'project', $projects], ['garments', 'version', $versions]] as [$part, $field, $new]
+        ) {
             $rows = $this->lay[$part] ?? null;
             $this->lay[$part] = array_map(static fn (mixed $row): mixed => $renamed($row, $field, $new), \is_array($rows) ? $rows : []);
         }

@@ -31,7 +31,17 @@ final readonly class Library
     /** @return list<Pattern> only by what one is known: title, maker, numbers and whether it is here */
     public function sketches(Account $account): array
     {
-        return array_map(static fn (array $title): Pattern => new Pattern($title['id'], $title['title'], $title['maker'], $title['number'], $title['otherNumbers'], ownership: $title['ownership']), $this->patterns->titles($account));
+        return array_map(
+            static fn (array $title): Pattern => new Pattern(
+                $title['id'],
+                $title['title'],
+                $title['maker'],
+                $title['number'],
+                $title['otherNumbers'],
+                ownership: $title['ownership'],
+            ),
+            $this->patterns->titles($account),
+        );
     }
 
     /** @return array<string, string> titles of all patterns by id */

@@ -44,11 +44,8 @@ class NotionRecord
     #[ORM\Column(type: Types::TEXT)]
     public string $notes = '';
 
-    public function __construct(
-        #[ORM\ManyToOne]
-        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public readonly Account $account,
-    ) {
+    public function __construct(#[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account)
+    {
         $this->id = (string) new Ulid();
     }
 }

@@ -40,7 +40,9 @@ final readonly class PatternMapper
     public function withPieces(Account $account): self
     {
         /** @var list<PieceSetRecord> $sets */
-        $sets = $this->entities->createQuery('SELECT s FROM '.PieceSetRecord::class.' s JOIN s.version v JOIN v.pattern p WHERE p.account = :account')->execute(['account' => $account]);
+        $sets = $this->entities
+            ->createQuery('SELECT s FROM '.PieceSetRecord::class.' s JOIN s.version v JOIN v.pattern p WHERE p.account = :account')
+            ->execute(['account' => $account]);
         $known = [];
         foreach ($sets as $set) {
             $known[$set->version->id] = $set;
@@ -51,7 +53,8 @@ final readonly class PatternMapper
 
     public function pieceSet(VersionRecord $record): PieceSetRecord
     {
-        return $this->known[$record->id] ?? $this->entities->getRepository(PieceSetRecord::class)->findOneBy(['version' => $record]) ?? new PieceSetRecord($record);
+        return $this->known[$record->id]
+            ?? ($this->entities->getRepository(PieceSetRecord::class)->findOneBy(['version' => $record]) ?? new PieceSetRecord($record));
     }
 
     /** @param ?PieceSetRecord $stored null for a version that has none yet */
@@ -83,7 +86,12 @@ final readonly class PatternMapper
             $record->place,
             $record->notes,
             $this->patterns->editions(Node::stored($record->editions, 'pattern '.$record->id)),
-            array_values($record->versions->filter(static fn (VersionRecord $version): bool => null === $version->removedAt)->map($this->version(...))->toArray()),
+            array_values(
+                $record->versions
+                    ->filter(static fn (VersionRecord $version): bool => null === $version->removedAt)
+                    ->map($this->version(...))
+                    ->toArray(),
+            ),
             [] === $record->chart ? null : $this->charts->read(Node::stored($record->chart, 'pattern '.$record->id)),
             $record->files,
             ...$this->details($record),
@@ -95,12 +103,30 @@ final readonly class PatternMapper
     {
         $details = Node::stored($record->details, 'pattern '.$record->id);
 
-        return [$this->patterns->advice($details->at('cloth')), $this->patterns->techniques($details->at('techniques')), $this->alterations->kept($details->at('alterations'))];
+        return [
+            $this->patterns->advice($details->at('cloth')),
+            $this->patterns->techniques($details->at('techniques')),
+            $this->alterations->kept($details->at('alterations')),
+        ];
     }
 
     public function version(VersionRecord $record): Version
     {
-        return new Version($record->id, $record->name, $this->table($record), $record->notions, $record->minutes, $record->notes, [] === $record->marks ? null : PieceSet::later($record->marks, $record->widest, fn (): array => $this->pieces->read(Node::stored($this->pieceSet($record)->pieces, 'pieces of version '.$record->id))));
+        return new Version(
+            $record->id,
+            $record->name,
+            $this->table($record),
+            $record->notions,
+            $record->minutes,
+            $record->notes,
+            [] === $record->marks
+                ? null
+                : PieceSet::later(
+                    $record->marks,
+                    $record->widest,
+                    fn (): array => $this->pieces->read(Node::stored($this->pieceSet($record)->pieces, 'pieces of version '.$record->id)),
+                ),
+        );
     }
 
     /** Everything but the versions. */
@@ -128,7 +154,19 @@ final readonly class PatternMapper
     {
         $kept = $this->alterations->kept(Node::stored($record->details, 'pattern '.$record->id)->at('alterations'));
         if ([] !== $kept) {
-            $this->keep(array_map(static fn (KeptAlteration $one): KeptAlteration => new KeptAlteration($people[$one->person] ?? $one->person, $one->name, $one->length, $one->drawn, $one->roles), $kept), $record);
+            $this->keep(
+                array_map(
+                    static fn (KeptAlteration $one): KeptAlteration => new KeptAlteration(
+                        $people[$one->person] ?? $one->person,
+                        $one->name,
+                        $one->length,
+                        $one->drawn,
+                        $one->roles,
+                    ),
+                    $kept,
+                ),
+                $record,
+            );
         }
     }
 

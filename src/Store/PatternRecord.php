@@ -87,11 +87,8 @@ class PatternRecord
     #[ORM\OrderBy(['name' => 'ASC'])]
     public Collection $versions;
 
-    public function __construct(
-        #[ORM\ManyToOne]
-        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public readonly Account $account,
-    ) {
+    public function __construct(#[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account)
+    {
         $this->id = (string) new Ulid();
         $this->versions = new ArrayCollection();
     }

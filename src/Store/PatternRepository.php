@@ -22,9 +22,16 @@ final class PatternRepository extends ServiceEntityRepository
     public function allOf(Account $account): array
     {
         /** @var list<PatternRecord> $records */
-        $records = $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.versions', 'part')
-            ->where('r.account = :account')->andWhere('r.removedAt IS NULL')->setParameter('account', $account)
-            ->orderBy('r.id')->addOrderBy('part.id')->getQuery()->getResult();
+        $records = $this->createQueryBuilder('r')
+            ->addSelect('part')
+            ->leftJoin('r.versions', 'part')
+            ->where('r.account = :account')
+            ->andWhere('r.removedAt IS NULL')
+            ->setParameter('account', $account)
+            ->orderBy('r.id')
+            ->addOrderBy('part.id')
+            ->getQuery()
+            ->getResult();
 
         return $records;
     }
@@ -32,13 +39,27 @@ final class PatternRepository extends ServiceEntityRepository
     /**
      * What a list is filtered and sorted by, of all patterns, without building them.
      *
-     * @return list<array{id: string, title: string, maker: string, number: string, otherNumbers: list<string>, garment: Garment, place: string, ownership: Ownership, details: array<string, mixed>}>
+     * @return list<array{
+     *     id: string, title: string, maker: string, number: string, otherNumbers: list<string>, garment: Garment,
+     *     place: string, ownership: Ownership, details: array<string, mixed>,
+     * }>
      */
     public function titles(Account $account): array
     {
-        /** @var list<array{id: string, title: string, maker: string, number: string, otherNumbers: list<string>, garment: Garment, place: string, ownership: Ownership, details: array<string, mixed>}> $titles */
-        $titles = $this->createQueryBuilder('r')->select('r.id, r.title, r.maker, r.number, r.otherNumbers, r.garment, r.place, r.ownership, r.details')
-            ->where('r.account = :account')->andWhere('r.removedAt IS NULL')->setParameter('account', $account)->orderBy('r.id')->getQuery()->getArrayResult();
+        /**
+         * @var list<array{
+         *     id: string, title: string, maker: string, number: string, otherNumbers: list<string>, garment: Garment,
+         *     place: string, ownership: Ownership, details: array<string, mixed>,
+         * }> $titles
+         */
+        $titles = $this->createQueryBuilder('r')
+            ->select('r.id, r.title, r.maker, r.number, r.otherNumbers, r.garment, r.place, r.ownership, r.details')
+            ->where('r.account = :account')
+            ->andWhere('r.removedAt IS NULL')
+            ->setParameter('account', $account)
+            ->orderBy('r.id')
+            ->getQuery()
+            ->getArrayResult();
 
         return $titles;
     }
@@ -51,9 +72,19 @@ final class PatternRepository extends ServiceEntityRepository
     public function these(Account $account, array $ids): array
     {
         /** @var list<PatternRecord> $records */
-        $records = [] === $ids ? [] : $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.versions', 'part')
-            ->where('r.account = :account')->andWhere('r.id IN (:ids)')->setParameter('account', $account)->setParameter('ids', $ids)
-            ->orderBy('part.name')->getQuery()->getResult();
+        $records
+            = [] === $ids
+                ? []
+                : $this->createQueryBuilder('r')
+                    ->addSelect('part')
+                    ->leftJoin('r.versions', 'part')
+                    ->where('r.account = :account')
+                    ->andWhere('r.id IN (:ids)')
+                    ->setParameter('account', $account)
+                    ->setParameter('ids', $ids)
+                    ->orderBy('part.name')
+                    ->getQuery()
+                    ->getResult();
         $order = array_flip($ids);
         usort($records, static fn (PatternRecord $a, PatternRecord $b): int => $order[$a->id] <=> $order[$b->id]);
 
@@ -64,9 +95,17 @@ final class PatternRepository extends ServiceEntityRepository
     public function charted(Account $account): array
     {
         /** @var list<PatternRecord> $records */
-        $records = $this->createQueryBuilder('r')->addSelect('part')->leftJoin('r.versions', 'part')
-            ->where('r.account = :account')->andWhere('r.removedAt IS NULL')->andWhere('r.chart <> :none')->setParameter('account', $account)->setParameter('none', '[]')
-            ->orderBy('r.id')->getQuery()->getResult();
+        $records = $this->createQueryBuilder('r')
+            ->addSelect('part')
+            ->leftJoin('r.versions', 'part')
+            ->where('r.account = :account')
+            ->andWhere('r.removedAt IS NULL')
+            ->andWhere('r.chart <> :none')
+            ->setParameter('account', $account)
+            ->setParameter('none', '[]')
+            ->orderBy('r.id')
+            ->getQuery()
+            ->getResult();
 
         return $records;
     }
@@ -87,8 +126,14 @@ final class PatternRepository extends ServiceEntityRepository
     public function versionNames(Account $account): array
     {
         /** @var list<array{id: string, number: string, title: string, name: string}> $names */
-        $names = $this->getEntityManager()->createQuery('SELECT v.id, p.number, p.title, v.name FROM '.VersionRecord::class.' v JOIN v.pattern p WHERE p.account = :account AND p.removedAt IS NULL AND v.removedAt IS NULL ORDER BY p.id, v.id')
-            ->setParameter('account', $account)->getArrayResult();
+        $names = $this->getEntityManager()
+            ->createQuery(
+                'SELECT v.id, p.number, p.title, v.name FROM '
+                    .VersionRecord::class
+                    .' v JOIN v.pattern p WHERE p.account = :account AND p.removedAt IS NULL AND v.removedAt IS NULL ORDER BY p.id, v.id',
+            )
+            ->setParameter('account', $account)
+            ->getArrayResult();
 
         return $names;
     }
@@ -96,8 +141,15 @@ final class PatternRepository extends ServiceEntityRepository
     public function versionOf(Account $account, string $id): ?VersionRecord
     {
         /** @var ?VersionRecord $record */
-        $record = $this->getEntityManager()->createQuery('SELECT v, p FROM '.VersionRecord::class.' v JOIN v.pattern p WHERE v.id = :id AND p.account = :account AND p.removedAt IS NULL')
-            ->setParameter('id', $id)->setParameter('account', $account)->getOneOrNullResult();
+        $record = $this->getEntityManager()
+            ->createQuery(
+                'SELECT v, p FROM '
+                    .VersionRecord::class
+                    .' v JOIN v.pattern p WHERE v.id = :id AND p.account = :account AND p.removedAt IS NULL',
+            )
+            ->setParameter('id', $id)
+            ->setParameter('account', $account)
+            ->getOneOrNullResult();
 
         return $record;
     }

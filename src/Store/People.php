@@ -21,7 +21,11 @@ final readonly class People
     public function all(Account $account): array
     {
         $people = [];
-        foreach ($this->entities->getRepository(PersonRecord::class)->findBy(['account' => $account, 'removedAt' => null], ['name' => 'ASC', 'id' => 'ASC']) as $record) {
+        foreach (
+            $this->entities
+                ->getRepository(PersonRecord::class)
+                ->findBy(['account' => $account, 'removedAt' => null], ['name' => 'ASC', 'id' => 'ASC']) as $record
+        ) {
             $people[$record->id] = $this->person($record);
         }
 
@@ -36,7 +40,13 @@ final readonly class People
 
     public function person(PersonRecord $record): Person
     {
-        return new Person($record->id, $record->name, $record->child, $record->notes, $this->codec->measured(Node::stored($record->measured, 'person '.$record->id)));
+        return new Person(
+            $record->id,
+            $record->name,
+            $record->child,
+            $record->notes,
+            $this->codec->measured(Node::stored($record->measured, 'person '.$record->id)),
+        );
     }
 
     public function store(Person $person, PersonRecord $record): void

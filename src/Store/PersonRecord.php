@@ -35,11 +35,8 @@ class PersonRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $measured = [];
 
-    public function __construct(
-        #[ORM\ManyToOne]
-        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public readonly Account $account,
-    ) {
+    public function __construct(#[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account)
+    {
         $this->id = (string) new Ulid();
     }
 }

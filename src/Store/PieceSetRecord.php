@@ -22,9 +22,7 @@ class PieceSetRecord
     public array $pieces = [];
 
     public function __construct(
-        #[ORM\OneToOne]
-        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public readonly VersionRecord $version,
+        #[ORM\OneToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly VersionRecord $version,
     ) {
         $this->id = (string) new Ulid();
     }

@@ -45,7 +45,8 @@ final class Plan
     /** @return list<SeasonRecord> the earliest first */
     public function seasons(Account $account): array
     {
-        return $this->seasons[$account->id] ??= $this->entities->getRepository(SeasonRecord::class)
+        return $this->seasons[$account->id] ??= $this->entities
+            ->getRepository(SeasonRecord::class)
             ->findBy(['account' => $account], ['starts' => 'ASC', 'id' => 'ASC']);
     }
 
@@ -84,7 +85,10 @@ final class Plan
     /** @return list<Project> of all seasons */
     public function projects(Account $account): array
     {
-        return $this->loaded[$account->id] ??= $this->mapper->projects($this->projects->allOf($account), $this->settings->of($account)->assumptions);
+        return $this->loaded[$account->id] ??= $this->mapper->projects(
+            $this->projects->allOf($account),
+            $this->settings->of($account)->assumptions,
+        );
     }
 
     /** One of them alone, without loading the rest; null when it is not on the plan. */
@@ -98,7 +102,10 @@ final class Plan
     /** @param ?list<Project> $projects when they are at hand */
     public function check(Account $account, Season $season, ?array $projects = null): CheckedSeason
     {
-        return (new SeasonCheck($this->settings->of($account)->assumptions, $this->notions->all($account)))->check($season, $projects ?? $this->projects($account));
+        return (new SeasonCheck($this->settings->of($account)->assumptions, $this->notions->all($account)))->check(
+            $season,
+            $projects ?? $this->projects($account),
+        );
     }
 
     /**
@@ -140,12 +147,26 @@ final class Plan
         return $record->version->notions ?? [];
     }
 
-    /** @return list<array{id: string, name: string, state: ProjectState, season: string, person: ?string, size: ?string, version: string}> in which a pattern is or was planned, the latest season first */
+    /**
+     * @return list<array{
+     *     id: string, name: string, state: ProjectState, season: string, person: ?string, size: ?string, version: string,
+     * }> in which a pattern is or was planned, the latest season first
+     */
     public function ofPattern(Account $account, string $pattern): array
     {
-        /** @var list<array{id: string, name: string, state: ProjectState, season: string, person: ?string, size: ?string, version: string}> $projects */
-        $projects = $this->entities->createQuery('SELECT p.id, p.name, p.state, s.name AS season, who.name AS person, p.size, v.name AS version FROM '.ProjectRecord::class.' p JOIN p.season s JOIN p.version v LEFT JOIN p.person who WHERE s.account = :account AND v.pattern = :pattern AND p.removedAt IS NULL ORDER BY s.starts DESC, p.rank')
-            ->setParameters(['account' => $account, 'pattern' => $pattern])->getArrayResult();
+        /**
+         * @var list<array{
+         *     id: string, name: string, state: ProjectState, season: string, person: ?string, size: ?string, version: string,
+         * }> $projects
+         */
+        $projects = $this->entities
+            ->createQuery(
+                'SELECT p.id, p.name, p.state, s.name AS season, who.name AS person, p.size, v.name AS version FROM '
+                    .ProjectRecord::class
+                    .' p JOIN p.season s JOIN p.version v LEFT JOIN p.person who WHERE s.account = :account AND v.pattern = :pattern AND p.removedAt IS NULL ORDER BY s.starts DESC, p.rank',
+            )
+            ->setParameters(['account' => $account, 'pattern' => $pattern])
+            ->getArrayResult();
 
         return $projects;
     }

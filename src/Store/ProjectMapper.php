@@ -43,11 +43,15 @@ final readonly class ProjectMapper
         $projects = $lays = $people = [];
         foreach ($records as $record) {
             $stored = $record->version?->pattern;
-            $pattern = null === $stored || null !== $stored->removedAt ? null : $patterns[$stored->id] ??= $this->patterns->pattern($stored);
+            $pattern
+                = null === $stored || null !== $stored->removedAt ? null : ($patterns[$stored->id] ??= $this->patterns->pattern($stored));
             $claims = [];
             foreach ($record->claims as $claim) {
                 $stored = $claim->cut?->cloth;
-                $cloth = null === $stored || null !== $stored->removedAt ? null : $cloths[$stored->id] ??= $this->cloths->cloth($stored, $assumptions);
+                $cloth
+                    = null === $stored || null !== $stored->removedAt
+                        ? null
+                        : ($cloths[$stored->id] ??= $this->cloths->cloth($stored, $assumptions));
                 $claims[] = new Claim(
                     $claim->id,
                     $claim->role,
@@ -56,7 +60,9 @@ final readonly class ProjectMapper
                     null === $claim->buy ? null : $this->wishes->read(Node::stored($claim->buy, 'claim '.$claim->id)),
                     null === $claim->stated ? null : Length::ofMicrometres($claim->stated),
                     $claim->cutOut,
-                    null === $claim->lay || null !== $claim->lay->removedAt ? null : $lays[$claim->lay->id] ??= $this->lays->lay($claim->lay, $assumptions, $cloths),
+                    null === $claim->lay || null !== $claim->lay->removedAt
+                        ? null
+                        : ($lays[$claim->lay->id] ??= $this->lays->lay($claim->lay, $assumptions, $cloths)),
                 );
             }
             $projects[] = new Project(
@@ -64,7 +70,9 @@ final readonly class ProjectMapper
                 $record->name,
                 $this->season($record->season),
                 $record->rank,
-                null === $record->person || null !== $record->person->removedAt ? null : $people[$record->person->id] ??= $this->people->person($record->person),
+                null === $record->person || null !== $record->person->removedAt
+                    ? null
+                    : ($people[$record->person->id] ??= $this->people->person($record->person)),
                 $pattern,
                 $this->find($pattern->versions ?? [], $record->version?->id),
                 $record->size,

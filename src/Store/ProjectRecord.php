@@ -83,11 +83,8 @@ class ProjectRecord
     #[ORM\OrderBy(['id' => 'ASC'])]
     public Collection $claims;
 
-    public function __construct(
-        #[ORM\ManyToOne]
-        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public SeasonRecord $season,
-    ) {
+    public function __construct(#[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public SeasonRecord $season)
+    {
         $this->id = (string) new Ulid();
         $this->claims = new ArrayCollection();
     }

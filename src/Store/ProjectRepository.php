@@ -26,15 +26,40 @@ final class ProjectRepository extends ServiceEntityRepository
     public function allOf(Account $account): array
     {
         /** @var list<LayRecord> $lays */
-        $lays = $this->load($account, 'SELECT lay FROM '.LayRecord::class.' lay WHERE lay.account = :account AND lay.removedAt IS NULL');
-        $this->load($account, 'SELECT r, part FROM '.ClothRecord::class.' r LEFT JOIN r.cuts part WHERE r.id IN (
-            SELECT IDENTITY(cut.cloth) FROM '.ClaimRecord::class.' claim JOIN claim.cut cut JOIN claim.project p JOIN p.season season WHERE season.account = :account)
-            OR r.id IN (SELECT IDENTITY(laid.cloth) FROM '.CutRecord::class.' laid JOIN laid.cloth whole WHERE whole.account = :account AND laid.id IN (:laid)) ORDER BY part.id', ['laid' => array_merge(...array_map(static fn (LayRecord $lay): array => $lay->cuts(), $lays))]);
-        $this->load($account, 'SELECT r, part FROM '.PatternRecord::class.' r LEFT JOIN r.versions part WHERE r.id IN (
-            SELECT IDENTITY(version.pattern) FROM '.ProjectRecord::class.' p JOIN p.version version JOIN p.season season WHERE season.account = :account) ORDER BY part.name');
+        $lays = $this->load(
+            $account,
+            'SELECT lay FROM '.LayRecord::class.' lay WHERE lay.account = :account AND lay.removedAt IS NULL',
+        );
+        $this->load(
+            $account,
+            'SELECT r, part FROM '
+                .ClothRecord::class
+                .' r LEFT JOIN r.cuts part WHERE r.id IN (
+            SELECT IDENTITY(cut.cloth) FROM '
+                .ClaimRecord::class
+                .' claim JOIN claim.cut cut JOIN claim.project p JOIN p.season season WHERE season.account = :account)
+            OR r.id IN (SELECT IDENTITY(laid.cloth) FROM '
+                .CutRecord::class
+                .' laid JOIN laid.cloth whole WHERE whole.account = :account AND laid.id IN (:laid)) ORDER BY part.id',
+            ['laid' => array_merge(...array_map(static fn (LayRecord $lay): array => $lay->cuts(), $lays))],
+        );
+        $this->load(
+            $account,
+            'SELECT r, part FROM '
+                .PatternRecord::class
+                .' r LEFT JOIN r.versions part WHERE r.id IN (
+            SELECT IDENTITY(version.pattern) FROM '
+                .ProjectRecord::class
+                .' p JOIN p.version version JOIN p.season season WHERE season.account = :account) ORDER BY part.name',
+        );
         /** @var list<ProjectRecord> $projects */
-        $projects = $this->load($account, 'SELECT p, season, person, claim FROM '.ProjectRecord::class.' p JOIN p.season season LEFT JOIN p.person person LEFT JOIN p.claims claim
-            WHERE season.account = :account AND p.removedAt IS NULL ORDER BY season.starts, p.rank, p.id, claim.id');
+        $projects = $this->load(
+            $account,
+            'SELECT p, season, person, claim FROM '
+                .ProjectRecord::class
+                .' p JOIN p.season season LEFT JOIN p.person person LEFT JOIN p.claims claim
+            WHERE season.account = :account AND p.removedAt IS NULL ORDER BY season.starts, p.rank, p.id, claim.id',
+        );
 
         return $projects;
     }
@@ -42,10 +67,14 @@ final class ProjectRepository extends ServiceEntityRepository
     public function oneOf(Account $account, string $id): ?ProjectRecord
     {
         /** @var ?ProjectRecord $record */
-        $record = $this->createQueryBuilder('p')->join('p.season', 'season')
-            ->where('season.account = :account')->andWhere('p.id = :id')
-            ->setParameter('account', $account)->setParameter('id', $id)
-            ->getQuery()->getOneOrNullResult();
+        $record = $this->createQueryBuilder('p')
+            ->join('p.season', 'season')
+            ->where('season.account = :account')
+            ->andWhere('p.id = :id')
+            ->setParameter('account', $account)
+            ->setParameter('id', $id)
+            ->getQuery()
+            ->getOneOrNullResult();
 
         return $record;
     }
@@ -54,7 +83,12 @@ final class ProjectRepository extends ServiceEntityRepository
     public function ranked(SeasonRecord $season): array
     {
         $ranked = [];
-        foreach ($this->findBy(['season' => $season, 'removedAt' => null, 'state' => [ProjectState::Planned, ProjectState::Begun]], ['rank' => 'ASC', 'id' => 'ASC']) as $project) {
+        foreach (
+            $this->findBy(
+                ['season' => $season, 'removedAt' => null, 'state' => [ProjectState::Planned, ProjectState::Begun]],
+                ['rank' => 'ASC', 'id' => 'ASC'],
+            ) as $project
+        ) {
             $ranked[$project->id] = $project;
         }
 
@@ -64,7 +98,9 @@ final class ProjectRepository extends ServiceEntityRepository
     /** Ranks a season's projects 1, 2, 3 … anew, with this one at the rank it was given. */
     public function renumber(ProjectRecord $placed): void
     {
-        $others = array_values(array_filter($this->ranked($placed->season), static fn (ProjectRecord $project): bool => $project !== $placed));
+        $others = array_values(
+            array_filter($this->ranked($placed->season), static fn (ProjectRecord $project): bool => $project !== $placed),
+        );
         if ($placed->state->isOpen()) {
             array_splice($others, max(0, $placed->rank - 1), 0, [$placed]);
         }
@@ -77,6 +113,9 @@ final class ProjectRepository extends ServiceEntityRepository
     /** @param array<string, list<string>> $with */
     private function load(Account $account, string $query, array $with = []): mixed
     {
-        return $this->getEntityManager()->createQuery($query)->setParameters(['account' => $account] + $with)->getResult();
+        return $this->getEntityManager()
+            ->createQuery($query)
+            ->setParameters(['account' => $account] + $with)
+            ->getResult();
     }
 }

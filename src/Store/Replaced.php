@@ -23,7 +23,9 @@ final readonly class Replaced
         $key = (string) new Ulid();
         $this->connection->insert('replaced', ['"key"' => $key, 'account_id' => $account->id, 'workroom' => $workroom]);
         $this->connection->executeStatement(
-            'DELETE FROM replaced WHERE account_id = :account AND "key" NOT IN (SELECT "key" FROM replaced WHERE account_id = :account ORDER BY "key" DESC LIMIT '.self::MOST.')',
+            'DELETE FROM replaced WHERE account_id = :account AND "key" NOT IN (SELECT "key" FROM replaced WHERE account_id = :account ORDER BY "key" DESC LIMIT '
+                .self::MOST
+                .')',
             ['account' => $account->id],
         );
 
@@ -34,7 +36,8 @@ final readonly class Replaced
     public function of(Account $account): array
     {
         $kept = [];
-        foreach ($this->connection->fetchFirstColumn('SELECT "key" FROM replaced WHERE account_id = ? ORDER BY "key" DESC', [$account->id]) as $key) {
+        $keys = 'SELECT "key" FROM replaced WHERE account_id = ? ORDER BY "key" DESC';
+        foreach ($this->connection->fetchFirstColumn($keys, [$account->id]) as $key) {
             $kept[\is_string($key) ? $key : ''] = Ulid::fromString(\is_string($key) ? $key : '')->getDateTime();
         }
 

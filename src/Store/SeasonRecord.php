@@ -35,9 +35,7 @@ class SeasonRecord
     public string $notes = '';
 
     public function __construct(
-        #[ORM\ManyToOne]
-        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
-        public readonly Account $account,
+        #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account,
         \DateTimeImmutable $starts,
     ) {
         $this->id = (string) new Ulid();

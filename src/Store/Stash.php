@@ -42,13 +42,19 @@ final readonly class Stash
         foreach ($this->all($account) as $cloth) {
             foreach ($cloth->cuts as $cut) {
                 $length = ToCut::of($cloth, $cut, $assumptions)->length;
-                $name = implode(', ', array_filter([
-                    $cloth->name,
-                    $cut->label,
-                    null === $length ? '' : $tape->write(Figure::owned($length)),
-                    null === $cloth->width ? '' : $tape->write(Figure::width($cloth->width->full)),
-                    $cut->gone ? 'no longer here' : '',
-                ], static fn (string $part): bool => '' !== $part));
+                $name = implode(
+                    ', ',
+                    array_filter(
+                        [
+                            $cloth->name,
+                            $cut->label,
+                            null === $length ? '' : $tape->write(Figure::owned($length)),
+                            null === $cloth->width ? '' : $tape->write(Figure::width($cloth->width->full)),
+                            $cut->gone ? 'no longer here' : '',
+                        ],
+                        static fn (string $part): bool => '' !== $part,
+                    ),
+                );
                 $named[Names::free($name, $named)] = [$cloth, $cut];
             }
         }
@@ -84,7 +90,7 @@ final readonly class Stash
         $longest = null;
         foreach ($cloth->cuts as $cut) {
             $length = $cut->gone ? null : ToCut::of($cloth, $cut, $assumptions)->length;
-            $longest = null === $length ? $longest : ($longest?->larger($length) ?? $length);
+            $longest = null === $length ? $longest : $longest?->larger($length) ?? $length;
         }
 
         return $longest;

@@ -33,7 +33,12 @@ final readonly class TakeBack
         $state = [];
         foreach ($records as $record) {
             $metadata = $this->entities->getClassMetadata($record::class);
-            foreach ([...$metadata->getFieldNames(), ...array_filter($metadata->getAssociationNames(), $metadata->isSingleValuedAssociation(...))] as $field) {
+            foreach (
+                [
+                    ...$metadata->getFieldNames(),
+                    ...array_filter($metadata->getAssociationNames(), $metadata->isSingleValuedAssociation(...)),
+                ] as $field
+            ) {
                 if (!\in_array($field, ['id', 'revision'], true)) {
                     $state[$record::class.' '.$this->id($record)][$field] = $this->read($metadata, $record, $field);
                 }
@@ -65,9 +70,15 @@ final readonly class TakeBack
         }
         $key = (string) new Ulid();
         $connection = $this->entities->getConnection();
-        $connection->insert('undo', ['"key"' => $key, 'account_id' => $this->account(), 'changes' => serialize($changes)], ['changes' => ParameterType::LARGE_OBJECT]);
+        $connection->insert(
+            'undo',
+            ['"key"' => $key, 'account_id' => $this->account(), 'changes' => serialize($changes)],
+            ['changes' => ParameterType::LARGE_OBJECT],
+        );
         $connection->executeStatement(
-            'DELETE FROM undo WHERE account_id = :account AND "key" NOT IN (SELECT "key" FROM undo WHERE account_id = :account ORDER BY "key" DESC LIMIT '.self::MOST.')',
+            'DELETE FROM undo WHERE account_id = :account AND "key" NOT IN (SELECT "key" FROM undo WHERE account_id = :account ORDER BY "key" DESC LIMIT '
+                .self::MOST
+                .')',
             ['account' => $this->account()],
         );
 
@@ -85,7 +96,13 @@ final readonly class TakeBack
             if (null !== $record) {
                 $metadata = $this->entities->getClassMetadata($class);
                 $value = self::without($this->read($metadata, $record, $field), $before, $after, $counts);
-                $metadata->setFieldValue($record, $field, $metadata->hasAssociation($field) && \is_string($value) ? $this->entities->find($metadata->getAssociationTargetClass($field), $value) : $value);
+                $metadata->setFieldValue(
+                    $record,
+                    $field,
+                    $metadata->hasAssociation($field) && \is_string($value)
+                        ? $this->entities->find($metadata->getAssociationTargetClass($field), $value)
+                        : $value,
+                );
             }
         }
         $this->entities->flush();
@@ -120,7 +137,14 @@ final readonly class TakeBack
         if ($counts && \is_int($now) && \is_int($before) && \is_int($after)) {
             return max(0, $now + $before - $after);
         }
-        if (!\is_array($now) || !\is_array($before) || !\is_array($after) || !array_is_list($now) || !array_is_list($before) || !array_is_list($after)) {
+        if (
+            !\is_array($now)
+            || !\is_array($before)
+            || !\is_array($after)
+            || !array_is_list($now)
+            || !array_is_list($before)
+            || !array_is_list($after)
+        ) {
             return $now;
         }
         foreach (self::missing($after, $before) as $added) {
@@ -160,7 +184,10 @@ final readonly class TakeBack
     {
         $of = [$key, $this->account()];
         $kept = $this->entities->getConnection()->fetchOne('SELECT changes FROM undo WHERE "key" = ? AND account_id = ?', $of);
-        if (!\is_string($kept) || 1 !== $this->entities->getConnection()->executeStatement('DELETE FROM undo WHERE "key" = ? AND account_id = ?', $of)) {
+        if (
+            !\is_string($kept)
+            || 1 !== $this->entities->getConnection()->executeStatement('DELETE FROM undo WHERE "key" = ? AND account_id = ?', $of)
+        ) {
             return [];
         }
         /** @var list<array{string, string, mixed, mixed, bool}> $changes */

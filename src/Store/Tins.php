@@ -14,8 +14,12 @@ use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 /** The notions an account has, as stored and as the core knows them. */
 final readonly class Tins
 {
-    public function __construct(private EntityManagerInterface $entities, private Toast $toast, private UrlGeneratorInterface $addresses, private LastBrought $last)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Toast $toast,
+        private UrlGeneratorInterface $addresses,
+        private LastBrought $last,
+    ) {
     }
 
     /** @return list<Notion> in the order in which they were written down */
@@ -40,7 +44,16 @@ final readonly class Tins
     {
         $length = static fn (?int $micrometres): ?Length => null === $micrometres ? null : Length::ofMicrometres($micrometres);
 
-        return new Notion($record->id, $record->kind, $length($record->measure), $record->count, $length($record->length), $record->name, $record->place, $record->notes);
+        return new Notion(
+            $record->id,
+            $record->kind,
+            $length($record->measure),
+            $record->count,
+            $length($record->length),
+            $record->name,
+            $record->place,
+            $record->notes,
+        );
     }
 
     /** @param list<Notion> $notions new ones; a toast offers to take them out again */
@@ -53,7 +66,11 @@ final readonly class Tins
         }
         $this->entities->flush();
         $this->last->keep(NotionRecord::class, $ids);
-        $this->toast->say('{count, plural, one {One notion is} other {# notions are}} in the tins.', ['count' => (string) \count($ids)], $this->addresses->generate('notions_take_out'));
+        $this->toast->say(
+            '{count, plural, one {One notion is} other {# notions are}} in the tins.',
+            ['count' => (string) \count($ids)],
+            $this->addresses->generate('notions_take_out'),
+        );
     }
 
     public function store(Notion $notion, NotionRecord $record): void

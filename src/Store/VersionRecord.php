@@ -53,8 +53,7 @@ class VersionRecord
     public string $notes = '';
 
     public function __construct(
-        #[ORM\ManyToOne(inversedBy: 'versions')]
-        #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        #[ORM\ManyToOne(inversedBy: 'versions')] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly PatternRecord $pattern,
     ) {
         $this->id = (string) new Ulid();

@@ -16,7 +16,14 @@ use Octavum\Document\WorkroomWriter;
 /** A whole workroom out of the database and into it. */
 final readonly class Workrooms
 {
-    private const HELD = [SeasonRecord::class, PersonRecord::class, ClothRecord::class, PatternRecord::class, LayRecord::class, NotionRecord::class];
+    private const HELD = [
+        SeasonRecord::class,
+        PersonRecord::class,
+        ClothRecord::class,
+        PatternRecord::class,
+        LayRecord::class,
+        NotionRecord::class,
+    ];
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -57,7 +64,10 @@ final readonly class Workrooms
             array_values($people),
             array_values($cloths),
             array_values($patterns),
-            array_map($this->projectMapper->season(...), $this->entities->getRepository(SeasonRecord::class)->findBy(['account' => $account], ['starts' => 'ASC'])),
+            array_map(
+                $this->projectMapper->season(...),
+                $this->entities->getRepository(SeasonRecord::class)->findBy(['account' => $account], ['starts' => 'ASC']),
+            ),
             $this->projectMapper->projects($this->projects->allOf($account), $settings->assumptions, $cloths, $patterns),
             array_map(function (LayRecord $record) use ($settings, &$cloths): SavedLay {
                 return $this->layMapper->lay($record, $settings->assumptions, $cloths);
@@ -92,7 +102,9 @@ final readonly class Workrooms
         return $this->entities->getConnection()->transactional(function () use ($account, $workroom, $agreed): ?string {
             $empty = $this->isEmpty($account);
             if (!$empty && !$agreed) {
-                throw Refused::because('There is something in this workroom: tick the box to say that the file takes its place. Nothing has been changed.');
+                throw Refused::because(
+                    'There is something in this workroom: tick the box to say that the file takes its place. Nothing has been changed.',
+                );
             }
             $kept = $empty ? null : $this->replaced->keep($account, $this->writer->write($this->load($account)));
             foreach (self::HELD as $class) {
@@ -164,7 +176,11 @@ final readonly class Workrooms
         }
         foreach ($workroom->lays as $lay) {
             $this->layMapper->store($lay, $lays[$lay->id]);
-            $lays[$lay->id]->rename(array_map(static fn (CutRecord $cut): string => $cut->id, $cuts), array_map(static fn (ProjectRecord $project): string => $project->id, $projects), array_map(static fn (VersionRecord $version): string => $version->id, $versions));
+            $lays[$lay->id]->rename(
+                array_map(static fn (CutRecord $cut): string => $cut->id, $cuts),
+                array_map(static fn (ProjectRecord $project): string => $project->id, $projects),
+                array_map(static fn (VersionRecord $version): string => $version->id, $versions),
+            );
         }
         $this->entities->flush();
     }

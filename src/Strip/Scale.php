@@ -39,12 +39,12 @@ final readonly class Scale
 
     public function x(Length $length): float
     {
-        return round($length->micrometres / 1_000_000 * $this->along, 1);
+        return round(($length->micrometres / 1_000_000) * $this->along, 1);
     }
 
     public function y(Length $length): float
     {
-        return round($length->micrometres / 1_000_000 * $this->across, 1);
+        return round(($length->micrometres / 1_000_000) * $this->across, 1);
     }
 
     private static function fit(?Length $longest, float $room, float $least, float $most): float

@@ -26,7 +26,10 @@ final class StripBuilder
     /** @param list<Promise> $promises */
     public function cut(Cloth $cloth, Cut $cut, array $promises, Scale $scale, Assumptions $assumptions, System $system): Strip
     {
-        $byTable = array_filter($promises, static fn (Promise $promise): bool => !$promise->need instanceof Need || Way::LaidOut !== $promise->need->way);
+        $byTable = array_filter(
+            $promises,
+            static fn (Promise $promise): bool => !($promise->need instanceof Need) || Way::LaidOut !== $promise->need->way,
+        );
 
         return $this->strip($cloth, $cut, ToCut::of($cloth, $cut, $assumptions, laid: [] === $byTable), $promises, null, $scale, $system);
     }
@@ -54,7 +57,14 @@ final class StripBuilder
         $holes = '';
         foreach (null === $toCut->width || !$toCut->laid ? [] : $cut->bites as $bite) {
             [$left, $top] = [min($scale->x($bite->from), $length), min($scale->y($bite->below), $height)];
-            $holes .= \sprintf('M%.1f %.1fH%.1fV%.1fH%.1fZ', $left, $top, min($scale->x($bite->from->plus($bite->length)), $length), min($scale->y($bite->below->plus($bite->width)), $height), $left);
+            $holes .= \sprintf(
+                'M%.1f %.1fH%.1fV%.1fH%.1fZ',
+                $left,
+                $top,
+                min($scale->x($bite->from->plus($bite->length)), $length),
+                min($scale->y($bite->below->plus($bite->width)), $height),
+                $left,
+            );
         }
         $marks = $laid = [];
         $at = Length::zero();
@@ -79,7 +89,18 @@ final class StripBuilder
             );
         }
 
-        return $this->assemble($cloth, $length, $height, $marks, $scale, $system, null !== $toCut->width, null !== $toCut->length, $full > $length, $holes);
+        return $this->assemble(
+            $cloth,
+            $length,
+            $height,
+            $marks,
+            $scale,
+            $system,
+            null !== $toCut->width,
+            null !== $toCut->length,
+            $full > $length,
+            $holes,
+        );
     }
 
     /** The claim of a saved lay is an area: its pieces where they lie. */
@@ -87,13 +108,26 @@ final class StripBuilder
     {
         $lay = $promise->claim->lay;
         $garment = $lay?->garmentOf($promise->project->id, $promise->claim->role);
-        if (null === $lay || null === $garment || !$promise->need instanceof Need || Way::LaidOut !== $promise->need->way) {
+        if (null === $lay || null === $garment || !($promise->need instanceof Need) || Way::LaidOut !== $promise->need->way) {
             return '';
         }
         $path = '';
         foreach ($lay->sheets as $sheet) {
             foreach ($sheet->cut?->id === $promise->claim->cut?->id ? $lay->unfolded($garment, $sheet) : [] as $outline) {
-                $path .= 'M'.implode('L', array_map(static fn (array $p): string => \sprintf('%.1f %.1f', $from + $p[0] / 1000 * $scale->along, $p[1] / 1000 * $scale->across), $outline->points)).'Z';
+                $path
+                    .= 'M'
+                    .implode(
+                        'L',
+                        array_map(
+                            static fn (array $p): string => \sprintf(
+                                '%.1f %.1f',
+                                $from + ($p[0] / 1000) * $scale->along,
+                                ($p[1] / 1000) * $scale->across,
+                            ),
+                            $outline->points,
+                        ),
+                    )
+                    .'Z';
             }
         }
 
@@ -101,8 +135,18 @@ final class StripBuilder
     }
 
     /** @param list<Mark> $marks */
-    private function assemble(?Cloth $cloth, float $length, float $height, array $marks, Scale $scale, System $system, bool $widthKnown, bool $lengthKnown, bool $torn, string $holes = ''): Strip
-    {
+    private function assemble(
+        ?Cloth $cloth,
+        float $length,
+        float $height,
+        array $marks,
+        Scale $scale,
+        System $system,
+        bool $widthKnown,
+        bool $lengthKnown,
+        bool $torn,
+        string $holes = '',
+    ): Strip {
         $end = $length;
         foreach ($marks as $mark) {
             $end = max($end, $mark->x + $mark->inside + $mark->over);
@@ -137,7 +181,13 @@ final class StripBuilder
         }
         if (!$widthKnown) {
             for ($x = $length; $x > 0; $x -= 8) {
-                $path .= \sprintf('Q%.1f %.1f %.1f %.1f', max(0, $x - 4), $height + (0 === (int) (($length - $x) / 8) % 2 ? 5 : -5), max(0, $x - 8), $height);
+                $path .= \sprintf(
+                    'Q%.1f %.1f %.1f %.1f',
+                    max(0, $x - 4),
+                    $height + (0 === (int) (($length - $x) / 8) % 2 ? 5 : -5),
+                    max(0, $x - 8),
+                    $height,
+                );
             }
         }
 
@@ -148,14 +198,18 @@ final class StripBuilder
     private function tape(float $end, Scale $scale, System $system): Tape
     {
         [$whole, $parts, $symbol] = System::Metric === $system ? [Unit::Metre, 10, 'm'] : [Unit::Yard, 8, 'yd'];
-        $unit = $scale->along * $whole->value / Unit::Metre->value;
+        $unit = ($scale->along * $whole->value) / Unit::Metre->value;
         $ticks = '';
         for ($i = 0; $i < $parts; ++$i) {
-            $ticks .= \sprintf('M%.1f 0v%d', 0.5 + $i * $unit / $parts, match ($i) {
-                0 => 8,
-                intdiv($parts, 2) => 5,
-                default => 3,
-            });
+            $ticks .= \sprintf(
+                'M%.1f 0v%d',
+                0.5 + ($i * $unit) / $parts,
+                match ($i) {
+                    0 => 8,
+                    intdiv($parts, 2) => 5,
+                    default => 3,
+                },
+            );
         }
         $names = [];
         for ($i = 1; $i * $unit <= $end + 1; ++$i) {

@@ -39,8 +39,15 @@ final readonly class Jobs
     public function begin(Account $account, string $command, string $asked): ?string
     {
         $this->disk->mkdir($this->folder);
-        $this->disk->remove((new Finder())->files()->in($this->folder)->date('before '.self::KEPT));
-        if (\count(array_filter($this->waiting(), static fn (string $name): bool => str_ends_with($name, '-'.$account->id))) >= self::MOST) {
+        $this->disk->remove(
+            (new Finder())
+                ->files()
+                ->in($this->folder)
+                ->date('before '.self::KEPT),
+        );
+        if (
+            \count(array_filter($this->waiting(), static fn (string $name): bool => str_ends_with($name, '-'.$account->id))) >= self::MOST
+        ) {
             return null;
         }
         $id = (string) new Ulid();
@@ -129,7 +136,10 @@ final readonly class Jobs
         $names = [];
         foreach (is_dir($this->folder) ? (new Finder())->files()->in($this->folder)->name('*.json')->sortByName() : [] as $file) {
             $name = $file->getBasename('.json');
-            if (!is_file($this->folder.'/'.$name.'.done') && ($file->getMTime() > time() - self::LEFT_ALONE || !$this->locks->createLock('job-'.$name, null, false)->acquire())) {
+            if (
+                !is_file($this->folder.'/'.$name.'.done')
+                && ($file->getMTime() > time() - self::LEFT_ALONE || !$this->locks->createLock('job-'.$name, null, false)->acquire())
+            ) {
                 $names[] = $name;
             }
         }

@@ -21,7 +21,13 @@ final class SentenceWriterTest extends TestCase
 {
     public function testFiguresAreInTheReadersUnitsAndPluralsAgree(): void
     {
-        $sentence = new Sentence('{project} is {missing} short: {count, plural, one {# cut} other {# cuts}}, {share}, by {day}.', ['project' => 'Coat', 'missing' => Figure::needed(Length::ofMetres('0.258')), 'count' => 2, 'share' => Percent::of(4), 'day' => new \DateTimeImmutable('2027-03-01')]);
+        $sentence = new Sentence('{project} is {missing} short: {count, plural, one {# cut} other {# cuts}}, {share}, by {day}.', [
+            'project' => 'Coat',
+            'missing' => Figure::needed(Length::ofMetres('0.258')),
+            'count' => 2,
+            'share' => Percent::of(4),
+            'day' => new \DateTimeImmutable('2027-03-01'),
+        ]);
         self::assertSame('Coat is 26 cm short: 2 cuts, 4 %, by 1 March.', $this->write($sentence));
         self::assertSame('Coat is 10¼ in short: 2 cuts, 4 %, by 1 March.', $this->write($sentence, System::Imperial));
         self::assertStringContainsString('1 cut,', $this->write(new Sentence($sentence->message, ['count' => 1] + $sentence->with)));
@@ -30,7 +36,11 @@ final class SentenceWriterTest extends TestCase
     public function testASentenceMayStandWithinAnother(): void
     {
         $inner = new Sentence('“{text}” is wrong', ['text' => '{not a field} it’s \'quoted\'']);
-        self::assertSame('Coat: “{not a field} it’s \'quoted\'” is wrong', $this->write(new Sentence('{project}: {settle}', ['project' => 'Coat', 'settle' => $inner])), 'what goes in is never read as a message');
+        self::assertSame(
+            'Coat: “{not a field} it’s \'quoted\'” is wrong',
+            $this->write(new Sentence('{project}: {settle}', ['project' => 'Coat', 'settle' => $inner])),
+            'what goes in is never read as a message',
+        );
     }
 
     public function testADialectListsOnlyWhatDiffers(): void
@@ -46,7 +56,11 @@ final class SentenceWriterTest extends TestCase
         $inner->addLoader('array', new ArrayLoader());
         $inner->addResource('array', ['zip' => 'zipper', 'colour' => 'color', 'metres' => 'meters'], 'en_US', 'words');
         $translator = new IcuTranslator($inner);
-        self::assertSame('Zipper, a zip 5 meters long', $translator->trans('Zip, {colour} {count, plural, one {# metre} other {# metres}} long', ['colour' => 'a zip', 'count' => 5]), 'what goes in is the sewist’s own');
+        self::assertSame(
+            'Zipper, a zip 5 meters long',
+            $translator->trans('Zip, {colour} {count, plural, one {# metre} other {# metres}} long', ['colour' => 'a zip', 'count' => 5]),
+            'what goes in is the sewist’s own',
+        );
         self::assertSame('a zipping sound', $translator->trans('a zipping sound'), 'whole words only');
     }
 

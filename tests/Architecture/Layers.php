@@ -18,13 +18,53 @@ use Symfony\Component\Finder\Finder;
 final class Layers
 {
     public const CORE = [
-        'Measure', 'Colour', 'Shape', 'Svg', 'Lay', 'Cloth', 'Reading', 'Haul', 'Notion', 'Body', 'Piece', 'Pattern', 'PatternLine', 'Fit',
-        'Need\Block', 'Need', 'Laid', 'Remedy', 'Season', 'Season\Snags', 'Season\Check', 'Shopping', 'Find', 'Workroom',
+        'Measure',
+        'Colour',
+        'Shape',
+        'Svg',
+        'Lay',
+        'Cloth',
+        'Reading',
+        'Haul',
+        'Notion',
+        'Body',
+        'Piece',
+        'Pattern',
+        'PatternLine',
+        'Fit',
+        'Need\Block',
+        'Need',
+        'Laid',
+        'Remedy',
+        'Season',
+        'Season\Snags',
+        'Season\Check',
+        'Shopping',
+        'Find',
+        'Workroom',
     ];
     public const APPLICATION = [
-        'Document', 'Database', 'Page', 'Input', 'Strip', 'Account', 'Work', 'Files', 'Store',
-        'Room\Settings', 'Room\Cloth', 'Room\Pattern', 'Room\People', 'Room\Notions', 'Room\Season', 'Room\Shopping', 'Room\Table', 'Room\Find',
-        'Room\Files', 'Console', 'Kernel',
+        'Document',
+        'Database',
+        'Page',
+        'Input',
+        'Strip',
+        'Account',
+        'Work',
+        'Files',
+        'Store',
+        'Room\Settings',
+        'Room\Cloth',
+        'Room\Pattern',
+        'Room\People',
+        'Room\Notions',
+        'Room\Season',
+        'Room\Shopping',
+        'Room\Table',
+        'Room\Find',
+        'Room\Files',
+        'Console',
+        'Kernel',
     ];
     public const TREES = ['core/src' => ['Octavum\Core', self::CORE], 'src' => ['Octavum', self::APPLICATION]];
 
@@ -38,11 +78,17 @@ final class Layers
         $prefix = self::TREES[$tree][0].'\\';
         $parser = (new ParserFactory())->createForHostVersion();
         $uses = [];
-        foreach (Finder::create()->in(\dirname(__DIR__, 2).'/'.$tree)->name('*.php')->sortByName() as $file) {
+        foreach (
+            Finder::create()
+                ->in(\dirname(__DIR__, 2).'/'.$tree)
+                ->name('*.php')
+                ->sortByName() as $file
+        ) {
             $code = (new NodeTraverser(new NameResolver()))->traverse($parser->parse($file->getContents()) ?? []);
             $names = array_map(static fn (Name $name): string => $name->toString(), (new NodeFinder())->findInstanceOf($code, Name::class));
             $class = $prefix.strtr(substr($file->getRelativePathname(), 0, -4), '/', '\\');
-            $own = static fn (string $name): bool => str_starts_with($name, $prefix) && !('src' === $tree && str_starts_with($name, 'Octavum\Core\\'));
+            $own = static fn (string $name): bool => str_starts_with($name, $prefix)
+                && !('src' === $tree && str_starts_with($name, 'Octavum\Core\\'));
             $uses[$class] = array_values(array_unique(array_filter($names, $own)));
         }
 
@@ -103,21 +149,27 @@ final class Layers
                 $drawn .= \sprintf('<path d="M%d %dh%d" stroke="#ccc"/>', $x + $left, $y, $cell * \count($parts));
                 $drawn .= \sprintf('<rect x="%d" y="%d" width="%3$d" height="%3$d" fill="#ddd"/>', $x + $left + $i * $cell, $y, $cell);
                 foreach ($parts as $j => $other) {
-                    $classes = \count($arrows[$part][$other] ?? []);
-                    $drawn .= 0 === $classes ? '' : \sprintf(
-                        '<circle cx="%d" cy="%d" r="%.1f" fill="%s"/>',
-                        $x + $left + $j * $cell + intdiv($cell, 2),
-                        $y + intdiv($cell, 2),
-                        min(6.5, 2 + sqrt($classes) / 2),
-                        $j < $i ? '#27405e' : '#b3261e',
-                    );
+                    $drawn .= !isset($arrows[$part][$other])
+                        ? ''
+                        : \sprintf(
+                            '<circle cx="%d" cy="%d" r="5" fill="%s"/>',
+                            $x + $left + $j * $cell + intdiv($cell, 2),
+                            $y + intdiv($cell, 2),
+                            $j < $i ? '#27405e' : '#b3261e',
+                        );
                 }
             }
             $height = max($height, $top + $cell * \count($parts) + 10);
             $x += $left + $cell * \count($parts) + 60;
         }
 
-        return \sprintf('<svg xmlns="http://www.w3.org/2000/svg" viewBox="-10 0 %d %d" font-family="sans-serif" font-size="10">', $x, $height)
-            .'<rect x="-10" width="100%" height="100%" fill="#fff"/>'.$drawn."</svg>\n";
+        return \sprintf(
+            '<svg xmlns="http://www.w3.org/2000/svg" viewBox="-10 0 %d %d" font-family="sans-serif" font-size="10">',
+            $x,
+            $height,
+        )
+            .'<rect x="-10" width="100%" height="100%" fill="#fff"/>'
+            .$drawn
+            ."</svg>\n";
     }
 }

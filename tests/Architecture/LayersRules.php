@@ -30,7 +30,8 @@ final class LayersRules
         return PHPat::rule()
             ->classes(Selector::inNamespace('Octavum'))
             ->excluding(Selector::inNamespace('Octavum\Core\Lay'), Selector::inNamespace('Octavum\Core\Tests'))
-            ->shouldNot()->dependOn()
+            ->shouldNot()
+            ->dependOn()
             ->classes(Selector::inNamespace('Octavum\Core\Lay\Engine'))
             ->because('the search is internal: ask the face of Lay');
     }
@@ -43,7 +44,8 @@ final class LayersRules
             foreach (\array_slice($parts, 0, -1) as $i => $part) {
                 yield $prefix.'\\'.$part => PHPat::rule()
                     ->classes(self::part($prefix, $part))
-                    ->shouldNot()->dependOn()
+                    ->shouldNot()
+                    ->dependOn()
                     ->classes(...array_map(static fn (string $later) => self::part($prefix, $later), \array_slice($parts, $i + 1)))
                     ->because('arrows run down the list of parts');
             }
@@ -58,8 +60,11 @@ final class LayersRules
         foreach ($rooms as $room) {
             yield $room => PHPat::rule()
                 ->classes(self::part('Octavum', $room))
-                ->shouldNot()->dependOn()
-                ->classes(...array_map(static fn (string $other) => self::part('Octavum', $other), array_values(array_diff($rooms, [$room]))))
+                ->shouldNot()
+                ->dependOn()
+                ->classes(
+                    ...array_map(static fn (string $other) => self::part('Octavum', $other), array_values(array_diff($rooms, [$room]))),
+                )
                 ->because('rooms never know one another');
         }
     }
@@ -67,7 +72,10 @@ final class LayersRules
     /** Classes of a part, without those of a part within it. */
     private static function part(string $prefix, string $part): SelectorInterface
     {
-        $within = array_filter(Layers::CORE, static fn (string $other): bool => 'Octavum\Core' === $prefix && str_starts_with($other, $part.'\\'));
+        $within = array_filter(
+            Layers::CORE,
+            static fn (string $other): bool => 'Octavum\Core' === $prefix && str_starts_with($other, $part.'\\'),
+        );
         $name = preg_quote($prefix.'\\'.$part, '/');
         $but = implode('|', array_map(static fn (string $other): string => preg_quote(substr($other, \strlen($part) + 1), '/'), $within));
 

@@ -28,7 +28,19 @@ final class CommandsTest extends PageTestCase
         self::assertIsArray($coat['roles']);
         $main = $coat['roles'][0];
         self::assertIsArray($main);
-        self::assertSame(['main', 'Reed canvas', 'envelope, own width', '2.60 m', '2.34 m', '26 cm', 'short', '2.26 m'], [$main['role'], $main['cloth'], $main['way'], $main['need'], $main['toCut'], $main['missing'], $main['verdict'], $main['secondOpinion']]);
+        self::assertSame(
+            ['main', 'Reed canvas', 'envelope, own width', '2.60 m', '2.34 m', '26 cm', 'short', '2.26 m'],
+            [
+                $main['role'],
+                $main['cloth'],
+                $main['way'],
+                $main['need'],
+                $main['toCut'],
+                $main['missing'],
+                $main['verdict'],
+                $main['secondOpinion'],
+            ],
+        );
         self::assertIsArray($main['working']);
         self::assertContains('To cut from: = 2.342 m', $main['working']);
     }
@@ -40,7 +52,10 @@ final class CommandsTest extends PageTestCase
         self::assertStringContainsString('Allotment shorts is 26 cm short: Heron skirt has Heron lawn first.', $display);
         self::assertStringContainsString('Rime', $this->command('octavum:check', ['--season' => 'Rime'])->getDisplay());
         self::assertSame(2, $this->command('octavum:check', ['--season' => 'Never'])->getStatusCode());
-        self::assertStringContainsString('There is no account', $this->command('octavum:check', ['--account' => 'nobody@example.org'])->getErrorOutput());
+        self::assertStringContainsString(
+            'There is no account',
+            $this->command('octavum:check', ['--account' => 'nobody@example.org'])->getErrorOutput(),
+        );
     }
 
     public function testADocumentWithFaultsIsRefusedWithTheirPlaces(): void
@@ -51,14 +66,18 @@ final class CommandsTest extends PageTestCase
         self::assertSame(2, $check->getStatusCode());
         self::assertSame('', $check->getDisplay());
         self::assertStringContainsString('/cloths/0/width  A length is a number of millimetres, found “wide”.', $check->getErrorOutput());
-        self::assertStringContainsString('There is no readable file', $this->command('octavum:check', ['file' => '/nowhere'])->getErrorOutput());
+        self::assertStringContainsString(
+            'There is no readable file',
+            $this->command('octavum:check', ['file' => '/nowhere'])->getErrorOutput(),
+        );
     }
 
     public function testTheDemoIsPutIntoAnAccountOfItsOwnAndOutAgain(): void
     {
         $own = ['--account' => 'copy@example.org', '--password' => 'four quiet lockers'];
         $this->command('octavum:demo', $own);
-        $account = $this->service(AccountRepository::class)->findOneBy(['email' => 'copy@example.org']) ?? self::fail('No account was made.');
+        $account
+            = $this->service(AccountRepository::class)->findOneBy(['email' => 'copy@example.org']) ?? self::fail('No account was made.');
         self::assertFalse($account->demo, 'it is opened with its password');
         self::assertCount(42, $this->workroom($account)->cloths);
         $this->command('octavum:demo', $own + ['--empty' => true]);
@@ -78,7 +97,10 @@ final class CommandsTest extends PageTestCase
         self::assertStringContainsString('Imported: 42 cloths, 26 patterns, 2 seasons, 16 projects.', $import->getDisplay());
         $again = $this->command('octavum:import', ['file' => $path, '--account' => 'maud@example.org']);
         self::assertStringContainsString('say --replace', $again->getErrorOutput());
-        self::assertSame(0, $this->command('octavum:import', ['file' => $path, '--account' => 'maud@example.org', '--replace' => true])->getStatusCode());
+        self::assertSame(
+            0,
+            $this->command('octavum:import', ['file' => $path, '--account' => 'maud@example.org', '--replace' => true])->getStatusCode(),
+        );
         self::assertStringContainsString('There is no account', $this->command('octavum:import', ['file' => $path])->getErrorOutput());
     }
 

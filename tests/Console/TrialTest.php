@@ -12,7 +12,13 @@ final class TrialTest extends TestCase
 {
     public function testNothingBadIsFound(): void
     {
-        $trial = new Process(['bin/octavum', 'trial', '--seconds', '2', '--slow', '100'], \dirname(__DIR__, 2), ['APP_ENV' => false, 'APP_DEBUG' => false, 'APP_SECRET' => false, 'OCTAVUM_DATA' => false, 'KERNEL_CLASS' => false], null, 600);
+        $trial = new Process(
+            ['bin/octavum', 'trial', '--seconds', '2', '--slow', '100'],
+            \dirname(__DIR__, 2),
+            ['APP_ENV' => false, 'APP_DEBUG' => false, 'APP_SECRET' => false, 'OCTAVUM_DATA' => false, 'KERNEL_CLASS' => false],
+            null,
+            600,
+        );
         $trial->run();
         self::assertSame(0, $trial->getExitCode(), $trial->getOutput().$trial->getErrorOutput());
         foreach (['import', 'forms', 'isolation', 'uploads', 'kill', 'load'] as $name) {

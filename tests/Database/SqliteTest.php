@@ -19,7 +19,14 @@ final class SqliteTest extends PageTestCase
     public function testWhatIsAcknowledgedIsOnTheDisk(): void
     {
         $connection = $this->service(Database::class);
-        self::assertSame([2, 'wal', 1], [$connection->fetchOne('PRAGMA synchronous'), $connection->fetchOne('PRAGMA journal_mode'), $connection->fetchOne('PRAGMA foreign_keys')]);
+        self::assertSame(
+            [2, 'wal', 1],
+            [
+                $connection->fetchOne('PRAGMA synchronous'),
+                $connection->fetchOne('PRAGMA journal_mode'),
+                $connection->fetchOne('PRAGMA foreign_keys'),
+            ],
+        );
     }
 
     public function testWhereNothingCanBeWrittenTheFileIsReadAsItLiesThere(): void
@@ -30,7 +37,13 @@ final class SqliteTest extends PageTestCase
         $driver->method('connect')->willReturnCallback(static function (array $params) use (&$paths): Connection {
             $paths[] = $params['path'];
             $connection = self::createStub(Connection::class);
-            $connection->method('exec')->willReturnCallback(static fn (string $sql): int => 1 < \count($paths) || !str_contains($sql, 'WAL') ? 0 : throw new class('disk is full') extends AbstractException {});
+            $connection
+                ->method('exec')
+                ->willReturnCallback(
+                    static fn (string $sql): int => 1 < \count($paths) || !str_contains($sql, 'WAL')
+                        ? 0
+                        : throw new class('disk is full') extends AbstractException {},
+                );
 
             return $connection;
         });
@@ -55,9 +68,9 @@ final class SqliteTest extends PageTestCase
     /** @return iterable<string, array{\Closure(Account): mixed}> */
     public static function broken(): iterable
     {
-        yield 'half a character' => [static fn (Account $account): string => $account->name = "\xa2 zip"];
-        yield 'a control character' => [static fn (Account $account): string => $account->name = "zip\x1b"];
-        yield 'one behind an escape of JSON' => [static fn (Account $account): array => $account->filters = ['a' => "words=\0"]];
-        yield 'one in a name within JSON' => [static fn (Account $account): array => $account->filters = ["a\x01" => '']];
+        yield 'half a character' => [static fn (Account $account): string => ($account->name = "\xa2 zip")];
+        yield 'a control character' => [static fn (Account $account): string => ($account->name = "zip\x1b")];
+        yield 'one behind an escape of JSON' => [static fn (Account $account): array => ($account->filters = ['a' => "words=\0"])];
+        yield 'one in a name within JSON' => [static fn (Account $account): array => ($account->filters = ["a\x01" => ''])];
     }
 }

@@ -43,16 +43,27 @@ final class WorkroomReaderTest extends TestCase
     public function testTheSchemaAgrees(): void
     {
         self::assertTrue($this->isValid(json_decode((string) file_get_contents(self::DEMO), true)), 'the demo');
-        self::assertTrue($this->isValid(json_decode((new WorkroomWriter())->write((new LargeWorkroom(4))->make(20, 30, 10, 8)), true)), 'a generated one');
+        self::assertTrue(
+            $this->isValid(json_decode((new WorkroomWriter())->write((new LargeWorkroom(4))->make(20, 30, 10, 8)), true)),
+            'a generated one',
+        );
     }
 
     /** @param \Closure(array<mixed>): array<mixed> $spoil */
     #[DataProvider('spoilt')]
-    public function testEveryFaultIsNamedWithItsPlaceAndASentence(\Closure $spoil, string $pointer, string $sentence, bool $schemaSees = true): void
-    {
+    public function testEveryFaultIsNamedWithItsPlaceAndASentence(
+        \Closure $spoil,
+        string $pointer,
+        string $sentence,
+        bool $schemaSees = true,
+    ): void {
         $document = $spoil(self::small());
         $faults = $this->faults((string) json_encode($document));
-        self::assertSame($pointer, $faults[0]->pointer, implode("\n", array_map(static fn (Fault $fault): string => $fault->pointer.' '.$fault->sentence, $faults)));
+        self::assertSame(
+            $pointer,
+            $faults[0]->pointer,
+            implode("\n", array_map(static fn (Fault $fault): string => $fault->pointer.' '.$fault->sentence, $faults)),
+        );
         self::assertLessThanOrEqual(2, \count($faults), 'one fault, and at most what follows from it');
         self::assertStringContainsString($sentence, (string) $faults[0]->sentence);
         if ($schemaSees) {
@@ -63,50 +74,133 @@ final class WorkroomReaderTest extends TestCase
     /** @return iterable<string, array{0: \Closure(array<mixed>): array<mixed>, 1: string, 2: string, 3?: bool}> */
     public static function spoilt(): iterable
     {
-        $set = static fn (string $path, mixed $value): \Closure => static fn (array $document): array => self::with($document, explode('/', $path), $value);
+        $set = static fn (string $path, mixed $value): \Closure => static fn (array $document): array => self::with(
+            $document,
+            explode('/', $path),
+            $value,
+        );
         yield 'another format' => [$set('format', 'something-else'), '/format', 'not an octavum-workroom document'];
         yield 'a later version' => [$set('version', 2), '/version', 'Version 2 of the format cannot be read here'];
         yield 'a name missing' => [$set('cloths/0/name', ''), '/cloths/0/name', 'A name is missing'];
         yield 'a negative length' => [$set('cloths/0/cuts/0/ledger/0/length', -5), '/cloths/0/cuts/0/ledger/0/length', 'must be above 0'];
-        yield 'forty kilometres' => [$set('cloths/0/cuts/0/ledger/0/length', 40_000_000), '/cloths/0/cuts/0/ledger/0/length', 'at most 500 m'];
+        yield 'forty kilometres' => [
+            $set('cloths/0/cuts/0/ledger/0/length', 40_000_000),
+            '/cloths/0/cuts/0/ledger/0/length',
+            'at most 500 m',
+        ];
         yield 'a length as text' => [$set('cloths/0/width', '140 cm'), '/cloths/0/width', 'number of millimetres, found “140 cm”'];
         yield 'fibres of 120 %' => [$set('cloths/0/fibres', ['cotton' => 80, 'linen' => 40]), '/cloths/0/fibres', 'add up to 120 %', false];
         yield 'a fibre nobody knows' => [$set('cloths/0/fibres', ['moonbeam' => 100]), '/cloths/0/fibres', '“moonbeam” is not a fibre'];
         yield 'a fibre by number' => [$set('cloths/0/fibres', ['cotton' => 50, '7' => 50]), '/cloths/0/fibres', '“7” is not a fibre'];
-        yield 'a structure nobody knows' => [$set('cloths/0/structure', 'woollen'), '/cloths/0/structure', 'choose one of woven, knit, non-woven'];
+        yield 'a structure nobody knows' => [
+            $set('cloths/0/structure', 'woollen'),
+            '/cloths/0/structure',
+            'choose one of woven, knit, non-woven',
+        ];
         yield 'selvages too wide' => [$set('cloths/0/selvage', 800), '/cloths/0/width', 'leave nothing', false];
-        yield 'a selvage of nothing' => [static function (array $document): array {
-            $document['cloths'] = [['id' => 'c', 'name' => 'Lawn', 'selvage' => 20, 'cuts' => [['id' => 'cut', 'ledger' => []]]]];
+        yield 'a selvage of nothing' => [
+            static function (array $document): array {
+                $document['cloths'] = [['id' => 'c', 'name' => 'Lawn', 'selvage' => 20, 'cuts' => [['id' => 'cut', 'ledger' => []]]]];
 
-            return $document;
-        }, '/cloths/0/selvage', 'give the width too'];
+                return $document;
+            },
+            '/cloths/0/selvage',
+            'give the width too',
+        ];
         yield 'a colour that is none' => [$set('cloths/0/colours', ['red']), '/cloths/0/colours/0', 'written such as #27405e'];
         yield 'an unknown field' => [$set('cloths/0/tint', 'blue'), '/cloths/0/tint', 'There is no field “tint” here'];
         yield 'a day that is none' => [$set('seasons/0/starts', '2027-02-30'), '/seasons/0/starts', 'A day such as 2027-03-01', false];
         yield 'no hours' => [$set('seasons/0/minutesPerWeek', 'many'), '/seasons/0/minutesPerWeek', 'found “many”'];
-        yield 'a cell "lots"' => [$set('patterns/0/versions/0/requirements/0/lengths/0', 'lots'), '/patterns/0/versions/0/requirements/0/lengths/0', 'found “lots”'];
-        yield 'a cell too few' => [$set('patterns/0/versions/0/requirements/0/lengths', [1000]), '/patterns/0/versions/0/requirements/0/lengths', '1 lengths for 2 sizes', false];
+        yield 'a cell "lots"' => [
+            $set('patterns/0/versions/0/requirements/0/lengths/0', 'lots'),
+            '/patterns/0/versions/0/requirements/0/lengths/0',
+            'found “lots”',
+        ];
+        yield 'a cell too few' => [
+            $set('patterns/0/versions/0/requirements/0/lengths', [1000]),
+            '/patterns/0/versions/0/requirements/0/lengths',
+            '1 lengths for 2 sizes',
+            false,
+        ];
         yield 'a size twice' => [$set('patterns/0/versions/0/sizes', ['14', '14']), '/patterns/0/versions/0/sizes', 'only once'];
-        yield 'a cut that is not there' => [$set('projects/0/claims/0/cut', 'nowhere'), '/projects/0/claims/0/cut', 'no cut with the id “nowhere”', false];
-        yield 'a season that is not there' => [$set('projects/0/season', 'nowhen'), '/projects/0/season', 'no season with the id “nowhen”', false];
+        yield 'a cut that is not there' => [
+            $set('projects/0/claims/0/cut', 'nowhere'),
+            '/projects/0/claims/0/cut',
+            'no cut with the id “nowhere”',
+            false,
+        ];
+        yield 'a season that is not there' => [
+            $set('projects/0/season', 'nowhen'),
+            '/projects/0/season',
+            'no season with the id “nowhen”',
+            false,
+        ];
         yield 'an id twice' => [$set('cloths/1', ['id' => 'c', 'name' => 'Again']), '/cloths/1/id', 'more than once', false];
         yield 'a cut twice' => [$set('cloths/0/cuts/1', ['id' => 'cut', 'ledger' => []]), '/cloths/0/cuts/1/id', 'more than once', false];
         yield 'a list where an object belongs' => [$set('settings', [1, 2]), '/settings', 'An object is expected here, found a list'];
         yield 'an object where a list belongs' => [$set('cloths', ['a' => 1]), '/cloths', 'A list is expected here'];
-        yield 'a point of no body' => [$set('people/0/measured', [['on' => '2026-01-01', 'points' => ['elbow' => 300]]]), '/people/0/measured/0/points/elbow', 'There is no field “elbow” here'];
-        yield 'a bust of nothing' => [$set('people/0/measured', [['on' => '2026-01-01', 'points' => ['bust' => 0]]]), '/people/0/measured/0/points/bust', 'must be above 0'];
-        yield 'measured on no day' => [$set('people/0/measured', [['on' => 'spring', 'points' => ['bust' => 900]]]), '/people/0/measured/0/on', 'A day such as', false];
-        yield 'a chart with a cell too few' => [$set('patterns/0/chart', ['sizes' => ['8', '10'], 'body' => ['bust' => [800]]]), '/patterns/0/chart/body/bust', '1 lengths for 2 sizes', false];
-        yield 'a chart that runs sideways' => [$set('patterns/0/chart', ['sizes' => ['8'], 'body' => ['bust' => [800]], 'runs' => 'sideways']), '/patterns/0/chart/runs', 'choose one of true to its chart, large, small'];
-        yield 'a technique nobody knows' => [$set('patterns/0/techniques', ['origami']), '/patterns/0/techniques/0', '“origami” is not possible here'];
-        yield 'an alteration for nobody' => [$set('patterns/0/alterations', [['person' => 'nobody', 'name' => 'Longer']]), '/patterns/0/alterations/0/person', 'no person with the id “nobody”', false];
+        yield 'a point of no body' => [
+            $set('people/0/measured', [['on' => '2026-01-01', 'points' => ['elbow' => 300]]]),
+            '/people/0/measured/0/points/elbow',
+            'There is no field “elbow” here',
+        ];
+        yield 'a bust of nothing' => [
+            $set('people/0/measured', [['on' => '2026-01-01', 'points' => ['bust' => 0]]]),
+            '/people/0/measured/0/points/bust',
+            'must be above 0',
+        ];
+        yield 'measured on no day' => [
+            $set('people/0/measured', [['on' => 'spring', 'points' => ['bust' => 900]]]),
+            '/people/0/measured/0/on',
+            'A day such as',
+            false,
+        ];
+        yield 'a chart with a cell too few' => [
+            $set('patterns/0/chart', ['sizes' => ['8', '10'], 'body' => ['bust' => [800]]]),
+            '/patterns/0/chart/body/bust',
+            '1 lengths for 2 sizes',
+            false,
+        ];
+        yield 'a chart that runs sideways' => [
+            $set('patterns/0/chart', ['sizes' => ['8'], 'body' => ['bust' => [800]], 'runs' => 'sideways']),
+            '/patterns/0/chart/runs',
+            'choose one of true to its chart, large, small',
+        ];
+        yield 'a technique nobody knows' => [
+            $set('patterns/0/techniques', ['origami']),
+            '/patterns/0/techniques/0',
+            '“origami” is not possible here',
+        ];
+        yield 'an alteration for nobody' => [
+            $set('patterns/0/alterations', [['person' => 'nobody', 'name' => 'Longer']]),
+            '/patterns/0/alterations/0/person',
+            'no person with the id “nobody”',
+            false,
+        ];
         yield 'a stretch beyond belief' => [$set('patterns/0/cloth', ['stretch' => 900]), '/patterns/0/cloth/stretch', '300'];
-        yield 'a notion of no kind' => [$set('notions', [['id' => 'n', 'kind' => 'feather']]), '/notions/0/kind', '“feather” is not possible here'];
+        yield 'a notion of no kind' => [
+            $set('notions', [['id' => 'n', 'kind' => 'feather']]),
+            '/notions/0/kind',
+            '“feather” is not possible here',
+        ];
         yield 'minus four buttons' => [$set('notions', [['id' => 'n', 'kind' => 'button', 'count' => -4]]), '/notions/0/count', '10000'];
-        yield 'a notion twice' => [$set('notions', [['id' => 'n', 'kind' => 'button'], ['id' => 'n', 'kind' => 'zip']]), '/notions/1/id', 'more than once', false];
-        yield 'a test of taste' => [$set('cloths/0/tests', [['on' => '2026-01-01', 'kind' => 'taste']]), '/cloths/0/tests/0/kind', '“taste” is not possible here'];
+        yield 'a notion twice' => [
+            $set('notions', [['id' => 'n', 'kind' => 'button'], ['id' => 'n', 'kind' => 'zip']]),
+            '/notions/1/id',
+            'more than once',
+            false,
+        ];
+        yield 'a test of taste' => [
+            $set('cloths/0/tests', [['on' => '2026-01-01', 'kind' => 'taste']]),
+            '/cloths/0/tests/0/kind',
+            '“taste” is not possible here',
+        ];
         yield 'a family nobody knows' => [$set('cloths/0/family', 'mineral'), '/cloths/0/family', '“mineral” is not possible here'];
-        yield 'a dialect nobody speaks' => [$set('settings', ['dialect' => 'Martian']), '/settings/dialect', 'choose one of British, American'];
+        yield 'a dialect nobody speaks' => [
+            $set('settings', ['dialect' => 'Martian']),
+            '/settings/dialect',
+            'choose one of British, American',
+        ];
         yield 'a pointer is escaped' => [$set('people/0/a~b', 1), '/people/0/a~0b', 'There is no field'];
     }
 
@@ -174,13 +268,46 @@ final class WorkroomReaderTest extends TestCase
     private static function small(): array
     {
         return [
-            'format' => 'octavum-workroom', 'version' => 1, 'name' => 'Maud',
+            'format' => 'octavum-workroom',
+            'version' => 1,
+            'name' => 'Maud',
             'settings' => ['units' => 'metric'],
             'people' => [['id' => 'p', 'name' => 'Maud']],
-            'cloths' => [['id' => 'c', 'name' => 'Lawn', 'width' => 1400, 'cuts' => [['id' => 'cut', 'ledger' => [['on' => '2027-01-01', 'kind' => 'bought', 'length' => 2000]]]]]],
-            'patterns' => [['id' => 'k', 'title' => 'Skirt', 'versions' => [['id' => 'v', 'name' => 'A', 'sizes' => ['14', '16'], 'requirements' => [['role' => 'main', 'width' => 1400, 'nap' => 'either', 'lengths' => [1000, null]]]]]]],
+            'cloths' => [
+                [
+                    'id' => 'c',
+                    'name' => 'Lawn',
+                    'width' => 1400,
+                    'cuts' => [['id' => 'cut', 'ledger' => [['on' => '2027-01-01', 'kind' => 'bought', 'length' => 2000]]]],
+                ],
+            ],
+            'patterns' => [
+                [
+                    'id' => 'k',
+                    'title' => 'Skirt',
+                    'versions' => [
+                        [
+                            'id' => 'v',
+                            'name' => 'A',
+                            'sizes' => ['14', '16'],
+                            'requirements' => [['role' => 'main', 'width' => 1400, 'nap' => 'either', 'lengths' => [1000, null]]],
+                        ],
+                    ],
+                ],
+            ],
             'seasons' => [['id' => 's', 'name' => 'Thaw', 'starts' => '2027-03-01', 'weeks' => 13, 'minutesPerWeek' => 240]],
-            'projects' => [['id' => 'j', 'name' => 'Skirt', 'season' => 's', 'rank' => 1, 'person' => 'p', 'version' => 'v', 'size' => '14', 'claims' => [['role' => 'main', 'cut' => 'cut']]]],
+            'projects' => [
+                [
+                    'id' => 'j',
+                    'name' => 'Skirt',
+                    'season' => 's',
+                    'rank' => 1,
+                    'person' => 'p',
+                    'version' => 'v',
+                    'size' => '14',
+                    'claims' => [['role' => 'main', 'cut' => 'cut']],
+                ],
+            ],
         ];
     }
 
@@ -201,9 +328,16 @@ final class WorkroomReaderTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function tooMany(): iterable
     {
-        yield 'objects that would fill the memory' => ['{"format":"octavum-workroom","version":1,"name":"N","cloths":['.substr(str_repeat('{"a":1},', 2_000_000), 0, -1).']}'];
+        yield 'objects that would fill the memory' => [
+            '{"format":"octavum-workroom","version":1,"name":"N","cloths":['.substr(str_repeat('{"a":1},', 2_000_000), 0, -1).']}',
+        ];
         yield 'lists that would' => [str_repeat('[],', 1_000_000)];
-        $cloths = array_map(static fn (int $i): array => ['id' => 'c'.$i, 'name' => 'Lawn', 'cuts' => [['id' => 'k'.$i, 'ledger' => []]]], range(1, 4001));
-        yield 'more cloths and cuts than 8000' => [(string) json_encode(['format' => 'octavum-workroom', 'version' => 1, 'name' => 'N', 'cloths' => $cloths])];
+        $cloths = array_map(
+            static fn (int $i): array => ['id' => 'c'.$i, 'name' => 'Lawn', 'cuts' => [['id' => 'k'.$i, 'ledger' => []]]],
+            range(1, 4001),
+        );
+        yield 'more cloths and cuts than 8000' => [
+            (string) json_encode(['format' => 'octavum-workroom', 'version' => 1, 'name' => 'N', 'cloths' => $cloths]),
+        ];
     }
 }

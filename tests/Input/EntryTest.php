@@ -23,7 +23,24 @@ final class EntryTest extends TestCase
     /** @return iterable<string, array{string, ?int}> */
     public static function hours(): iterable
     {
-        foreach (['' => null, '2' => 120, '1.5' => 90, '1,5 h' => 90, '2½' => 150, '1 h 30' => 90, '1:15' => 75, '45 min' => 45, '3 hours' => 180, '0' => 0, 'ages' => null, '-2' => null, '101' => null, '.' => null] as $text => $minutes) {
+        foreach (
+            [
+                '' => null,
+                '2' => 120,
+                '1.5' => 90,
+                '1,5 h' => 90,
+                '2½' => 150,
+                '1 h 30' => 90,
+                '1:15' => 75,
+                '45 min' => 45,
+                '3 hours' => 180,
+                '0' => 0,
+                'ages' => null,
+                '-2' => null,
+                '101' => null,
+                '.' => null,
+            ] as $text => $minutes
+        ) {
             yield 'hours: '.$text => [(string) $text, $minutes];
         }
     }
@@ -63,7 +80,18 @@ final class EntryTest extends TestCase
     /** @return iterable<string, array{string, bool}> */
     public static function days(): iterable
     {
-        foreach (['' => false, '2027-03-01' => true, '2028-02-29' => true, '2027-02-29' => false, '2027-13-01' => false, '01.03.2027' => false, 'tomorrow' => false, '0027-03-01' => false] as $text => $isOne) {
+        foreach (
+            [
+                '' => false,
+                '2027-03-01' => true,
+                '2028-02-29' => true,
+                '2027-02-29' => false,
+                '2027-13-01' => false,
+                '01.03.2027' => false,
+                'tomorrow' => false,
+                '0027-03-01' => false,
+            ] as $text => $isOne
+        ) {
             yield 'day: '.$text => [$text, $isOne];
         }
     }
@@ -112,7 +140,13 @@ final class EntryTest extends TestCase
 
     public function testTextsOfStrangeShapeAndBytes(): void
     {
-        $entry = new Entry(['a' => ['b' => ['c' => " deep \r\n down "]], 'bytes' => "a\x00b\xffc", 'list' => 'x, y;;z', 'rows' => 'no rows', 'choice' => 'maybe']);
+        $entry = new Entry([
+            'a' => ['b' => ['c' => " deep \r\n down "]],
+            'bytes' => "a\x00b\xffc",
+            'list' => 'x, y;;z',
+            'rows' => 'no rows',
+            'choice' => 'maybe',
+        ]);
         self::assertSame("deep \n down", $entry->raw('a.b.c'));
         self::assertSame('', $entry->raw('a'));
         self::assertSame('ab?c', $entry->raw('bytes'));

@@ -19,15 +19,24 @@ final class TableEntryTest extends TestCase
         $guessed = $this->read(['text' => $text]);
         self::assertSame([NotionColumn::Kind, NotionColumn::Measure, NotionColumn::Notes, NotionColumn::Place], $guessed->columns);
         self::assertSame($text, $guessed->text, 'the file need not be brought again');
-        self::assertSame(['kind' => 'button', 'measure' => '11', 'notes' => 'Shop: Market', 'place' => 'tin 2'], $guessed->values(['button', '11', 'Market', 'tin 2']));
+        self::assertSame(
+            ['kind' => 'button', 'measure' => '11', 'notes' => 'Shop: Market', 'place' => 'tin 2'],
+            $guessed->values(['button', '11', 'Market', 'tin 2']),
+        );
         $chosen = $this->read(['text' => $text, 'columns' => ['name', 'amount', '', 'place', 9 => 'kind']]);
         self::assertSame([NotionColumn::Name, NotionColumn::Amount, null, NotionColumn::Place], $chosen->columns);
-        self::assertSame(['name' => 'button', 'amount' => '11', 'notes' => 'Shop: Market', 'place' => 'tin 2'], $chosen->values(['button', '11', 'Market', 'tin 2']), 'what has no column stands in the notes');
+        self::assertSame(
+            ['name' => 'button', 'amount' => '11', 'notes' => 'Shop: Market', 'place' => 'tin 2'],
+            $chosen->values(['button', '11', 'Market', 'tin 2']),
+            'what has no column stands in the notes',
+        );
     }
 
     public function testNothingAndNonsenseAreFaults(): void
     {
-        foreach (['' => 'Choose a file first', base64_encode("PNG\0\0\0 x") => 'not a table', '!!' => 'Choose a file first'] as $text => $says) {
+        foreach (
+            ['' => 'Choose a file first', base64_encode("PNG\0\0\0 x") => 'not a table', '!!' => 'Choose a file first'] as $text => $says
+        ) {
             $entry = new Entry(['text' => $text]);
             $request = Request::create('/', 'POST', ['text' => $text]);
             self::assertNull(TableEntry::of($request, $entry, NotionColumn::class)->table);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Tests\Room;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\Driver\Exception as DriverFault;
+use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Events;
 use Octavum\Tests\PageTestCase;
@@ -31,20 +33,32 @@ final class ConflictPagesTest extends PageTestCase
         self::assertStringContainsString('This was changed somewhere else since you opened it', $said);
         foreach ($first as $field => $value) {
             self::assertStringContainsString('Saved now: “'.$value.'”', $said);
-            self::assertSame($second[$field], $page->filter('[name='.$field.']')->attr('value') ?? $page->filter('[name='.$field.']')->text());
+            self::assertSame(
+                $second[$field],
+                $page->filter('[name='.$field.']')->attr('value') ?? $page->filter('[name='.$field.']')->text(),
+            );
         }
         $this->send($button, []);
         self::assertResponseRedirects();
         $page = $this->get($path);
         foreach ($second as $field => $value) {
-            self::assertSame($value, $page->filter('[name='.$field.']')->attr('value') ?? $page->filter('[name='.$field.']')->text(), 'saved again, it takes its place');
+            self::assertSame(
+                $value,
+                $page->filter('[name='.$field.']')->attr('value') ?? $page->filter('[name='.$field.']')->text(),
+                'saved again, it takes its place',
+            );
         }
     }
 
     /** @return iterable<string, array{string, string, array<string, string>, array<string, string>}> */
     public static function forms(): iterable
     {
-        yield 'a season' => ['/season/SEASON/edit', 'Save the season', ['name' => 'Melt', 'notes' => 'the tour'], ['name' => 'Frost', 'notes' => 'the regatta']];
+        yield 'a season' => [
+            '/season/SEASON/edit',
+            'Save the season',
+            ['name' => 'Melt', 'notes' => 'the tour'],
+            ['name' => 'Frost', 'notes' => 'the regatta'],
+        ];
         yield 'a person' => ['/people/PERSON', 'Save', ['name' => 'Ottoline', 'notes' => 'a'], ['name' => 'Otti', 'notes' => 'b']];
         yield 'settings' => ['/settings', 'Save the settings', ['currency' => 'GBP'], ['currency' => 'SEK']];
     }
@@ -65,7 +79,9 @@ final class ConflictPagesTest extends PageTestCase
     {
         $account = $this->signInToDemo();
         $cloth = $this->workroom($account)->cloths[0];
-        $form = $this->get('/cloth/'.$cloth->id.'/edit')->selectButton('Save the cloth')->form();
+        $form = $this->get('/cloth/'.$cloth->id.'/edit')
+            ->selectButton('Save the cloth')
+            ->form();
         $this->browser->request('POST', '/cloth/'.$cloth->id.'/remove', ['_token' => $form->getPhpValues()['_token']]);
         $page = $this->browser->request('POST', $form->getUri(), ['notes' => 'smells of lavender'] + $form->getPhpValues());
         self::assertResponseStatusCodeSame(404);
@@ -78,21 +94,24 @@ final class ConflictPagesTest extends PageTestCase
         $this->signInToDemo();
         $page = $this->get('/cloth/new');
         $this->browser->disableReboot();
-        $this->service(EntityManagerInterface::class)->getEventManager()->addEventListener(Events::preFlush, new class($fault) {
-            public function __construct(private readonly string $fault)
-            {
-            }
+        $this->service(EntityManagerInterface::class)->getEventManager()->addEventListener(
+            Events::preFlush,
+            new class($fault) {
+                public function __construct(private readonly string $fault)
+                {
+                }
 
-            public function preFlush(): void
-            {
-                throw new \Doctrine\DBAL\Exception\DriverException(new class($this->fault) extends \Exception implements \Doctrine\DBAL\Driver\Exception {
-                    public function getSQLState(): ?string
-                    {
-                        return null;
-                    }
-                }, null);
-            }
-        });
+                public function preFlush(): void
+                {
+                    throw new DriverException(new class($this->fault) extends \Exception implements DriverFault {
+                        public function getSQLState(): ?string
+                        {
+                            return null;
+                        }
+                    }, null);
+                }
+            },
+        );
         $page = $this->send('Save the cloth', ['name' => 'Heather tweed', 'cuts' => [['length' => '2']]]);
         self::assertResponseStatusCodeSame($status);
         self::assertStringContainsString($says, self::says($page));
@@ -112,20 +131,23 @@ final class ConflictPagesTest extends PageTestCase
     {
         $this->browser->disableReboot();
         $connection = $this->service(Connection::class);
-        $this->service(EntityManagerInterface::class)->getEventManager()->addEventListener(Events::preFlush, new class($connection, $sql) {
-            private bool $done = false;
+        $this->service(EntityManagerInterface::class)->getEventManager()->addEventListener(
+            Events::preFlush,
+            new class($connection, $sql) {
+                private bool $done = false;
 
-            public function __construct(private readonly Connection $connection, private readonly string $sql)
-            {
-            }
-
-            public function preFlush(): void
-            {
-                if (!$this->done) {
-                    $this->connection->executeStatement($this->sql);
+                public function __construct(private readonly Connection $connection, private readonly string $sql)
+                {
                 }
-                $this->done = true;
-            }
-        });
+
+                public function preFlush(): void
+                {
+                    if (!$this->done) {
+                        $this->connection->executeStatement($this->sql);
+                    }
+                    $this->done = true;
+                }
+            },
+        );
     }
 }

@@ -28,7 +28,18 @@ final class HardNamesTest extends PageTestCase
         $this->service(Workrooms::class)->replace($account, (new WorkroomReader())->read((string) json_encode($document)));
         $this->browser->loginUser($account);
         $seen = $kinds = [];
-        $waiting = ['/season', '/cloth', '/patterns', '/table', '/shopping', '/people', '/notions', '/settings', '/find?q=x', '/project/new'];
+        $waiting = [
+            '/season',
+            '/cloth',
+            '/patterns',
+            '/table',
+            '/shopping',
+            '/people',
+            '/notions',
+            '/settings',
+            '/find?q=x',
+            '/project/new',
+        ];
         for ($at = 0; isset($waiting[$at]); ++$at) {
             $path = $waiting[$at];
             // of each kind of page a few are enough
@@ -50,7 +61,10 @@ final class HardNamesTest extends PageTestCase
     /** @return list<string> */
     private function links(Crawler $page): array
     {
-        $paths = array_map(static fn (?string $href): string => explode('#', (string) $href)[0], $page->filter('a[href^="/"]')->each(static fn (Crawler $link): ?string => $link->attr('href')));
+        $paths = array_map(
+            static fn (?string $href): string => explode('#', (string) $href)[0],
+            $page->filter('a[href^="/"]')->each(static fn (Crawler $link): ?string => $link->attr('href')),
+        );
 
         return array_values(array_filter($paths, static fn (string $path): bool => '' !== $path && !str_starts_with($path, '/assets')));
     }

@@ -28,8 +28,15 @@ final class EveryRoomSaysTheSameTest extends PageTestCase
      * @param array<string, mixed> $pattern
      */
     #[DataProvider('cases')]
-    public function testOneAnswerInEveryRoom(string $verdict, string $says, array $cloth = [], array $version = [], array $project = [], array $pattern = [], string $snag = ''): void
-    {
+    public function testOneAnswerInEveryRoom(
+        string $verdict,
+        string $says,
+        array $cloth = [],
+        array $version = [],
+        array $project = [],
+        array $pattern = [],
+        string $snag = '',
+    ): void {
         $document = self::document($cloth, $version, $project, $pattern);
         $file = sys_get_temp_dir().'/octavum-case-'.getmypid().'.json';
         file_put_contents($file, json_encode($document));
@@ -66,47 +73,238 @@ final class EveryRoomSaysTheSameTest extends PageTestCase
     /** @return iterable<string, array<int|string, mixed>> */
     public static function cases(): iterable
     {
-        $bite = static fn (int $from, int $below, int $length, int $width): array => ['cuts' => [self::cut(3060) + ['bites' => [compact('from', 'below', 'length', 'width')]]]];
-        $need = static fn (int $length, int $width = 1500, string $nap = 'without'): array => ['requirements' => [['role' => 'main', 'width' => $width, 'nap' => $nap, 'lengths' => [$length]]]];
+        $bite = static fn (int $from, int $below, int $length, int $width): array => [
+            'cuts' => [self::cut(3060) + ['bites' => [compact('from', 'below', 'length', 'width')]]],
+        ];
+        $need = static fn (int $length, int $width = 1500, string $nap = 'without'): array => [
+            'requirements' => [['role' => 'main', 'width' => $width, 'nap' => $nap, 'lengths' => [$length]]],
+        ];
         $piece = static fn (array $more): array => ['pieces' => [$more + ['name' => 'Back', 'shapes' => [['outline' => self::SQUARE]]]]];
 
         yield '1 whole, for comparison' => ['fits', '70 cm', ['cuts' => [self::cut(3060)]], $need(2300)];
-        yield '1 a part missing across the whole width: 2.00 is the longest stretch, 1.94 to cut' => ['short', '36 cm', $bite(1000, 0, 60, 1500), $need(2300)];
+        yield '1 a part missing across the whole width: 2.00 is the longest stretch, 1.94 to cut' => [
+            'short',
+            '36 cm',
+            $bite(1000, 0, 60, 1500),
+            $need(2300),
+        ];
         yield '1 the far end missing: 2.00 m are left' => ['short', '36 cm', $bite(2000, 0, 1060, 1500), $need(2300)];
         yield '1 a bite out of one side makes two lengths' => ['short', '36 cm', $bite(1000, 0, 60, 300), $need(2300)];
-        yield '1 a strip along one edge: 1.20 wide reads the 115 row' => ['fits', '70 cm', $bite(0, 0, 3060, 300), ['requirements' => [['role' => 'main', 'width' => 1150, 'nap' => 'without', 'lengths' => [2300]], ['role' => 'main', 'width' => 1500, 'nap' => 'without', 'lengths' => [1000]]]]];
-        yield '1 … and a piece of 1.30 m is too wide for it' => ['short', 'Back is 1.30 m across', $bite(0, 0, 3060, 300), $need(1000, 900) + $piece(['shapes' => [['outline' => [[0, 0], [600, 0], [600, 1300], [0, 1300]]]]])];
-        yield '2 on the fold: 2 × 76 is wider than 148' => ['short', 'Back is 1.52 m across', [], $need(1000) + $piece(['onFold' => true, 'shapes' => [['outline' => [[0, 0], [600, 0], [600, 760], [0, 760]]]]]), 'snag' => 'no length of it is enough'];
-        yield '2 … 2 × 74 is not' => ['fits', '1.30 m', [], $need(1000) + $piece(['onFold' => true, 'shapes' => [['outline' => [[0, 0], [600, 0], [600, 740], [0, 740]]]]])];
-        yield '2 grain across: its length lies across' => ['short', 'Back is 1.50 m across', [], $need(1000) + $piece(['grain' => 'across', 'shapes' => [['outline' => [[0, 0], [1500, 0], [1500, 300], [0, 300]]]]])];
-        yield '2 with its allowance: 1.46 + 2 × 1.5 cm' => ['short', 'Back is 1.49 m across', [], $need(1000) + $piece(['shapes' => [['allowance' => 15, 'outline' => [[0, 0], [600, 0], [600, 1460], [0, 1460]]]]])];
-        yield '2 selvages of 3 cm leave 1.44' => ['short', 'Back is 1.46 m across', ['selvage' => 30], $need(1000) + $piece(['shapes' => [['outline' => [[0, 0], [600, 0], [600, 1460], [0, 1460]]]]])];
-        yield '2 after shrinkage across: 1.48 × 0.98' => ['short', 'Back is 1.46 m across', ['cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]]], $need(1000) + $piece(['shapes' => [['outline' => [[0, 0], [600, 0], [600, 1460], [0, 1460]]]]])];
-        yield '3 no table: a guess beside not known' => ['not known yet', 'give or take', [], ['requirements' => []], [], ['garment' => 'skirt'], 'enter the table or the pieces'];
-        yield '5 cut into without a length' => ['not known yet', 'Measure what is left', ['cuts' => [self::cut(2360, ['cut', null])]], $need(1000), 'snag' => 'nobody said how much'];
-        yield '5 given away with a length: the rest is here' => ['fits', '74 cm', ['cuts' => [self::cut(2360, ['given away', 1800])]], $need(1000)];
-        yield '5 given away, all of it' => ['short', '1.00 m', ['cuts' => [self::cut(2360, ['given away', null])]], $need(1000), 'snag' => 'no longer here'];
-        yield '5 … a later wash does not bring it back' => ['short', '1.00 m', ['cuts' => [self::cut(2360, ['given away', null], ['washed', null])]], $need(1000), 'snag' => 'no longer here'];
-        yield '5 a wash written down late is read by its day' => ['tight', '6 cm', ['cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2500, '2026-01-01'), self::entry('measured', 2400, '2026-03-01'), self::entry('washed', null, '2026-02-01')]]]], $need(2280)];
+        yield '1 a strip along one edge: 1.20 wide reads the 115 row' => [
+            'fits',
+            '70 cm',
+            $bite(0, 0, 3060, 300),
+            [
+                'requirements' => [
+                    ['role' => 'main', 'width' => 1150, 'nap' => 'without', 'lengths' => [2300]],
+                    ['role' => 'main', 'width' => 1500, 'nap' => 'without', 'lengths' => [1000]],
+                ],
+            ],
+        ];
+        yield '1 … and a piece of 1.30 m is too wide for it' => [
+            'short',
+            'Back is 1.30 m across',
+            $bite(0, 0, 3060, 300),
+            $need(1000, 900) + $piece(['shapes' => [['outline' => [[0, 0], [600, 0], [600, 1300], [0, 1300]]]]]),
+        ];
+        yield '2 on the fold: 2 × 76 is wider than 148' => [
+            'short',
+            'Back is 1.52 m across',
+            [],
+            $need(1000) + $piece(['onFold' => true, 'shapes' => [['outline' => [[0, 0], [600, 0], [600, 760], [0, 760]]]]]),
+            'snag' => 'no length of it is enough',
+        ];
+        yield '2 … 2 × 74 is not' => [
+            'fits',
+            '1.30 m',
+            [],
+            $need(1000) + $piece(['onFold' => true, 'shapes' => [['outline' => [[0, 0], [600, 0], [600, 740], [0, 740]]]]]),
+        ];
+        yield '2 grain across: its length lies across' => [
+            'short',
+            'Back is 1.50 m across',
+            [],
+            $need(1000) + $piece(['grain' => 'across', 'shapes' => [['outline' => [[0, 0], [1500, 0], [1500, 300], [0, 300]]]]]),
+        ];
+        yield '2 with its allowance: 1.46 + 2 × 1.5 cm' => [
+            'short',
+            'Back is 1.49 m across',
+            [],
+            $need(1000) + $piece(['shapes' => [['allowance' => 15, 'outline' => [[0, 0], [600, 0], [600, 1460], [0, 1460]]]]]),
+        ];
+        yield '2 selvages of 3 cm leave 1.44' => [
+            'short',
+            'Back is 1.46 m across',
+            ['selvage' => 30],
+            $need(1000) + $piece(['shapes' => [['outline' => [[0, 0], [600, 0], [600, 1460], [0, 1460]]]]]),
+        ];
+        yield '2 after shrinkage across: 1.48 × 0.98' => [
+            'short',
+            'Back is 1.46 m across',
+            ['cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]]],
+            $need(1000) + $piece(['shapes' => [['outline' => [[0, 0], [600, 0], [600, 1460], [0, 1460]]]]]),
+        ];
+        yield '3 no table: a guess beside not known' => [
+            'not known yet',
+            'give or take',
+            [],
+            ['requirements' => []],
+            [],
+            ['garment' => 'skirt'],
+            'enter the table or the pieces',
+        ];
+        yield '5 cut into without a length' => [
+            'not known yet',
+            'Measure what is left',
+            ['cuts' => [self::cut(2360, ['cut', null])]],
+            $need(1000),
+            'snag' => 'nobody said how much',
+        ];
+        yield '5 given away with a length: the rest is here' => [
+            'fits',
+            '74 cm',
+            ['cuts' => [self::cut(2360, ['given away', 1800])]],
+            $need(1000),
+        ];
+        yield '5 given away, all of it' => [
+            'short',
+            '1.00 m',
+            ['cuts' => [self::cut(2360, ['given away', null])]],
+            $need(1000),
+            'snag' => 'no longer here',
+        ];
+        yield '5 … a later wash does not bring it back' => [
+            'short',
+            '1.00 m',
+            ['cuts' => [self::cut(2360, ['given away', null], ['washed', null])]],
+            $need(1000),
+            'snag' => 'no longer here',
+        ];
+        yield '5 a wash written down late is read by its day' => [
+            'tight',
+            '6 cm',
+            [
+                'cuts' => [
+                    [
+                        'id' => 'cut',
+                        'ledger' => [
+                            self::entry('bought', 2500, '2026-01-01'),
+                            self::entry('measured', 2400, '2026-03-01'),
+                            self::entry('washed', null, '2026-02-01'),
+                        ],
+                    ],
+                ],
+            ],
+            $need(2280),
+        ];
         yield '6 velvet without a word of direction has nap: 2.00 + 15 %' => ['tight', '0 cm', ['type' => 'velvet'], $need(2000)];
         yield '6 … unless someone says it has none' => ['fits', '30 cm', ['type' => 'velvet', 'direction' => 'none'], $need(2000)];
-        yield '6 a row that does not say is without nap' => ['tight', '0 cm', ['type' => 'corduroy'], ['requirements' => [['role' => 'main', 'width' => 1500, 'lengths' => [2000]]]]];
-        yield '6 cotton jersey shrinks as a knit: 2.30 × 0.94' => ['fits', '16 cm', ['type' => 'jersey', 'cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]]], $need(2000)];
-        yield '6 brushed cotton: 2.30 × 0.92' => ['short', '19 cm', ['type' => 'flannel', 'cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]]], $need(2000)];
-        yield '7 dry clean only: 1 %, and never told to wash' => ['fits', '27 cm', ['fibres' => ['wool' => 100], 'type' => 'suiting', 'care' => 'dry clean only', 'cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]]], $need(2000), 'snag' => 'steam it, do not wash it'];
-        yield '7 not to be washed settles a cut' => ['fits', '30 cm', ['cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360), self::entry('not to be washed', null)]]]], $need(2000)];
+        yield '6 a row that does not say is without nap' => [
+            'tight',
+            '0 cm',
+            ['type' => 'corduroy'],
+            ['requirements' => [['role' => 'main', 'width' => 1500, 'lengths' => [2000]]]],
+        ];
+        yield '6 cotton jersey shrinks as a knit: 2.30 × 0.94' => [
+            'fits',
+            '16 cm',
+            ['type' => 'jersey', 'cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]]],
+            $need(2000),
+        ];
+        yield '6 brushed cotton: 2.30 × 0.92' => [
+            'short',
+            '19 cm',
+            ['type' => 'flannel', 'cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]]],
+            $need(2000),
+        ];
+        yield '7 dry clean only: 1 %, and never told to wash' => [
+            'fits',
+            '27 cm',
+            [
+                'fibres' => ['wool' => 100],
+                'type' => 'suiting',
+                'care' => 'dry clean only',
+                'cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]],
+            ],
+            $need(2000),
+            'snag' => 'steam it, do not wash it',
+        ];
+        yield '7 not to be washed settles a cut' => [
+            'fits',
+            '30 cm',
+            ['cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360), self::entry('not to be washed', null)]]]],
+            $need(2000),
+        ];
         yield '8 44 in reads the 115 row' => ['fits', '30 cm', ['width' => 1117.6], $need(2000, 1150)];
         yield '8 148 reads the 60 in row' => ['fits', '30 cm', ['width' => 1480], $need(2000, 1524)];
-        yield '8 an empty cell at the own width: 1.80 converted to 2.44, and ¼ yd' => ['short', '38 cm', ['width' => 1150], ['requirements' => [['role' => 'main', 'width' => 1150, 'nap' => 'without', 'lengths' => [null]], ['role' => 'main', 'width' => 1500, 'nap' => 'without', 'lengths' => [1800]]]], 'snag' => 'has no length for size 14'];
-        yield '9 a contrast takes no main lengths' => ['fits', '2.00 m', ['repeat' => 640], ['requirements' => [['role' => 'contrast', 'width' => 1500, 'nap' => 'without', 'lengths' => [300]]]], ['claims' => [['role' => 'contrast', 'cut' => 'cut']]]];
+        yield '8 an empty cell at the own width: 1.80 converted to 2.44, and ¼ yd' => [
+            'short',
+            '38 cm',
+            ['width' => 1150],
+            [
+                'requirements' => [
+                    ['role' => 'main', 'width' => 1150, 'nap' => 'without', 'lengths' => [null]],
+                    ['role' => 'main', 'width' => 1500, 'nap' => 'without', 'lengths' => [1800]],
+                ],
+            ],
+            'snag' => 'has no length for size 14',
+        ];
+        yield '9 a contrast takes no main lengths' => [
+            'fits',
+            '2.00 m',
+            ['repeat' => 640],
+            ['requirements' => [['role' => 'contrast', 'width' => 1500, 'nap' => 'without', 'lengths' => [300]]]],
+            ['claims' => [['role' => 'contrast', 'cut' => 'cut']]],
+        ];
         yield '9 matching is a choice' => ['fits', '1.30 m', ['repeat' => 640], $need(1000), ['matching' => 'never']];
-        yield '10 linen viscose: the larger of both, 2.30 × 0.94' => ['fits', '16 cm', ['fibres' => ['linen' => null, 'viscose' => null], 'cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]]], $need(2000)];
+        yield '10 linen viscose: the larger of both, 2.30 × 0.94' => [
+            'fits',
+            '16 cm',
+            ['fibres' => ['linen' => null, 'viscose' => null], 'cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]]],
+            $need(2000),
+        ];
         yield '13 shorter by 15 cm' => ['fits', '15 cm', [], $need(2300), ['alterations' => [['name' => 'Shorter', 'length' => -150]]]];
-        yield '13 an alteration kept for the person is counted' => ['short', '6 cm', [], $need(2300), ['person' => 'p'], ['alterations' => [['person' => 'p', 'name' => 'Longer', 'length' => 60]]]];
-        yield '13 … unless it is left out on purpose' => ['tight', '0 cm', [], $need(2300), ['person' => 'p', 'leftOut' => ['Longer']], ['alterations' => [['person' => 'p', 'name' => 'Longer', 'length' => 60]]]];
-        yield '14 a woven-only pattern on jersey' => ['fits', '1.30 m', ['type' => 'jersey'], $need(1000), [], ['onlyFor' => 'woven'], 'is for woven cloth only'];
-        yield '14 too little stretch' => ['fits', '1.30 m', ['type' => 'jersey', 'stretch' => ['across' => 20]], $need(1000), [], ['cloth' => ['stretch' => 40]], 'wants a stretch of 40 %'];
-        yield 'to buy, at an assumed width' => ['to buy', '2.00 m', [], $need(2000, 1400), ['claims' => [['role' => 'main', 'buy' => ['name' => 'Linen']]]]];
+        yield '13 an alteration kept for the person is counted' => [
+            'short',
+            '6 cm',
+            [],
+            $need(2300),
+            ['person' => 'p'],
+            ['alterations' => [['person' => 'p', 'name' => 'Longer', 'length' => 60]]],
+        ];
+        yield '13 … unless it is left out on purpose' => [
+            'tight',
+            '0 cm',
+            [],
+            $need(2300),
+            ['person' => 'p', 'leftOut' => ['Longer']],
+            ['alterations' => [['person' => 'p', 'name' => 'Longer', 'length' => 60]]],
+        ];
+        yield '14 a woven-only pattern on jersey' => [
+            'fits',
+            '1.30 m',
+            ['type' => 'jersey'],
+            $need(1000),
+            [],
+            ['onlyFor' => 'woven'],
+            'is for woven cloth only',
+        ];
+        yield '14 too little stretch' => [
+            'fits',
+            '1.30 m',
+            ['type' => 'jersey', 'stretch' => ['across' => 20]],
+            $need(1000),
+            [],
+            ['cloth' => ['stretch' => 40]],
+            'wants a stretch of 40 %',
+        ];
+        yield 'to buy, at an assumed width' => [
+            'to buy',
+            '2.00 m',
+            [],
+            $need(2000, 1400),
+            ['claims' => [['role' => 'main', 'buy' => ['name' => 'Linen']]]],
+        ];
     }
 
     /**
@@ -120,12 +318,41 @@ final class EveryRoomSaysTheSameTest extends PageTestCase
     private static function document(array $cloth, array $version, array $project, array $pattern): array
     {
         return [
-            'format' => 'octavum-workroom', 'version' => 1, 'name' => 'A case',
+            'format' => 'octavum-workroom',
+            'version' => 1,
+            'name' => 'A case',
             'people' => [['id' => 'p', 'name' => 'Odalys']],
-            'cloths' => [$cloth + ['id' => 'c', 'name' => 'Case cloth', 'width' => 1500, 'fibres' => ['cotton' => 100], 'fibresKnown' => 'label', 'cuts' => [self::cut(2360)]]],
-            'patterns' => [$pattern + ['id' => 'pattern', 'title' => 'Case pattern', 'garment' => 'dress', 'minutes' => 60, 'versions' => [$version + ['id' => 'v', 'name' => 'A', 'sizes' => ['14'], 'requirements' => []]]]],
+            'cloths' => [
+                $cloth + [
+                    'id' => 'c',
+                    'name' => 'Case cloth',
+                    'width' => 1500,
+                    'fibres' => ['cotton' => 100],
+                    'fibresKnown' => 'label',
+                    'cuts' => [self::cut(2360)],
+                ],
+            ],
+            'patterns' => [
+                $pattern + [
+                    'id' => 'pattern',
+                    'title' => 'Case pattern',
+                    'garment' => 'dress',
+                    'minutes' => 60,
+                    'versions' => [$version + ['id' => 'v', 'name' => 'A', 'sizes' => ['14'], 'requirements' => []]],
+                ],
+            ],
             'seasons' => [['id' => 's', 'name' => 'Thaw', 'starts' => '2027-03-01', 'weeks' => 13, 'minutesPerWeek' => 240]],
-            'projects' => [$project + ['id' => 'x', 'name' => 'Case', 'season' => 's', 'rank' => 1, 'version' => 'v', 'size' => '14', 'claims' => [['role' => 'main', 'cut' => 'cut']]]],
+            'projects' => [
+                $project + [
+                    'id' => 'x',
+                    'name' => 'Case',
+                    'season' => 's',
+                    'rank' => 1,
+                    'version' => 'v',
+                    'size' => '14',
+                    'claims' => [['role' => 'main', 'cut' => 'cut']],
+                ],
+            ],
         ];
     }
 
@@ -138,7 +365,14 @@ final class EveryRoomSaysTheSameTest extends PageTestCase
      */
     private static function cut(int $length, array ...$then): array
     {
-        return ['id' => 'cut', 'ledger' => [self::entry('bought', null), self::entry('washed', $length), ...array_map(static fn (array $entry): array => self::entry($entry[0], $entry[1], '2026-06-01'), $then)]];
+        return [
+            'id' => 'cut',
+            'ledger' => [
+                self::entry('bought', null),
+                self::entry('washed', $length),
+                ...array_map(static fn (array $entry): array => self::entry($entry[0], $entry[1], '2026-06-01'), $then),
+            ],
+        ];
     }
 
     /** @return array<string, mixed> */

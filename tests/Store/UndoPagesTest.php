@@ -65,7 +65,9 @@ final class UndoPagesTest extends PageTestCase
     public function testARoleIsDeclinedAVersionTakenAndAProjectSavedAndEachIsUndone(): void
     {
         $coat = $this->project('Towpath coat');
-        $shorter = array_values(array_filter($coat->pattern->versions ?? [], static fn ($version): bool => 'A, short' === $version->name))[0];
+        $shorter = array_values(
+            array_filter($coat->pattern->versions ?? [], static fn ($version): bool => 'A, short' === $version->name),
+        )[0];
         $changes = [
             '/decline' => ['role' => 'lining'],
             '/take' => ['remedy' => 'take this version', 'subject' => $shorter->id],
@@ -125,12 +127,16 @@ final class UndoPagesTest extends PageTestCase
     /** @phpstan-impure */
     private function cloth(string $name): Cloth
     {
-        return array_values(array_filter($this->workroom($this->account)->cloths, static fn (Cloth $cloth): bool => $cloth->name === $name))[0];
+        return array_values(
+            array_filter($this->workroom($this->account)->cloths, static fn (Cloth $cloth): bool => $cloth->name === $name),
+        )[0];
     }
 
     /** @phpstan-impure */
     private function project(string $name): Project
     {
-        return array_values(array_filter($this->workroom($this->account)->projects, static fn (Project $project): bool => $project->name === $name))[0];
+        return array_values(
+            array_filter($this->workroom($this->account)->projects, static fn (Project $project): bool => $project->name === $name),
+        )[0];
     }
 }

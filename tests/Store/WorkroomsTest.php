@@ -23,7 +23,10 @@ final class WorkroomsTest extends PageTestCase
     {
         $this->signInToDemo();
         $this->get('/settings/export');
-        self::assertSame('attachment; filename="octavum-workroom.json"', $this->browser->getResponse()->headers->get('Content-Disposition'));
+        self::assertSame(
+            'attachment; filename="octavum-workroom.json"',
+            $this->browser->getResponse()->headers->get('Content-Disposition'),
+        );
         $json = (string) $this->browser->getResponse()->getContent();
         $account = $this->account();
         $this->browser->loginUser($account);
@@ -83,7 +86,15 @@ final class WorkroomsTest extends PageTestCase
     {
         $account = $this->account();
         $this->browser->loginUser($account);
-        $document = ['format' => 'octavum-workroom', 'version' => 1, 'name' => 'Maud', 'cloths' => [['id' => 'a', 'name' => 'Good'], ['id' => 'b', 'name' => '<script>', 'width' => -1, 'fibres' => ['cotton' => 70, 'wool' => 50]]]];
+        $document = [
+            'format' => 'octavum-workroom',
+            'version' => 1,
+            'name' => 'Maud',
+            'cloths' => [
+                ['id' => 'a', 'name' => 'Good'],
+                ['id' => 'b', 'name' => '<script>', 'width' => -1, 'fibres' => ['cotton' => 70, 'wool' => 50]],
+            ],
+        ];
         $page = $this->import((string) json_encode($document));
         self::assertResponseStatusCodeSame(422);
         $says = self::says($page);
@@ -97,7 +108,17 @@ final class WorkroomsTest extends PageTestCase
     {
         $account = $this->account();
         $this->browser->loginUser($account);
-        foreach ([substr((string) file_get_contents(__DIR__.'/../../fixtures/demo-workroom.json'), 0, 20_000) => 'not a whole JSON document', '' => 'not a whole JSON document', str_repeat(' ', 30_000_000) => 'larger than 20 MB'] as $content => $sentence) {
+        foreach (
+            [
+                substr(
+                    (string) file_get_contents(__DIR__.'/../../fixtures/demo-workroom.json'),
+                    0,
+                    20_000,
+                ) => 'not a whole JSON document',
+                '' => 'not a whole JSON document',
+                str_repeat(' ', 30_000_000) => 'larger than 20 MB',
+            ] as $content => $sentence
+        ) {
             self::assertStringContainsString($sentence, self::says($this->import($content)));
             self::assertResponseStatusCodeSame(422);
         }
@@ -113,7 +134,9 @@ final class WorkroomsTest extends PageTestCase
         file_put_contents($path, $content);
         $token = (string) $this->get('/settings')->filter('meta[name=csrf]')->attr('content');
 
-        return $this->browser->request('POST', '/settings/import', $fields + ['_token' => $token], ['document' => new UploadedFile($path, 'workroom.json', 'application/json', null, true)]);
+        return $this->browser->request('POST', '/settings/import', $fields + ['_token' => $token], [
+            'document' => new UploadedFile($path, 'workroom.json', 'application/json', null, true),
+        ]);
     }
 
     /** The document with ids named by their order, since each database makes its own. */
@@ -121,10 +144,14 @@ final class WorkroomsTest extends PageTestCase
     {
         $seen = [];
 
-        return preg_replace_callback('/"(id|season|person|version|cut|lay|project)": "([^"]+)"/', static function (array $found) use (&$seen): string {
-            $seen[$found[2]] ??= \count($seen);
+        return preg_replace_callback(
+            '/"(id|season|person|version|cut|lay|project)": "([^"]+)"/',
+            static function (array $found) use (&$seen): string {
+                $seen[$found[2]] ??= \count($seen);
 
-            return \sprintf('"%s": "#%d"', $found[1], $seen[$found[2]]);
-        }, (new WorkroomWriter())->write($workroom)) ?? '';
+                return \sprintf('"%s": "#%d"', $found[1], $seen[$found[2]]);
+            },
+            (new WorkroomWriter())->write($workroom),
+        ) ?? '';
     }
 }

@@ -34,7 +34,14 @@ final class StripBuilderTest extends TestCase
     public function testAnUnknownWidthIsDrawnAsSuchAndAnUnknownLengthBare(): void
     {
         self::assertFalse($this->strip('2.5', null)->widthKnown);
-        $bare = (new StripBuilder())->cut(Plan::cloth('140 cm', Plan::cut(null)), Plan::cut(null), [], Scale::row(null), new Assumptions(), System::Metric);
+        $bare = (new StripBuilder())->cut(
+            Plan::cloth('140 cm', Plan::cut(null)),
+            Plan::cut(null),
+            [],
+            Scale::row(null),
+            new Assumptions(),
+            System::Metric,
+        );
         self::assertFalse($bare->lengthKnown);
         self::assertSame([], $bare->marks);
     }
@@ -50,7 +57,11 @@ final class StripBuilderTest extends TestCase
     public function testTheTapeIsInTheReadersUnits(): void
     {
         $cloth = Plan::cloth('140 cm', '2.5');
-        $names = static fn (System $system): array => array_column((new StripBuilder())->cut($cloth, $cloth->cuts[0], [], Scale::row(Plan::length('2.5')), new Assumptions(), $system)->tape->names, 'name');
+        $names = static fn (System $system): array => array_column(
+            (new StripBuilder())->cut($cloth, $cloth->cuts[0], [], Scale::row(Plan::length('2.5')), new Assumptions(), $system)->tape
+                ->names,
+            'name',
+        );
         self::assertSame(['1 m', '2 m'], $names(System::Metric));
         self::assertSame(['1 yd', '2 yd'], $names(System::Imperial));
     }
@@ -75,6 +86,7 @@ final class StripBuilderTest extends TestCase
             Plan::project('Shorts', 2, null, Plan::claim($cloth, stated: '1.2')),
         ]);
 
-        return (new StripBuilder())->role($season->projects[1]->roles[0], 'Shorts', Scale::row(Plan::length('2.7')), System::Metric) ?? self::fail('No strip.');
+        return (new StripBuilder())->role($season->projects[1]->roles[0], 'Shorts', Scale::row(Plan::length('2.7')), System::Metric)
+            ?? self::fail('No strip.');
     }
 }

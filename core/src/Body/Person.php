@@ -17,8 +17,13 @@ final readonly class Person
     public array $measured;
 
     /** @param list<Measured> $measured in any order */
-    public function __construct(public string $id, public string $name, public bool $child = false, public string $notes = '', array $measured = [])
-    {
+    public function __construct(
+        public string $id,
+        public string $name,
+        public bool $child = false,
+        public string $notes = '',
+        array $measured = [],
+    ) {
         usort($measured, static fn (Measured $a, Measured $b): int => $b->on <=> $a->on);
         $this->measured = $measured;
     }
@@ -37,7 +42,9 @@ final readonly class Person
     /** How much it has changed between the two latest figures, null when there is one at most. */
     public function change(BodyPoint $point): ?Length
     {
-        $figures = array_values(array_filter(array_map(static fn (Measured $measured): ?Length => $measured->points[$point->value] ?? null, $this->measured)));
+        $figures = array_values(
+            array_filter(array_map(static fn (Measured $measured): ?Length => $measured->points[$point->value] ?? null, $this->measured)),
+        );
 
         return isset($figures[1]) ? $figures[0]->minus($figures[1]) : null;
     }

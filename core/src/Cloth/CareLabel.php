@@ -19,13 +19,14 @@ enum CareLabel: string
     {
         $plain = mb_strtolower($words);
 
-        return self::tryFrom($words) ?? match (true) {
-            1 === preg_match('/\bdry[ -]?clean/u', $plain) => self::DryClean,
-            1 === preg_match('/\bhand[ -]?wash|wash(ed)? by hand|\bby hand\b/u', $plain) => self::Hand,
-            1 === preg_match('/\bwip(e|ing)\b/u', $plain) => self::Wipe,
-            1 === preg_match('/(?<!\d)(30|40|60)(?!\d)/', $plain, $heat) => self::from('machine wash at '.$heat[1].' °C'),
-            default => null,
-        };
+        return self::tryFrom($words)
+            ?? match (true) {
+                1 === preg_match('/\bdry[ -]?clean/u', $plain) => self::DryClean,
+                1 === preg_match('/\bhand[ -]?wash|wash(ed)? by hand|\bby hand\b/u', $plain) => self::Hand,
+                1 === preg_match('/\bwip(e|ing)\b/u', $plain) => self::Wipe,
+                1 === preg_match('/(?<!\d)(30|40|60)(?!\d)/', $plain, $heat) => self::from('machine wash at '.$heat[1].' °C'),
+                default => null,
+            };
     }
 
     public function mayBeWashed(): bool

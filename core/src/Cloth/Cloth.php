@@ -67,7 +67,7 @@ final readonly class Cloth
     ) {
         $this->fibres = $fibres ?? FibreMix::unknown();
         $this->statedStructure = $structure;
-        $this->structure = $structure ?? $type?->structure() ?? Structure::Woven;
+        $this->structure = $structure ?? ($type?->structure() ?? Structure::Woven);
         $this->statedDirection = $direction;
         $this->direction = $direction ?? (true === $type?->hasNap() ? Direction::OneWay : Direction::None);
     }
@@ -90,7 +90,10 @@ final readonly class Cloth
     /** The day its width was last measured, as far as that was noted. */
     public function widthMeasuredOn(): ?\DateTimeImmutable
     {
-        $days = array_map(static fn (TestDone $test): \DateTimeImmutable => $test->on, array_filter($this->tests, static fn (TestDone $test): bool => TestKind::Width === $test->kind));
+        $days = array_map(
+            static fn (TestDone $test): \DateTimeImmutable => $test->on,
+            array_filter($this->tests, static fn (TestDone $test): bool => TestKind::Width === $test->kind),
+        );
 
         return [] === $days ? null : max($days);
     }

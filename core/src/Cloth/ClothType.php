@@ -46,10 +46,29 @@ enum ClothType: string
     public function structure(): ?Structure
     {
         return match ($this) {
-            self::Jersey, self::Interlock, self::Rib, self::FrenchTerry, self::Sweatshirting, self::Ponte, self::Fleece,
-            self::PileFleece, self::Velour, self::Panne, self::Swim => Structure::Knit,
-            self::Lawn, self::Poplin, self::Twill, self::Denim, self::Chambray, self::Linen, self::Velveteen, self::Corduroy,
-            self::Flannel, self::Suiting, self::Tweed, self::Canvas => Structure::Woven,
+            self::Jersey,
+            self::Interlock,
+            self::Rib,
+            self::FrenchTerry,
+            self::Sweatshirting,
+            self::Ponte,
+            self::Fleece,
+            self::PileFleece,
+            self::Velour,
+            self::Panne,
+            self::Swim => Structure::Knit,
+            self::Lawn,
+            self::Poplin,
+            self::Twill,
+            self::Denim,
+            self::Chambray,
+            self::Linen,
+            self::Velveteen,
+            self::Corduroy,
+            self::Flannel,
+            self::Suiting,
+            self::Tweed,
+            self::Canvas => Structure::Woven,
             self::Wadding => Structure::NonWoven,
             default => null,
         };
@@ -59,7 +78,11 @@ enum ClothType: string
     public function hasNap(): bool
     {
         return $this->isBrushed()
-            || \in_array($this, [self::Velvet, self::Velveteen, self::Velour, self::Panne, self::FauxFur, self::Corduroy, self::PileFleece], true);
+            || \in_array(
+                $this,
+                [self::Velvet, self::Velveteen, self::Velour, self::Panne, self::FauxFur, self::Corduroy, self::PileFleece],
+                true,
+            );
     }
 
     public function isBrushed(): bool

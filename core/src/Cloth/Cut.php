@@ -78,7 +78,9 @@ final readonly class Cut
     /** Something was taken from it since it was last measured, and nobody said how much. */
     public function isTakenFrom(): bool
     {
-        return null === $this->length && [] !== array_filter($this->ledger, static fn (LedgerEntry $entry): bool => null !== $entry->length);
+        $measured = array_filter($this->ledger, static fn (LedgerEntry $entry): bool => null !== $entry->length);
+
+        return null === $this->length && [] !== $measured;
     }
 
     public function with(LedgerEntry $entry): self

@@ -6,7 +6,6 @@ namespace Octavum\Core\Cloth;
 
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Rounding;
-use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
 
 /** How a cloth stretches, falls, hides and presses, as far as anybody has said. Source: the workroom's rules, section 3. */
@@ -22,11 +21,20 @@ final readonly class Feel
      *
      * @throws Unreadable for a stretch that cannot be
      */
-    public function __construct(public ?int $across = null, public ?int $along = null, public ?Drape $drape = null, public ?Opacity $opacity = null, public ?bool $takesCrease = null, public ?bool $clearSide = null)
-    {
+    public function __construct(
+        public ?int $across = null,
+        public ?int $along = null,
+        public ?Drape $drape = null,
+        public ?Opacity $opacity = null,
+        public ?bool $takesCrease = null,
+        public ?bool $clearSide = null,
+    ) {
         foreach ([$across, $along] as $stretch) {
             if (null !== $stretch && ($stretch < 0 || $stretch > self::MOST)) {
-                throw new Unreadable(new Sentence('{percent} % is no stretch of a cloth: 10 cm that come to 14 cm are 40 %.', ['percent' => $stretch]));
+                throw Unreadable::because(
+                    '{percent} % is no stretch of a cloth: 10 cm that come to 14 cm are 40 %.',
+                    ['percent' => $stretch],
+                );
             }
         }
     }
@@ -39,7 +47,7 @@ final readonly class Feel
     public static function stretch(Length $from, Length $to): int
     {
         if ($to->isLessThan($from) || 0 === $from->micrometres) {
-            throw new Unreadable(new Sentence('Pulled, it cannot be shorter than before: type both lengths again, such as 10 cm and 14 cm.'));
+            throw Unreadable::because('Pulled, it cannot be shorter than before: type both lengths again, such as 10 cm and 14 cm.');
         }
 
         return Rounding::Down->divide(100 * ($to->micrometres - $from->micrometres), $from->micrometres);

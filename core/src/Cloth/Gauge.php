@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Octavum\Core\Cloth;
 
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Measure\Width;
 
@@ -22,11 +21,11 @@ final readonly class Gauge
     public function byWeight(int $milligrams, Weight $weight, Width $width): Length
     {
         if (null === $weight->grams) {
-            throw new Unreadable(new Sentence('Its weight is known only as a word: weigh a swatch first.'));
+            throw Unreadable::because('Its weight is known only as a word: weigh a swatch first.');
         }
 
         // mg ÷ g/m² is in thousandths of a m²; a m² is 10⁶ µm × 10⁶ µm.
-        return $this->some($milligrams * 1e9 / $weight->grams / $width->full->micrometres);
+        return $this->some(($milligrams * 1e9) / $weight->grams / $width->full->micrometres);
     }
 
     /**
@@ -43,7 +42,7 @@ final readonly class Gauge
     private function some(float|int $micrometres): Length
     {
         if ($micrometres < 1 || $micrometres > Length::LONGEST) {
-            throw new Unreadable(new Sentence('That does not come to a length a cut can have: check the figures.'));
+            throw Unreadable::because('That does not come to a length a cut can have: check the figures.');
         }
 
         return Length::ofMicrometres((int) $micrometres);

@@ -12,7 +12,12 @@ final readonly class Place
     /** @return list<string> from the outermost; none for an empty place */
     public static function parts(string $place): array
     {
-        return array_values(array_filter(array_map(trim(...), explode('/', strtr($place, ['>' => '/', ',' => '/']))), static fn (string $part): bool => '' !== $part));
+        return array_values(
+            array_filter(
+                array_map(trim(...), explode('/', strtr($place, ['>' => '/', ',' => '/']))),
+                static fn (string $part): bool => '' !== $part,
+            ),
+        );
     }
 
     /** @return list<string> the place itself and all it lies in, outermost first, each written out from the outermost */

@@ -8,7 +8,6 @@ use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Rounding;
-use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Unreadable;
 
@@ -49,7 +48,10 @@ final readonly class Shrinkage
         $lost = static function (Length $after) use ($before): Percent {
             $hundredths = Rounding::Up->divide(10_000 * ($before->micrometres - $after->micrometres), max(1, $before->micrometres));
             if ($hundredths < 0 || $hundredths > 5_000) {
-                throw new Unreadable(new Sentence('A square of {before} that measures {after} after the wash cannot be: check which is which.', ['before' => Figure::body($before), 'after' => Figure::body($after)]));
+                throw Unreadable::because(
+                    'A square of {before} that measures {after} after the wash cannot be: check which is which.',
+                    ['before' => Figure::body($before), 'after' => Figure::body($after)],
+                );
             }
 
             return Percent::ofHundredths($hundredths);
@@ -68,7 +70,12 @@ final readonly class Shrinkage
             $figures = array_map(static fn (Fibre $fibre): array => self::figures($fibre, $structure, $type), $of);
             [$along, $across] = [max(array_column($figures, 0)), max(array_column($figures, 1))];
 
-            return new self(Percent::ofHundredths($along), Percent::ofHundredths($across), Source::Assumed, [] === $named || \in_array(Fibre::Other, $named, true));
+            return new self(
+                Percent::ofHundredths($along),
+                Percent::ofHundredths($across),
+                Source::Assumed,
+                [] === $named || \in_array(Fibre::Other, $named, true),
+            );
         }
         $along = $across = 0;
         foreach ($counted as $fibre => $share) {

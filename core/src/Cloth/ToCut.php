@@ -96,7 +96,8 @@ final readonly class ToCut
         foreach ($cut->bites as $bite) {
             [$from, $to] = [$bite->from->micrometres, $bite->from->plus($bite->length)->micrometres];
             [$bottom, $top] = [$bite->below->micrometres, $bite->below->plus($bite->width)->micrometres];
-            $edge = null !== $full && $from <= 0 && $to >= $length && ($bottom <= $low || $top >= $high) && !($bottom <= $low && $top >= $high);
+            $edge
+                = null !== $full && $from <= 0 && $to >= $length && ($bottom <= $low || $top >= $high) && !($bottom <= $low && $top >= $high);
             if ($edge) {
                 [$low, $high] = $bottom <= $low ? [max($low, $top), $high] : [$low, min($high, $bottom)];
             } else {
@@ -144,7 +145,9 @@ final readonly class ToCut
     /** What is counted off its length for the wash. */
     public function washLoss(): Length
     {
-        return null === $this->stretch || null === $this->length ? Length::zero() : $this->stretch->minus($this->squaring)->larger(Length::zero())->minus($this->length);
+        return null === $this->stretch || null === $this->length
+            ? Length::zero()
+            : $this->stretch->minus($this->squaring)->larger(Length::zero())->minus($this->length);
     }
 
     private function shrinks(): string

@@ -13,10 +13,32 @@ final readonly class Forgiving
 {
     /** Words of the trade that mean the same, or nearly. */
     private const SAME = [
-        ['viscose', 'rayon'], ['toile', 'muslin', 'calico'], ['trousers', 'trouser', 'pants', 'slacks'], ['jumper', 'sweater', 'pullover'], ['waistcoat', 'vest', 'gilet'],
-        ['pinafore', 'jumper dress'], ['dungarees', 'overalls'], ['elastane', 'spandex'], ['nylon', 'polyamide'], ['wadding', 'batting'], ['needlecord', 'corduroy', 'cord', 'babycord'],
-        ['grey', 'gray'], ['colour', 'color'], ['zip', 'zipper'], ['press', 'snap'], ['ribbing', 'rib'], ['tee', 't-shirt', 'tshirt'], ['nightwear', 'pyjamas', 'pajamas', 'nightdress'],
-        ['dressmaking', 'garment'], ['nappy', 'diaper'], ['underwear', 'knickers', 'drawers', 'panties'], ['check', 'gingham', 'plaid', 'tartan'], ['spotted', 'dot', 'dots', 'polka'], ['coat', 'overcoat'], ['shorts', 'short'], ['blouse', 'top'],
+        ['viscose', 'rayon'],
+        ['toile', 'muslin', 'calico'],
+        ['trousers', 'trouser', 'pants', 'slacks'],
+        ['jumper', 'sweater', 'pullover'],
+        ['waistcoat', 'vest', 'gilet'],
+        ['pinafore', 'jumper dress'],
+        ['dungarees', 'overalls'],
+        ['elastane', 'spandex'],
+        ['nylon', 'polyamide'],
+        ['wadding', 'batting'],
+        ['needlecord', 'corduroy', 'cord', 'babycord'],
+        ['grey', 'gray'],
+        ['colour', 'color'],
+        ['zip', 'zipper'],
+        ['press', 'snap'],
+        ['ribbing', 'rib'],
+        ['tee', 't-shirt', 'tshirt'],
+        ['nightwear', 'pyjamas', 'pajamas', 'nightdress'],
+        ['dressmaking', 'garment'],
+        ['nappy', 'diaper'],
+        ['underwear', 'knickers', 'drawers', 'panties'],
+        ['check', 'gingham', 'plaid', 'tartan'],
+        ['spotted', 'dot', 'dots', 'polka'],
+        ['coat', 'overcoat'],
+        ['shorts', 'short'],
+        ['blouse', 'top'],
     ];
 
     private const RANKS = ['same' => 8, 'begins' => 5, 'word' => 4, 'within' => 2, 'slip' => 1];
@@ -83,7 +105,12 @@ final readonly class Forgiving
             default => 2,
         };
 
-        return $allowed > 0 && abs(\strlen($wanted) - \strlen($known)) <= $allowed && $wanted[0] === $known[0] && $this->slips($wanted, $known) <= $allowed ? self::RANKS['slip'] : 0;
+        return $allowed > 0
+            && abs(\strlen($wanted) - \strlen($known)) <= $allowed
+            && $wanted[0] === $known[0]
+            && $this->slips($wanted, $known) <= $allowed
+            ? self::RANKS['slip']
+            : 0;
     }
 
     /** Levenshtein's distance, with two neighbours swapped counting once. */
@@ -105,7 +132,27 @@ final readonly class Forgiving
     /** @return list<string> without accents */
     private function words(string $text): array
     {
-        $plain = mb_strtolower(strtr($text, ['é' => 'e', 'è' => 'e', 'ê' => 'e', 'ë' => 'e', 'à' => 'a', 'â' => 'a', 'ä' => 'a', 'ö' => 'o', 'ô' => 'o', 'ü' => 'u', 'û' => 'u', 'ç' => 'c', 'ï' => 'i', 'ñ' => 'n', 'å' => 'a', 'ø' => 'o', '’' => "'"]));
+        $plain = mb_strtolower(
+            strtr($text, [
+                'é' => 'e',
+                'è' => 'e',
+                'ê' => 'e',
+                'ë' => 'e',
+                'à' => 'a',
+                'â' => 'a',
+                'ä' => 'a',
+                'ö' => 'o',
+                'ô' => 'o',
+                'ü' => 'u',
+                'û' => 'u',
+                'ç' => 'c',
+                'ï' => 'i',
+                'ñ' => 'n',
+                'å' => 'a',
+                'ø' => 'o',
+                '’' => "'",
+            ]),
+        );
         $words = preg_split("/[^\p{L}\d'-]+/u", $plain, -1, \PREG_SPLIT_NO_EMPTY);
 
         return false === $words ? [] : $words;

@@ -7,7 +7,6 @@ namespace Octavum\Core\Fit;
 use Octavum\Core\Body\BodyPoint;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Tape;
 use Octavum\Core\Measure\Unit;
@@ -20,7 +19,17 @@ use Octavum\Core\Pattern\SizeChart;
  */
 final readonly class SizeChartReader
 {
-    private const POINTS = ['chest' => BodyPoint::Bust, 'seat' => BodyPoint::Hip, 'hips' => BodyPoint::Hip, 'back length' => BodyPoint::BackWaist, 'nape to waist' => BodyPoint::BackWaist, 'sleeve' => BodyPoint::Arm, 'inseam' => BodyPoint::InsideLeg, 'rise' => BodyPoint::Rise, 'bicep' => BodyPoint::UpperArm];
+    private const POINTS = [
+        'chest' => BodyPoint::Bust,
+        'seat' => BodyPoint::Hip,
+        'hips' => BodyPoint::Hip,
+        'back length' => BodyPoint::BackWaist,
+        'nape to waist' => BodyPoint::BackWaist,
+        'sleeve' => BodyPoint::Arm,
+        'inseam' => BodyPoint::InsideLeg,
+        'rise' => BodyPoint::Rise,
+        'bicep' => BodyPoint::UpperArm,
+    ];
     private const MOST_SIZES = 30;
     private const NUMBER = '\d+(?:[.,]\d+)?(?:[ -]\d+\/\d+|\s?[½¼¾⅛⅜⅝⅞])?';
 
@@ -40,7 +49,10 @@ final readonly class SizeChartReader
         foreach ($lines as $line) {
             [$point, $finished, $cells] = $this->row($line, $default, \count($sizes));
             if (\count($cells) > \count($sizes)) {
-                throw new Unreadable(new Sentence('“{line}” has {cells} figures for {sizes} sizes: type one for each size, or a dash where the chart has none.', ['line' => mb_substr($line, 0, 60), 'cells' => \count($cells), 'sizes' => \count($sizes)]));
+                throw Unreadable::because(
+                    '“{line}” has {cells} figures for {sizes} sizes: type one for each size, or a dash where the chart has none.',
+                    ['line' => mb_substr($line, 0, 60), 'cells' => \count($cells), 'sizes' => \count($sizes)],
+                );
             }
             $row = [];
             $before = null;
@@ -49,13 +61,16 @@ final readonly class SizeChartReader
                     continue;
                 }
                 if (null !== $before && $cell->isLessThan($before)) {
-                    throw new Unreadable(new Sentence('“{line}” becomes smaller from one size to the next: is a figure mistyped, or are the sizes in another order?', ['line' => mb_substr($line, 0, 60)]));
+                    throw Unreadable::because(
+                        '“{line}” becomes smaller from one size to the next: is a figure mistyped, or are the sizes in another order?',
+                        ['line' => mb_substr($line, 0, 60)],
+                    );
                 }
                 $row[$sizes[$i]] = $before = $cell;
             }
             $kind = $finished ? 'finished' : 'body';
             if (isset($rows[$kind][$point->value])) {
-                throw new Unreadable(new Sentence('There are two lines for the {point}: keep one.', ['point' => $point->value]));
+                throw Unreadable::because('There are two lines for the {point}: keep one.', ['point' => $point->value]);
             }
             $rows[$kind][$point->value] = $row;
         }
@@ -73,7 +88,15 @@ final readonly class SizeChartReader
         $lines = [implode("\t", ['size', ...$chart->sizes])];
         foreach (['' => $chart->body, 'finished ' => $chart->finished] as $prefix => $rows) {
             foreach ($rows as $point => $row) {
-                $lines[] = implode("\t", [$prefix.$point.$unit, ...array_map(static fn (string $size): string => isset($row[$size]) ? strtr($tape->write(Figure::body($row[$size])), [$unit => '']) : '-', $chart->sizes)]);
+                $lines[] = implode("\t", [
+                    $prefix.$point.$unit,
+                    ...array_map(
+                        static fn (string $size): string => isset($row[$size])
+                            ? strtr($tape->write(Figure::body($row[$size])), [$unit => ''])
+                            : '-',
+                        $chart->sizes,
+                    ),
+                ]);
             }
         }
 
@@ -84,15 +107,26 @@ final readonly class SizeChartReader
     private function sizes(string $line): array
     {
         $bare = preg_replace('/^\s*(sizes?|for size)\b\s*[:|;\t]?\s*/iu', '', $line) ?? $line;
-        $sizes = array_values(array_filter(array_map(trim(...), explode("\t", preg_replace(1 === preg_match('/[\t|;]/', $bare) ? '/[|;]/' : '/,\s*|\s+/u', "\t", $bare) ?? '')), static fn (string $size): bool => '' !== $size));
+        $sizes = array_values(
+            array_filter(
+                array_map(
+                    trim(...),
+                    explode("\t", preg_replace(1 === preg_match('/[\t|;]/', $bare) ? '/[|;]/' : '/,\s*|\s+/u', "\t", $bare) ?? ''),
+                ),
+                static fn (string $size): bool => '' !== $size,
+            ),
+        );
         if ([] === $sizes || $this->point($bare) instanceof BodyPoint) {
-            throw new Unreadable(new Sentence('The first line of a chart names its sizes: type such as “size 8 10 12 14”.'));
+            throw Unreadable::because('The first line of a chart names its sizes: type such as “size 8 10 12 14”.');
         }
         if (\count($sizes) > self::MOST_SIZES || max(array_map(mb_strlen(...), $sizes)) > 20) {
-            throw new Unreadable(new Sentence('The first line is read as {count} sizes: up to {most} of at most 20 letters can be kept. Put a blank between them.', ['count' => \count($sizes), 'most' => self::MOST_SIZES]));
+            throw Unreadable::because(
+                'The first line is read as {count} sizes: up to {most} of at most 20 letters can be kept. Put a blank between them.',
+                ['count' => \count($sizes), 'most' => self::MOST_SIZES],
+            );
         }
         if (\count(array_unique($sizes)) < \count($sizes)) {
-            throw new Unreadable(new Sentence('A size stands twice in the first line of the chart: name each once.'));
+            throw Unreadable::because('A size stands twice in the first line of the chart: name each once.');
         }
 
         return $sizes;
@@ -103,10 +137,18 @@ final readonly class SizeChartReader
     {
         $plain = mb_strtolower($line);
         $finished = 1 === preg_match('/\b(finished|garment)\b/u', $plain);
-        $unit = 1 === preg_match('/(?<=[\s(\d])(cm|in|ins|inch|inches|")(?=[\s):]|$)/u', $plain, $said) ? ('cm' === $said[1] ? Unit::Centimetre : Unit::Inch) : $default;
+        $unit
+            = 1 === preg_match('/(?<=[\s(\d])(cm|in|ins|inch|inches|")(?=[\s):]|$)/u', $plain, $said)
+                ? ('cm' === $said[1]
+                    ? Unit::Centimetre
+                    : Unit::Inch)
+                : $default;
         $point = $this->point($plain);
         if (null === $point) {
-            throw new Unreadable(new Sentence('“{line}” does not begin with a point of the body: type one of {points}.', ['line' => mb_substr($line, 0, 60), 'points' => implode(', ', array_column(BodyPoint::cases(), 'value'))]));
+            throw Unreadable::because(
+                '“{line}” does not begin with a point of the body: type one of {points}.',
+                ['line' => mb_substr($line, 0, 60), 'points' => implode(', ', array_column(BodyPoint::cases(), 'value'))],
+            );
         }
         $cells = $this->cells($plain, $unit, '\s*');
         $strict = \count($cells) === $columns ? $cells : $this->cells($plain, $unit, '');
@@ -121,13 +163,33 @@ final readonly class SizeChartReader
      */
     private function cells(string $line, Unit $unit, string $blank): array
     {
-        preg_match_all('/('.self::NUMBER.')'.$blank.'["″]?'.$blank.'[-–]'.$blank.'('.self::NUMBER.')(?!\/)|'.self::NUMBER.'|(?<=\s)[-–—](?=\s|$)/u', $line, $found, \PREG_SET_ORDER);
+        preg_match_all(
+            '/('
+                .self::NUMBER
+                .')'
+                .$blank
+                .'["″]?'
+                .$blank
+                .'[-–]'
+                .$blank
+                .'('
+                .self::NUMBER
+                .')(?!\/)|'
+                .self::NUMBER
+                .'|(?<=\s)[-–—](?=\s|$)/u',
+            $line,
+            $found,
+            \PREG_SET_ORDER,
+        );
 
-        return array_map(static fn (array $cell): ?Length => match (true) {
-            '' !== ($cell[2] ?? '') => Length::parse($cell[2], $unit),
-            1 === preg_match('/\d/', $cell[0]) => Length::parse($cell[0], $unit),
-            default => null,
-        }, $found);
+        return array_map(
+            static fn (array $cell): ?Length => match (true) {
+                '' !== ($cell[2] ?? '') => Length::parse($cell[2], $unit),
+                1 === preg_match('/\d/', $cell[0]) => Length::parse($cell[0], $unit),
+                default => null,
+            },
+            $found,
+        );
     }
 
     /** The longest name that stands in the line, so that "high bust" is not taken for "bust". */

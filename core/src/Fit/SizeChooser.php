@@ -44,21 +44,39 @@ final readonly class SizeChooser
         $with = ['person' => $person->name, 'pattern' => $pattern->title, 'point' => $by->value];
         $row = $chart->body[$by->value] ?? [];
         if ([] === $row) {
-            return $this->nothing($person, new Sentence($chart->hasRows() ? 'The chart of {pattern} has no row for the {point}, which decides its size.' : '{pattern} has no size chart yet: copy it from the envelope.', $with));
+            return $this->nothing(
+                $person,
+                new Sentence(
+                    $chart->hasRows()
+                        ? 'The chart of {pattern} has no row for the {point}, which decides its size.'
+                        : '{pattern} has no size chart yet: copy it from the envelope.',
+                    $with,
+                ),
+            );
         }
         $body = $person->at($by);
         if (null === $body) {
             return $this->nothing($person, new Sentence('Measure the {point} of {person}: it decides the size.', $with));
         }
         if ($this->isFarFrom($body, $row)) {
-            return $this->nothing($person, new Sentence('{pattern} is not drafted for a {point} of {body}: its chart goes from {least} to {most}.', $with + ['body' => Figure::body($body), 'least' => Figure::body(reset($row)), 'most' => Figure::body(end($row))]));
+            return $this->nothing(
+                $person,
+                new Sentence(
+                    '{pattern} is not drafted for a {point} of {body}: its chart goes from {least} to {most}.',
+                    $with + ['body' => Figure::body($body), 'least' => Figure::body(reset($row)), 'most' => Figure::body(end($row))],
+                ),
+            );
         }
         $falls = $flags = [];
         $working = Working::empty();
         foreach ($this->points($pattern->garment, $person->child, $by) as $point) {
             $body = $person->at($point);
             $row = $chart->body[$point->value] ?? [];
-            if (null === $body || [] === $row || \count(array_unique(array_map(static fn (Length $length): int => $length->micrometres, $row))) < 2) {
+            if (
+                null === $body
+                || [] === $row
+                || \count(array_unique(array_map(static fn (Length $length): int => $length->micrometres, $row))) < 2
+            ) {
                 continue;
             }
             [$size, $flag] = $this->size($point, $body, $chart, $row);
@@ -67,19 +85,32 @@ final readonly class SizeChooser
             $working = $this->working($working, $point, $body, $size, $chart);
         }
         if (!isset($falls[$by->value])) {
-            return $this->nothing($person, new Sentence('The chart of {pattern} does not tell its sizes apart by {point}, which decides its size.', $with));
+            return $this->nothing(
+                $person,
+                new Sentence('The chart of {pattern} does not tell its sizes apart by {point}, which decides its size.', $with),
+            );
         }
         $order = array_flip($chart->sizes);
         $largest = array_reduce($falls, static fn (string $a, string $b): string => $order[$b] > $order[$a] ? $b : $a, $falls[$by->value]);
         $graded = $largest === $falls[$by->value] ? null : $largest;
         $up = $person->child ? $chart->sizes[$order[$largest] + 1] ?? null : null;
 
-        return new SizeAdvice($person, $falls[$by->value], $graded, $up, $this->sentence($falls, $by, $largest), [
-            ...$flags,
-            ...$this->copyFlags($falls, $pattern),
-            ...$this->bodyFlags($person, $by, $chart, $today),
-            ...(null === $up ? [] : [new Sentence('A size up, {size}, buys a second season; hem and elastic leave room.', ['size' => $up])]),
-        ], $working);
+        return new SizeAdvice(
+            $person,
+            $falls[$by->value],
+            $graded,
+            $up,
+            $this->sentence($falls, $by, $largest),
+            [
+                ...$flags,
+                ...$this->copyFlags($falls, $pattern),
+                ...$this->bodyFlags($person, $by, $chart, $today),
+                ...null === $up
+                    ? []
+                    : [new Sentence('A size up, {size}, buys a second season; hem and elastic leave room.', ['size' => $up])],
+            ],
+            $working,
+        );
     }
 
     /**
@@ -108,7 +139,7 @@ final readonly class SizeChooser
             default => [BodyPoint::Bust, BodyPoint::Hip],
         };
 
-        return array_values(array_unique([...$points, ...($child ? [BodyPoint::Height] : []), $by], \SORT_REGULAR));
+        return array_values(array_unique([...$points, ...$child ? [BodyPoint::Height] : [], $by], \SORT_REGULAR));
     }
 
     /**
@@ -129,18 +160,38 @@ final readonly class SizeChooser
             if (!$row[$size]->plus($this->tolerance)->isLessThan($body)) {
                 $under = $row[$size]->minus($body);
 
-                return [$size, match (true) {
-                    !$this->tolerance->isLessThan($under) => null,
-                    null !== $before => new Sentence('The {point}, {body}, lies between {smaller} and {size}: the larger is taken, since cloth can be taken in and not let out.', $with + ['smaller' => $before]),
-                    $under->isLessThan($this->tolerance->times(4)) => null,
-                    default => new Sentence('The {point}, {body}, is smaller than size {size}, the smallest of the chart ({chart}).', $with),
-                }];
+                return [
+                    $size,
+                    match (true) {
+                        !$this->tolerance->isLessThan($under) => null,
+                        null !== $before => new Sentence(
+                            'The {point}, {body}, lies between {smaller} and {size}: the larger is taken, since cloth can be taken in and not let out.',
+                            $with + ['smaller' => $before],
+                        ),
+                        $under->isLessThan($this->tolerance->times(4)) => null,
+                        default => new Sentence(
+                            'The {point}, {body}, is smaller than size {size}, the smallest of the chart ({chart}).',
+                            $with,
+                        ),
+                    },
+                ];
             }
             $before = $size;
         }
         $size = $before ?? throw new \LogicException('A row has a size.');
 
-        return [$size, new Sentence('The {point}, {body}, is {over} more than size {size}, the largest of the chart: one size beyond can be graded, which takes time.', ['point' => $point->value, 'body' => Figure::body($body), 'size' => $size, 'over' => Figure::body($body->minus($row[$size]))])];
+        return [
+            $size,
+            new Sentence(
+                'The {point}, {body}, is {over} more than size {size}, the largest of the chart: one size beyond can be graded, which takes time.',
+                [
+                    'point' => $point->value,
+                    'body' => Figure::body($body),
+                    'size' => $size,
+                    'over' => Figure::body($body->minus($row[$size])),
+                ],
+            ),
+        ];
     }
 
     /** @param non-empty-array<string, string> $falls point → size */
@@ -151,7 +202,10 @@ final readonly class SizeChooser
         }
 
         return new Sentence('{sizes}: grade between. Chosen by {by}; cloth is worked out for {largest}, the largest used.', [
-            'sizes' => implode(', ', array_map(static fn (string $size, string $point): string => $size.' '.$point, $falls, array_keys($falls))),
+            'sizes' => implode(
+                ', ',
+                array_map(static fn (string $size, string $point): string => $size.' '.$point, $falls, array_keys($falls)),
+            ),
             'by' => $by->value,
             'largest' => $largest,
         ]);
@@ -167,7 +221,13 @@ final readonly class SizeChooser
         $flags = [];
         foreach (array_unique($falls) as $size) {
             if (!$pattern->holdsSize($size)) {
-                $flags[] = new Sentence('Size {size} is outside the copy owned ({sizes}).', ['size' => $size, 'sizes' => implode('; ', array_map(static fn (Edition $edition): string => implode(', ', $edition->sizes), $pattern->editions))]);
+                $flags[] = new Sentence('Size {size} is outside the copy owned ({sizes}).', [
+                    'size' => $size,
+                    'sizes' => implode(
+                        '; ',
+                        array_map(static fn (Edition $edition): string => implode(', ', $edition->sizes), $pattern->editions),
+                    ),
+                ]);
             }
         }
 
@@ -180,13 +240,30 @@ final readonly class SizeChooser
         $flags = [];
         $on = $person->measuredOn($by);
         if (null !== $on && null !== $today && $person->isStale($by, $today)) {
-            $flags[] = new Sentence($person->child ? 'The {point} was measured {months} months ago, and children grow: measure again before cutting.' : 'The {point} was measured {months} months ago: measure again before cutting.', ['point' => $by->value, 'months' => 12 * $on->diff($today)->y + $on->diff($today)->m]);
+            $flags[] = new Sentence(
+                $person->child
+                    ? 'The {point} was measured {months} months ago, and children grow: measure again before cutting.'
+                    : 'The {point} was measured {months} months ago: measure again before cutting.',
+                ['point' => $by->value, 'months' => 12 * $on->diff($today)->y + $on->diff($today)->m],
+            );
         }
         $height = $person->at(BodyPoint::Height);
-        if (!$person->child && null !== $height && null !== $chart->height && $this->tolerance->times(4)->isLessThan($height->larger($chart->height)->minus($height->smaller($chart->height)))) {
-            $flags[] = new Sentence($chart->height->isLessThan($height) ? 'It is drafted for {drafted}, and {person} is {difference} taller: check body and hem lengths.' : 'It is drafted for {drafted}, and {person} is {difference} shorter: check body and hem lengths.', [
-                'drafted' => Figure::body($chart->height), 'person' => $person->name, 'difference' => Figure::body($height->larger($chart->height)->minus($height->smaller($chart->height))),
-            ]);
+        if (
+            !$person->child
+            && null !== $height
+            && null !== $chart->height
+            && $this->tolerance->times(4)->isLessThan($height->larger($chart->height)->minus($height->smaller($chart->height)))
+        ) {
+            $flags[] = new Sentence(
+                $chart->height->isLessThan($height)
+                    ? 'It is drafted for {drafted}, and {person} is {difference} taller: check body and hem lengths.'
+                    : 'It is drafted for {drafted}, and {person} is {difference} shorter: check body and hem lengths.',
+                [
+                    'drafted' => Figure::body($chart->height),
+                    'person' => $person->name,
+                    'difference' => Figure::body($height->larger($chart->height)->minus($height->smaller($chart->height))),
+                ],
+            );
         }
         if (null !== $chart->runs && Runs::True !== $chart->runs) {
             $flags[] = new Sentence('It is said to run {runs}: compare the finished measurements.', ['runs' => $chart->runs->value]);
@@ -197,11 +274,23 @@ final readonly class SizeChooser
 
     private function working(Working $working, BodyPoint $point, Length $body, string $size, SizeChart $chart): Working
     {
-        $working = $working->given(new Sentence('{point}', ['point' => ucfirst($point->value)]), Figure::body($body), Source::Measured)
-            ->given(new Sentence('Size {size} is drafted for', ['size' => $size]), Figure::body($chart->body[$point->value][$size]), Source::Printed);
+        $working = $working
+            ->given(new Sentence('{point}', ['point' => ucfirst($point->value)]), Figure::body($body), Source::Measured)
+            ->given(
+                new Sentence('Size {size} is drafted for', ['size' => $size]),
+                Figure::body($chart->body[$point->value][$size]),
+                Source::Printed,
+            );
         $finished = $chart->finished[$point->value][$size] ?? null;
 
-        return null === $finished ? $working : $working->given(new Sentence('Finished garment, size {size}', ['size' => $size]), Figure::body($finished), Source::Printed)->result(new Sentence($finished->isLessThan($body) ? 'Smaller than the body by' : 'Ease'), Figure::body($finished->larger($body)->minus($finished->smaller($body))));
+        return null === $finished
+            ? $working
+            : $working
+                ->given(new Sentence('Finished garment, size {size}', ['size' => $size]), Figure::body($finished), Source::Printed)
+                ->result(
+                    new Sentence($finished->isLessThan($body) ? 'Smaller than the body by' : 'Ease'),
+                    Figure::body($finished->larger($body)->minus($finished->smaller($body))),
+                );
     }
 
     private function nothing(Person $person, Sentence $why): SizeAdvice

@@ -34,25 +34,44 @@ final readonly class CsvReader
             if (null === $column || Column::Notes === $column) {
                 $notes[] = trim(($headings[$i] ?? '').': '.$cell, ': ');
             } else {
-                $values[$column->value] = trim(($values[$column->value] ?? '').' '.$this->withUnit($column, $cell, $headings[$i] ?? '', $system));
+                $values[$column->value] = trim(
+                    ($values[$column->value] ?? '').' '.$this->withUnit($column, $cell, $headings[$i] ?? '', $system),
+                );
             }
         }
         $name = $values['name'] ?? '';
         unset($values['name']);
         $state = mb_strtolower($values['state'] ?? '');
-        $values['state'] = \in_array($state, ['yes', 'y', 'x', 'true', '1', 'ja'], true) ? 'washed' : (\in_array($state, ['no', 'n', 'false', '0', 'nein'], true) ? 'not washed' : $state);
+        $values['state'] = \in_array($state, ['yes', 'y', 'x', 'true', '1', 'ja'], true)
+            ? 'washed'
+            : (\in_array($state, ['no', 'n', 'false', '0', 'nein'], true)
+                ? 'not washed'
+                : $state);
         $count = $values['cuts'] ?? '';
         $cuts = 1 === preg_match('/^\d{1,2}$/', $count) && (int) $count > 1 ? $count.' cuts of ' : '';
         unset($values['cuts']);
         $order = ['length', 'width', 'fibres', 'type', 'weight', 'print', 'direction', 'colour', 'care', 'state', 'place', 'price'];
-        $text = $cuts.implode(', ', array_filter(array_map(static fn (string $field): string => $values[$field] ?? '', $order), static fn (string $part): bool => '' !== $part));
+        $text
+            = $cuts
+            .implode(
+                ', ',
+                array_filter(
+                    array_map(static fn (string $field): string => $values[$field] ?? '', $order),
+                    static fn (string $part): bool => '' !== $part,
+                ),
+            );
         $line = $this->reader->read($text, $system);
         $fromName = '' === $name ? null : $this->reader->read($name, $system);
 
         $doubts = [];
-        foreach (['length' => $line->length, 'width' => $line->width, 'price' => $line->price, 'weight' => $line->weight] as $field => $read) {
+        foreach (
+            ['length' => $line->length, 'width' => $line->width, 'price' => $line->price, 'weight' => $line->weight] as $field => $read
+        ) {
             if (null === $read && isset($values[$field]) && ('price' !== $field || null !== $line->length)) {
-                $doubts[] = new Sentence('“{text}” in the column for {field} cannot be read: it is kept in the notes', ['text' => $values[$field], 'field' => $field]);
+                $doubts[] = new Sentence('“{text}” in the column for {field} cannot be read: it is kept in the notes', [
+                    'text' => $values[$field],
+                    'field' => $field,
+                ]);
             }
         }
 
@@ -70,7 +89,8 @@ final readonly class CsvReader
     {
         $words = array_values(array_filter($cells, static fn (string $cell): bool => 1 === preg_match('/\p{L}/u', $cell)));
 
-        return 1 === preg_match('/^(?:(?:sub|grand)[- ]?)?(?:totals?|sum|summe|gesamt|altogether)\b/iu', $words[0] ?? '') && \count($words) < 3;
+        return 1 === preg_match('/^(?:(?:sub|grand)[- ]?)?(?:totals?|sum|summe|gesamt|altogether)\b/iu', $words[0] ?? '')
+            && \count($words) < 3;
     }
 
     /** By which a cloth that is there already is known again: name, width and the lengths of its cuts. */
@@ -78,7 +98,11 @@ final readonly class CsvReader
     {
         $cloth = $line->cloth(new Assumptions(), new \DateTimeImmutable('@0'));
 
-        return self::keyOf($cloth->name, $cloth->width?->full->micrometres, array_map(static fn ($cut): ?int => $cut->length?->micrometres, $cloth->cuts));
+        return self::keyOf(
+            $cloth->name,
+            $cloth->width?->full->micrometres,
+            array_map(static fn ($cut): ?int => $cut->length?->micrometres, $cloth->cuts),
+        );
     }
 
     /** @param list<?int> $lengths micrometres */
@@ -104,10 +128,29 @@ final readonly class CsvReader
         };
 
         return match ($column) {
-            Column::Length => $cell.('' === $unit ? (1 === preg_match('~\d\s?(?:cm|in|inch|inches|")$~i', $cell) ? ' long' : '') : ' '.('cm' === $unit || 'in' === $unit ? $unit.' long' : ((float) str_replace(',', '.', $cell) >= 40 && 'm' === $unit && !str_contains($heading, 'm)') ? 'cm long' : $unit.' long'))),
-            Column::Width => (string) preg_replace('/\s*(?:wide|width)$/i', '', $cell).('' === $unit ? '' : ' '.('m' === $unit && (float) str_replace(',', '.', $cell) > 10 ? 'cm' : $unit)).' wide',
+            Column::Length => $cell
+                .('' === $unit
+                    ? (1 === preg_match('~\d\s?(?:cm|in|inch|inches|")$~i', $cell)
+                        ? ' long'
+                        : '')
+                    : ' '
+                        .('cm' === $unit || 'in' === $unit
+                            ? $unit.' long'
+                            : ((float) str_replace(',', '.', $cell) >= 40 && 'm' === $unit && !str_contains($heading, 'm)')
+                                ? 'cm long'
+                                : $unit.' long'))),
+            Column::Width => (string) preg_replace('/\s*(?:wide|width)$/i', '', $cell)
+                .('' === $unit ? '' : ' '.('m' === $unit && (float) str_replace(',', '.', $cell) > 10 ? 'cm' : $unit))
+                .' wide',
             Column::Weight => $bare ? $cell.' gsm' : $cell,
-            Column::Price => 1 === preg_match('~/|per|piece|total~i', $cell) ? $cell : preg_replace('/\s*(?:€|£|\$|eur|gbp|usd)\s*/i', '', $cell).(1 === preg_match('~yd|yard~', $heading) ? '/yd' : (1 === preg_match('~total|piece|paid~', $heading) ? ' for the piece' : '/m')),
+            Column::Price => 1 === preg_match('~/|per|piece|total~i', $cell)
+                ? $cell
+                : preg_replace('/\s*(?:€|£|\$|eur|gbp|usd)\s*/i', '', $cell)
+                    .(1 === preg_match('~yd|yard~', $heading)
+                        ? '/yd'
+                        : (1 === preg_match('~total|piece|paid~', $heading)
+                            ? ' for the piece'
+                            : '/m')),
             default => $cell,
         };
     }

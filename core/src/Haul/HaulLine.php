@@ -77,8 +77,8 @@ final readonly class HaulLine
     public function missing(): array
     {
         return [
-            ...(null === $this->width ? [new Sentence('no width: whether anything fits cannot be said until it is measured')] : []),
-            ...(null === $this->length ? [new Sentence('no length')] : []),
+            ...null === $this->width ? [new Sentence('no width: whether anything fits cannot be said until it is measured')] : [],
+            ...null === $this->length ? [new Sentence('no length')] : [],
         ];
     }
 
@@ -101,7 +101,7 @@ final readonly class HaulLine
             $this->type ?? $fromName?->type,
             $this->weight ?? $fromName?->weight,
             PrintKind::Plain === $this->print && null !== $fromName ? $fromName->print : $this->print,
-            $this->direction ?? $fromName->direction ?? $noted,
+            $this->direction ?? ($fromName->direction ?? $noted),
             $this->repeat,
             [] === $this->colours ? $fromName->colours ?? [] : $this->colours,
             $this->place,
@@ -112,7 +112,12 @@ final readonly class HaulLine
             $this->chips,
             [...$this->doubts, ...$doubts],
             $this->unread,
-            new Feel($this->feel->across ?? $fromName?->feel->across, null, $this->feel->drape ?? $fromName?->feel->drape, $this->feel->opacity ?? $fromName?->feel->opacity),
+            new Feel(
+                $this->feel->across ?? $fromName?->feel->across,
+                null,
+                $this->feel->drape ?? $fromName?->feel->drape,
+                $this->feel->opacity ?? $fromName?->feel->opacity,
+            ),
             $this->others,
             $this->more ?? $fromName?->more,
             '' === $this->from ? $fromName->from ?? '' : $this->from,
@@ -127,9 +132,33 @@ final readonly class HaulLine
         } catch (Unreadable) {
             $width = null;
         }
-        $cuts = array_map(fn (?Length $length): Cut => $this->cut($length, $today), [...array_fill(0, $this->count, $this->length), ...$this->others]);
+        $cuts = array_map(fn (?Length $length): Cut => $this->cut($length, $today), [
+            ...array_fill(0, $this->count, $this->length),
+            ...$this->others,
+        ]);
 
-        return new Cloth('', $this->name, $width, $this->structure, $this->type, $this->fibres, $this->weight, $this->print, $this->direction, $this->repeat, null, $this->colours, $this->place, $this->price, $this->more, false, $this->text, $cuts, $this->feel, care: $this->care);
+        return new Cloth(
+            '',
+            $this->name,
+            $width,
+            $this->structure,
+            $this->type,
+            $this->fibres,
+            $this->weight,
+            $this->print,
+            $this->direction,
+            $this->repeat,
+            null,
+            $this->colours,
+            $this->place,
+            $this->price,
+            $this->more,
+            false,
+            $this->text,
+            $cuts,
+            $this->feel,
+            care: $this->care,
+        );
     }
 
     private function cut(?Length $length, \DateTimeImmutable $today): Cut

@@ -37,8 +37,10 @@ use Octavum\Core\Reading\Words;
 final class HaulReader
 {
     private const NUMBER = '(?:\d+[ -]\d+/\d+|\d+/\d+|\d+(?:[.,]\d+)?\s?[½¼¾⅛⅜⅝⅞⅓⅔]|\d+(?:[.,]\d+)?|\.\d+|[½¼¾⅛⅜⅝⅞⅓⅔])';
-    private const UNIT = '(?:mm|cms?|centimet(?:re|er)s?|met(?:re|er)s?|mtrs?|mts?|m|inch(?:es)?|ins?|"|″|”|\'\'|yards?|yds?|y|feet|foot|ft)';
-    private const SPOKEN = '(?:(?:half|three[ -]quarters?|a quarter|quarter|one|two|three|four|five|six|a)(?: and a (?:half|quarter))?(?: of)?(?: an?)? (?:metres?|meters?|yards?)(?: and a (?:half|quarter))?)';
+    private const UNIT = '(?:mm|cms?|centimet(?:re|er)s?|met(?:re|er)s?|mtrs?|mts?|m|inch(?:es)?|ins?'
+        .'|"|″|”|\'\'|yards?|yds?|y|feet|foot|ft)';
+    private const SPOKEN = '(?:(?:half|three[ -]quarters?|a quarter|quarter|one|two|three|four|five|six|a)(?: and a (?:half|quarter))?'
+        .'(?: of)?(?: an?)? (?:metres?|meters?|yards?)(?: and a (?:half|quarter))?)';
     private const WORD_END = '(?![\p{L}\d])';
 
     /** In micrometres: from here on a figure is likely to be a width. */
@@ -63,7 +65,12 @@ final class HaulReader
         $spoken = new Spoken();
         $this->rest = $this->named = ' '.$spoken->plain(mb_strtolower(strtr($text, ['’' => "'", '×' => 'x']))).' ';
         $this->chips = [];
-        $this->doubts = array_map(static fn (string $range): Sentence => new Sentence('{said} is a range: the smaller is taken until it is measured', ['said' => trim($range)]), $spoken->ranges);
+        $this->doubts = array_map(
+            static fn (string $range): Sentence => new Sentence('{said} is a range: the smaller is taken until it is measured', [
+                'said' => trim($range),
+            ]),
+            $spoken->ranges,
+        );
         $stretch = $this->stretch();
         $price = $this->price();
         $weight = $this->weight();
@@ -75,7 +82,10 @@ final class HaulReader
         [$count, $length, $width] = $this->measures($system);
         [$length, $width, $others] = $this->believable($length, $width);
         $place = $this->place();
-        $said = $this->take('(?<!\p{L})(?:dry[ -]?clean(?:ing)?(?: only)?|(?:wash by hand|hand[ -]?wash)(?: only)?|wipe clean(?: only)?|machine wash(?: at)? (?:30|40|60)(?: ?°c?)?)'.self::WORD_END);
+        $said = $this->take(
+            '(?<!\p{L})(?:dry[ -]?clean(?:ing)?(?: only)?|(?:wash by hand|hand[ -]?wash)(?: only)?|wipe clean(?: only)?|machine wash(?: at)? (?:30|40|60)(?: ?°c?)?)'
+                .self::WORD_END,
+        );
         $care = null === $said ? null : CareLabel::of($said[0]);
         if (null !== $care) {
             $this->chips[] = new Chip('care', new Sentence($care->value));
@@ -98,7 +108,34 @@ final class HaulReader
         $this->chipsFor($count, $length, $width, $fibres, $weight, $repeat);
         $perMetre = $this->perMetre($price, $length, $count);
 
-        return new HaulLine($text, $this->name($named, $text), $count, $length, $width, $fibres, $structure, $type, $weight, $print ?? PrintKind::Plain, $direction, $repeat, $colours, $place, $perMetre, $label, $ordered, $washed, $this->chips, $this->doubts, $unread, new Feel($stretch, null, $drape, $opacity), $others, $more, $from, $care);
+        return new HaulLine(
+            $text,
+            $this->name($named, $text),
+            $count,
+            $length,
+            $width,
+            $fibres,
+            $structure,
+            $type,
+            $weight,
+            $print ?? PrintKind::Plain,
+            $direction,
+            $repeat,
+            $colours,
+            $place,
+            $perMetre,
+            $label,
+            $ordered,
+            $washed,
+            $this->chips,
+            $this->doubts,
+            $unread,
+            new Feel($stretch, null, $drape, $opacity),
+            $others,
+            $more,
+            $from,
+            $care,
+        );
     }
 
     /**
@@ -127,9 +164,25 @@ final class HaulReader
     private function price(): ?array
     {
         $money = '(?:[€£$]\s?)?(\d{1,4}(?:[.,]\d{1,2})?)\s?(?:€|£|\$|eur|euros?|gbp|usd|quid)?';
-        $half = 'half[ -]?(?:an? )?(?:metre|meter|m)|(?:½|1/2|0?[.,]5)\s?(?:metre|meter|m)|50\s?cm|half[ -]?(?:an? )?(?:yard|yd)|(?:½|1/2)\s?(?:yard|yd)';
-        $found = $this->take('(?:(?<![\d.,/])(?=[€£$])|(?<![\d.,/€£$])(?=\d{1,4}(?:[.,]\d{1,2})?\s?(?:€|£|\$|eur|gbp|usd)))'.$money.'\s('.$half.')'.self::WORD_END)
-            ?? $this->take('(?<![\d.,/])'.$money.'\s?(?:/|p/|(?:per|an?|for|the)\s)+\s?('.$half.'|metre|meter|mtr|m|yard|yd|piece|pc|cut|remnant|lot)'.self::WORD_END);
+        $half
+            = 'half[ -]?(?:an? )?(?:metre|meter|m)|(?:½|1/2|0?[.,]5)\s?(?:metre|meter|m)|50\s?cm|half[ -]?(?:an? )?(?:yard|yd)|(?:½|1/2)\s?(?:yard|yd)';
+        $found
+            = $this->take(
+                '(?:(?<![\d.,/])(?=[€£$])|(?<![\d.,/€£$])(?=\d{1,4}(?:[.,]\d{1,2})?\s?(?:€|£|\$|eur|gbp|usd)))'
+                    .$money
+                    .'\s('
+                    .$half
+                    .')'
+                    .self::WORD_END,
+            )
+            ?? $this->take(
+                '(?<![\d.,/])'
+                    .$money
+                    .'\s?(?:/|p/|(?:per|an?|for|the)\s)+\s?('
+                    .$half
+                    .'|metre|meter|mtr|m|yard|yd|piece|pc|cut|remnant|lot)'
+                    .self::WORD_END,
+            );
         if (null !== $found) {
             $per = match (true) {
                 1 === preg_match('~^(?:half|½|1/2|0?[.,]5).*(?:yard|yd)$~u', $found[2]) => [Unit::Yard, 2],
@@ -141,9 +194,17 @@ final class HaulReader
 
             return [$this->coins($found[1]) * $per[1], $per[0], false];
         }
-        $found = $this->take('(?:[€£$]\s?(\d{1,4}(?:[.,]\d{1,2})?)|(?<![\d.,/])(\d{1,4}(?:[.,]\d{1,2})?)\s?(?:€|£|\$|eur|euros?|gbp|usd|quid)'.self::WORD_END.')(?:\s(?:total|altogether|in all|each|the lot|for the (?:lot|piece)))?');
+        $found = $this->take(
+            '(?:[€£$]\s?(\d{1,4}(?:[.,]\d{1,2})?)|(?<![\d.,/])(\d{1,4}(?:[.,]\d{1,2})?)\s?(?:€|£|\$|eur|euros?|gbp|usd|quid)'
+                .self::WORD_END
+                .')(?:\s(?:total|altogether|in all|each|the lot|for the (?:lot|piece)))?',
+        );
         if (null !== $found) {
-            return [$this->coins('' === $found[1] ? $found[2] ?? '' : $found[1]), 'piece', 1 !== preg_match('/total|altogether|in all|lot|piece/', $found[0])];
+            return [
+                $this->coins('' === $found[1] ? $found[2] ?? '' : $found[1]),
+                'piece',
+                1 !== preg_match('/total|altogether|in all|lot|piece/', $found[0]),
+            ];
         }
         $found = $this->take('(?<![\d.,/x])(\d{1,3}[.,]\d{2})(?=\s*$)');
 
@@ -177,18 +238,27 @@ final class HaulReader
         $amount = \sprintf('%.2f', $coins / 100);
         if ('piece' !== $per) {
             $perMetre = Rounding::Nearest->divide($coins * Unit::Metre->value, $per->value);
-            $this->chips[] = new Chip('price', Unit::Yard === $per ? new Sentence('{amount} a yard', ['amount' => $amount]) : new Sentence('{amount} a metre', ['amount' => $amount]));
+            $this->chips[] = new Chip(
+                'price',
+                Unit::Yard === $per
+                    ? new Sentence('{amount} a yard', ['amount' => $amount])
+                    : new Sentence('{amount} a metre', ['amount' => $amount]),
+            );
 
             return $perMetre;
         }
         if (null === $length) {
-            $this->doubts[] = new Sentence('{amount} for the piece: a price a metre follows once the length is known', ['amount' => $amount]);
+            $this->doubts[] = new Sentence('{amount} for the piece: a price a metre follows once the length is known', [
+                'amount' => $amount,
+            ]);
 
             return null;
         }
         $this->chips[] = new Chip('price', new Sentence('{amount} for the piece', ['amount' => $amount]), $guess);
         if ($guess) {
-            $this->doubts[] = new Sentence('{amount} is taken for the whole piece: type {amount}/m if it is for a metre', ['amount' => $amount]);
+            $this->doubts[] = new Sentence('{amount} is taken for the whole piece: type {amount}/m if it is for a metre', [
+                'amount' => $amount,
+            ]);
         }
         if ($count > 1) {
             $this->doubts[] = new Sentence('{amount} is taken for one of the {count} cuts', ['amount' => $amount, 'count' => $count]);
@@ -201,7 +271,10 @@ final class HaulReader
     {
         $found = $this->take('(?<![\d.,])(\d{2,4})\s?(?:gsm|g/m2|g/m²|g/sqm|g/qm|gm2|gr/m2|grams?|gr|g)'.self::WORD_END);
         $grams = null === $found ? null : (int) $found[1];
-        if (null === $grams && null !== ($found = $this->take('(?<![\d.,])(\d{1,2}(?:[.,]\d{1,2})?)\s?oz(?:/(?:sq ?)?yd2?²?)?'.self::WORD_END))) {
+        if (
+            null === $grams
+            && null !== ($found = $this->take('(?<![\d.,])(\d{1,2}(?:[.,]\d{1,2})?)\s?oz(?:/(?:sq ?)?yd2?²?)?'.self::WORD_END))
+        ) {
             $grams = (int) round(33.906 * (float) str_replace(',', '.', $found[1]));
         }
         try {
@@ -215,7 +288,9 @@ final class HaulReader
 
     private function repeat(): ?Length
     {
-        $found = $this->take('repeat(?: of)?\s('.self::NUMBER.'\s?'.self::UNIT.')'.self::WORD_END) ?? $this->take('('.self::NUMBER.'\s?'.self::UNIT.')\s(?:pattern |print )?repeat'.self::WORD_END);
+        $found
+            = $this->take('repeat(?: of)?\s('.self::NUMBER.'\s?'.self::UNIT.')'.self::WORD_END)
+            ?? $this->take('('.self::NUMBER.'\s?'.self::UNIT.')\s(?:pattern |print )?repeat'.self::WORD_END);
 
         return null === $found ? null : $this->length($found[1], Unit::Centimetre);
     }
@@ -226,7 +301,13 @@ final class HaulReader
         $names = $this->alternatives(array_keys(Words::FIBRES));
         $before = '(?:100|\d{1,2})\s?%?\s?(?:'.$names.')'.self::WORD_END;
         $after = '(?:'.$names.')\s?\d{1,3}\s?%';
-        if (1 === preg_match('~\d\s?m\s\d{2}\s(?:'.$names.')'.self::WORD_END.'(?![\s,;/+&|-]*(?:and )?\d{1,3}\s?%?\s?(?:'.$names.'))~u', $this->rest)) {
+        if (
+            1
+            === preg_match(
+                '~\d\s?m\s\d{2}\s(?:'.$names.')'.self::WORD_END.'(?![\s,;/+&|-]*(?:and )?\d{1,3}\s?%?\s?(?:'.$names.'))~u',
+                $this->rest,
+            )
+        ) {
             return null; // "1m 80 linen" is 1.80 m of linen
         }
         $pair = '(?:'.$names.')\s?\d{1,3}\s?%?'.self::WORD_END;
@@ -238,11 +319,26 @@ final class HaulReader
                 return $this->mixed($each, 1, 2, $pairs[0]);
             }
         }
-        $found = $this->take('(?<![\d.,/\p{L}])(?:'.$before.'(?:[\s,;/+&|-]*(?:and )?'.$before.')*|'.$after.'(?:[\s,;/+&-]*(?:and )?'.$after.')*)');
+        $found = $this->take(
+            '(?<![\d.,/\p{L}])(?:'
+                .$before
+                .'(?:[\s,;/+&|-]*(?:and )?'
+                .$before
+                .')*|'
+                .$after
+                .'(?:[\s,;/+&-]*(?:and )?'
+                .$after
+                .')*)',
+        );
         if (null === $found) {
             return null;
         }
-        preg_match_all('~(\d{1,3})\s?%?\s?('.$names.')'.self::WORD_END.'|('.$names.')\s?(\d{1,3})\s?%~u', $found[0], $each, \PREG_SET_ORDER);
+        preg_match_all(
+            '~(\d{1,3})\s?%?\s?('.$names.')'.self::WORD_END.'|('.$names.')\s?(\d{1,3})\s?%~u',
+            $found[0],
+            $each,
+            \PREG_SET_ORDER,
+        );
 
         return '' !== ($each[0][1] ?? '') ? $this->mixed($each, 2, 1, $found[0]) : $this->mixed($each, 3, 4, $found[0]);
     }
@@ -279,19 +375,38 @@ final class HaulReader
             [$length, $width] = [Length::of('50', Unit::Centimetre), Length::of('55', Unit::Centimetre)];
             $this->doubts[] = new Sentence('a fat quarter is counted as 50 × 55 cm: measure it when it is tight');
         }
-        $found = $this->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:wide|width|w)'.self::WORD_END) ?? $this->take('(?<!\p{L})(?:width|wide|w)[:=]?\s?('.$n.')\s?('.$u.')?'.self::WORD_END);
+        $found
+            = $this->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:wide|width|w)'.self::WORD_END)
+            ?? $this->take('(?<!\p{L})(?:width|wide|w)[:=]?\s?('.$n.')\s?('.$u.')?'.self::WORD_END);
         if (null !== $found) {
             $width = $this->width($found[1], $found[2] ?? '');
         }
         $found = $this->take('(?<![\d.,])('.$n.'\s?'.$u.')\s?(?:long|length)'.self::WORD_END);
         $length = null === $found ? $length : $this->length($found[1], Unit::Metre);
-        $found = $this->take('(?<=^\s)([1-9]|1[0-2])\s?(?:x|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'.$n.')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'.self::WORD_END.'|'.self::SPOKEN.')')
-            ?? $this->take('(?<=^\s)([1-9]|1[0-2])\s(?:pieces? of|cuts? of|lengths? of|lots of)\s(?='.$n.'(?:\s|$))');
+        $found
+            = $this->take(
+                '(?<=^\s)([1-9]|1[0-2])\s?(?:x|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'
+                    .$n
+                    .')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'
+                    .self::WORD_END
+                    .'|'
+                    .self::SPOKEN
+                    .')',
+            ) ?? $this->take('(?<=^\s)([1-9]|1[0-2])\s(?:pieces? of|cuts? of|lengths? of|lots of)\s(?='.$n.'(?:\s|$))');
         if (null !== $found) {
             $count = max(1, min(20, (int) $found[1]));
-            $ambiguous = 1 === preg_match('~^[\s|]*(\d[.,]\d+)\s?m'.self::WORD_END.'~u', $this->rest, $next) && (float) str_replace(',', '.', $next[1]) >= 1.1 && (float) str_replace(',', '.', $next[1]) <= 1.6 && str_contains($found[0], 'x') && null === $width && 1 !== preg_match('~\d\s?(?:cm|"|in)~u', $this->rest);
+            $ambiguous
+                = 1 === preg_match('~^[\s|]*(\d[.,]\d+)\s?m'.self::WORD_END.'~u', $this->rest, $next)
+                && (float) str_replace(',', '.', $next[1]) >= 1.1
+                && (float) str_replace(',', '.', $next[1]) <= 1.6
+                && str_contains($found[0], 'x')
+                && null === $width
+                && 1 !== preg_match('~\d\s?(?:cm|"|in)~u', $this->rest);
             if ($ambiguous) {
-                $this->doubts[] = new Sentence('read as {count} cuts; if it is {count} m long and {width} m wide, type {count}m {width}m wide', ['count' => $count, 'width' => $next[1]]);
+                $this->doubts[] = new Sentence(
+                    'read as {count} cuts; if it is {count} m long and {width} m wide, type {count}m {width}m wide',
+                    ['count' => $count, 'width' => $next[1]],
+                );
             }
         }
         if (null === $length && null === $width) {
@@ -299,12 +414,35 @@ final class HaulReader
         }
         $this->others = [];
         $long = '(?:met(?:re|er)s?|mtrs?|m|yards?|yds?|y)';
-        while (null === $length && null !== ($found = $this->take('(?<![\d.,\p{L}-])('.$n.'\s?'.$long.')\s(?:and|&|\+|plus)\s(?=('.$n.'\s?'.$long.')'.self::WORD_END.'(?!\s?wide))'))) {
+        while (
+            null === $length
+            && null
+                !== ($found = $this->take(
+                    '(?<![\d.,\p{L}-])('
+                        .$n
+                        .'\s?'
+                        .$long
+                        .')\s(?:and|&|\+|plus)\s(?=('
+                        .$n
+                        .'\s?'
+                        .$long
+                        .')'
+                        .self::WORD_END
+                        .'(?!\s?wide))',
+                ))
+        ) {
             $this->others[] = $this->length($found[1], Unit::Metre) ?? Length::zero();
         }
-        if ($count > 1 && null === $length && null !== ($found = $this->take('(?<=^\s)[\s|]*\|[\s|]*('.$n.')(?=\s[\p{L}\d]|\s$)(?!\s?'.$u.self::WORD_END.')'))) {
+        if (
+            $count > 1
+            && null === $length
+            && null !== ($found = $this->take('(?<=^\s)[\s|]*\|[\s|]*('.$n.')(?=\s[\p{L}\d]|\s$)(?!\s?'.$u.self::WORD_END.')'))
+        ) {
             $length = $this->length(trim($found[1]), $system->lengthUnit());
-            $this->doubts[] = Unit::Metre === $system->lengthUnit() ? new Sentence('{said} has no unit: metres are assumed', ['said' => $found[1]]) : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]);
+            $this->doubts[]
+                = Unit::Metre === $system->lengthUnit()
+                    ? new Sentence('{said} has no unit: metres are assumed', ['said' => $found[1]])
+                    : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]);
         }
         [$length, $width] = $this->loose($length, $width, $system);
 
@@ -319,9 +457,10 @@ final class HaulReader
     private function sides(): array
     {
         [$n, $u] = [self::NUMBER, self::UNIT];
-        $found = $this->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:x|by|\*)\s?('.$n.')\s?('.$u.')'.self::WORD_END)
-            ?? $this->take('(?<![\d.,])('.$n.')\s?('.$u.')\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))')
-            ?? $this->take('(?<![\d.,])(\d{2,3})()\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))');
+        $found
+            = $this->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:x|by|\*)\s?('.$n.')\s?('.$u.')'.self::WORD_END)
+            ?? ($this->take('(?<![\d.,])('.$n.')\s?('.$u.')\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))')
+                ?? $this->take('(?<![\d.,])(\d{2,3})()\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))'));
         if (null === $found) {
             return [null, null];
         }
@@ -334,7 +473,11 @@ final class HaulReader
         if ($this->isSmall($first) && !$this->isSmall($second)) {
             [$length, $width] = [$width, $length];
         } elseif ($this->isSmall($first) && max($length->micrometres, $width->micrometres) < 1_300_000) {
-            $this->doubts[] = new Sentence('{said}: read as {length} long and {width} wide', ['said' => trim($found[0]), 'length' => Figure::width($length), 'width' => Figure::width($width)]);
+            $this->doubts[] = new Sentence('{said}: read as {length} long and {width} wide', [
+                'said' => trim($found[0]),
+                'length' => Figure::width($length),
+                'width' => Figure::width($width),
+            ]);
         }
 
         return [$length, $width];
@@ -366,17 +509,30 @@ final class HaulReader
      */
     private function loose(?Length $length, ?Length $width, System $system): array
     {
-        $found = null === $length ? $this->take('(?<![\d.,/\p{L}-])\d{1,2}\s?(?:m\s?\d{2}(?:\s?cm)?(?!\s?(?:%|[\d.,x"]))|(?:yards?|yds?|y)\s(?:[12]?\d|3[0-5])\s?(?:inch(?:es)?|ins?|"))'.self::WORD_END) : null;
+        $found
+            = null === $length
+                ? $this->take(
+                    '(?<![\d.,/\p{L}-])\d{1,2}\s?(?:m\s?\d{2}(?:\s?cm)?(?!\s?(?:%|[\d.,x"]))|(?:yards?|yds?|y)\s(?:[12]?\d|3[0-5])\s?(?:inch(?:es)?|ins?|"))'
+                        .self::WORD_END,
+                )
+                : null;
         $length = null === $found ? $length : $this->length($found[0], Unit::Metre);
         $found = null === $length ? $this->take('(?<![\d.,\p{L}])'.self::SPOKEN.self::WORD_END) : null;
         $length = null === $found ? $length : $this->length(trim($found[0]), Unit::Metre);
-        if (null === $length && 1 !== preg_match('~(?<![\d.,\p{L}-])'.self::NUMBER.'\s?(?:met|m(?!m)|y|f)~u', $this->rest) && null !== ($found = $this->take('(?<=^\s)('.self::NUMBER.')(?=\s\p{L})(?!\s?'.self::UNIT.self::WORD_END.')'))) {
+        if (
+            null === $length
+            && 1 !== preg_match('~(?<![\d.,\p{L}-])'.self::NUMBER.'\s?(?:met|m(?!m)|y|f)~u', $this->rest)
+            && null !== ($found = $this->take('(?<=^\s)('.self::NUMBER.')(?=\s\p{L})(?!\s?'.self::UNIT.self::WORD_END.')'))
+        ) {
             $length = $this->length($found[1], $system->lengthUnit());
             if (null !== $length && $length->micrometres > 30_000_000) {
                 $this->doubts[] = new Sentence('{said} has no unit: type such as {said} cm', ['said' => $found[1]]);
                 $length = null;
             } elseif (null !== $length) {
-                $this->doubts[] = Unit::Metre === $system->lengthUnit() ? new Sentence('{said} has no unit: metres are assumed', ['said' => $found[1]]) : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]);
+                $this->doubts[]
+                    = Unit::Metre === $system->lengthUnit()
+                        ? new Sentence('{said} has no unit: metres are assumed', ['said' => $found[1]])
+                        : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]);
             }
         }
 
@@ -384,7 +540,7 @@ final class HaulReader
         while (null !== ($found = $this->take('(?<![\d.,\p{L}-])('.self::NUMBER.')\s?('.self::UNIT.')'.self::WORD_END))) {
             $value = $this->length($found[1].' '.$found[2], Unit::Metre);
             if (null !== $value) {
-                $this->isSmall($found[2]) ? $short[] = [$value, trim($found[0])] : $long[] = [$value, trim($found[0])];
+                $this->isSmall($found[2]) ? ($short[] = [$value, trim($found[0])]) : ($long[] = [$value, trim($found[0])]);
             }
         }
         $isWidth = static fn (Length $value): bool => $value->micrometres >= self::WIDE && Width::isBelievable($value);
@@ -402,7 +558,7 @@ final class HaulReader
             $alone = null === $length && 1 === \count($short);
             if ($alone && null === $width && $isWidth($value)) {
                 $this->doubts[] = new Sentence('{said}: is it the length or the width? Type “long” or “wide” behind it', ['said' => $said]);
-            } elseif (null === $length && (!$isWidth($value) || 0 === $i && \count($short) > 1 || null !== $width)) {
+            } elseif (null === $length && (!$isWidth($value) || (0 === $i && \count($short) > 1) || null !== $width)) {
                 $length = $value;
                 if (\count($short) > 1) {
                     $this->doubts[] = new Sentence('{said} is taken for the length', ['said' => $said]);
@@ -413,7 +569,12 @@ final class HaulReader
                 $this->doubts[] = new Sentence('{said} is neither length nor width here', ['said' => $said]);
             }
         }
-        if (null !== $length && null === $width && null !== ($found = $this->take('(?<![\d.,\p{L}/])(\d{2,3})(?=[\s,])(?!\s?%)')) && $isWidth($guess = $this->length($found[1], (int) $found[1] > 72 ? Unit::Centimetre : Unit::Inch) ?? Length::zero())) {
+        if (
+            null !== $length
+            && null === $width
+            && null !== ($found = $this->take('(?<![\d.,\p{L}/])(\d{2,3})(?=[\s,])(?!\s?%)'))
+            && $isWidth($guess = $this->length($found[1], (int) $found[1] > 72 ? Unit::Centimetre : Unit::Inch) ?? Length::zero())
+        ) {
             $width = $guess;
             $this->doubts[] = new Sentence('{said} has no unit: it is taken for the width', ['said' => $found[1]]);
         }
@@ -460,7 +621,13 @@ final class HaulReader
 
     private function place(): string
     {
-        $found = $this->take('(?<!\p{L})(?:in |on )?((?:top |bottom |blue |red |green |big |small |left |right )?(?:'.implode('|', Words::PLACES).')s?(?:\s(?:\d+[a-z]?|[a-z]'.self::WORD_END.'|no\.? ?\d+|(?:on|in|under|by) the \p{L}+|under \p{L}+))?)');
+        $found = $this->take(
+            '(?<!\p{L})(?:in |on )?((?:top |bottom |blue |red |green |big |small |left |right )?(?:'
+                .implode('|', Words::PLACES)
+                .')s?(?:\s(?:\d+[a-z]?|[a-z]'
+                .self::WORD_END
+                .'|no\.? ?\d+|(?:on|in|under|by) the \p{L}+|under \p{L}+))?)',
+        );
         if (null === $found) {
             return '';
         }
@@ -476,12 +643,23 @@ final class HaulReader
         $words = fn (string $pattern): bool => null !== $this->take('(?<!\p{L})(?:'.$pattern.')'.self::WORD_END);
         $here = $words('not (?:yet )?(?:on order|ordered)(?: yet)?|no longer on order|(?:has )?arrived');
         $ordered = $words('on order|ordered|pre-?order(?:ed)?|in the post') && !$here;
-        $unwashed = $words('(?:not (?:yet )?(?:been )?|un|never (?:yet )?(?:been )?|(?:still )?to (?:be )?)(?:pre-?)?wash(?:ed)?(?: yet)?|(?:needs?|wants?|still needs?) (?:to be |a )?(?:pre-?)?wash(?:ing|ed)?|wash (?:first|before (?:use|cutting))');
+        $unwashed = $words(
+            '(?:not (?:yet )?(?:been )?|un|never (?:yet )?(?:been )?|(?:still )?to (?:be )?)(?:pre-?)?wash(?:ed)?(?: yet)?|(?:needs?|wants?|still needs?) (?:to be |a )?(?:pre-?)?wash(?:ing|ed)?|wash (?:first|before (?:use|cutting))',
+        );
         $washed = $words('(?:pre-?)?washed(?: and dried)?') && !$unwashed;
         $none = $words('last of it|no more(?: to be had| left| of it)?|dead ?stock|discontinued|end of (?:the )?line|sold out');
         $more = !$none && $words('more to be had|can get more|still (?:to be had|available|in stock)');
         $remnant = $words('(?:remnant|offcut|end of (?:the )?(?:bolt|roll)|roll end|bolt end)s?');
-        foreach ([[$ordered, 'ordered'], [$washed, 'washed'], [$unwashed, 'not washed yet'], [$remnant, 'remnant'], [$none, 'no more to be had'], [$more, 'more to be had']] as [$is, $word]) {
+        foreach (
+            [
+                [$ordered, 'ordered'],
+                [$washed, 'washed'],
+                [$unwashed, 'not washed yet'],
+                [$remnant, 'remnant'],
+                [$none, 'no more to be had'],
+                [$more, 'more to be had'],
+            ] as [$is, $word]
+        ) {
             if ($is) {
                 $this->chips[] = new Chip('state', new Sentence($word));
             }
@@ -544,7 +722,9 @@ final class HaulReader
             return FibreMix::unknown();
         }
         if ($like) {
-            $this->doubts[] = new Sentence('{fibres}: only the look is said, so the fibres are not known', ['fibres' => implode(', ', array_keys($fibres))]);
+            $this->doubts[] = new Sentence('{fibres}: only the look is said, so the fibres are not known', [
+                'fibres' => implode(', ', array_keys($fibres)),
+            ]);
 
             return FibreMix::unknown();
         }
@@ -552,7 +732,10 @@ final class HaulReader
             $fibres[Fibre::Other->value] = false;
         }
         if (\count($fibres) > 1) {
-            $this->doubts[] = new Sentence('{fibres}: the shares are not known, so the one that shrinks most is counted; type such as 60 cotton 40 linen', ['fibres' => implode(', ', array_keys($fibres))]);
+            $this->doubts[] = new Sentence(
+                '{fibres}: the shares are not known, so the one that shrinks most is counted; type such as 60 cotton 40 linen',
+                ['fibres' => implode(', ', array_keys($fibres))],
+            );
 
             return FibreMix::of(array_map(static fn (bool $unsure): int => 0, $fibres), Knowledge::Seller);
         }
@@ -582,7 +765,7 @@ final class HaulReader
         if (null === $said) {
             return null !== $this->take('(?<!\p{L})(?:no|without|non-?)\s?stretch(?! along)'.self::WORD_END) ? $this->stretches(0) : null;
         }
-        $share = min(300, (int) (('' !== $said[1] ? $said[1] : null) ?? $said[2] ?? 0));
+        $share = min(300, (int) (('' !== $said[1] ? $said[1] : null) ?? ($said[2] ?? 0)));
 
         return $this->stretches($share);
     }
@@ -664,13 +847,22 @@ final class HaulReader
             }
         }
 
-        return array_values(array_filter($found[0], static fn (string $word): bool => !isset(Words::FIBRES[$word]) && !\in_array($word, ['of', 'in', 'on', 'and', 'with', 'a', 'the', 'x', 'at', 'for', 'from'], true)));
+        return array_values(
+            array_filter(
+                $found[0],
+                static fn (string $word): bool => !isset(Words::FIBRES[$word])
+                    && !\in_array($word, ['of', 'in', 'on', 'and', 'with', 'a', 'the', 'x', 'at', 'for', 'from'], true),
+            ),
+        );
     }
 
     /** What is left without the figures, in the order it was typed. */
     private function name(string $named, string $text): string
     {
-        $words = trim(preg_replace(['/\|+/', '/\s*[,;:]+\s*(?=[,;:]|$)/', '/\s+/', '/\s+(?=[,;:])/'], [' ', ' ', ' ', ''], $named) ?? '', " ,;:-./?()\t");
+        $words = trim(
+            preg_replace(['/\|+/', '/\s*[,;:]+\s*(?=[,;:]|$)/', '/\s+/', '/\s+(?=[,;:])/'], [' ', ' ', ' ', ''], $named) ?? '',
+            " ,;:-./?()\t",
+        );
         $words = trim(preg_replace(['/\?/', '/^(?:[,;:\s-]|(?:of|in|with|and|a) )+/', '/\s+/'], ['', '', ' '], $words) ?? '');
 
         return mb_substr('' === $words ? $text : mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1), 0, 120);
@@ -680,16 +872,28 @@ final class HaulReader
     {
         $first = [];
         if (null !== $length) {
-            $first[] = new Chip('length', $count > 1 ? new Sentence('{count} cuts of {length}', ['count' => $count, 'length' => Figure::exact($length)]) : new Sentence('{length} long', ['length' => Figure::exact($length)]));
+            $first[] = new Chip(
+                'length',
+                $count > 1
+                    ? new Sentence('{count} cuts of {length}', ['count' => $count, 'length' => Figure::exact($length)])
+                    : new Sentence('{length} long', ['length' => Figure::exact($length)]),
+            );
         }
         if (null !== $width) {
             $first[] = new Chip('width', new Sentence('{width} wide', ['width' => Figure::exact($width)]));
         }
         if ($fibres->isKnown()) {
-            $first[] = new Chip('fibres', new Sentence('{fibres}', ['fibres' => $fibres->typed()]), Knowledge::Guess === $fibres->knowledge);
+            $first[] = new Chip(
+                'fibres',
+                new Sentence('{fibres}', ['fibres' => $fibres->typed()]),
+                Knowledge::Guess === $fibres->knowledge,
+            );
         }
         if (null !== $weight) {
-            $first[] = new Chip('weight', new Sentence('{weight}', ['weight' => null === $weight->grams ? $weight->class->value : $weight->grams.' g/m²']));
+            $first[] = new Chip(
+                'weight',
+                new Sentence('{weight}', ['weight' => null === $weight->grams ? $weight->class->value : $weight->grams.' g/m²']),
+            );
         }
         if (null !== $repeat) {
             $first[] = new Chip('repeat', new Sentence('repeat {repeat}', ['repeat' => Figure::exact($repeat)]));

@@ -14,7 +14,13 @@ final readonly class LaidGarment
      * @param ?string $version its id
      * @param string  $mark    of the pieces as they were; empty for pieces nobody has entered
      */
-    public function __construct(public string $name, public ?string $project, public ?string $version, public Role $role, public string $size, public string $mark)
-    {
+    public function __construct(
+        public string $name,
+        public ?string $project,
+        public ?string $version,
+        public Role $role,
+        public string $size,
+        public string $mark,
+    ) {
     }
 }

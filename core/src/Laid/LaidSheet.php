@@ -19,14 +19,28 @@ final readonly class LaidSheet
      * @param Length  $used   from the cut end
      * @param string  $mark   of what is missing from the cut, and of the repeat where it was matched
      */
-    public function __construct(public ?Cloth $cloth, public ?Cut $cut, public Length $width, public ?Length $length, public Length $used, public string $mark = '')
-    {
+    public function __construct(
+        public ?Cloth $cloth,
+        public ?Cut $cut,
+        public Length $width,
+        public ?Length $length,
+        public Length $used,
+        public string $mark = '',
+    ) {
     }
 
     /** What a lay goes by besides width and length. */
     public static function markOf(Cloth $cloth, Cut $cut, bool $match): string
     {
-        $bites = array_map(static fn (Bite $bite): string => implode(',', [$bite->from->micrometres, $bite->below->micrometres, $bite->length->micrometres, $bite->width->micrometres]), $cut->bites);
+        $bites = array_map(
+            static fn (Bite $bite): string => implode(',', [
+                $bite->from->micrometres,
+                $bite->below->micrometres,
+                $bite->length->micrometres,
+                $bite->width->micrometres,
+            ]),
+            $cut->bites,
+        );
         sort($bites);
 
         return substr(hash('xxh128', implode(';', $bites).'|'.($match ? $cloth->repeat?->micrometres : '')), 0, 12);

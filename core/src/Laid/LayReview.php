@@ -35,9 +35,22 @@ final readonly class LayReview
         foreach ($lay->garments as $garment) {
             [$pattern, $version] = $versions['#'.$garment->version] ?? [null, null];
             $own = $version?->pieces->in($garment->size, $garment->role) ?? [];
-            $pieces[] = [] !== $own || null === $pattern || null === $version ? $own : $this->block->pieces($pattern->garment, $version->table, $garment->role, $garment->size);
+            $pieces[]
+                = [] !== $own || null === $pattern || null === $version
+                    ? $own
+                    : $this->block->pieces($pattern->garment, $version->table, $garment->role, $garment->size);
         }
-        $setup = new LaySetup($lay->sheets, $lay->garments, $pieces, $lay->oneWay, $lay->gap, $lay->allowance, $lay->match, $lay->off, $this->assumptions);
+        $setup = new LaySetup(
+            $lay->sheets,
+            $lay->garments,
+            $pieces,
+            $lay->oneWay,
+            $lay->gap,
+            $lay->allowance,
+            $lay->match,
+            $lay->off,
+            $this->assumptions,
+        );
         $request = $setup->request([$lay->fold]);
         $laid = $this->laid($lay, $setup);
         $sound = null !== $request && null !== $laid && [] === $this->judge->faults($request, $laid);
@@ -48,7 +61,21 @@ final readonly class LayReview
             $sheets[] = new LaidSheet($sheet->cloth, $sheet->cut, $sheet->width, $sheet->length, $used, $sheet->mark);
         }
 
-        return new SavedLay($lay->id, $lay->name, $lay->fold, $lay->oneWay, $lay->gap, $sheets, $lay->garments, $lay->pieces, $lay->sound && $sound, $lay->utilisation, $lay->allowance, $lay->match, $lay->off);
+        return new SavedLay(
+            $lay->id,
+            $lay->name,
+            $lay->fold,
+            $lay->oneWay,
+            $lay->gap,
+            $sheets,
+            $lay->garments,
+            $lay->pieces,
+            $lay->sound && $sound,
+            $lay->utilisation,
+            $lay->allowance,
+            $lay->match,
+            $lay->off,
+        );
     }
 
     /** As the engine would have given it; null where a piece is none of those known. */
@@ -60,7 +87,17 @@ final readonly class LayReview
             if (null === $known) {
                 return null;
             }
-            $placements[] = new Placement($known, $piece->copy, 's'.$piece->sheet, $piece->turn, $piece->flipped, $piece->layers, $piece->x, $piece->y, $piece->outline);
+            $placements[] = new Placement(
+                $known,
+                $piece->copy,
+                's'.$piece->sheet,
+                $piece->turn,
+                $piece->flipped,
+                $piece->layers,
+                $piece->x,
+                $piece->y,
+                $piece->outline,
+            );
         }
         foreach (array_keys($lay->sheets) as $i) {
             $used['s'.$i] = $lay->end($i);

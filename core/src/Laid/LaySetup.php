@@ -54,7 +54,20 @@ final readonly class LaySetup
                 $id = $g.'/'.$piece->name;
                 $drawn = null === $allowance || null === $shape->allowance ? $shape : new Shape([], $shape->drawn, $allowance);
                 $outline = $drawn->cutOut($piece->onFold);
-                $all[$id] = [$g, $piece, new LayPiece($id, $outline, $piece->quantity, $piece->pair, $piece->onFold, $piece->grain, null, null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0))];
+                $all[$id] = [
+                    $g,
+                    $piece,
+                    new LayPiece(
+                        $id,
+                        $outline,
+                        $piece->quantity,
+                        $piece->pair,
+                        $piece->onFold,
+                        $piece->grain,
+                        null,
+                        null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0),
+                    ),
+                ];
             }
         }
         $this->pieces = $all;
@@ -92,7 +105,13 @@ final readonly class LaySetup
     {
         $sheets = [];
         foreach ($this->sheets as $i => $sheet) {
-            $sheets[] = new Sheet('s'.$i, (float) $sheet->width->millimetres(), null === $sheet->length ? null : (float) $sheet->length->millimetres(), null, $this->bites($sheet));
+            $sheets[] = new Sheet(
+                's'.$i,
+                (float) $sheet->width->millimetres(),
+                null === $sheet->length ? null : (float) $sheet->length->millimetres(),
+                null,
+                $this->bites($sheet),
+            );
         }
         $pieces = [];
         foreach ($this->pieces as $id => [, , $piece]) {
@@ -101,7 +120,9 @@ final readonly class LaySetup
             }
         }
 
-        return [] === $sheets || [] === $pieces ? null : new Request($sheets, $pieces, $this->gap, $this->oneWay, $folds, $seconds, 1, $fixed);
+        return [] === $sheets || [] === $pieces
+            ? null
+            : new Request($sheets, $pieces, $this->gap, $this->oneWay, $folds, $seconds, 1, $fixed);
     }
 
     /**
@@ -113,23 +134,47 @@ final readonly class LaySetup
     {
         $sheets = [];
         foreach ($this->sheets as $i => $sheet) {
-            $sheets[] = new LaidSheet($sheet->cloth, $sheet->cut, $sheet->width, $sheet->length, Length::ofMillimetres(ceil(10 * ($lay->used['s'.$i] ?? 0)) / 10), null === $sheet->cloth || null === $sheet->cut ? '' : LaidSheet::markOf($sheet->cloth, $sheet->cut, $this->match));
+            $sheets[] = new LaidSheet(
+                $sheet->cloth,
+                $sheet->cut,
+                $sheet->width,
+                $sheet->length,
+                Length::ofMillimetres(ceil(10 * ($lay->used['s'.$i] ?? 0)) / 10),
+                null === $sheet->cloth || null === $sheet->cut ? '' : LaidSheet::markOf($sheet->cloth, $sheet->cut, $this->match),
+            );
         }
-        $pieces = array_map(fn (Placement $placement): LaidPiece => new LaidPiece(
-            $this->pieces[$placement->piece->id][0],
-            $this->pieces[$placement->piece->id][1]->name,
-            $placement->copy,
-            (int) substr($placement->sheet, 1),
-            $placement->turn,
-            $placement->flipped,
-            $placement->layers,
-            $placement->x,
-            $placement->y,
-            $placement->outline,
-            \in_array($placement->piece->id.' '.$placement->copy, $locked, true),
-        ), $lay->placements);
+        $pieces = array_map(
+            fn (Placement $placement): LaidPiece => new LaidPiece(
+                $this->pieces[$placement->piece->id][0],
+                $this->pieces[$placement->piece->id][1]->name,
+                $placement->copy,
+                (int) substr($placement->sheet, 1),
+                $placement->turn,
+                $placement->flipped,
+                $placement->layers,
+                $placement->x,
+                $placement->y,
+                $placement->outline,
+                \in_array($placement->piece->id.' '.$placement->copy, $locked, true),
+            ),
+            $lay->placements,
+        );
 
-        return new SavedLay($id, $name, $lay->fold, $this->oneWay, $this->gap, $sheets, $this->garments, $pieces, $sound, $lay->utilisation, $this->allowance, $this->match, $this->off);
+        return new SavedLay(
+            $id,
+            $name,
+            $lay->fold,
+            $this->oneWay,
+            $this->gap,
+            $sheets,
+            $this->garments,
+            $pieces,
+            $sound,
+            $lay->utilisation,
+            $this->allowance,
+            $this->match,
+            $this->off,
+        );
     }
 
     /**
@@ -147,7 +192,12 @@ final readonly class LaySetup
             $x = max(0.0, $bite->from->millimetres() - $squared);
             $y = max(0.0, $bite->below->millimetres() - $selvage);
 
-            return [$x, $y, $bite->from->millimetres() + $bite->length->millimetres() - $squared - $x, $bite->below->millimetres() + $bite->width->millimetres() - $selvage - $y];
+            return [
+                $x,
+                $y,
+                $bite->from->millimetres() + $bite->length->millimetres() - $squared - $x,
+                $bite->below->millimetres() + $bite->width->millimetres() - $selvage - $y,
+            ];
         }, $sheet->cut->bites ?? []);
     }
 }

@@ -69,10 +69,10 @@ final readonly class SavedLay
         if ($garment->size !== $asked->size) {
             $shown = static fn (string $size): string => '' === $size ? '–' : $size;
 
-            return new Sentence(
-                'it was laid in size {old}, and the size is {new} now',
-                ['old' => $shown($garment->size), 'new' => $shown($asked->size)],
-            );
+            return new Sentence('it was laid in size {old}, and the size is {new} now', [
+                'old' => $shown($garment->size),
+                'new' => $shown($asked->size),
+            ]);
         }
         if ($garment->version !== $asked->version?->id) {
             return new Sentence('it was laid from another version');
@@ -119,10 +119,9 @@ final readonly class SavedLay
                 return new Sentence('it was laid both ways, and {cloth} is one-way', ['cloth' => $sheet->cloth->name]);
             }
             if ($sheet->mark !== LaidSheet::markOf($sheet->cloth, $sheet->cut, $this->match)) {
-                return new Sentence(
-                    'what is missing from {cloth}, or its repeat, is not what it was laid round',
-                    ['cloth' => $sheet->cloth->name],
-                );
+                return new Sentence('what is missing from {cloth}, or its repeat, is not what it was laid round', [
+                    'cloth' => $sheet->cloth->name,
+                ]);
             }
             $width = ToCut::of($sheet->cloth, $sheet->cut, $assumptions, laid: true)->width;
             if (null === $width || $width->plus(Length::ofMillimetres(1))->isLessThan($sheet->width)) {
@@ -174,13 +173,22 @@ final readonly class SavedLay
                 continue;
             }
             $outline = $piece->outline;
-            array_push($outlines, ...match (true) {
-                1 === $piece->layers => [$outline],
-                Fold::Crosswise === $this->fold => [$outline, $outline->turned(180)->flipped()->moved((float) ($sheet->length?->millimetres() ?? 2 * $outline->right), 0)],
-                Fold::Gate === $this->fold && $outline->top > $width / 4 + 1 => [$outline->moved(0, $width / 4), $outline->flipped()->moved(0, 5 * $width / 4)],
-                Fold::Gate === $this->fold => [$outline->moved(0, $width / 4), $outline->flipped()->moved(0, $width / 4)],
-                default => [$outline->moved(0, $width / 2), $outline->flipped()->moved(0, $width / 2)],
-            });
+            array_push(
+                $outlines,
+                ...match (true) {
+                    1 === $piece->layers => [$outline],
+                    Fold::Crosswise === $this->fold => [
+                        $outline,
+                        $outline->turned(180)->flipped()->moved((float) ($sheet->length?->millimetres() ?? 2 * $outline->right), 0),
+                    ],
+                    Fold::Gate === $this->fold && $outline->top > $width / 4 + 1 => [
+                        $outline->moved(0, $width / 4),
+                        $outline->flipped()->moved(0, (5 * $width) / 4),
+                    ],
+                    Fold::Gate === $this->fold => [$outline->moved(0, $width / 4), $outline->flipped()->moved(0, $width / 4)],
+                    default => [$outline->moved(0, $width / 2), $outline->flipped()->moved(0, $width / 2)],
+                },
+            );
         }
 
         return $outlines;
@@ -216,7 +224,14 @@ final readonly class SavedLay
             $left = $left->minus($part);
             $share = $other === $garment ? $part : $share;
         }
-        $others = array_values(array_unique(array_map(fn (int $i): string => $this->garments[$i]->name, array_filter(array_keys($there), static fn (int $i): bool => $i !== $garment))));
+        $others = array_values(
+            array_unique(
+                array_map(
+                    fn (int $i): string => $this->garments[$i]->name,
+                    array_filter(array_keys($there), static fn (int $i): bool => $i !== $garment),
+                ),
+            ),
+        );
 
         return new LaidOut($this->name, $this->fold, $sheet->used, $share, $others, (int) round(100 * $this->utilisation));
     }

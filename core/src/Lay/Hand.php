@@ -10,7 +10,9 @@ use Octavum\Core\Lay\Engine\Leftovers;
 final readonly class Hand
 {
     /**
-     * @param list<array{piece: string, copy: int, sheet: string, turn: int, flipped: bool, x: float, y: float}> $places an item each, in the items' terms of the way of laying
+     * @param list<array{
+     *     piece: string, copy: int, sheet: string, turn: int, flipped: bool, x: float, y: float,
+     * }> $places an item each, in the items' terms of the way of laying
      *
      * @throws \InvalidArgumentException naming a piece or a sheet that is not there in this way of laying
      */
@@ -36,7 +38,17 @@ final readonly class Hand
             $layers = $item->layers;
             $shape = $item->onFold ? $item->piece->outline : $item->piece->flat();
             $outline = ($place['flipped'] ? $shape->flipped() : $shape)->turned($place['turn'])->moved($place['x'], $place['y']);
-            $placements[] = new Placement($item->piece, $item->copy, $place['sheet'], $place['turn'], $place['flipped'], $layers, $place['x'], $place['y'], $outline);
+            $placements[] = new Placement(
+                $item->piece,
+                $item->copy,
+                $place['sheet'],
+                $place['turn'],
+                $place['flipped'],
+                $layers,
+                $place['x'],
+                $place['y'],
+                $outline,
+            );
         }
         $used = [];
         $area = $laid = 0.0;
@@ -58,7 +70,18 @@ final readonly class Hand
             }
         }
 
-        return new Lay([] === $unplaced ? Status::Placed : Status::Short, $fold, $used, $placements, $unplaced, $this->leftovers($request, $fold, $placements, $used), [], $area > 0 ? round($laid / $area, 4) : 0, 0, 0);
+        return new Lay(
+            [] === $unplaced ? Status::Placed : Status::Short,
+            $fold,
+            $used,
+            $placements,
+            $unplaced,
+            $this->leftovers($request, $fold, $placements, $used),
+            [],
+            $area > 0 ? round($laid / $area, 4) : 0,
+            0,
+            0,
+        );
     }
 
     /**
@@ -73,9 +96,9 @@ final readonly class Hand
         foreach (Fold::Flat === $fold ? $request->sheets : [] as $sheet) {
             $taken = $sheet->missingParts();
             foreach ($placements as $placement) {
-                array_push($taken, ...($placement->sheet === $sheet->id ? $placement->outline->convexParts() : []));
+                array_push($taken, ...$placement->sheet === $sheet->id ? $placement->outline->convexParts() : []);
             }
-            foreach ((new Leftovers())->of($taken, $sheet->width, $sheet->length ?? $used[$sheet->id] ?? 0) as $free) {
+            foreach ((new Leftovers())->of($taken, $sheet->width, $sheet->length ?? ($used[$sheet->id] ?? 0)) as $free) {
                 $leftovers[] = ['cut' => $sheet->id] + $free;
             }
         }

@@ -18,14 +18,22 @@ final readonly class Item
      * @param list<Variant> $variants ways it may lie
      * @param list<Variant> $all      ways it may lie when it is not held to fewer
      */
-    public function __construct(public Piece $piece, public int $copy, public int $layers, public bool $onFold, public array $variants, array $all = [])
-    {
+    public function __construct(
+        public Piece $piece,
+        public int $copy,
+        public int $layers,
+        public bool $onFold,
+        public array $variants,
+        array $all = [],
+    ) {
         $this->all = [] === $all ? $variants : $all;
     }
 
     public function area(): float
     {
-        return $this->isPair() ? array_sum(array_map(static fn (Member $member): float => $member->item->area(), $this->variants[0]->members)) : $this->variants[0]->outline->area();
+        return $this->isPair()
+            ? array_sum(array_map(static fn (Member $member): float => $member->item->area(), $this->variants[0]->members))
+            : $this->variants[0]->outline->area();
     }
 
     /** Two items that are laid as one. */

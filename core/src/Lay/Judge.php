@@ -23,7 +23,13 @@ final readonly class Judge
     /** @return list<string> what is wrong; nothing when the lay is sound */
     public function faults(Request $request, Lay $lay): array
     {
-        return [...$this->places($request, $lay), ...$this->overlaps($lay), ...$this->copies($request, $lay), ...$this->lengths($lay), ...$this->matches($lay)];
+        return [
+            ...$this->places($request, $lay),
+            ...$this->overlaps($lay),
+            ...$this->copies($request, $lay),
+            ...$this->lengths($lay),
+            ...$this->matches($lay),
+        ];
     }
 
     /** @return list<string> */
@@ -49,13 +55,22 @@ final readonly class Judge
             };
             $length = ($sheet->length ?? \INF) / (Fold::Crosswise === $lay->fold ? 2 : 1);
             $o = $placement->outline;
-            if (min($o->left, $o->bottom) < -self::TOLERANCE || $o->top > $width + self::TOLERANCE || $o->right > $length + self::TOLERANCE) {
+            if (
+                min($o->left, $o->bottom) < -self::TOLERANCE
+                || $o->top > $width + self::TOLERANCE
+                || $o->right > $length + self::TOLERANCE
+            ) {
                 $faults[] = $name.' leaves the cloth';
             }
             if (Fold::Gate === $lay->fold && $o->bottom < $width / 2 - self::TOLERANCE && $o->top > $width / 2 + self::TOLERANCE) {
                 $faults[] = $name.' lies across the middle, where the selvages meet';
             }
-            if ($placement->piece->onFold && 2 === $placement->layers && Fold::Crosswise !== $lay->fold && min(abs($placement->y), Fold::Gate === $lay->fold ? abs($placement->y - $width) : \INF) > self::TOLERANCE) {
+            if (
+                $placement->piece->onFold
+                && 2 === $placement->layers
+                && Fold::Crosswise !== $lay->fold
+                && min(abs($placement->y), Fold::Gate === $lay->fold ? abs($placement->y - $width) : \INF) > self::TOLERANCE
+            ) {
                 $faults[] = $name.' does not lie at the fold';
             }
             if (Fold::Part === $lay->fold && 1 === $placement->layers && $o->left < $folded - self::TOLERANCE) {
@@ -71,7 +86,10 @@ final readonly class Judge
             if (!\in_array($placement->turn, $placement->piece->grain->turns($request->oneWay), true)) {
                 $faults[] = $name.' is turned against its grain or the print';
             }
-            $shape = $placement->piece->onFold && 2 === $placement->layers && Fold::Crosswise !== $lay->fold ? $placement->piece->outline : $placement->piece->flat();
+            $shape
+                = $placement->piece->onFold && 2 === $placement->layers && Fold::Crosswise !== $lay->fold
+                    ? $placement->piece->outline
+                    : $placement->piece->flat();
             $expected = ($placement->flipped ? $shape->flipped() : $shape)->turned($placement->turn)->moved($placement->x, $placement->y);
             foreach ($expected->points as $i => $point) {
                 if (!isset($o->points[$i]) || hypot($point[0] - $o->points[$i][0], $point[1] - $o->points[$i][1]) > 0.1) {
@@ -92,7 +110,13 @@ final readonly class Judge
         foreach ($lay->placements as $i => $a) {
             for ($j = $i + 1; $j < \count($lay->placements); ++$j) {
                 $b = $lay->placements[$j];
-                if ($a->sheet !== $b->sheet || $a->outline->right <= $b->outline->left || $b->outline->right <= $a->outline->left || $a->outline->top <= $b->outline->bottom || $b->outline->top <= $a->outline->bottom) {
+                if (
+                    $a->sheet !== $b->sheet
+                    || $a->outline->right <= $b->outline->left
+                    || $b->outline->right <= $a->outline->left
+                    || $a->outline->top <= $b->outline->bottom
+                    || $b->outline->top <= $a->outline->bottom
+                ) {
                     continue;
                 }
                 foreach ($parts[$i] as $p) {
@@ -129,9 +153,20 @@ final readonly class Judge
             $copies = $seen[$piece->id] ?? [];
             sort($copies);
             if (Status::Impossible !== $lay->status && $copies !== range(1, $piece->quantity)) {
-                $faults[] = \sprintf('of piece %s, %d copies are wanted and %d are accounted for', $piece->id, $piece->quantity, \count($copies));
+                $faults[] = \sprintf(
+                    'of piece %s, %d copies are wanted and %d are accounted for',
+                    $piece->id,
+                    $piece->quantity,
+                    \count($copies),
+                );
             }
-            if ($piece->pair && [] === $lay->unplaced && isset($over[$piece->id]) && 2 * $over[$piece->id] !== $piece->quantity && !$piece->flat()->isSymmetric()) {
+            if (
+                $piece->pair
+                && [] === $lay->unplaced
+                && isset($over[$piece->id])
+                && 2 * $over[$piece->id] !== $piece->quantity
+                && !$piece->flat()->isSymmetric()
+            ) {
                 $faults[] = \sprintf('half of piece %s should be turned over', $piece->id);
             }
         }
@@ -150,7 +185,9 @@ final readonly class Judge
                 continue;
             }
             $point = Outline::convex([[$match->x, $match->y]]);
-            [$x, $y] = ($placement->flipped ? $point->flipped() : $point)->turned($placement->turn)->moved($placement->x, $placement->y)->points[0];
+            [$x, $y] = ($placement->flipped ? $point->flipped() : $point)
+                ->turned($placement->turn)
+                ->moved($placement->x, $placement->y)->points[0];
             $key = $match->length.' '.$match->width;
             [$fx, $fy] = $first[$key] ??= [$x, $y];
             foreach ([[$x - $fx, $match->length], [$y - $fy, $match->width]] as [$off, $repeat]) {

@@ -43,6 +43,16 @@ final readonly class Lane
     /** @param list<list<array{float, float}>> $parts */
     public function without(array $parts, float $end): self
     {
-        return new self($this->sheet, $this->width, $this->length, $this->layers, $this->fold, $this->offset, $this->down, [...$this->missing, ...$parts], max($this->taken, $end));
+        return new self(
+            $this->sheet,
+            $this->width,
+            $this->length,
+            $this->layers,
+            $this->fold,
+            $this->offset,
+            $this->down,
+            [...$this->missing, ...$parts],
+            max($this->taken, $end),
+        );
     }
 }

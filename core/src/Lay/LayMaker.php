@@ -31,7 +31,9 @@ final readonly class LayMaker
 
     /**
      * @param \Closure(): float                                              $elapsed seconds since the start
-     * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better  hears of every better lay: its way, the length it uses, where all lies, and how many items it has no room for
+     * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better  hears of every better lay: its way, the length it
+     *                                                                                uses, where all lies, and how many items it has no
+     *                                                                                room for
      */
     public function make(Request $request, \Closure $elapsed, ?\Closure $better = null): Lay
     {
@@ -59,7 +61,8 @@ final readonly class LayMaker
             }
             $from = $elapsed();
             $share = max(0.02, ($limit - $from) / (\count($request->folds) - $i));
-            [$spots, $left, $tried] = $this->search($request, $way, $row, static fn (): float => 1 - ($elapsed() - $from) / $share, $better);
+            $time = static fn (): float => 1 - ($elapsed() - $from) / $share;
+            [$spots, $left, $tried] = $this->search($request, $way, $row, $time, $better);
             $evaluated += $tried;
             $cost = new Cost($way);
             $used = $cost->length($spots);
@@ -95,7 +98,15 @@ final readonly class LayMaker
         for ($count = 1; $count < \count($request->sheets); ++$count) {
             $best = null;
             foreach ($this->choices($request, $count) as $sheets) {
-                $tried = new Request($sheets, $request->pieces, $request->gap, $request->oneWay, $request->folds, $request->seconds, $request->seed);
+                $tried = new Request(
+                    $sheets,
+                    $request->pieces,
+                    $request->gap,
+                    $request->oneWay,
+                    $request->folds,
+                    $request->seconds,
+                    $request->seed,
+                );
                 $used = null === $this->impossible($tried) ? $this->quickly($tried, static fn (): bool => $elapsed() < $until) : null;
                 if (null !== $used && (null === $best || $used < $best[0])) {
                     $best = [$used, $tried];
@@ -127,7 +138,12 @@ final readonly class LayMaker
         }
         $needed = array_filter(array_map(static fn (Piece $piece): ?string => $piece->cut, $request->pieces), \is_string(...));
         $area = $request->area();
-        $choices = array_filter($choices, static fn (array $sheets): bool => \count($sheets) === $count && self::size($sheets) >= $area && [] === array_diff($needed, array_map(static fn (Sheet $sheet): string => $sheet->id, $sheets)));
+        $choices = array_filter(
+            $choices,
+            static fn (array $sheets): bool => \count($sheets) === $count
+                && self::size($sheets) >= $area
+                && [] === array_diff($needed, array_map(static fn (Sheet $sheet): string => $sheet->id, $sheets)),
+        );
         usort($choices, static fn (array $a, array $b): int => self::size($a) <=> self::size($b));
 
         return $choices;
@@ -150,7 +166,18 @@ final readonly class LayMaker
         foreach ($request->folds as $fold) {
             $way = (new Ways($row))->of($request, $fold);
             $looks = self::LOOKS;
-            [$spots, $left] = null === $way->refused ? $this->search($request, $way, $row, static function () use (&$looks, $time): float { return $time() ? $looks-- / self::LOOKS : 0.0; }, null) : [[], $way->items];
+            [$spots, $left]
+                = null === $way->refused
+                    ? $this->search(
+                        $request,
+                        $way,
+                        $row,
+                        static function () use (&$looks, $time): float {
+                            return $time() ? $looks-- / self::LOOKS : 0.0;
+                        },
+                        null,
+                    )
+                    : [[], $way->items];
             if (null === $way->refused && [] === $left) {
                 return (new Cost($way))->length($spots);
             }
@@ -171,7 +198,10 @@ final readonly class LayMaker
         $there = [];
         foreach ($request->fixed as $fixed) {
             $there[] = $fixed->piece->id.' '.$fixed->copy;
-            $used[$fixed->sheet] = max($used[$fixed->sheet] ?? 0, $fixed->outline->right * (Fold::Crosswise === $request->folds[0] ? 2 : 1));
+            $used[$fixed->sheet] = max(
+                $used[$fixed->sheet] ?? 0,
+                $fixed->outline->right * (Fold::Crosswise === $request->folds[0] ? 2 : 1),
+            );
         }
         $unplaced = [];
         foreach ($request->pieces as $piece) {
@@ -193,7 +223,8 @@ final readonly class LayMaker
             if (null !== $match) {
                 $point = Outline::convex([[$match->x, $match->y]]);
 
-                return ($placement->flipped ? $point->flipped() : $point)->turned($placement->turn)->moved($placement->x, $placement->y)->points[0];
+                return ($placement->flipped ? $point->flipped() : $point)->turned($placement->turn)->moved($placement->x, $placement->y)
+                    ->points[0];
             }
         }
 
@@ -215,20 +246,33 @@ final readonly class LayMaker
         $skyline = new Skyline($way->lanes[0], $request->gap);
         $exact = 1 === \count($way->lanes) && $skyline->suits($way->items);
         $settler = new Settler($way->lanes, $request->gap);
-        $search = new Search($exact ? $skyline->decode(...) : (new Decoder($way->lanes, $row, $request->gap, $left, $this->phase($request)))->decode(...), $cost, $request->seed);
+        $search = new Search(
+            $exact ? $skyline->decode(...) : (new Decoder($way->lanes, $row, $request->gap, $left, $this->phase($request)))->decode(...),
+            $cost,
+            $request->seed,
+        );
         $settled = [];
-        [$spots, $unplaced] = $search->run($way->items, $exact ? $way->items : (new Pairs($row, $request->gap))->of($way->items, $left), $left, function (array $spots) use ($request, $way, $settler, $exact, $cost, $better, $left, &$settled): void {
-            if ([] === $settled) {
-                $this->tell($request, $way, $spots, $better);
-            }
-            $spots = $exact ? $spots : $settler->settle($spots, $left);
-            if (\count($spots) > \count($settled) || $cost->length($spots) < $cost->length($settled) - 1e-6) {
-                $settled = $spots;
-                $this->tell($request, $way, $spots, $better);
-            }
-        });
+        [$spots, $unplaced] = $search->run(
+            $way->items,
+            $exact ? $way->items : (new Pairs($row, $request->gap))->of($way->items, $left),
+            $left,
+            function (array $spots) use ($request, $way, $settler, $exact, $cost, $better, $left, &$settled): void {
+                if ([] === $settled) {
+                    $this->tell($request, $way, $spots, $better);
+                }
+                $spots = $exact ? $spots : $settler->settle($spots, $left);
+                if (\count($spots) > \count($settled) || $cost->length($spots) < $cost->length($settled) - 1e-6) {
+                    $settled = $spots;
+                    $this->tell($request, $way, $spots, $better);
+                }
+            },
+        );
 
-        return [[] === $unplaced && [] !== $settled ? $settled : ($exact ? $spots : $settler->settle($spots, $left)), $unplaced, $search->evaluated];
+        return [
+            [] === $unplaced && [] !== $settled ? $settled : ($exact ? $spots : $settler->settle($spots, $left)),
+            $unplaced,
+            $search->evaluated,
+        ];
     }
 
     /**
@@ -238,7 +282,12 @@ final readonly class LayMaker
     private function tell(Request $request, Way $way, array $spots, ?\Closure $better): void
     {
         if (null !== $better) {
-            $better($way->fold, (new Cost($way))->length($spots), fn (): array => $this->placements($request, $way, $spots), \count($way->items) - \count($spots));
+            $better(
+                $way->fold,
+                (new Cost($way))->length($spots),
+                fn (): array => $this->placements($request, $way, $spots),
+                \count($way->items) - \count($spots),
+            );
         }
     }
 
@@ -250,7 +299,10 @@ final readonly class LayMaker
      */
     private function lay(Request $request, Way $way, array $spots, array $left, array $folds, float $bound, int $evaluated, bool $time): Lay
     {
-        $used = array_replace(array_fill_keys(array_map(static fn (Sheet $sheet): string => $sheet->id, $request->sheets), 0.0), (new Cost($way))->used($spots));
+        $used = array_replace(
+            array_fill_keys(array_map(static fn (Sheet $sheet): string => $sheet->id, $request->sheets), 0.0),
+            (new Cost($way))->used($spots),
+        );
         $placements = $this->placements($request, $way, $spots);
         $area = $laid = 0.0;
         $leftovers = [];
@@ -259,7 +311,7 @@ final readonly class LayMaker
             if ($time && Fold::Flat === $way->fold) {
                 $taken = $sheet->missingParts();
                 foreach ($placements as $placement) {
-                    array_push($taken, ...($placement->sheet === $sheet->id ? $placement->outline->convexParts() : []));
+                    array_push($taken, ...$placement->sheet === $sheet->id ? $placement->outline->convexParts() : []);
                 }
                 foreach ((new Leftovers())->of($taken, $sheet->width, $sheet->length ?? ($used[$sheet->id] ?? 0)) as $free) {
                     $leftovers[] = ['cut' => $sheet->id] + $free;
@@ -275,7 +327,15 @@ final readonly class LayMaker
             $way->fold,
             array_map(static fn (float $length): float => round($length, 3), $used),
             $placements,
-            array_merge(...array_map(fn (Item $item): array => array_map(fn (int $copy): array => ['piece' => $item->piece->id, 'copy' => $copy, 'reason' => $this->reason($way, $item)], range($item->copy, $item->copy + ($item->onFold ? 0 : $item->layers - 1))), $left)),
+            array_merge(
+                ...array_map(
+                    fn (Item $item): array => array_map(
+                        fn (int $copy): array => ['piece' => $item->piece->id, 'copy' => $copy, 'reason' => $this->reason($way, $item)],
+                        range($item->copy, $item->copy + ($item->onFold ? 0 : $item->layers - 1)),
+                    ),
+                    $left,
+                ),
+            ),
             $leftovers,
             $folds,
             $area > 0 ? round($laid / $area, 4) : 0,
@@ -309,7 +369,13 @@ final readonly class LayMaker
             $folded = 0 === $spot->lane ? max($folded, $spot->x + $spot->variant->length) : $folded;
         }
 
-        return [...$request->fixed, ...array_map(fn (Spot $spot): Placement => $this->placement($way, $spot, Fold::Part === $way->fold && 1 === $spot->lane ? $folded : 0), $spots)];
+        return [
+            ...$request->fixed,
+            ...array_map(
+                fn (Spot $spot): Placement => $this->placement($way, $spot, Fold::Part === $way->fold && 1 === $spot->lane ? $folded : 0),
+                $spots,
+            ),
+        ];
     }
 
     private function placement(Way $way, Spot $spot, float $shift): Placement
@@ -322,7 +388,17 @@ final readonly class LayMaker
         $flat = $spot->item->onFold ? $spot->item->piece->outline : $spot->item->piece->flat();
         $local = ($flipped ? $flat->flipped() : $flat)->turned($turn);
 
-        return new Placement($spot->item->piece, $spot->item->copy, $lane->sheet, $turn, $flipped, $spot->item->layers, round($outline->points[0][0] - $local->points[0][0], 4), round($outline->points[0][1] - $local->points[0][1], 4), $outline);
+        return new Placement(
+            $spot->item->piece,
+            $spot->item->copy,
+            $lane->sheet,
+            $turn,
+            $flipped,
+            $spot->item->layers,
+            round($outline->points[0][0] - $local->points[0][0], 4),
+            round($outline->points[0][1] - $local->points[0][1], 4),
+            $outline,
+        );
     }
 
     private function row(Request $request): float
@@ -341,7 +417,15 @@ final readonly class LayMaker
         $width = max(array_map(static fn (Sheet $sheet): float => $sheet->width, $request->sheets));
         $longest = 0.0;
         foreach ($request->pieces as $piece) {
-            $longest = max($longest, min(array_map(static fn (int $turn): float => $piece->flat()->turned($turn)->length(), $piece->grain->turns($request->oneWay))));
+            $longest = max(
+                $longest,
+                min(
+                    array_map(
+                        static fn (int $turn): float => $piece->flat()->turned($turn)->length(),
+                        $piece->grain->turns($request->oneWay),
+                    ),
+                ),
+            );
         }
 
         return round(max($request->area() / $width, $longest), 1);
@@ -355,11 +439,24 @@ final readonly class LayMaker
             foreach ($piece->grain->turns($request->oneWay) as $turn) {
                 $outline = $piece->flat()->turned($turn);
                 foreach ($request->sheets as $sheet) {
-                    $fits = $fits || ((null === $piece->cut || $piece->cut === $sheet->id) && $outline->width() <= $sheet->width + 1e-6 && $outline->length() <= ($sheet->length ?? \INF) + 1e-6);
+                    $fits
+                        = $fits
+                        || ((null === $piece->cut || $piece->cut === $sheet->id)
+                            && $outline->width() <= $sheet->width + 1e-6
+                            && $outline->length() <= ($sheet->length ?? \INF) + 1e-6);
                 }
             }
             if (!$fits) {
-                return ['piece' => $piece->id, 'copy' => 1, 'reason' => \sprintf('piece %s, %.0f × %.0f mm, is wider or longer than every cut', $piece->id, $piece->flat()->length(), $piece->flat()->width())];
+                return [
+                    'piece' => $piece->id,
+                    'copy' => 1,
+                    'reason' => \sprintf(
+                        'piece %s, %.0f × %.0f mm, is wider or longer than every cut',
+                        $piece->id,
+                        $piece->flat()->length(),
+                        $piece->flat()->width(),
+                    ),
+                ];
             }
         }
 

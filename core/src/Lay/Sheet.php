@@ -13,8 +13,13 @@ final readonly class Sheet
      * @param ?float                                  $length null for an endless roll
      * @param list<array{float, float, float, float}> $bites  rectangles that are missing: x, y, length, width
      */
-    public function __construct(public string $id, public float $width, public ?float $length, public ?Outline $outline = null, public array $bites = [])
-    {
+    public function __construct(
+        public string $id,
+        public float $width,
+        public ?float $length,
+        public ?Outline $outline = null,
+        public array $bites = [],
+    ) {
     }
 
     public function isIrregular(): bool
@@ -30,7 +35,10 @@ final readonly class Sheet
      */
     public function missingParts(): array
     {
-        $parts = array_map(static fn (array $b): array => [[$b[0], $b[1]], [$b[0] + $b[2], $b[1]], [$b[0] + $b[2], $b[1] + $b[3]], [$b[0], $b[1] + $b[3]]], $this->bites);
+        $parts = array_map(
+            static fn (array $b): array => [[$b[0], $b[1]], [$b[0] + $b[2], $b[1]], [$b[0] + $b[2], $b[1] + $b[3]], [$b[0], $b[1] + $b[3]]],
+            $this->bites,
+        );
         if (null === $this->outline) {
             return $parts;
         }
@@ -47,7 +55,7 @@ final readonly class Sheet
             foreach ($points as $j => $a) {
                 $b = $points[($j + 1) % \count($points)];
                 if (min($a[0], $b[0]) <= $from + 1e-9 && max($a[0], $b[0]) >= $to - 1e-9 && abs($b[0] - $a[0]) > 1e-9) {
-                    $at = static fn (float $x): float => $a[1] + ($b[1] - $a[1]) * ($x - $a[0]) / ($b[0] - $a[0]);
+                    $at = static fn (float $x): float => $a[1] + (($b[1] - $a[1]) * ($x - $a[0])) / ($b[0] - $a[0]);
                     $edges[] = [$at($from), $at($to)];
                 }
             }

@@ -27,16 +27,28 @@ final readonly class Variant
      * @param float        $row     height of the rows of the decoder
      * @param list<Member> $members of a pair that is laid as one; its outline is their box
      */
-    public function __construct(public Outline $outline, public int $turn, public bool $flipped, float $row, public ?Repeat $match, public array $members = [])
-    {
+    public function __construct(
+        public Outline $outline,
+        public int $turn,
+        public bool $flipped,
+        float $row,
+        public ?Repeat $match,
+        public array $members = [],
+    ) {
         $this->length = $outline->right;
         $this->width = $outline->top;
         $parts = $outline->convexParts();
-        $this->solids = [array_map(static fn (array $part): Solid => Solid::of($part, 0), $parts), array_map(static fn (array $part): Solid => Solid::of($part, 1), $parts)];
+        $this->solids = [
+            array_map(static fn (array $part): Solid => Solid::of($part, 0), $parts),
+            array_map(static fn (array $part): Solid => Solid::of($part, 1), $parts),
+        ];
         $count = max(1, (int) ceil($this->width / $row - 1e-6));
         $from = array_fill(0, $count, \INF);
         $to = array_fill(0, $count, -\INF);
-        $outlines = [] === $members ? [$outline] : array_map(static fn (Member $member): Outline => $member->variant->outline->moved($member->x, $member->y), $members);
+        $outlines
+            = [] === $members
+                ? [$outline]
+                : array_map(static fn (Member $member): Outline => $member->variant->outline->moved($member->x, $member->y), $members);
         foreach ($outlines as $one) {
             $this->trace($one->points, $row, $from, $to);
         }
@@ -55,11 +67,15 @@ final readonly class Variant
         foreach ($points as $i => $a) {
             $b = $points[($i + 1) % \count($points)];
             [$low, $high] = $a[1] <= $b[1] ? [$a, $b] : [$b, $a];
-            for ($r = max(0, (int) floor($low[1] / $row - 1e-6)), $last = min($count - 1, (int) floor($high[1] / $row)); $r <= $last; ++$r) {
+            for (
+                $r = max(0, (int) floor($low[1] / $row - 1e-6)), $last = min($count - 1, (int) floor($high[1] / $row));
+                $r <= $last;
+                ++$r
+            ) {
                 foreach ([max($low[1], $r * $row), min($high[1], ($r + 1) * $row)] as $y) {
-                    $x = $high[1] - $low[1] < 1e-9 ? $low[0] : $low[0] + ($high[0] - $low[0]) * ($y - $low[1]) / ($high[1] - $low[1]);
-                    $from[$r] = min($from[$r], $x, ...($high[1] - $low[1] < 1e-9 ? [$high[0]] : []));
-                    $to[$r] = max($to[$r], $x, ...($high[1] - $low[1] < 1e-9 ? [$high[0]] : []));
+                    $x = $high[1] - $low[1] < 1e-9 ? $low[0] : $low[0] + (($high[0] - $low[0]) * ($y - $low[1])) / ($high[1] - $low[1]);
+                    $from[$r] = min($from[$r], $x, ...$high[1] - $low[1] < 1e-9 ? [$high[0]] : []);
+                    $to[$r] = max($to[$r], $x, ...$high[1] - $low[1] < 1e-9 ? [$high[0]] : []);
                 }
             }
         }

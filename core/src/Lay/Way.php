@@ -12,7 +12,12 @@ final readonly class Way
      * @param list<Item> $items
      * @param float      $doubled cloth used for each millimetre of a lane, 2 when folded crosswise
      */
-    public function __construct(public Fold $fold, public array $lanes, public array $items, public float $doubled = 1, public ?string $refused = null)
-    {
+    public function __construct(
+        public Fold $fold,
+        public array $lanes,
+        public array $items,
+        public float $doubled = 1,
+        public ?string $refused = null,
+    ) {
     }
 }

@@ -37,7 +37,10 @@ final readonly class Ways
             foreach ($lanes as $i => $lane) {
                 $seen = $lane->seen($fixed->outline);
                 if ($lane->sheet === $fixed->sheet && $seen->top > 0 && $seen->bottom < $lane->width) {
-                    $lanes[$i] = $lane->without(array_map(fn (array $part): array => $this->convex->widened($part, $request->gap), $seen->convexParts()), $fixed->outline->right);
+                    $lanes[$i] = $lane->without(
+                        array_map(fn (array $part): array => $this->convex->widened($part, $request->gap), $seen->convexParts()),
+                        $fixed->outline->right,
+                    );
                 }
             }
         }
@@ -48,15 +51,42 @@ final readonly class Ways
     private function whole(Request $request, Fold $fold): Way
     {
         return match ($fold) {
-            Fold::Flat => new Way($fold, array_map(static fn (Sheet $sheet): Lane => new Lane($sheet->id, $sheet->width, $sheet->length ?? \INF, missing: $sheet->missingParts()), $request->sheets), $this->single($request, $request->pieces)),
-            Fold::Lengthwise => $this->folded($request, $fold, static fn (Sheet $sheet): array => [new Lane($sheet->id, $sheet->width / 2, $sheet->length ?? \INF, 2, true)]),
-            Fold::Gate => $this->folded($request, $fold, static fn (Sheet $sheet): array => [
-                new Lane($sheet->id, $sheet->width / 4, $sheet->length ?? \INF, 2, true),
-                new Lane($sheet->id, $sheet->width / 4, $sheet->length ?? \INF, 2, true, $sheet->width / 2, true),
-            ]),
+            Fold::Flat => new Way(
+                $fold,
+                array_map(
+                    static fn (Sheet $sheet): Lane => new Lane(
+                        $sheet->id,
+                        $sheet->width,
+                        $sheet->length ?? \INF,
+                        missing: $sheet->missingParts(),
+                    ),
+                    $request->sheets,
+                ),
+                $this->single($request, $request->pieces),
+            ),
+            Fold::Lengthwise => $this->folded(
+                $request,
+                $fold,
+                static fn (Sheet $sheet): array => [new Lane($sheet->id, $sheet->width / 2, $sheet->length ?? \INF, 2, true)],
+            ),
+            Fold::Gate => $this->folded(
+                $request,
+                $fold,
+                static fn (Sheet $sheet): array => [
+                    new Lane($sheet->id, $sheet->width / 4, $sheet->length ?? \INF, 2, true),
+                    new Lane($sheet->id, $sheet->width / 4, $sheet->length ?? \INF, 2, true, $sheet->width / 2, true),
+                ],
+            ),
             Fold::Crosswise => $request->oneWay
                 ? new Way($fold, [], [], refused: 'folded crosswise, one layer would point the other way, and the cloth is one-way')
-                : $this->folded($request, $fold, static fn (Sheet $sheet): array => [new Lane($sheet->id, $sheet->width, null === $sheet->length ? \INF : $sheet->length / 2, 2)], 2),
+                : $this->folded(
+                    $request,
+                    $fold,
+                    static fn (Sheet $sheet): array => [
+                        new Lane($sheet->id, $sheet->width, null === $sheet->length ? \INF : $sheet->length / 2, 2),
+                    ],
+                    2,
+                ),
             Fold::Part => $this->part($request),
         };
     }
@@ -103,10 +133,22 @@ final readonly class Ways
             }
         }
         if ([] === $double || [] === $single) {
-            return new Way(Fold::Part, [], [], refused: [] === $single ? 'every piece can be cut double: nothing is left to lay flat' : 'no piece can be cut double');
+            return new Way(
+                Fold::Part,
+                [],
+                [],
+                refused: [] === $single ? 'every piece can be cut double: nothing is left to lay flat' : 'no piece can be cut double',
+            );
         }
 
-        return new Way(Fold::Part, [new Lane($sheet->id, $sheet->width / 2, $sheet->length ?? \INF, 2, true), new Lane($sheet->id, $sheet->width, $sheet->length ?? \INF)], [...$double, ...$this->single($request, $single)]);
+        return new Way(
+            Fold::Part,
+            [
+                new Lane($sheet->id, $sheet->width / 2, $sheet->length ?? \INF, 2, true),
+                new Lane($sheet->id, $sheet->width, $sheet->length ?? \INF),
+            ],
+            [...$double, ...$this->single($request, $single)],
+        );
     }
 
     /**
@@ -146,7 +188,11 @@ final readonly class Ways
             return array_map(static fn (int $copy): Item => new Item($piece, $copy, 2, true, $variants), range(1, $piece->quantity));
         }
         if (0 !== $piece->quantity % 2) {
-            return \sprintf('piece %s is wanted %s: from two layers it would be cut twice at once', $piece->id, 1 === $piece->quantity ? 'once' : $piece->quantity.' times');
+            return \sprintf(
+                'piece %s is wanted %s: from two layers it would be cut twice at once',
+                $piece->id,
+                1 === $piece->quantity ? 'once' : $piece->quantity.' times',
+            );
         }
         $outline = $piece->flat();
         if (!$piece->pair && !$outline->isSymmetric()) {
@@ -154,7 +200,10 @@ final readonly class Ways
         }
         $variants = $this->variants($outline, $piece, $oneWay, [false, true]);
 
-        return array_map(static fn (int $pair): Item => new Item($piece, 2 * $pair - 1, 2, false, $variants), range(1, intdiv($piece->quantity, 2)));
+        return array_map(
+            static fn (int $pair): Item => new Item($piece, 2 * $pair - 1, 2, false, $variants),
+            range(1, intdiv($piece->quantity, 2)),
+        );
     }
 
     /**
@@ -170,7 +219,13 @@ final readonly class Ways
                 $placed = ($flipped ? $outline->flipped() : $outline)->turned($turn)->atOrigin();
                 $shape = array_map(static fn (array $p): string => \sprintf('%.1f %.1f', $p[0] + 0.0, $p[1] + 0.0), $placed->points);
                 sort($shape);
-                $variants[implode(' ', $shape)] ??= new Variant($placed, $turn, $flipped, $this->row, $this->matched($piece, $outline, $turn, $flipped));
+                $variants[implode(' ', $shape)] ??= new Variant(
+                    $placed,
+                    $turn,
+                    $flipped,
+                    $this->row,
+                    $this->matched($piece, $outline, $turn, $flipped),
+                );
             }
         }
 
@@ -185,7 +240,9 @@ final readonly class Ways
         }
         $point = static fn (Outline $o): Outline => ($flipped ? $o->flipped() : $o)->turned($turn);
         $whole = $point($outline);
-        [$x, $y] = $point($outline->moved(-$outline->points[0][0] + $piece->match->x, -$outline->points[0][1] + $piece->match->y))->points[0];
+        [$x, $y] = $point(
+            $outline->moved(-$outline->points[0][0] + $piece->match->x, -$outline->points[0][1] + $piece->match->y),
+        )->points[0];
 
         return new Repeat($piece->match->length, $piece->match->width, $x - $whole->left, $y - $whole->bottom);
     }

@@ -26,8 +26,12 @@ final readonly class Assumptions
      * @param ?Length  $fitsLeast spare below which a cloth is only a tight fit, 10 cm
      * @param Matching $matching  of a print, where a project does not say
      */
-    public function __construct(?Length $squaring = null, ?Length $selvage = null, ?Length $fitsLeast = null, public Matching $matching = Matching::MainSeams)
-    {
+    public function __construct(
+        ?Length $squaring = null,
+        ?Length $selvage = null,
+        ?Length $fitsLeast = null,
+        public Matching $matching = Matching::MainSeams,
+    ) {
         $this->squaring = $squaring ?? Length::of('3', Unit::Centimetre);
         $this->selvage = $selvage ?? Length::of('1', Unit::Centimetre);
         $this->fitsLeast = $fitsLeast ?? Length::of('10', Unit::Centimetre);

@@ -40,8 +40,8 @@ final readonly class Length
      */
     public static function of(string $amount, Unit $unit): self
     {
-        if (1 !== preg_match('/^(-?)(\d{0,9})(?:\.(\d{1,6}))?$/', $amount, $part) || '' === ($part[2].($part[3] ?? ''))) {
-            throw new Unreadable(new Sentence('“{text}” is not a decimal number.', ['text' => $amount]));
+        if (1 !== preg_match('/^(-?)(\d{0,9})(?:\.(\d{1,6}))?$/', $amount, $part) || '' === $part[2].($part[3] ?? '')) {
+            throw Unreadable::because('“{text}” is not a decimal number.', ['text' => $amount]);
         }
         $fraction = $part[3] ?? '';
         $digits = (int) ($part[2].$fraction);

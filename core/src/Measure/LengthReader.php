@@ -13,17 +13,49 @@ namespace Octavum\Core\Measure;
 final readonly class LengthReader
 {
     private const FRACTIONS = [
-        '½' => '1/2', '¼' => '1/4', '¾' => '3/4', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8',
-        '⅓' => '1/3', '⅔' => '2/3', '⅙' => '1/6', '⅚' => '5/6', '⅕' => '1/5', '⅖' => '2/5', '⅗' => '3/5', '⅘' => '4/5',
+        '½' => '1/2',
+        '¼' => '1/4',
+        '¾' => '3/4',
+        '⅛' => '1/8',
+        '⅜' => '3/8',
+        '⅝' => '5/8',
+        '⅞' => '7/8',
+        '⅓' => '1/3',
+        '⅔' => '2/3',
+        '⅙' => '1/6',
+        '⅚' => '5/6',
+        '⅕' => '1/5',
+        '⅖' => '2/5',
+        '⅗' => '3/5',
+        '⅘' => '4/5',
     ];
 
     private const UNITS = [
-        'mm' => Unit::Millimetre, 'millimetre' => Unit::Millimetre, 'millimeter' => Unit::Millimetre,
-        'cm' => Unit::Centimetre, 'cms' => Unit::Centimetre, 'centimetre' => Unit::Centimetre, 'centimeter' => Unit::Centimetre,
-        'm' => Unit::Metre, 'mtr' => Unit::Metre, 'mtrs' => Unit::Metre, 'metre' => Unit::Metre, 'meter' => Unit::Metre,
-        'in' => Unit::Inch, 'ins' => Unit::Inch, 'inch' => Unit::Inch, 'inche' => Unit::Inch, '"' => Unit::Inch,
-        'ft' => Unit::Foot, 'foot' => Unit::Foot, 'feet' => Unit::Foot, "'" => Unit::Foot,
-        'yd' => Unit::Yard, 'yds' => Unit::Yard, 'y' => Unit::Yard, 'yard' => Unit::Yard,
+        'mm' => Unit::Millimetre,
+        'millimetre' => Unit::Millimetre,
+        'millimeter' => Unit::Millimetre,
+        'cm' => Unit::Centimetre,
+        'cms' => Unit::Centimetre,
+        'centimetre' => Unit::Centimetre,
+        'centimeter' => Unit::Centimetre,
+        'm' => Unit::Metre,
+        'mtr' => Unit::Metre,
+        'mtrs' => Unit::Metre,
+        'metre' => Unit::Metre,
+        'meter' => Unit::Metre,
+        'in' => Unit::Inch,
+        'ins' => Unit::Inch,
+        'inch' => Unit::Inch,
+        'inche' => Unit::Inch,
+        '"' => Unit::Inch,
+        'ft' => Unit::Foot,
+        'foot' => Unit::Foot,
+        'feet' => Unit::Foot,
+        "'" => Unit::Foot,
+        'yd' => Unit::Yard,
+        'yds' => Unit::Yard,
+        'y' => Unit::Yard,
+        'yard' => Unit::Yard,
     ];
 
     private const NUMBERS = ['a' => '1', 'an' => '1'] + Numbers::WORDS;
@@ -48,11 +80,14 @@ final readonly class LengthReader
     public function read(string $text, Unit $default): Length
     {
         if (\strlen($text) > self::LONGEST_TEXT) {
-            throw new Unreadable(new Sentence('This is too long for a length: type one such as {examples}.', ['examples' => self::EXAMPLES]));
+            throw Unreadable::because('This is too long for a length: type one such as {examples}.', ['examples' => self::EXAMPLES]);
         }
         $plain = $this->plain($text);
         if (1 === preg_match('/\d\s?(?:mm|cm|m|in|ft|yd)(?:²|2(?!\d))|\b(?:square|sq)\b/u', $plain)) {
-            throw new Unreadable(new Sentence('“{text}” is an area, not a length: type the length alone, such as {examples}.', ['text' => mb_substr(trim($text), 0, 60), 'examples' => self::EXAMPLES]));
+            throw Unreadable::because(
+                '“{text}” is an area, not a length: type the length alone, such as {examples}.',
+                ['text' => mb_substr(trim($text), 0, 60), 'examples' => self::EXAMPLES],
+            );
         }
         if (1 === preg_match('/\d\s?m\d(?!\d)/', $plain)) {
             throw $this->unreadable($text);
@@ -61,14 +96,20 @@ final readonly class LengthReader
             throw $this->several($text);
         }
         if ('' === $plain) {
-            throw new Unreadable(new Sentence('A length is missing here: type one such as {examples}.', ['examples' => self::EXAMPLES]));
+            throw Unreadable::because('A length is missing here: type one such as {examples}.', ['examples' => self::EXAMPLES]);
         }
         if (str_starts_with($plain, '-') || str_starts_with($plain, '−')) {
-            throw new Unreadable(new Sentence('“{text}” is below zero: a length is always more than nothing. Type one such as {examples}.', ['text' => trim($text), 'examples' => self::EXAMPLES]));
+            throw Unreadable::because(
+                '“{text}” is below zero: a length is always more than nothing. Type one such as {examples}.',
+                ['text' => trim($text), 'examples' => self::EXAMPLES],
+            );
         }
         $length = Length::ofMicrometres($this->sum($plain, $text, $default));
         if ($length->micrometres <= 0) {
-            throw new Unreadable(new Sentence('“{text}” comes to nothing: a length is always more than zero. Leave the field empty if it is not known.', ['text' => trim($text)]));
+            throw Unreadable::because(
+                '“{text}” comes to nothing: a length is always more than zero. Leave the field empty if it is not known.',
+                ['text' => trim($text)],
+            );
         }
         if ($length->micrometres > Length::LONGEST) {
             throw $this->tooLong($text);
@@ -95,12 +136,17 @@ final readonly class LengthReader
     private function range(string $plain): string
     {
         $number = '(\d{1,4}(?:\.\d{1,4})?)';
-        if (1 !== preg_match('~^'.$number.'\s?(?:[a-z"\']+)?\s?(/|-|–|—|to)\s?'.$number.'\s?([a-z"\']*)\.?$~u', $plain, $found) || ('/' === $found[2] && self::isFraction((int) $found[1], (int) $found[3]))) {
+        if (
+            1 !== preg_match('~^'.$number.'\s?(?:[a-z"\']+)?\s?(/|-|–|—|to)\s?'.$number.'\s?([a-z"\']*)\.?$~u', $plain, $found)
+            || ('/' === $found[2] && self::isFraction((int) $found[1], (int) $found[3]))
+        ) {
             return $plain;
         }
         [$from, $to] = [(float) $found[1], (float) $found[3]];
 
-        return $from <= 0 || $to <= $from || 100 * $to > self::NEAR * $from ? $plain : trim(($this->larger ? $found[3] : $found[1]).' '.$found[4]);
+        return $from <= 0 || $to <= $from || 100 * $to > self::NEAR * $from
+            ? $plain
+            : trim(($this->larger ? $found[3] : $found[1]).' '.$found[4]);
     }
 
     private static function isFraction(int $numerator, int $denominator): bool
@@ -114,10 +160,16 @@ final readonly class LengthReader
         $names = implode('|', array_keys(self::NUMBERS));
         $plain = preg_replace('/\b('.$names.'|\d+) and (?=(a )?(half|quarter|three[ -]quarters?)\b)/', '$1 ', $plain) ?? $plain;
         $plain = preg_replace('/\b(\w+) ([a-z]+?)s? and a (half|quarter)\b/', '$1 $2 $3 $2', $plain) ?? $plain;
-        $plain = preg_replace(['/\bthree[ -]quarters?( of an?)?\b/', '/\b(a )?half( of)?( an?)?\b/', '/\b(a )?quarter( of)?( an?)?\b/'], ['3/4', '1/2', '1/4'], $plain) ?? $plain;
+        $plain
+            = preg_replace(
+                ['/\bthree[ -]quarters?( of an?)?\b/', '/\b(a )?half( of)?( an?)?\b/', '/\b(a )?quarter( of)?( an?)?\b/'],
+                ['3/4', '1/2', '1/4'],
+                $plain,
+            ) ?? $plain;
         $plain = preg_replace('/ (and|plus|&|\+) /', ' ', $plain) ?? $plain;
 
-        return preg_replace_callback('/\b('.$names.')\b(?=[ \d]+)/', static fn (array $m): string => self::NUMBERS[$m[1]], $plain) ?? $plain;
+        return preg_replace_callback('/\b('.$names.')\b(?=[ \d]+)/', static fn (array $m): string => self::NUMBERS[$m[1]], $plain)
+            ?? $plain;
     }
 
     /** @throws Unreadable */
@@ -126,7 +178,15 @@ final readonly class LengthReader
         $total = 0;
         $previous = null;
         while ('' !== $plain) {
-            if (1 !== preg_match('~^(?:(\d{1,9})[ -]+(\d{1,4})/(\d{1,4})|(\d{1,4})/(\d{1,4})|(\d{0,9})\.(\d{1,6})|(\d{1,12}))\s*([a-z]+|["\'])?\.?[\s,+]*~', $plain, $part, \PREG_UNMATCHED_AS_NULL)) {
+            if (
+                1
+                !== preg_match(
+                    '~^(?:(\d{1,9})[ -]+(\d{1,4})/(\d{1,4})|(\d{1,4})/(\d{1,4})|(\d{0,9})\.(\d{1,6})|(\d{1,12}))\s*([a-z]+|["\'])?\.?[\s,+]*~',
+                    $plain,
+                    $part,
+                    \PREG_UNMATCHED_AS_NULL,
+                )
+            ) {
                 throw $this->unreadable($text);
             }
             $plain = substr($plain, \strlen($part[0]));
@@ -137,7 +197,12 @@ final readonly class LengthReader
                 default => [(int) $part[8], 1],
             };
             $unit = $this->unit($part[9], $part[8], $previous, '' === $plain, $default);
-            if (null === $unit || (null !== $part[1] ? !self::isFraction((int) $part[2], (int) $part[3]) : null !== $part[4] && !\in_array((int) $part[5], self::PARTS, true))) {
+            if (
+                null === $unit
+                || (null !== $part[1]
+                    ? !self::isFraction((int) $part[2], (int) $part[3])
+                    : null !== $part[4] && !\in_array((int) $part[5], self::PARTS, true))
+            ) {
                 throw $this->unreadable($text);
             }
             if ($unit === $previous && null === $part[4]) {
@@ -157,7 +222,7 @@ final readonly class LengthReader
     private function unit(?string $name, ?string $whole, ?Unit $previous, bool $last, Unit $default): ?Unit
     {
         if (null !== $name) {
-            return self::UNITS[$name] ?? self::UNITS[rtrim($name, 's')] ?? null;
+            return self::UNITS[$name] ?? (self::UNITS[rtrim($name, 's')] ?? null);
         }
         if (null === $previous) {
             return $last ? $default : null;
@@ -168,16 +233,23 @@ final readonly class LengthReader
 
     private function unreadable(string $text): Unreadable
     {
-        return new Unreadable(new Sentence('“{text}” cannot be read as a length: type one such as {examples}.', ['text' => mb_substr(trim($text), 0, 60), 'examples' => self::EXAMPLES]));
+        return Unreadable::because('“{text}” cannot be read as a length: type one such as {examples}.', [
+            'text' => mb_substr(trim($text), 0, 60),
+            'examples' => self::EXAMPLES,
+        ]);
     }
 
     private function several(string $text): Unreadable
     {
-        return new Unreadable(new Sentence('“{text}” is more than one length: cuts are never added up. Enter each cut for itself.', ['text' => mb_substr(trim($text), 0, 60)]));
+        return Unreadable::because('“{text}” is more than one length: cuts are never added up. Enter each cut for itself.', [
+            'text' => mb_substr(trim($text), 0, 60),
+        ]);
     }
 
     private function tooLong(string $text): Unreadable
     {
-        return new Unreadable(new Sentence('“{text}” is longer than any bolt: lengths up to 500 m can be kept. Is the unit right?', ['text' => trim($text)]));
+        return Unreadable::because('“{text}” is longer than any bolt: lengths up to 500 m can be kept. Is the unit right?', [
+            'text' => trim($text),
+        ]);
     }
 }

@@ -23,7 +23,10 @@ final readonly class Percent implements \Stringable
     public static function ofHundredths(int $hundredths): self
     {
         if ($hundredths < 0 || $hundredths > self::WHOLE) {
-            throw new Unreadable(new Sentence('{number} % is not a share: type a number from 0 to 100.', ['number' => (string) ($hundredths / 100)]));
+            throw Unreadable::because(
+                '{number} % is not a share: type a number from 0 to 100.',
+                ['number' => (string) ($hundredths / 100)],
+            );
         }
 
         return new self($hundredths);

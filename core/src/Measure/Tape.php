@@ -71,7 +71,9 @@ final readonly class Tape
         if (System::Metric === $this->system) {
             $centimetres = $rounding->divide($length->micrometres, Unit::Centimetre->value);
 
-            return abs($centimetres) < 100 ? $this->minus($centimetres).abs($centimetres).' cm' : $this->minus($centimetres).\sprintf('%d.%02d m', intdiv(abs($centimetres), 100), abs($centimetres) % 100);
+            return abs($centimetres) < 100
+                ? $this->minus($centimetres).abs($centimetres).' cm'
+                : $this->minus($centimetres).\sprintf('%d.%02d m', intdiv(abs($centimetres), 100), abs($centimetres) % 100);
         }
         $inchEighths = $rounding->divide($length->micrometres, self::EIGHTH_INCH);
         if (abs($inchEighths) < 18 * 8) {
@@ -86,7 +88,13 @@ final readonly class Tape
         $small = abs($length->micrometres);
 
         return match (true) {
-            System::Metric === $this->system && $small < Unit::Metre->value => $this->decimal($length, Unit::Centimetre, 1, 0, Rounding::Nearest).' cm',
+            System::Metric === $this->system && $small < Unit::Metre->value => $this->decimal(
+                $length,
+                Unit::Centimetre,
+                1,
+                0,
+                Rounding::Nearest,
+            ).' cm',
             System::Metric === $this->system => $this->decimal($length, Unit::Metre, 3, 2, Rounding::Nearest).' m',
             default => $this->yardsAndInches($length),
         };
@@ -97,7 +105,10 @@ final readonly class Tape
     {
         $eighths = Rounding::Nearest->divide(abs($length->micrometres), self::EIGHTH_INCH);
         [$yards, $rest] = [intdiv($eighths, 288), $eighths % 288];
-        $parts = array_filter([$yards > 0 ? $yards.' yd' : '', $rest > 0 || 0 === $yards ? $this->eighths($rest).' in' : ''], static fn (string $part): bool => '' !== $part);
+        $parts = array_filter(
+            [$yards > 0 ? $yards.' yd' : '', $rest > 0 || 0 === $yards ? $this->eighths($rest).' in' : ''],
+            static fn (string $part): bool => '' !== $part,
+        );
 
         return $this->minus($length->micrometres).implode(' ', $parts);
     }

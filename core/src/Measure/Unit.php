@@ -16,7 +16,11 @@ enum Unit: int
     case Metre = 1_000_000;
 
     public const SYMBOLS = [
-        'mm' => self::Millimetre, 'cm' => self::Centimetre, 'm' => self::Metre,
-        'in' => self::Inch, 'ft' => self::Foot, 'yd' => self::Yard,
+        'mm' => self::Millimetre,
+        'cm' => self::Centimetre,
+        'm' => self::Metre,
+        'in' => self::Inch,
+        'ft' => self::Foot,
+        'yd' => self::Yard,
     ];
 }

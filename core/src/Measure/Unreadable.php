@@ -11,4 +11,10 @@ final class Unreadable extends \InvalidArgumentException
     {
         parent::__construct((string) $sentence);
     }
+
+    /** @param array<string, string|int|Figure|Percent|\DateTimeImmutable|Sentence> $with */
+    public static function because(string $message, array $with = []): self
+    {
+        return new self(new Sentence($message, $with));
+    }
 }

@@ -20,10 +20,16 @@ final readonly class Width
     public static function of(Length $full, Length $selvage): self
     {
         if ($full->micrometres > self::WIDEST) {
-            throw new Unreadable(new Sentence('A width of {width} cannot be: no cloth is wider than 10 m. Is the unit right?', ['width' => Figure::width($full)]));
+            throw Unreadable::because(
+                'A width of {width} cannot be: no cloth is wider than 10 m. Is the unit right?',
+                ['width' => Figure::width($full)],
+            );
         }
         if (!$selvage->times(2)->isLessThan($full)) {
-            throw new Unreadable(new Sentence('Two selvages of {selvage} leave nothing of a width of {width}: check both.', ['selvage' => Figure::width($selvage), 'width' => Figure::width($full)]));
+            throw Unreadable::because(
+                'Two selvages of {selvage} leave nothing of a width of {width}: check both.',
+                ['selvage' => Figure::width($selvage), 'width' => Figure::width($full)],
+            );
         }
 
         return new self($full, $selvage);

@@ -49,11 +49,13 @@ final readonly class Conversion
         $last = \count(self::LINES) - 1;
         $a = $amount->micrometres;
 
-        return Length::ofMicrometres(match (true) {
-            $a <= $there[0] => Rounding::Up->divide($a * $here[0], $there[0]),
-            $a >= $there[$last] => Rounding::Up->divide($a * $here[$last], $there[$last]),
-            default => $this->between($a, $there, $here),
-        });
+        return Length::ofMicrometres(
+            match (true) {
+                $a <= $there[0] => Rounding::Up->divide($a * $here[0], $there[0]),
+                $a >= $there[$last] => Rounding::Up->divide($a * $here[$last], $there[$last]),
+                default => $this->between($a, $there, $here),
+            },
+        );
     }
 
     /** What the chart adds for a large difference in width: ¼ yd, or nothing. */
@@ -61,7 +63,9 @@ final readonly class Conversion
     {
         $difference = abs($from->micrometres - $to->micrometres);
 
-        return $difference > $assumptions->largeWidthDifference->micrometres ? Length::ofMicrometres(2 * Unit::EighthYard->value) : Length::zero();
+        return $difference > $assumptions->largeWidthDifference->micrometres
+            ? Length::ofMicrometres(2 * Unit::EighthYard->value)
+            : Length::zero();
     }
 
     /**
@@ -85,7 +89,11 @@ final readonly class Conversion
             return match (true) {
                 $w < $widths[0] => Rounding::Up->divide($at(0) * $widths[0], $w),
                 $w > $widths[$last] => Rounding::Up->divide($at($last) * $widths[$last], $w),
-                default => $at($right - 1) + Rounding::Up->divide(($w - $widths[$right - 1]) * ($at($right) - $at($right - 1)), $widths[$right] - $widths[$right - 1]),
+                default => $at($right - 1)
+                    + Rounding::Up->divide(
+                        ($w - $widths[$right - 1]) * ($at($right) - $at($right - 1)),
+                        $widths[$right] - $widths[$right - 1],
+                    ),
             };
         }, self::LINES);
     }
@@ -102,6 +110,8 @@ final readonly class Conversion
         }
         $step = $there[$line] - $there[$line - 1];
 
-        return 0 === $step ? $here[$line] : $here[$line - 1] + Rounding::Up->divide(($amount - $there[$line - 1]) * ($here[$line] - $here[$line - 1]), $step);
+        return 0 === $step
+            ? $here[$line]
+            : $here[$line - 1] + Rounding::Up->divide(($amount - $there[$line - 1]) * ($here[$line] - $here[$line - 1]), $step);
     }
 }

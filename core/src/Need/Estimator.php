@@ -25,8 +25,11 @@ use Octavum\Core\Piece\Role;
  */
 final readonly class Estimator
 {
-    public function __construct(private Assumptions $assumptions, private Conversion $conversion = new Conversion(), private Block $block = new Block())
-    {
+    public function __construct(
+        private Assumptions $assumptions,
+        private Conversion $conversion = new Conversion(),
+        private Block $block = new Block(),
+    ) {
     }
 
     public function estimate(Wanted $wanted, On $on): Need|Unknown
@@ -52,7 +55,15 @@ final readonly class Estimator
         $size = $wanted->largestSize();
         $choice = $wanted->version->table->choose($wanted->role, $size, $on->width, $on->oneWay, $this->assumptions->rowTolerance);
         if (null === $choice) {
-            return new Unknown(Missing::Row, new Sentence('The table of version {version} has no length for {role} in size {size}: add it from the envelope.', ['version' => $wanted->version->name, 'role' => new Sentence($wanted->role->value), 'size' => $size]), $this->guess($wanted, $wanted->version, $on));
+            return new Unknown(
+                Missing::Row,
+                new Sentence('The table of version {version} has no length for {role} in size {size}: add it from the envelope.', [
+                    'version' => $wanted->version->name,
+                    'role' => new Sentence($wanted->role->value),
+                    'size' => $size,
+                ]),
+                $this->guess($wanted, $wanted->version, $on),
+            );
         }
 
         return $this->fromRow($wanted, $wanted->version, $on, $on->width, $choice);
@@ -64,16 +75,25 @@ final readonly class Estimator
         $usable = null === $wanted->laidOut ? $on->usable : null;
         $widest = null === $usable ? null : $wanted->version?->pieces->widest($wanted->largestSize(), $wanted->role);
 
-        return null !== $usable && null !== $widest && $usable->isLessThan($widest->across) ? new TooWide($widest->piece, $widest->across, $usable) : null;
+        return null !== $usable && null !== $widest && $usable->isLessThan($widest->across)
+            ? new TooWide($widest->piece, $widest->across, $usable)
+            : null;
     }
 
     /** Way 1. What the sewist changes is added: it is not in the pieces. */
     private function fromLay(Wanted $wanted, LaidOut $laid): Need
     {
         $with = ['fold' => new Sentence($laid->fold->words()), 'percent' => $laid->utilisation];
-        $working = Working::empty()->start([] === $laid->others
-            ? new Sentence('Laid out, {fold}: {percent} % of the length used is in pieces', $with)
-            : new Sentence('Laid out, {fold}, with {others}: {percent} % of the length used is in pieces', $with + ['others' => implode(', ', $laid->others)]), $laid->whole, Source::Lay);
+        $working = Working::empty()->start(
+            [] === $laid->others
+                ? new Sentence('Laid out, {fold}: {percent} % of the length used is in pieces', $with)
+                : new Sentence(
+                    'Laid out, {fold}, with {others}: {percent} % of the length used is in pieces',
+                    $with + ['others' => implode(', ', $laid->others)],
+                ),
+            $laid->whole,
+            Source::Lay,
+        );
         if (!$laid->share->equals($laid->whole)) {
             $working = $working->less(new Sentence('The share of other projects, by area'), $laid->whole->minus($laid->share), Source::Lay);
         }
@@ -85,11 +105,22 @@ final readonly class Estimator
     private function sizeUnknown(Wanted $wanted, Version $version, On $on): ?Unknown
     {
         if ([] === $version->table->rows) {
-            return new Unknown(Missing::Row, new Sentence('Version {version} has no requirement table: enter it from the envelope.', ['version' => $version->name]), $this->guess($wanted, $version, $on));
+            return new Unknown(
+                Missing::Row,
+                new Sentence('Version {version} has no requirement table: enter it from the envelope.', ['version' => $version->name]),
+                $this->guess($wanted, $version, $on),
+            );
         }
         foreach ([$wanted->size, $wanted->gradedTo] as $size) {
             if (null !== $size && !$version->table->hasSize($size)) {
-                return new Unknown(Missing::Size, new Sentence('Size {size} is not in the table of version {version}: it has {sizes}.', ['size' => $size, 'version' => $version->name, 'sizes' => implode(', ', $version->table->sizes)]));
+                return new Unknown(
+                    Missing::Size,
+                    new Sentence('Size {size} is not in the table of version {version}: it has {sizes}.', [
+                        'size' => $size,
+                        'version' => $version->name,
+                        'sizes' => implode(', ', $version->table->sizes),
+                    ]),
+                );
             }
         }
 
@@ -113,21 +144,32 @@ final readonly class Estimator
         $table = $version->table;
         $length = $this->block->need($wanted->garment, $table, $wanted->role, $size, $usable, $on->oneWay, $wanted->child);
 
-        return null === $length ? null : new Guess($length, $this->block->isCalibrated($table, $size) ? Way::CalibratedBlock : Way::RoughBlock);
+        return null === $length
+            ? null
+            : new Guess($length, $this->block->isCalibrated($table, $size) ? Way::CalibratedBlock : Way::RoughBlock);
     }
 
     private function fromRow(Wanted $wanted, Version $version, On $on, Length $width, RowChoice $choice): Need
     {
         $row = $choice->row;
-        [$size, $printed] = $version->table->most($row, $wanted->size ?? '', $wanted->gradedTo) ?? throw new \LogicException('A row is chosen for a length it has.');
+        [$size, $printed]
+            = $version->table->most($row, $wanted->size ?? '', $wanted->gradedTo)
+            ?? throw new \LogicException('A row is chosen for a length it has.');
         $with = ['size' => $size, 'row' => Figure::width($row->width), 'width' => Figure::width($width)];
-        $working = Working::empty()->start(new Sentence(match (true) {
-            $choice->isForEmptyCell() => 'Size {size}, {row} row: the one for this cloth, {width} wide, has no length for it',
-            $choice->isConverted() => 'Size {size}, {row} row; the cloth is narrower, {width}',
-            $on->assumed => 'Size {size}, {row} row; no width is known, so {width} is assumed',
-            $width->isLessThan($row->width) => 'Size {size}, {row} row; cloth of {width} counts as that width',
-            default => 'Size {size}, {row} row; the cloth is {width}',
-        }, $with), $printed, Source::Printed);
+        $working = Working::empty()->start(
+            new Sentence(
+                match (true) {
+                    $choice->isForEmptyCell() => 'Size {size}, {row} row: the one for this cloth, {width} wide, has no length for it',
+                    $choice->isConverted() => 'Size {size}, {row} row; the cloth is narrower, {width}',
+                    $on->assumed => 'Size {size}, {row} row; no width is known, so {width} is assumed',
+                    $width->isLessThan($row->width) => 'Size {size}, {row} row; cloth of {width} counts as that width',
+                    default => 'Size {size}, {row} row; the cloth is {width}',
+                },
+                $with,
+            ),
+            $printed,
+            Source::Printed,
+        );
         $amount = $printed;
         $warnings = [];
         if ($choice->isConverted()) {
@@ -149,7 +191,11 @@ final readonly class Estimator
     private function converted(Length $printed, Length $from, Length $to, Working $working): array
     {
         $amount = $this->conversion->convert($printed, $from, $to);
-        $working = $working->plus(new Sentence('Converted up to {width}', ['width' => Figure::width($to)]), $amount->minus($printed), Source::Chart);
+        $working = $working->plus(
+            new Sentence('Converted up to {width}', ['width' => Figure::width($to)]),
+            $amount->minus($printed),
+            Source::Chart,
+        );
         $extra = $this->conversion->extra($from, $to, $this->assumptions);
         if ($extra->micrometres > 0) {
             $amount = $amount->plus($extra);
@@ -167,9 +213,16 @@ final readonly class Estimator
         }
         $instead = $choice->instead?->width;
 
-        return [$choice->isForEmptyCell() && null !== $instead
-            ? new Sentence('The {row} row has no length for size {size}, so a wider row is converted: the widest piece may not fit at all. Measure it across, or fill in the table.', ['row' => Figure::width($instead), 'size' => $wanted->largestSize()])
-            : new Sentence('The cloth is narrower than every row of the table: the widest piece may not fit at all. Measure it across before you rely on this.')];
+        return [
+            $choice->isForEmptyCell() && null !== $instead
+                ? new Sentence(
+                    'The {row} row has no length for size {size}, so a wider row is converted: the widest piece may not fit at all. Measure it across, or fill in the table.',
+                    ['row' => Figure::width($instead), 'size' => $wanted->largestSize()],
+                )
+                : new Sentence(
+                    'The cloth is narrower than every row of the table: the widest piece may not fit at all. Measure it across before you rely on this.',
+                ),
+        ];
     }
 
     /** @return array{Length, Working} */
@@ -179,14 +232,29 @@ final readonly class Estimator
         if ($on->oneWay && Nap::Without === $nap) {
             $extra = $this->assumptions->oneWayLeast->larger($this->assumptions->oneWayShare->shareOf($amount, Rounding::Up));
             $needed = $needed->plus($extra);
-            $working = $working->plus(new Sentence('One-way cloth, and this row is without nap: the larger of {percent} and {least}', ['percent' => $this->assumptions->oneWayShare, 'least' => Figure::exact($this->assumptions->oneWayLeast)]), $extra, Source::Assumed);
+            $working = $working->plus(
+                new Sentence('One-way cloth, and this row is without nap: the larger of {percent} and {least}', [
+                    'percent' => $this->assumptions->oneWayShare,
+                    'least' => Figure::exact($this->assumptions->oneWayLeast),
+                ]),
+                $extra,
+                Source::Assumed,
+            );
         }
         $matching = $wanted->matching ?? $this->assumptions->matching;
         $repeats = null === $on->repeat ? 0 : self::repeats($matching, $wanted);
         if (null !== $on->repeat && $repeats > 0) {
             $extra = $on->repeat->times($repeats);
             $needed = $needed->plus($extra);
-            $working = $working->plus(new Sentence('Matching the repeat of {repeat}, {matching}: {lengths, plural, one {once} other {# times}}', ['repeat' => Figure::exact($on->repeat), 'matching' => new Sentence($matching->words()), 'lengths' => $repeats]), $extra, Source::Assumed);
+            $working = $working->plus(
+                new Sentence('Matching the repeat of {repeat}, {matching}: {lengths, plural, one {once} other {# times}}', [
+                    'repeat' => Figure::exact($on->repeat),
+                    'matching' => new Sentence($matching->words()),
+                    'lengths' => $repeats,
+                ]),
+                $extra,
+                Source::Assumed,
+            );
         }
 
         return $this->altered($wanted, $needed, $working);
@@ -209,7 +277,9 @@ final readonly class Estimator
     {
         foreach ($wanted->alterations as $alteration) {
             $label = new Sentence('{alteration}', ['alteration' => $alteration->name]);
-            $working = $alteration->length->isNegative() ? $working->less($label, $alteration->length->negated(), Source::Plan) : $working->plus($label, $alteration->length, Source::Plan);
+            $working = $alteration->length->isNegative()
+                ? $working->less($label, $alteration->length->negated(), Source::Plan)
+                : $working->plus($label, $alteration->length, Source::Plan);
             $needed = $needed->plus($alteration->length)->larger(Length::zero());
         }
 
@@ -227,7 +297,10 @@ final readonly class Estimator
         $area = $millimetres($row->cells[$size]) * $millimetres($row->width);
         if (null !== $choice->wider && isset($choice->wider->cells[$size])) {
             $wider = $millimetres($choice->wider->cells[$size]) * $millimetres($choice->wider->width);
-            $area += Rounding::Up->divide(($wider - $area) * ($millimetres($width) - $millimetres($row->width)), $millimetres($choice->wider->width) - $millimetres($row->width));
+            $area += Rounding::Up->divide(
+                ($wider - $area) * ($millimetres($width) - $millimetres($row->width)),
+                $millimetres($choice->wider->width) - $millimetres($row->width),
+            );
         }
 
         return Length::ofMillimetres(Rounding::Up->divide($area, $millimetres($width)));

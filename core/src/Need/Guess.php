@@ -25,7 +25,12 @@ final readonly class Guess
     public function sentence(): Sentence
     {
         return Way::QuickLay === $this->way
-            ? new Sentence('Laid in a moment, its pieces go on {about}: lay them on the table to settle it.', ['about' => Figure::needed($this->amount)])
-            : new Sentence('About {about}, give or take {margin}: enter the table or the pieces.', ['about' => Figure::needed($this->amount), 'margin' => Figure::needed($this->margin())]);
+            ? new Sentence('Laid in a moment, its pieces go on {about}: lay them on the table to settle it.', [
+                'about' => Figure::needed($this->amount),
+            ])
+            : new Sentence('About {about}, give or take {margin}: enter the table or the pieces.', [
+                'about' => Figure::needed($this->amount),
+                'margin' => Figure::needed($this->margin()),
+            ]);
     }
 }

@@ -16,7 +16,13 @@ final readonly class LaidOut
      * @param list<string> $others      that lie on the cut with it
      * @param int          $utilisation per cent of the cloth used that is in pieces
      */
-    public function __construct(public string $lay, public Fold $fold, public Length $whole, public Length $share, public array $others, public int $utilisation)
-    {
+    public function __construct(
+        public string $lay,
+        public Fold $fold,
+        public Length $whole,
+        public Length $share,
+        public array $others,
+        public int $utilisation,
+    ) {
     }
 }

@@ -17,8 +17,13 @@ final readonly class On
      * @param bool    $assumed nobody has stated the width
      * @param ?Length $usable  between the selvages after the wash; null when not known
      */
-    public function __construct(public ?Length $width, public bool $oneWay = false, public ?Length $repeat = null, public bool $assumed = false, public ?Length $usable = null)
-    {
+    public function __construct(
+        public ?Length $width,
+        public bool $oneWay = false,
+        public ?Length $repeat = null,
+        public bool $assumed = false,
+        public ?Length $usable = null,
+    ) {
     }
 
     public static function cut(Cloth $cloth, ToCut $toCut): self

@@ -22,7 +22,9 @@ final readonly class TooWide
     public function sentence(): Sentence
     {
         return new Sentence('{piece} is {across} across, and the cloth leaves {usable} between its selvages: no length of it is enough.', [
-            'piece' => $this->piece, 'across' => Figure::needed($this->across), 'usable' => Figure::owned($this->usable),
+            'piece' => $this->piece,
+            'across' => Figure::needed($this->across),
+            'usable' => Figure::owned($this->usable),
         ]);
     }
 }

@@ -39,6 +39,6 @@ final readonly class Wanted
     /** For which pieces are worked out; empty when none is chosen. */
     public function largestSize(): string
     {
-        return null === $this->size ? '' : ($this->version?->table->largest($this->size, $this->gradedTo) ?? $this->size);
+        return null === $this->size ? '' : $this->version?->table->largest($this->size, $this->gradedTo) ?? $this->size;
     }
 }

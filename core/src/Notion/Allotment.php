@@ -64,7 +64,16 @@ final readonly class Allotment
         foreach ($this->stash as $i => $notion) {
             if ($left[$i] !== $before[$i]) {
                 $byLength = $notion->kind->goesByLength();
-                $changed[] = new Notion($notion->id, $notion->kind, $notion->measure, $byLength ? $notion->count : $left[$i], $byLength ? (0 === $left[$i] ? null : Length::ofMicrometres($left[$i])) : $notion->length, $notion->name, $notion->place, $notion->notes);
+                $changed[] = new Notion(
+                    $notion->id,
+                    $notion->kind,
+                    $notion->measure,
+                    $byLength ? $notion->count : $left[$i],
+                    $byLength ? (0 === $left[$i] ? null : Length::ofMicrometres($left[$i])) : $notion->length,
+                    $notion->name,
+                    $notion->place,
+                    $notion->notes,
+                );
             }
         }
 
@@ -74,7 +83,10 @@ final readonly class Allotment
     /** @return array<int, int> of each notion of the stash: a number, or micrometres */
     private function amounts(): array
     {
-        return array_map(static fn (Notion $notion): int => $notion->kind->goesByLength() ? $notion->length->micrometres ?? 0 : $notion->count ?? 1, $this->stash);
+        return array_map(
+            static fn (Notion $notion): int => $notion->kind->goesByLength() ? $notion->length->micrometres ?? 0 : $notion->count ?? 1,
+            $this->stash,
+        );
     }
 
     /** @param array<int, int> $left of each notion of the stash: a number, or micrometres */
@@ -86,11 +98,21 @@ final readonly class Allotment
         if (NotionKind::Other === $wanted->kind || null === $amount) {
             $some = NotionKind::Other !== $wanted->kind && [] !== $this->fitting($wanted, $left);
 
-            return new NotionAnswer($text, $wanted, null, null, null, new Sentence(match (true) {
-                NotionKind::Other === $wanted->kind => '{notion}: look whether it is here.',
-                $some => '{notion}: some is here; how much it takes is not said.',
-                default => '{notion}: none is here; how much it takes is not said.',
-            }, $with));
+            return new NotionAnswer(
+                $text,
+                $wanted,
+                null,
+                null,
+                null,
+                new Sentence(
+                    match (true) {
+                        NotionKind::Other === $wanted->kind => '{notion}: look whether it is here.',
+                        $some => '{notion}: some is here; how much it takes is not said.',
+                        default => '{notion}: none is here; how much it takes is not said.',
+                    },
+                    $with,
+                ),
+            );
         }
         $missing = $amount;
         $longer = null;
@@ -100,22 +122,57 @@ final readonly class Allotment
             $left[$i] -= $taken;
             $missing -= $taken;
             $measure = $this->stash[$i]->measure;
-            $longer = $taken > 0 && NotionKind::Zip === $wanted->kind && null !== $measure && null !== $wanted->measure && $wanted->measure->isLessThan($measure) ? $measure : $longer;
+            $longer
+                = $taken > 0
+                && NotionKind::Zip === $wanted->kind
+                && null !== $measure
+                && null !== $wanted->measure
+                && $wanted->measure->isLessThan($measure)
+                    ? $measure
+                    : $longer;
             if (0 === $missing) {
                 break;
             }
         }
         if (0 === $missing) {
-            return new NotionAnswer($text, $wanted, true, 0, null, null === $longer ? new Sentence('{notion}: here.', $with) : new Sentence('{notion}: one of {length} is here, a little too long and usable.', $with + ['length' => Figure::notion($longer)]));
+            return new NotionAnswer(
+                $text,
+                $wanted,
+                true,
+                0,
+                null,
+                null === $longer
+                    ? new Sentence('{notion}: here.', $with)
+                    : new Sentence(
+                        '{notion}: one of {length} is here, a little too long and usable.',
+                        $with + ['length' => Figure::notion($longer)],
+                    ),
+            );
         }
         $short = $byLength ? Length::ofMicrometres($missing) : null;
 
-        return new NotionAnswer($text, $wanted, false, $byLength ? null : $missing, $short, match (true) {
-            null !== $short => new Sentence('{notion}: not here in one piece; {missing} to buy.', $with + ['missing' => Figure::needed($short)]),
-            $missing < $amount && NotionKind::Button === $wanted->kind => new Sentence('{notion}: {have} of one look here, {missing} to buy that match, or a set.', $with + ['have' => $amount - $missing, 'missing' => $missing]),
-            $missing < $amount => new Sentence('{notion}: {have} here, {missing} to buy.', $with + ['have' => $amount - $missing, 'missing' => $missing]),
-            default => new Sentence('{notion}: to buy.', $with),
-        });
+        return new NotionAnswer(
+            $text,
+            $wanted,
+            false,
+            $byLength ? null : $missing,
+            $short,
+            match (true) {
+                null !== $short => new Sentence(
+                    '{notion}: not here in one piece; {missing} to buy.',
+                    $with + ['missing' => Figure::needed($short)],
+                ),
+                $missing < $amount && NotionKind::Button === $wanted->kind => new Sentence(
+                    '{notion}: {have} of one look here, {missing} to buy that match, or a set.',
+                    $with + ['have' => $amount - $missing, 'missing' => $missing],
+                ),
+                $missing < $amount => new Sentence(
+                    '{notion}: {have} here, {missing} to buy.',
+                    $with + ['have' => $amount - $missing, 'missing' => $missing],
+                ),
+                default => new Sentence('{notion}: to buy.', $with),
+            },
+        );
     }
 
     /**
@@ -131,7 +188,14 @@ final readonly class Allotment
             $allowed = NotionKind::Zip === $wanted->kind ? Length::of('2', Unit::Centimetre)->micrometres : 500;
             $least = NotionKind::Zip === $wanted->kind ? 0 : -500;
             $known = null === $wanted->measure || null !== $notion->measure;
-            if ($notion->kind === $wanted->kind && $left[$i] > 0 && $this->alike($wanted, $notion) && $known && $over >= $least && $over <= $allowed) {
+            if (
+                $notion->kind === $wanted->kind
+                && $left[$i] > 0
+                && $this->alike($wanted, $notion)
+                && $known
+                && $over >= $least
+                && $over <= $allowed
+            ) {
                 $fitting[$i] = $over;
             }
         }
@@ -156,8 +220,16 @@ final readonly class Allotment
         }
         $wantedCount = $wanted->count ?? 1;
         /** @param list<int> $set */
-        $size = static fn (array $set): int => array_sum(array_filter($left, static fn (int $i): bool => \in_array($i, $set, true), \ARRAY_FILTER_USE_KEY));
-        usort($sets, static fn (array $a, array $b): int => [$size($a) < $wantedCount, $size($a) < $wantedCount ? -$size($a) : $size($a)] <=> [$size($b) < $wantedCount, $size($b) < $wantedCount ? -$size($b) : $size($b)]);
+        $size = static fn (array $set): int => array_sum(
+            array_filter($left, static fn (int $i): bool => \in_array($i, $set, true), \ARRAY_FILTER_USE_KEY),
+        );
+        usort(
+            $sets,
+            static fn (array $a, array $b): int => [$size($a) < $wantedCount, $size($a) < $wantedCount ? -$size($a) : $size($a)] <=> [
+                $size($b) < $wantedCount,
+                $size($b) < $wantedCount ? -$size($b) : $size($b),
+            ],
+        );
 
         return $sets[0] ?? [];
     }
@@ -168,7 +240,8 @@ final readonly class Allotment
         $says = static fn (Notion $one, string $words): bool => 1 === preg_match('/\b('.$words.')\b/iu', $one->name);
 
         return match ($wanted->kind) {
-            NotionKind::Zip => $says($wanted, self::SEPARATING) === $says($notion, self::SEPARATING) && (!$says($wanted, self::INVISIBLE) || !$says($notion, self::VISIBLE)),
+            NotionKind::Zip => $says($wanted, self::SEPARATING) === $says($notion, self::SEPARATING)
+                && (!$says($wanted, self::INVISIBLE) || !$says($notion, self::VISIBLE)),
             NotionKind::Thread => [] === self::colours($wanted) || [] !== array_intersect(self::colours($wanted), self::colours($notion)),
             default => true,
         };

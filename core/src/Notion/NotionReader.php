@@ -14,20 +14,56 @@ final readonly class NotionReader
 {
     /** Longer names first where one holds another. */
     private const WORDS = [
-        'bias binding' => NotionKind::Binding, 'bias tape' => NotionKind::Binding, 'binding' => NotionKind::Binding, 'fusible interfacing' => NotionKind::Interfacing, 'interfacing' => NotionKind::Interfacing, 'interlining' => NotionKind::Interfacing,
-        'zippers?' => NotionKind::Zip, 'zips?' => NotionKind::Zip, 'elastic' => NotionKind::Elastic, 'buttons?' => NotionKind::Button, 'thread' => NotionKind::Thread, 'reels?' => NotionKind::Thread, 'ribbing' => NotionKind::Ribbing, 'cuffing' => NotionKind::Ribbing,
-        'hooks? and (?:eyes?|bars?)' => NotionKind::Hook, 'hooks?' => NotionKind::Hook, 'press studs?' => NotionKind::Snap, 'poppers?' => NotionKind::Snap, 'snaps?' => NotionKind::Snap, 'cord' => NotionKind::Cord, 'drawstring' => NotionKind::Cord,
-        'd-? ?rings?' => NotionKind::Ring, 'rings?' => NotionKind::Ring, 'buckles?' => NotionKind::Buckle, 'clips?' => NotionKind::Clasp, 'clasps?' => NotionKind::Clasp, 'shoulder pads?' => NotionKind::Pad, 'boning' => NotionKind::Boning,
+        'bias binding' => NotionKind::Binding,
+        'bias tape' => NotionKind::Binding,
+        'binding' => NotionKind::Binding,
+        'fusible interfacing' => NotionKind::Interfacing,
+        'interfacing' => NotionKind::Interfacing,
+        'interlining' => NotionKind::Interfacing,
+        'zippers?' => NotionKind::Zip,
+        'zips?' => NotionKind::Zip,
+        'elastic' => NotionKind::Elastic,
+        'buttons?' => NotionKind::Button,
+        'thread' => NotionKind::Thread,
+        'reels?' => NotionKind::Thread,
+        'ribbing' => NotionKind::Ribbing,
+        'cuffing' => NotionKind::Ribbing,
+        'hooks? and (?:eyes?|bars?)' => NotionKind::Hook,
+        'hooks?' => NotionKind::Hook,
+        'press studs?' => NotionKind::Snap,
+        'poppers?' => NotionKind::Snap,
+        'snaps?' => NotionKind::Snap,
+        'cord' => NotionKind::Cord,
+        'drawstring' => NotionKind::Cord,
+        'd-? ?rings?' => NotionKind::Ring,
+        'rings?' => NotionKind::Ring,
+        'buckles?' => NotionKind::Buckle,
+        'clips?' => NotionKind::Clasp,
+        'clasps?' => NotionKind::Clasp,
+        'shoulder pads?' => NotionKind::Pad,
+        'boning' => NotionKind::Boning,
     ];
-    private const LENGTH = '/(?<![\w.,\/])((?:\d+[ -])?\d+(?:[.,]\d+|\/\d+)?\s?[½¼¾⅛⅜⅝⅞]?|[½¼¾⅛⅜⅝⅞])\s*(mm|cm|m|metres?|meters?|yds?|yards?|inch(?:es)?|ins?|["″])(?![a-z])/iu';
+    private const LENGTH = '/(?<![\w.,\/])((?:\d+[ -])?\d+(?:[.,]\d+|\/\d+)?\s?[½¼¾⅛⅜⅝⅞]?|[½¼¾⅛⅜⅝⅞])\s*'
+        .'(mm|cm|m|metres?|meters?|yds?|yards?|inch(?:es)?|ins?|["″])(?![a-z])/iu';
     private const NARROW = 120_000;
-    private const NUMBERS = [
-        'half a dozen' => '6', 'a dozen' => '12', 'dozen' => '12', 'a pair of' => '2', 'pair of' => '2', 'eleven' => '11', 'twelve' => '12', 'twenty' => '20',
-    ] + Numbers::WORDS;
+    private const NUMBERS
+        = [
+            'half a dozen' => '6',
+            'a dozen' => '12',
+            'dozen' => '12',
+            'a pair of' => '2',
+            'pair of' => '2',
+            'eleven' => '11',
+            'twelve' => '12',
+            'twenty' => '20',
+        ] + Numbers::WORDS;
     /** "10 1/2 in buttons" are ten of half an inch: none is wider than two. */
     private const COUNTED = '/(?<![\w.,\/])(\d{1,3})\s+(?=(?:[1357]\/(?:2|4|8|16)|[½¼¾⅛⅜⅝⅞])\s*(?:inch(?:es)?|ins?|["″]))/iu';
 
-    /** Nothing typed is dropped: what is neither number, measure nor kind stays in the name, and what follows the last comma in the place when a place is looked for. */
+    /**
+     * Nothing typed is dropped: what is neither number, measure nor kind stays in the name, and what follows the last comma in the
+     * place when a place is looked for.
+     */
     public function read(string $line, bool $withPlace = false): Notion
     {
         $rest = trim($line);
@@ -43,35 +79,59 @@ final readonly class NotionReader
                 break;
             }
         }
-        $rest = preg_replace_callback('/\b('.implode('|', array_keys(self::NUMBERS)).')\b/iu', static fn (array $word): string => self::NUMBERS[mb_strtolower($word[1])], $rest, 1) ?? $rest;
+        $rest
+            = preg_replace_callback(
+                '/\b('.implode('|', array_keys(self::NUMBERS)).')\b/iu',
+                static fn (array $word): string => self::NUMBERS[mb_strtolower($word[1])],
+                $rest,
+                1,
+            ) ?? $rest;
         $count = null;
         if (!$kind->goesByLength() && NotionKind::Zip !== $kind && 1 === preg_match(self::COUNTED, $rest, $found) && (int) $found[1] > 1) {
             $count = (int) $found[1];
             $rest = preg_replace(self::COUNTED, ' ', $rest, 1) ?? $rest;
         }
         $lengths = [];
-        $rest = preg_replace_callback(self::LENGTH, static function (array $found) use (&$lengths): string {
-            try {
-                $lengths[] = Length::parse($found[0], Unit::Centimetre);
-            } catch (Unreadable) {
-                return $found[0];
-            }
+        $rest
+            = preg_replace_callback(
+                self::LENGTH,
+                static function (array $found) use (&$lengths): string {
+                    try {
+                        $lengths[] = Length::parse($found[0], Unit::Centimetre);
+                    } catch (Unreadable) {
+                        return $found[0];
+                    }
 
-            return ' ';
-        }, $rest) ?? $rest;
+                    return ' ';
+                },
+                $rest,
+            ) ?? $rest;
         usort($lengths, static fn (Length $a, Length $b): int => $b->micrometres <=> $a->micrometres);
-        $rest = preg_replace_callback('/(?<![\w.,\/£€$])(\d{1,4})\s*(?:x|×)?(?![\w.\/])/iu', static function (array $found) use (&$count): string {
-            if (null !== $count) {
-                return $found[0];
-            }
-            $count = (int) $found[1];
+        $rest
+            = preg_replace_callback(
+                '/(?<![\w.,\/£€$])(\d{1,4})\s*(?:x|×)?(?![\w.\/])/iu',
+                static function (array $found) use (&$count): string {
+                    if (null !== $count) {
+                        return $found[0];
+                    }
+                    $count = (int) $found[1];
 
-            return ' ';
-        }, $rest) ?? $rest;
+                    return ' ';
+                },
+                $rest,
+            ) ?? $rest;
         if ($kind->goesByLength()) {
             $long = isset($lengths[0]) && $lengths[0]->micrometres >= self::NARROW ? array_shift($lengths) : null;
 
-            return new Notion('', $kind, array_shift($lengths), null, null === $long || null === $count ? $long : $long->times(max(1, $count)), $this->name($kind, $rest, $lengths), $place);
+            return new Notion(
+                '',
+                $kind,
+                array_shift($lengths),
+                null,
+                null === $long || null === $count ? $long : $long->times(max(1, $count)),
+                $this->name($kind, $rest, $lengths),
+                $place,
+            );
         }
 
         return new Notion('', $kind, array_shift($lengths), $count, null, $this->name($kind, $rest, $lengths), $place);
@@ -82,6 +142,8 @@ final readonly class NotionReader
     {
         $name = preg_replace(['/\s+/u', '/^[\s,;:-]+|[\s,;:-]+$/u'], [' ', ''], $rest) ?? $rest;
 
-        return [] === $left ? $name : trim($name.' '.implode(' ', array_map(static fn (Length $length): string => $length->millimetres().' mm', $left)));
+        return [] === $left
+            ? $name
+            : trim($name.' '.implode(' ', array_map(static fn (Length $length): string => $length->millimetres().' mm', $left)));
     }
 }

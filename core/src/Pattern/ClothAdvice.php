@@ -28,6 +28,10 @@ final readonly class ClothAdvice
 
     public function isSaid(): bool
     {
-        return [] !== array_filter([$this->recommended, $this->stretch, $this->lightest, $this->heaviest, $this->crispest, $this->mostFluid, $this->notFor], static fn (mixed $value): bool => null !== $value && '' !== $value);
+        return []
+            !== array_filter(
+                [$this->recommended, $this->stretch, $this->lightest, $this->heaviest, $this->crispest, $this->mostFluid, $this->notFor],
+                static fn (mixed $value): bool => null !== $value && '' !== $value,
+            );
     }
 }

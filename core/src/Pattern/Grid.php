@@ -25,11 +25,22 @@ final readonly class Grid
     private const HEADINGS = '/^(role|fabrics?|cloths?|cloth width|fabric width|widths?|nap|sizes?|views?|versions?|)$/iu';
 
     private const ROLE_WORDS = [
-        'contrast 2' => Role::Contrast2, 'contrast 3' => Role::Contrast3, 'contrast' => Role::Contrast,
-        'underlining' => Role::Underlining, 'lining' => Role::Lining, 'interfacing' => Role::Interfacing,
-        'ribbing' => Role::Ribbing, 'rib' => Role::Ribbing, 'pocketing' => Role::Pocketing, 'pockets' => Role::Pocketing,
-        'wadding' => Role::Wadding, 'trim' => Role::Trim, 'main' => Role::Main, 'self' => Role::Main,
-        'fabric' => Role::Main, 'cloth' => Role::Main,
+        'contrast 2' => Role::Contrast2,
+        'contrast 3' => Role::Contrast3,
+        'contrast' => Role::Contrast,
+        'underlining' => Role::Underlining,
+        'lining' => Role::Lining,
+        'interfacing' => Role::Interfacing,
+        'ribbing' => Role::Ribbing,
+        'rib' => Role::Ribbing,
+        'pocketing' => Role::Pocketing,
+        'pockets' => Role::Pocketing,
+        'wadding' => Role::Wadding,
+        'trim' => Role::Trim,
+        'main' => Role::Main,
+        'self' => Role::Main,
+        'fabric' => Role::Main,
+        'cloth' => Role::Main,
     ];
 
     /**
@@ -59,7 +70,9 @@ final readonly class Grid
             ++$leading;
         }
         if ($leading > 0) {
-            $sizes = array_values(array_filter(\array_slice($table[0], $leading, self::MOST_SIZES), static fn (string $size): bool => '' !== $size));
+            $sizes = array_values(
+                array_filter(\array_slice($table[0], $leading, self::MOST_SIZES), static fn (string $size): bool => '' !== $size),
+            );
             array_shift($table);
         } else {
             $leading = max(1, max(array_map(\count(...), $table)) - \count($sizes));
@@ -78,12 +91,21 @@ final readonly class Grid
     /** @param \Closure(Length, bool $small): string $write so that it can be read again */
     public static function of(RequirementTable $table, \Closure $write): self
     {
-        return new self($table->sizes, array_map(static fn (Requirement $row): array => [
-            'role' => $row->role->value,
-            'width' => $write($row->width, true),
-            'nap' => $row->nap->value,
-            'cells' => array_map(static fn (string $size): string => isset($row->cells[$size]) ? $write($row->cells[$size], false) : '', $table->sizes),
-        ], $table->rows));
+        return new self(
+            $table->sizes,
+            array_map(
+                static fn (Requirement $row): array => [
+                    'role' => $row->role->value,
+                    'width' => $write($row->width, true),
+                    'nap' => $row->nap->value,
+                    'cells' => array_map(
+                        static fn (string $size): string => isset($row->cells[$size]) ? $write($row->cells[$size], false) : '',
+                        $table->sizes,
+                    ),
+                ],
+                $table->rows,
+            ),
+        );
     }
 
     /**
@@ -103,7 +125,12 @@ final readonly class Grid
             try {
                 $length = Length::parse($text, $unit, larger: str_contains($place, '.cells.'));
                 if (str_contains($place, '.cells.') && self::MOST < $length->micrometres) {
-                    $fault($place, new Sentence('“{text}” is more than 15 m for one garment: is the unit right? Type it with its unit.', ['text' => $text]));
+                    $fault(
+                        $place,
+                        new Sentence('“{text}” is more than 15 m for one garment: is the unit right? Type it with its unit.', [
+                            'text' => $text,
+                        ]),
+                    );
                 }
 
                 return $length;
@@ -118,7 +145,11 @@ final readonly class Grid
             $cells = [];
             foreach ($this->sizes as $j => $size) {
                 $text = $row['cells'][$j] ?? '';
-                if ('' !== $size && !\in_array($text, ['', '-', '–', '—'], true) && null !== ($length = $read($text, $i.'.cells.'.$j, $system->lengthUnit()))) {
+                if (
+                    '' !== $size
+                    && !\in_array($text, ['', '-', '–', '—'], true)
+                    && null !== ($length = $read($text, $i.'.cells.'.$j, $system->lengthUnit()))
+                ) {
                     $cells[$size] = $length;
                 }
             }
@@ -128,7 +159,10 @@ final readonly class Grid
             $width = $read($row['width'], $i.'.width', $system->widthUnit());
             $role = Role::tryFrom($row['role']);
             if (null === $role) {
-                $fault($i.'.role', new Sentence('“{text}” is not a role: choose one from the list.', ['text' => mb_substr($row['role'], 0, 40)]));
+                $fault(
+                    $i.'.role',
+                    new Sentence('“{text}” is not a role: choose one from the list.', ['text' => mb_substr($row['role'], 0, 40)]),
+                );
             }
             if (null !== $width && null !== $role) {
                 $rows[] = new Requirement($role, $width, Nap::tryFrom($row['nap']) ?? Nap::Without, $cells);
@@ -141,7 +175,10 @@ final readonly class Grid
     /** @return list<string> of a line, between tabs or, where there are none, semicolons or wide gaps */
     private static function cellsOf(string $line): array
     {
-        return array_map(trim(...), explode("\t", str_contains($line, "\t") ? $line : preg_replace('/;| {2,}/', "\t", trim($line)) ?? $line));
+        return array_map(
+            trim(...),
+            explode("\t", str_contains($line, "\t") ? $line : preg_replace('/;| {2,}/', "\t", trim($line)) ?? $line),
+        );
     }
 
     /** @return array{role: string, width: string, nap: string} */
@@ -153,7 +190,9 @@ final readonly class Grid
         } elseif (1 === preg_match('~\b(?:with(?: or without)?|w/) nap\b|\bwith\b|\bone[ -]way\b~iu', $text, $part)) {
             $nap = 1 === preg_match('/or without/iu', $part[0]) ? Nap::Either : Nap::With;
         }
-        $rest = preg_replace('~\b(?:with(?: or without)?|without|no|w/o?) nap\b|\bwith(?:out)?\b|\beither\b|\bone[ -]way\b~iu', ' ', $text) ?? $text;
+        $rest
+            = preg_replace('~\b(?:with(?: or without)?|without|no|w/o?) nap\b|\bwith(?:out)?\b|\beither\b|\bone[ -]way\b~iu', ' ', $text)
+            ?? $text;
         foreach (self::ROLE_WORDS as $word => $named) {
             if (1 === preg_match('/\b'.$word.'\b/iu', $rest)) {
                 $role = $named->value;

@@ -18,7 +18,12 @@ final readonly class KeptAlteration
      * @param bool       $drawn  on the paper already
      * @param list<Role> $roles  whose lays it lengthens
      */
-    public function __construct(public string $person, public string $name, public ?Length $length = null, public bool $drawn = false, public array $roles = self::ROLES)
-    {
+    public function __construct(
+        public string $person,
+        public string $name,
+        public ?Length $length = null,
+        public bool $drawn = false,
+        public array $roles = self::ROLES,
+    ) {
     }
 }

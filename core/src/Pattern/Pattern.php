@@ -48,7 +48,9 @@ final readonly class Pattern
     /** @return list<KeptAlteration> */
     public function alterationsFor(string $person): array
     {
-        return array_values(array_filter($this->alterations, static fn (KeptAlteration $alteration): bool => $alteration->person === $person));
+        return array_values(
+            array_filter($this->alterations, static fn (KeptAlteration $alteration): bool => $alteration->person === $person),
+        );
     }
 
     /** What is lacking in every copy that holds a size; empty when one is whole. */

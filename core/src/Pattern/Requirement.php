@@ -11,11 +11,7 @@ use Octavum\Core\Piece\Role;
 final readonly class Requirement
 {
     /** @param array<int|string, Length> $cells size → length */
-    public function __construct(
-        public Role $role,
-        public Length $width,
-        public Nap $nap,
-        public array $cells,
-    ) {
+    public function __construct(public Role $role, public Length $width, public Nap $nap, public array $cells)
+    {
     }
 }

@@ -31,7 +31,9 @@ final readonly class RequirementTable
     /** The later of two sizes in the order printed; cloth is worked out for the largest size used. */
     public function largest(string $size, ?string $gradedTo): string
     {
-        return null !== $gradedTo && array_search($gradedTo, $this->sizes, true) > array_search($size, $this->sizes, true) ? $gradedTo : $size;
+        return null !== $gradedTo && array_search($gradedTo, $this->sizes, true) > array_search($size, $this->sizes, true)
+            ? $gradedTo
+            : $size;
     }
 
     /**
@@ -81,15 +83,25 @@ final readonly class RequirementTable
      */
     public function choose(Role $role, string $size, Length $fullWidth, bool $oneWay, Length $tolerance): ?RowChoice
     {
-        $rows = array_values(array_filter($this->rows, static fn (Requirement $row): bool => $row->role === $role && isset($row->cells[$size])));
+        $rows = array_values(
+            array_filter($this->rows, static fn (Requirement $row): bool => $row->role === $role && isset($row->cells[$size])),
+        );
         $preferred = $oneWay ? Nap::With : Nap::Without;
         $suits = static fn (Nap $nap): int => match ($nap) {
             $preferred => 2,
             Nap::Either => 1,
             default => 0,
         };
-        usort($rows, static fn (Requirement $a, Requirement $b): int => [$a->width->micrometres, $suits($a->nap)] <=> [$b->width->micrometres, $suits($b->nap)]);
-        $reached = array_values(array_filter($rows, static fn (Requirement $row): bool => self::reaches($fullWidth, $row->width, $tolerance)));
+        usort(
+            $rows,
+            static fn (Requirement $a, Requirement $b): int => [$a->width->micrometres, $suits($a->nap)] <=> [
+                $b->width->micrometres,
+                $suits($b->nap),
+            ],
+        );
+        $reached = array_values(
+            array_filter($rows, static fn (Requirement $row): bool => self::reaches($fullWidth, $row->width, $tolerance)),
+        );
         if ([] !== $reached) {
             $row = $reached[\count($reached) - 1];
 
@@ -98,7 +110,12 @@ final readonly class RequirementTable
         $narrowest = array_filter($rows, static fn (Requirement $row): bool => $row->width->equals($rows[0]->width));
         $row = end($narrowest);
 
-        $own = array_values(array_filter($this->rows, static fn (Requirement $empty): bool => $empty->role === $role && self::reaches($fullWidth, $empty->width, $tolerance)));
+        $own = array_values(
+            array_filter(
+                $this->rows,
+                static fn (Requirement $empty): bool => $empty->role === $role && self::reaches($fullWidth, $empty->width, $tolerance),
+            ),
+        );
         usort($own, static fn (Requirement $a, Requirement $b): int => $b->width->micrometres <=> $a->width->micrometres);
 
         return false === $row ? null : new RowChoice($row, $own[0] ?? $row, null);

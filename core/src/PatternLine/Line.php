@@ -57,8 +57,8 @@ final readonly class Line
     public function missing(): array
     {
         return [
-            ...(null === $this->garment ? [new Sentence('no garment: say dress, skirt, coat …')] : []),
-            ...([] === $this->sizes ? [new Sentence('no sizes: whether yours is in it cannot be said')] : []),
+            ...null === $this->garment ? [new Sentence('no garment: say dress, skirt, coat …')] : [],
+            ...[] === $this->sizes ? [new Sentence('no sizes: whether yours is in it cannot be said')] : [],
         ];
     }
 

@@ -22,44 +22,170 @@ use Octavum\Core\Reading\Words;
 final readonly class LineReader
 {
     private const GARMENTS = [
-        'wrap dress' => Garment::Dress, 'sundress' => Garment::Dress, 'dress' => Garment::Dress, 'slip' => Garment::Dress, 'pinafore' => Garment::Pinafore, 'pinny' => Garment::Pinafore, 'skirt' => Garment::Skirt, 'culottes' => Garment::Trousers,
-        'trousers' => Garment::Trousers, 'pants' => Garment::Trousers, 'jeans' => Garment::Trousers, 'leggings' => Garment::Trousers, 'joggers' => Garment::Trousers, 'shorts' => Garment::Shorts, 'jumpsuit' => Garment::Jumpsuit, 'romper' => Garment::Jumpsuit, 'dungarees' => Garment::Jumpsuit, 'overalls' => Garment::Jumpsuit,
-        'overshirt' => Garment::Shirt, 't-shirt' => Garment::Tee, 'tshirt' => Garment::Tee, 'tee' => Garment::Tee, 'shirt' => Garment::Shirt, 'blouse' => Garment::Top, 'tunic' => Garment::Top, 'camisole' => Garment::Top, 'cami' => Garment::Top, 'tank' => Garment::Top, 'top' => Garment::Top,
-        'waistcoat' => Garment::Waistcoat, 'gilet' => Garment::Waistcoat, 'blazer' => Garment::Jacket, 'jacket' => Garment::Jacket, 'raincoat' => Garment::Coat, 'coat' => Garment::Coat, 'cape' => Garment::Coat, 'cardigan' => Garment::Jumper, 'sweatshirt' => Garment::Jumper, 'hoodie' => Garment::Jumper, 'jumper' => Garment::Jumper, 'sweater' => Garment::Jumper,
-        'pyjamas' => Garment::Nightwear, 'pajamas' => Garment::Nightwear, 'nightdress' => Garment::Nightwear, 'nightshirt' => Garment::Nightwear, 'dressing gown' => Garment::Nightwear, 'knickers' => Garment::Underwear, 'bra' => Garment::Underwear, 'drawers' => Garment::Underwear, 'pants and bra' => Garment::Underwear, 'apron' => Garment::Apron,
-        'rucksack' => Garment::Bag, 'tote' => Garment::Bag, 'bag' => Garment::Bag, 'sunhat' => Garment::Hat, 'beret' => Garment::Hat, 'hat' => Garment::Hat, 'cap' => Garment::Hat,
+        'wrap dress' => Garment::Dress,
+        'sundress' => Garment::Dress,
+        'dress' => Garment::Dress,
+        'slip' => Garment::Dress,
+        'pinafore' => Garment::Pinafore,
+        'pinny' => Garment::Pinafore,
+        'skirt' => Garment::Skirt,
+        'culottes' => Garment::Trousers,
+        'trousers' => Garment::Trousers,
+        'pants' => Garment::Trousers,
+        'jeans' => Garment::Trousers,
+        'leggings' => Garment::Trousers,
+        'joggers' => Garment::Trousers,
+        'shorts' => Garment::Shorts,
+        'jumpsuit' => Garment::Jumpsuit,
+        'romper' => Garment::Jumpsuit,
+        'dungarees' => Garment::Jumpsuit,
+        'overalls' => Garment::Jumpsuit,
+        'overshirt' => Garment::Shirt,
+        't-shirt' => Garment::Tee,
+        'tshirt' => Garment::Tee,
+        'tee' => Garment::Tee,
+        'shirt' => Garment::Shirt,
+        'blouse' => Garment::Top,
+        'tunic' => Garment::Top,
+        'camisole' => Garment::Top,
+        'cami' => Garment::Top,
+        'tank' => Garment::Top,
+        'top' => Garment::Top,
+        'waistcoat' => Garment::Waistcoat,
+        'gilet' => Garment::Waistcoat,
+        'blazer' => Garment::Jacket,
+        'jacket' => Garment::Jacket,
+        'raincoat' => Garment::Coat,
+        'coat' => Garment::Coat,
+        'cape' => Garment::Coat,
+        'cardigan' => Garment::Jumper,
+        'sweatshirt' => Garment::Jumper,
+        'hoodie' => Garment::Jumper,
+        'jumper' => Garment::Jumper,
+        'sweater' => Garment::Jumper,
+        'pyjamas' => Garment::Nightwear,
+        'pajamas' => Garment::Nightwear,
+        'nightdress' => Garment::Nightwear,
+        'nightshirt' => Garment::Nightwear,
+        'dressing gown' => Garment::Nightwear,
+        'knickers' => Garment::Underwear,
+        'bra' => Garment::Underwear,
+        'drawers' => Garment::Underwear,
+        'pants and bra' => Garment::Underwear,
+        'apron' => Garment::Apron,
+        'rucksack' => Garment::Bag,
+        'tote' => Garment::Bag,
+        'bag' => Garment::Bag,
+        'sunhat' => Garment::Hat,
+        'beret' => Garment::Hat,
+        'hat' => Garment::Hat,
+        'cap' => Garment::Hat,
     ];
-    private const FORMATS = ['pdf' => PatternFormat::Pdf, 'download' => PatternFormat::Pdf, 'tissue' => PatternFormat::Tissue, 'envelope' => PatternFormat::Tissue, 'paper' => PatternFormat::Tissue, 'magazine' => PatternFormat::Magazine, 'book' => PatternFormat::Book, 'self-drafted' => PatternFormat::Drafted, 'self drafted' => PatternFormat::Drafted, 'own draft' => PatternFormat::Drafted, 'tutorial' => PatternFormat::Tutorial];
-    private const PAPER = ['not printed' => PaperState::NotPrinted, 'unprinted' => PaperState::NotPrinted, 'to print' => PaperState::NotPrinted, 'printed' => PaperState::Printed, 'taped' => PaperState::Taped, 'uncut' => PaperState::Uncut, 'factory folded' => PaperState::Uncut, 'traced' => PaperState::Traced, 'cut to size' => PaperState::CutToSize, 'cut' => PaperState::CutToSize, 'projector' => PaperState::Projector];
-    private const OWNERSHIP = ['wished for' => Ownership::Wished, 'wish list' => Ownership::Wished, 'wishlist' => Ownership::Wished, 'to buy' => Ownership::Wished, 'borrowed' => Ownership::Borrowed, 'on loan' => Ownership::Borrowed];
+    private const FORMATS = [
+        'pdf' => PatternFormat::Pdf,
+        'download' => PatternFormat::Pdf,
+        'tissue' => PatternFormat::Tissue,
+        'envelope' => PatternFormat::Tissue,
+        'paper' => PatternFormat::Tissue,
+        'magazine' => PatternFormat::Magazine,
+        'book' => PatternFormat::Book,
+        'self-drafted' => PatternFormat::Drafted,
+        'self drafted' => PatternFormat::Drafted,
+        'own draft' => PatternFormat::Drafted,
+        'tutorial' => PatternFormat::Tutorial,
+    ];
+    private const PAPER = [
+        'not printed' => PaperState::NotPrinted,
+        'unprinted' => PaperState::NotPrinted,
+        'to print' => PaperState::NotPrinted,
+        'printed' => PaperState::Printed,
+        'taped' => PaperState::Taped,
+        'uncut' => PaperState::Uncut,
+        'factory folded' => PaperState::Uncut,
+        'traced' => PaperState::Traced,
+        'cut to size' => PaperState::CutToSize,
+        'cut' => PaperState::CutToSize,
+        'projector' => PaperState::Projector,
+    ];
+    private const OWNERSHIP = [
+        'wished for' => Ownership::Wished,
+        'wish list' => Ownership::Wished,
+        'wishlist' => Ownership::Wished,
+        'to buy' => Ownership::Wished,
+        'borrowed' => Ownership::Borrowed,
+        'on loan' => Ownership::Borrowed,
+    ];
     private const LETTERS = ['XXXS', 'XXS', 'XS', 'S', 'M', 'L', 'XL', 'XXL', 'XXXL', '4XL', '5XL', '6XL'];
 
     public function read(string $line): Line
     {
         $text = trim(preg_replace('/\s+/u', ' ', mb_scrub($line)) ?? $line);
-        $parts = array_values(array_filter(array_map(trim(...), explode("\n", preg_replace('/[,;]\s+|[,;]$|(?<=\D)[,;]|[,;](?=\D)/u', "\n", $text) ?? $text)), static fn (string $part): bool => '' !== $part));
+        $parts = array_values(
+            array_filter(
+                array_map(trim(...), explode("\n", preg_replace('/[,;]\s+|[,;]$|(?<=\D)[,;]|[,;](?=\D)/u', "\n", $text) ?? $text)),
+                static fn (string $part): bool => '' !== $part,
+            ),
+        );
         $first = array_shift($parts) ?? '';
         [$number, $others, $title] = $this->numbers($first);
         $maker = '';
         if (1 === preg_match('/^(.*\S)\s+(?:by|from)\s+(\S.*)$/iu', $title, $said)) {
             [, $title, $maker] = $said;
         }
-        $found = ['garment' => $this->word(self::GARMENTS, $title), 'format' => null, 'paper' => null, 'ownership' => null, 'onlyFor' => null, 'sizes' => [], 'minutes' => null, 'place' => ''];
+        $found = [
+            'garment' => $this->word(self::GARMENTS, $title),
+            'format' => null,
+            'paper' => null,
+            'ownership' => null,
+            'onlyFor' => null,
+            'sizes' => [],
+            'minutes' => null,
+            'place' => '',
+        ];
         $notions = $unread = $doubts = [];
         foreach ([...$this->trailing($title), ...$parts] as $part) {
             $read = $this->part($part, $found, $notions, $others, $maker, $doubts);
             $unread = $read ? $unread : [...$unread, $part];
         }
-        $format = $found['format'] ?? (PaperState::NotPrinted === $found['paper'] || PaperState::Taped === $found['paper'] || PaperState::Printed === $found['paper'] ? PatternFormat::Pdf : null);
+        $format
+            = $found['format']
+            ?? (PaperState::NotPrinted === $found['paper'] || PaperState::Taped === $found['paper'] || PaperState::Printed === $found['paper']
+                ? PatternFormat::Pdf
+                : null);
         $title = '' === $title ? ('' === $number ? $text : 'Number '.$number) : $title;
 
-        return new Line($text, mb_substr(mb_strtoupper(mb_substr($title, 0, 1)).mb_substr($title, 1), 0, 120), mb_substr($maker, 0, 120), $number, $others, $found['garment'], $format, $found['paper'], $found['ownership'] ?? Ownership::Owned, $found['onlyFor'], $found['sizes'], $notions, $found['minutes'], $found['place'], $this->chips($number, $others, $maker, $found, $format, $notions), $doubts, $unread);
+        return new Line(
+            $text,
+            mb_substr(mb_strtoupper(mb_substr($title, 0, 1)).mb_substr($title, 1), 0, 120),
+            mb_substr($maker, 0, 120),
+            $number,
+            $others,
+            $found['garment'],
+            $format,
+            $found['paper'],
+            $found['ownership'] ?? Ownership::Owned,
+            $found['onlyFor'],
+            $found['sizes'],
+            $notions,
+            $found['minutes'],
+            $found['place'],
+            $this->chips($number, $others, $maker, $found, $format, $notions),
+            $doubts,
+            $unread,
+        );
     }
 
     /** @return array{string, list<string>, string} number, other numbers, and what follows */
     private function numbers(string $first): array
     {
-        if (1 !== preg_match('~^(?:no\.?\s*|number\s+|#)?((?:[A-Z]{1,4}[- ]?)?\d{1,6}[A-Z]?(?:\s*[/=]\s*(?:[A-Z]{1,4}[- ]?)?\d{1,6}[A-Z]?)*)(?=\s|$)\s*(.*)$~u', $first, $part)) {
+        if (
+            1
+            !== preg_match(
+                '~^(?:no\.?\s*|number\s+|#)?((?:[A-Z]{1,4}[- ]?)?\d{1,6}[A-Z]?(?:\s*[/=]\s*(?:[A-Z]{1,4}[- ]?)?\d{1,6}[A-Z]?)*)(?=\s|$)\s*(.*)$~u',
+                $first,
+                $part,
+            )
+        ) {
             return ['', [], $first];
         }
         $numbers = array_map(trim(...), explode('/', strtr($part[1], '=', '/')));
@@ -71,7 +197,13 @@ final readonly class LineReader
     private function trailing(string &$title): array
     {
         $taken = [];
-        while (1 === preg_match('~^(.+?)\s+(\S+)$~u', $title, $part) && (isset(self::FORMATS[mb_strtolower($part[2])]) && 'book' !== mb_strtolower($part[2]) || [] !== $this->sizes($part[2], true))) {
+        while (
+            1 === preg_match('~^(.+?)\s+(\S+)$~u', $title, $part)
+            && (
+                (isset(self::FORMATS[mb_strtolower($part[2])]) && 'book' !== mb_strtolower($part[2]))
+                || [] !== $this->sizes($part[2], true)
+            )
+        ) {
             [, $title, $taken[]] = $part;
         }
 
@@ -79,12 +211,18 @@ final readonly class LineReader
     }
 
     /**
-     * @param array{garment: ?Garment, format: ?PatternFormat, paper: ?PaperState, ownership: ?Ownership, onlyFor: ?Structure, sizes: list<string>, minutes: ?int, place: string} $found
-     * @param list<string>                                                                                                                                                        $notions
-     * @param list<string>                                                                                                                                                        $others
-     * @param list<Sentence>                                                                                                                                                      $doubts
+     * @param array{
+     *     garment: ?Garment, format: ?PatternFormat, paper: ?PaperState, ownership: ?Ownership, onlyFor: ?Structure,
+     *     sizes: list<string>, minutes: ?int, place: string,
+     * } $found
+     * @param list<string>   $notions
+     * @param list<string>   $others
+     * @param list<Sentence> $doubts
      *
-     * @param-out array{garment: ?Garment, format: ?PatternFormat, paper: ?PaperState, ownership: ?Ownership, onlyFor: ?Structure, sizes: list<string>, minutes: ?int, place: string} $found
+     * @param-out array{
+     *     garment: ?Garment, format: ?PatternFormat, paper: ?PaperState, ownership: ?Ownership, onlyFor: ?Structure,
+     *     sizes: list<string>, minutes: ?int, place: string,
+     * } $found
      * @param-out list<string> $notions
      * @param-out list<string> $others
      * @param-out list<Sentence> $doubts
@@ -94,12 +232,18 @@ final readonly class LineReader
     private function part(string $part, array &$found, array &$notions, array &$others, string &$maker, array &$doubts): bool
     {
         $plain = mb_strtolower($part);
-        if (1 === preg_match('/^(?:needs?|notions?:?|with)\s+(.+)$/iu', $part, $said) || NotionKind::Other !== (new NotionReader())->read($part)->kind && 1 === preg_match('/\d/', $part)) {
+        if (
+            1 === preg_match('/^(?:needs?|notions?:?|with)\s+(.+)$/iu', $part, $said)
+            || (NotionKind::Other !== (new NotionReader())->read($part)->kind && 1 === preg_match('/\d/', $part))
+        ) {
             $notions[] = mb_substr($said[1] ?? $part, 0, 200);
 
             return true;
         }
-        if (1 === preg_match('/^(?:also|reissue of|reissued as|same as|=)\s*(?:no\.?\s*)?((?:[A-Z]{1,4}[- ]?)?\d{1,6}[A-Z]?)$/iu', $part, $said)) {
+        if (
+            1
+            === preg_match('/^(?:also|reissue of|reissued as|same as|=)\s*(?:no\.?\s*)?((?:[A-Z]{1,4}[- ]?)?\d{1,6}[A-Z]?)$/iu', $part, $said)
+        ) {
             $others[] = $said[1];
 
             return true;
@@ -129,7 +273,10 @@ final readonly class LineReader
 
             return true;
         }
-        if (1 === preg_match('/^(?:in\s+(?:the\s+)?)?(?:'.implode('|', Words::PLACES).'|folder|binder|sleeve|hard disk|computer)\b/iu', $part)) {
+        if (
+            1
+            === preg_match('/^(?:in\s+(?:the\s+)?)?(?:'.implode('|', Words::PLACES).'|folder|binder|sleeve|hard disk|computer)\b/iu', $part)
+        ) {
             $found['place'] = mb_substr($part, 0, 120);
 
             return true;
@@ -137,7 +284,12 @@ final readonly class LineReader
         $paper = $this->word(self::PAPER, $plain);
         $format = $this->word(self::FORMATS, $plain);
         $ownership = $this->word(self::OWNERSHIP, $plain);
-        $onlyFor = 1 === preg_match('/\b(?:knits?|jersey|stretch)\b/u', $plain) ? Structure::Knit : (1 === preg_match('/\bwovens?\b/u', $plain) ? Structure::Woven : null);
+        $onlyFor
+            = 1 === preg_match('/\b(?:knits?|jersey|stretch)\b/u', $plain)
+                ? Structure::Knit
+                : (1 === preg_match('/\bwovens?\b/u', $plain)
+                    ? Structure::Woven
+                    : null);
         $garment = $this->word(self::GARMENTS, $plain);
         $found['paper'] ??= $paper;
         $found['format'] ??= $format;
@@ -192,20 +344,32 @@ final readonly class LineReader
         if (1 === preg_match('/^(\d{1,2})\s?W\s*(?:-|–|TO)\s*(\d{1,2})\s?W$/u', $plain, $ends) && $ends[2] > $ends[1]) {
             return array_map(static fn (int $size): string => $size.'W', range((int) $ends[1], (int) $ends[2], 2));
         }
-        if (1 === preg_match('/^(\d{1,2})\s?(M|MO|MOS|MONTHS?|Y|YR|YRS|YEARS?)?\s*(?:-|–|TO)\s*(\d{1,2})\s?(M|MO|MOS|MONTHS?|Y|YR|YRS|YEARS?)$/u', $plain, $ends)) {
+        if (
+            1
+            === preg_match(
+                '/^(\d{1,2})\s?(M|MO|MOS|MONTHS?|Y|YR|YRS|YEARS?)?\s*(?:-|–|TO)\s*(\d{1,2})\s?(M|MO|MOS|MONTHS?|Y|YR|YRS|YEARS?)$/u',
+                $plain,
+                $ends,
+            )
+        ) {
             return self::ages((int) $ends[1], '' === $ends[2] ? $ends[4] : $ends[2], (int) $ends[3], $ends[4]);
         }
-        $plain = preg_replace_callback('/\b([23])X(?=L|S)/u', static fn (array $m): string => str_repeat('X', (int) $m[1]), $plain) ?? $plain;
+        $plain
+            = preg_replace_callback('/\b([23])X(?=L|S)/u', static fn (array $m): string => str_repeat('X', (int) $m[1]), $plain) ?? $plain;
         $letters = implode('|', array_reverse(self::LETTERS));
         if (1 === preg_match('/^('.$letters.')\s*(?:-|–|TO)\s*('.$letters.')$/u', $plain, $ends)) {
             [$from, $to] = [(int) array_search($ends[1], self::LETTERS, true), (int) array_search($ends[2], self::LETTERS, true)];
 
             return $to > $from ? \array_slice(self::LETTERS, $from, $to - $from + 1) : [];
         }
-        $listed = $range ? [] : array_values(array_filter(explode(' ', strtr($plain, '/', ' ')), static fn (string $one): bool => '' !== $one));
+        $listed = $range
+            ? []
+            : array_values(array_filter(explode(' ', strtr($plain, '/', ' ')), static fn (string $one): bool => '' !== $one));
         $each = array_filter($listed, static fn (string $one): bool => 1 === preg_match('/^(?:\d{1,3}|'.$letters.')$/u', $one));
 
-        return [] !== $listed && \count($each) === \count($listed) && (\count($listed) > 1 || 1 === preg_match('/^sizes?/iu', $part)) ? array_values(array_unique($each)) : [];
+        return [] !== $listed && \count($each) === \count($listed) && (\count($listed) > 1 || 1 === preg_match('/^sizes?/iu', $part))
+            ? array_values(array_unique($each))
+            : [];
     }
 
     /**
@@ -232,28 +396,33 @@ final readonly class LineReader
     }
 
     /**
-     * @param list<string>                                                                                                                                                        $others
-     * @param array{garment: ?Garment, format: ?PatternFormat, paper: ?PaperState, ownership: ?Ownership, onlyFor: ?Structure, sizes: list<string>, minutes: ?int, place: string} $found
-     * @param list<string>                                                                                                                                                        $notions
+     * @param list<string> $others
+     * @param array{
+     *     garment: ?Garment, format: ?PatternFormat, paper: ?PaperState, ownership: ?Ownership, onlyFor: ?Structure,
+     *     sizes: list<string>, minutes: ?int, place: string,
+     * } $found
+     * @param list<string> $notions
      *
      * @return list<Chip>
      */
     private function chips(string $number, array $others, string $maker, array $found, ?PatternFormat $format, array $notions): array
     {
         $chips = [];
-        foreach ([
-            'number' => $number.([] === $others ? '' : ', also '.implode(', ', $others)),
-            'maker' => $maker,
-            'garment' => $found['garment']?->value,
-            'format' => $format?->value,
-            'sizes' => implode(' ', $found['sizes']),
-            'paper' => $found['paper']?->value,
-            'ownership' => $found['ownership']?->value,
-            'only for' => $found['onlyFor']?->value,
-            'notions' => implode(', ', $notions),
-            'hours' => null === $found['minutes'] ? '' : round($found['minutes'] / 60, 1).' h',
-            'place' => $found['place'],
-        ] as $kind => $says) {
+        foreach (
+            [
+                'number' => $number.([] === $others ? '' : ', also '.implode(', ', $others)),
+                'maker' => $maker,
+                'garment' => $found['garment']?->value,
+                'format' => $format?->value,
+                'sizes' => implode(' ', $found['sizes']),
+                'paper' => $found['paper']?->value,
+                'ownership' => $found['ownership']?->value,
+                'only for' => $found['onlyFor']?->value,
+                'notions' => implode(', ', $notions),
+                'hours' => null === $found['minutes'] ? '' : round($found['minutes'] / 60, 1).' h',
+                'place' => $found['place'],
+            ] as $kind => $says
+        ) {
             if (null !== $says && '' !== $says) {
                 $chips[] = new Chip($kind, new Sentence('{kind}: {says}', ['kind' => $kind, 'says' => $says]));
             }

@@ -26,11 +26,18 @@ final readonly class Twins
                 continue;
             }
             $same = array_values(array_intersect_key($this->numbers($known), $numbers));
-            $with = ['title' => $known->title, 'maker' => '' === $known->maker ? '' : ' ('.$known->maker.')', 'ownership' => $known->ownership->value];
+            $with = [
+                'title' => $known->title,
+                'maker' => '' === $known->maker ? '' : ' ('.$known->maker.')',
+                'ownership' => $known->ownership->value,
+            ];
             if ([] !== $same && $this->sameMaker($new, $known)) {
-                $found[] = new Sentence($this->plain($known->number) === $this->plain($same[0])
-                    ? 'Number {number} is in the library already: {title}{maker}, {ownership}.'
-                    : 'Number {number} is another number of {title}{maker}, which is {ownership}: a reissue of the same pattern.', $with + ['number' => $same[0]]);
+                $found[] = new Sentence(
+                    $this->plain($known->number) === $this->plain($same[0])
+                        ? 'Number {number} is in the library already: {title}{maker}, {ownership}.'
+                        : 'Number {number} is another number of {title}{maker}, which is {ownership}: a reissue of the same pattern.',
+                    $with + ['number' => $same[0]],
+                );
             } elseif ($this->sameMaker($new, $known) && $this->near($new->title, $known->title)) {
                 $found[] = new Sentence('{title}{maker} is in the library already, {ownership}, and is called almost the same.', $with);
             }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Piece;
 
-use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Shape\Outline;
 
@@ -27,7 +26,16 @@ final readonly class Drafted
         foreach ($draft->measures() as $measure) {
             $value = (float) ($measures[$measure->name] ?? $measure->usual);
             if ($value < $measure->least || $value > $measure->most) {
-                throw new Unreadable(new Sentence('{measure}: {value} {unit} cannot be; from {least} to {most} {unit} can.', ['measure' => ucfirst($measure->name), 'value' => (string) round($value, 1), 'unit' => $measure->unit, 'least' => (string) $measure->least, 'most' => (string) $measure->most]));
+                throw Unreadable::because(
+                    '{measure}: {value} {unit} cannot be; from {least} to {most} {unit} can.',
+                    [
+                        'measure' => ucfirst($measure->name),
+                        'value' => (string) round($value, 1),
+                        'unit' => $measure->unit,
+                        'least' => (string) $measure->least,
+                        'most' => (string) $measure->most,
+                    ],
+                );
             }
             $all[$measure->name] = $value;
         }
@@ -43,7 +51,9 @@ final readonly class Drafted
         try {
             return Outline::of($this->draft->points($this->measures));
         } catch (\InvalidArgumentException) {
-            throw new Unreadable(new Sentence('These measurements do not go together: the outline would cross itself. Look at the one that is much larger or smaller than the others.'));
+            throw Unreadable::because(
+                'These measurements do not go together: the outline would cross itself. Look at the one that is much larger or smaller than the others.',
+            );
         }
     }
 }

@@ -46,7 +46,9 @@ final readonly class Piece
         $cut = $this->in($size)?->cutOut($this->onFold);
         $flat = null !== $cut && $this->onFold ? $cut->unfolded() : $cut;
 
-        return null === $flat ? null : min(array_map(static fn (int $turn): float => $flat->turned($turn)->width(), $this->grain->turns(true)));
+        return null === $flat
+            ? null
+            : min(array_map(static fn (int $turn): float => $flat->turned($turn)->width(), $this->grain->turns(true)));
     }
 
     /**
@@ -65,7 +67,10 @@ final readonly class Piece
             }
         }
 
-        return new self($this->name, $this->role, $this->quantity, $this->pair, $this->onFold, $this->grain, $this->instead, [...$shapes, ...$kept]);
+        return new self($this->name, $this->role, $this->quantity, $this->pair, $this->onFold, $this->grain, $this->instead, [
+            ...$shapes,
+            ...$kept,
+        ]);
     }
 
     /**
@@ -77,10 +82,12 @@ final readonly class Piece
     {
         $shape = $this->in($from);
 
-        return null === $shape ? null : new self($this->name, $this->role, $this->quantity, $this->pair, $this->onFold, $this->grain, $this->instead, [
-            1.0 === $along && 1.0 === $across
-                ? new Shape($to, $shape->drawn, $shape->allowance, $shape->drafted)
-                : new Shape($to, $shape->drawn->scaled($along, $across), $shape->allowance),
-        ]);
+        return null === $shape
+            ? null
+            : new self($this->name, $this->role, $this->quantity, $this->pair, $this->onFold, $this->grain, $this->instead, [
+                1.0 === $along && 1.0 === $across
+                    ? new Shape($to, $shape->drawn, $shape->allowance, $shape->drafted)
+                    : new Shape($to, $shape->drawn->scaled($along, $across), $shape->allowance),
+            ]);
     }
 }

@@ -67,7 +67,9 @@ final class PieceSet
     /** @return list<Piece> for a role in a size, those that have a shape in it */
     public function in(string $size, Role $role): array
     {
-        return array_values(array_filter($this->all(), static fn (Piece $piece): bool => $piece->role === $role && null !== $piece->in($size)));
+        return array_values(
+            array_filter($this->all(), static fn (Piece $piece): bool => $piece->role === $role && null !== $piece->in($size)),
+        );
     }
 
     /** Empty when the size has no pieces. */
@@ -83,13 +85,17 @@ final class PieceSet
     {
         $found = isset($this->marks[$size]) ? $this->widest[$size] ?? [] : self::widestOf($this->with($size), $size);
 
-        return isset($found[$role->value]) ? new Widest($found[$role->value]['piece'], Length::ofMicrometres($found[$role->value]['across'])) : null;
+        return isset($found[$role->value])
+            ? new Widest($found[$role->value]['piece'], Length::ofMicrometres($found[$role->value]['across']))
+            : null;
     }
 
     /** @return list<Piece> of a size that has come since the marks were made; none are looked for where no size has any */
     private function with(string $size): array
     {
-        return [] === $this->marks ? [] : array_values(array_filter($this->all(), static fn (Piece $piece): bool => null !== $piece->in($size)));
+        return [] === $this->marks
+            ? []
+            : array_values(array_filter($this->all(), static fn (Piece $piece): bool => null !== $piece->in($size)));
     }
 
     /**
@@ -115,7 +121,14 @@ final class PieceSet
     {
         $text = '';
         foreach ($pieces as $piece) {
-            $text .= implode('|', [$piece->name, $piece->role->value, $piece->quantity, (int) $piece->pair, (int) $piece->onFold, $piece->grain->value]);
+            $text .= implode('|', [
+                $piece->name,
+                $piece->role->value,
+                $piece->quantity,
+                (int) $piece->pair,
+                (int) $piece->onFold,
+                $piece->grain->value,
+            ]);
             foreach ($piece->in($size)?->cutOut($piece->onFold)->points ?? [] as [$x, $y]) {
                 $text .= \sprintf(' %.1f,%.1f', $x + 0.0, $y + 0.0);
             }

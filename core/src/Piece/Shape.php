@@ -17,8 +17,12 @@ final readonly class Shape
      * @param ?Length      $allowance to be added around it; null when the outline includes it
      * @param ?Drafted     $drafted   the measurements it was drawn from
      */
-    public function __construct(public array $sizes, public Outline $drawn, public ?Length $allowance = null, public ?Drafted $drafted = null)
-    {
+    public function __construct(
+        public array $sizes,
+        public Outline $drawn,
+        public ?Length $allowance = null,
+        public ?Drafted $drafted = null,
+    ) {
     }
 
     /** @param list<string> $sizes */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Reading;
 
-use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
 
 /**
@@ -39,10 +38,10 @@ final readonly class CsvTable
     {
         [$text, $encoding] = self::decoded($bytes);
         if ('' === trim($text)) {
-            throw new Unreadable(new Sentence('This file is empty.'));
+            throw Unreadable::because('This file is empty.');
         }
         if (str_contains($text, "\0")) {
-            throw new Unreadable(new Sentence('This is not a table of separated values: save it from the spreadsheet as CSV.'));
+            throw Unreadable::because('This is not a table of separated values: save it from the spreadsheet as CSV.');
         }
         $delimiter = self::delimiter($text);
         $stream = fopen('php://temp', 'r+');
@@ -60,18 +59,21 @@ final readonly class CsvTable
             }
             if (null === $headings) {
                 if (\count($cells) > self::MOST_COLUMNS) {
-                    throw new Unreadable(new Sentence('This table has {count} columns; {most} can be read. Take out those that are not needed.', ['count' => \count($cells), 'most' => self::MOST_COLUMNS]));
+                    throw Unreadable::because(
+                        'This table has {count} columns; {most} can be read. Take out those that are not needed.',
+                        ['count' => \count($cells), 'most' => self::MOST_COLUMNS],
+                    );
                 }
                 $headings = $cells;
             } elseif (\count($rows) >= self::MOST_ROWS) {
-                throw new Unreadable(new Sentence('This table has more than {most} rows: split it.', ['most' => self::MOST_ROWS]));
+                throw Unreadable::because('This table has more than {most} rows: split it.', ['most' => self::MOST_ROWS]);
             } else {
                 $rows[$number] = \array_slice(array_pad($cells, \count($headings), ''), 0, max(\count($headings), \count($cells)));
             }
         }
         fclose($stream);
         if (null === $headings || [] === $rows) {
-            throw new Unreadable(new Sentence('There are no rows below the headings.'));
+            throw Unreadable::because('There are no rows below the headings.');
         }
 
         return new self($headings, $rows, self::DELIMITERS[$delimiter], $encoding);
@@ -111,13 +113,19 @@ final readonly class CsvTable
             }
         }
 
-        return mb_check_encoding($bytes, 'UTF-8') ? [$bytes, 'UTF-8'] : [mb_convert_encoding($bytes, 'UTF-8', 'Windows-1252'), 'Windows-1252'];
+        return mb_check_encoding($bytes, 'UTF-8')
+            ? [$bytes, 'UTF-8']
+            : [mb_convert_encoding($bytes, 'UTF-8', 'Windows-1252'), 'Windows-1252'];
     }
 
     /** The one that splits the first lines into the most cells, and into the same number. */
     private static function delimiter(string $text): string
     {
-        $lines = \array_slice(array_values(array_filter(explode("\n", strtr($text, "\r", "\n")), static fn (string $line): bool => '' !== trim($line))), 0, 12);
+        $lines = \array_slice(
+            array_values(array_filter(explode("\n", strtr($text, "\r", "\n")), static fn (string $line): bool => '' !== trim($line))),
+            0,
+            12,
+        );
         $best = ',';
         $most = 0.0;
         foreach (array_keys(self::DELIMITERS) as $delimiter) {

@@ -22,12 +22,17 @@ final class Spoken
     public function plain(string $line): string
     {
         $line = $this->counted($line);
-        $line = preg_replace([
-            '~(?<![\d.,])(\d{1,3}),(\d{3})(?=\s?mm)~u',
-            '~(?<![\d.,\p{L}])(\d{1,2})\s?m(\d{2})(?:\s?cm)?(?![\d\p{L}%]|[.,]\d)~u',
-            '~(?<![\d.,\p{L}])(\d{1,2})\s?met(?:re|er)s?\s(\d{2})(?:\s?cm(?![\p{L}]))?(?!\s?(?:%|"|in(?:ch(?:es)?|s)?\b|wide|width|x\s|by\s|gsm|g\b|oz)|[\d.,])~u',
-            '~(?<![\d.,\p{L}])(\d{1,2})\s?m\s(\d{2})\s?cm(?![\p{L}])(?!\s?wide)~u',
-        ], ['$1$2', '$1.$2m', '$1.$2m', '$1.$2m'], $line) ?? $line;
+        $line
+            = preg_replace(
+                [
+                    '~(?<![\d.,])(\d{1,3}),(\d{3})(?=\s?mm)~u',
+                    '~(?<![\d.,\p{L}])(\d{1,2})\s?m(\d{2})(?:\s?cm)?(?![\d\p{L}%]|[.,]\d)~u',
+                    '~(?<![\d.,\p{L}])(\d{1,2})\s?met(?:re|er)s?\s(\d{2})(?:\s?cm(?![\p{L}]))?(?!\s?(?:%|"|in(?:ch(?:es)?|s)?\b|wide|width|x\s|by\s|gsm|g\b|oz)|[\d.,])~u',
+                    '~(?<![\d.,\p{L}])(\d{1,2})\s?m\s(\d{2})\s?cm(?![\p{L}])(?!\s?wide)~u',
+                ],
+                ['$1$2', '$1.$2m', '$1.$2m', '$1.$2m'],
+                $line,
+            ) ?? $line;
         $line = $this->smaller($line, '\d{2,3}(?:[.,]\d)?', '(?:"|″|”|in(?:ch(?:es)?|s)?\b|cm|mm|wide|width)', false);
 
         return $this->smaller($line, '\d{1,2}(?:[.,]\d{1,2})?', self::LONG.'(?![\p{L}\d²])', true);
@@ -40,25 +45,44 @@ final class Spoken
         $part = '(three[ -]quarters?|half|quarter)';
         $figure = static fn (string $word): string => Numbers::WORDS[$word] ?? ('a' === $word ? '1' : $word);
         $share = static fn (string $word): string => self::PARTS[rtrim(strtr($word, '-', ' '), 's')];
-        $line = preg_replace_callback('~'.$number.'\s(?:and\s)(?:an?\s|one\s)?'.$part.'\s(?:of\san?\s)?'.self::LONG.'(?![\p{L}])~u', static fn (array $m): string => $figure($m[1]).' '.$share($m[2]).' '.$m[3], $line) ?? $line;
+        $line
+            = preg_replace_callback(
+                '~'.$number.'\s(?:and\s)(?:an?\s|one\s)?'.$part.'\s(?:of\san?\s)?'.self::LONG.'(?![\p{L}])~u',
+                static fn (array $m): string => $figure($m[1]).' '.$share($m[2]).' '.$m[3],
+                $line,
+            ) ?? $line;
 
-        return preg_replace_callback('~'.$number.'\s'.self::LONG.'\sand\s(?:an?\s|one\s)?'.$part.'(?![\p{L}])(?!\san?\s(?:m|y))~u', static fn (array $m): string => $figure($m[1]).' '.$share($m[3]).' '.$m[2], $line) ?? $line;
+        return preg_replace_callback(
+            '~'.$number.'\s'.self::LONG.'\sand\s(?:an?\s|one\s)?'.$part.'(?![\p{L}])(?!\san?\s(?:m|y))~u',
+            static fn (array $m): string => $figure($m[1]).' '.$share($m[3]).' '.$m[2],
+            $line,
+        ) ?? $line;
     }
 
     /** Two figures near each other with a slash or a dash between them. */
     private function smaller(string $line, string $number, string $before, bool $lengths): string
     {
-        return preg_replace_callback('~(?<![\d.,/\p{L}-])('.$number.')(?:\s?(?:"|cm|in))?\s?(/|-|–|—|\sto\s)\s?('.$number.')(?=\s?'.$before.')(?![/\d])~u', function (array $m) use ($lengths): string {
-            [$from, $to] = [(float) strtr($m[1], ',', '.'), (float) strtr($m[3], ',', '.')];
-            $fraction = '/' === $m[2] && \in_array($m[3], ['2', '3', '4', '8', '16'], true);
-            if ($fraction || $from <= 0 || $to <= $from || $to > 1.5 * $from) {
-                return $m[0];
-            }
-            if ($lengths) {
-                $this->ranges[] = $m[0];
-            }
+        return preg_replace_callback(
+            '~(?<![\d.,/\p{L}-])('
+                .$number
+                .')(?:\s?(?:"|cm|in))?\s?(/|-|–|—|\sto\s)\s?('
+                .$number
+                .')(?=\s?'
+                .$before
+                .')(?![/\d])~u',
+            function (array $m) use ($lengths): string {
+                [$from, $to] = [(float) strtr($m[1], ',', '.'), (float) strtr($m[3], ',', '.')];
+                $fraction = '/' === $m[2] && \in_array($m[3], ['2', '3', '4', '8', '16'], true);
+                if ($fraction || $from <= 0 || $to <= $from || $to > 1.5 * $from) {
+                    return $m[0];
+                }
+                if ($lengths) {
+                    $this->ranges[] = $m[0];
+                }
 
-            return $m[1];
-        }, $line) ?? $line;
+                return $m[1];
+            },
+            $line,
+        ) ?? $line;
     }
 }

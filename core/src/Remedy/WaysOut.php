@@ -33,8 +33,15 @@ final readonly class WaysOut
      *
      * @return list<WayOut>
      */
-    public function of(Wanted $wanted, ?Pattern $pattern, Cloth $cloth, Cut $cut, Length $available, Need $need, array $promised = []): array
-    {
+    public function of(
+        Wanted $wanted,
+        ?Pattern $pattern,
+        Cloth $cloth,
+        Cut $cut,
+        Length $available,
+        Need $need,
+        array $promised = [],
+    ): array {
         return [
             ...$this->otherCuts($wanted, $cloth, $cut, $need, $promised),
             ...$this->wash($cloth, $cut, $need->amount->minus($available)),
@@ -72,7 +79,12 @@ final readonly class WaysOut
         foreach ($cloth->cuts as $cut) {
             $toCut = ToCut::of($cloth, $cut, $this->assumptions);
             $length = $toCut->length?->minus($promised[$cut->id] ?? Length::zero());
-            if (!$cut->gone && null !== $length && $length->micrometres > 0 && null === $this->estimator->tooWide($wanted, On::cut($cloth, $toCut))) {
+            if (
+                !$cut->gone
+                && null !== $length
+                && $length->micrometres > 0
+                && null === $this->estimator->tooWide($wanted, On::cut($cloth, $toCut))
+            ) {
                 $free[] = [$cut, $length];
             }
         }
@@ -89,12 +101,30 @@ final readonly class WaysOut
     {
         $other = $this->otherCut($wanted, $cloth, $chosen, $need, $promised);
         if (null !== $other) {
-            return [new WayOut(new Sentence('Another cut of it has {length} free to cut from, and would do alone.', ['length' => Figure::owned($other[1])]), Remedy::TakeCut, $other[0]->id)];
+            return [
+                new WayOut(
+                    new Sentence('Another cut of it has {length} free to cut from, and would do alone.', [
+                        'length' => Figure::owned($other[1]),
+                    ]),
+                    Remedy::TakeCut,
+                    $other[0]->id,
+                ),
+            ];
         }
         $free = $this->free($wanted, $cloth, []);
         $sum = array_reduce($free, static fn (Length $sum, array $one): Length => $sum->plus($one[1]), Length::zero());
 
-        return \count($free) < 2 || $sum->isLessThan($need->amount) ? [] : [new WayOut(new Sentence('Its cuts cannot be added up: they are separate, and no piece can lie across the gap. Some pieces may come from one cut and the rest from another; spread the pieces out before you count on it.'), Remedy::LayOut, $chosen->id)];
+        return \count($free) < 2 || $sum->isLessThan($need->amount)
+            ? []
+            : [
+                new WayOut(
+                    new Sentence(
+                        'Its cuts cannot be added up: they are separate, and no piece can lie across the gap. Some pieces may come from one cut and the rest from another; spread the pieces out before you count on it.',
+                    ),
+                    Remedy::LayOut,
+                    $chosen->id,
+                ),
+            ];
     }
 
     /** @return list<WayOut> */
@@ -108,7 +138,15 @@ final readonly class WaysOut
             return [];
         }
 
-        return [new WayOut(new Sentence('Up to {length} is counted off for the wash: wash it and measure again before giving up.', ['length' => Figure::owned($counted)]), Remedy::Wash, $cut->id)];
+        return [
+            new WayOut(
+                new Sentence('Up to {length} is counted off for the wash: wash it and measure again before giving up.', [
+                    'length' => Figure::owned($counted),
+                ]),
+                Remedy::Wash,
+                $cut->id,
+            ),
+        ];
     }
 
     /** @return list<WayOut> */
@@ -120,10 +158,26 @@ final readonly class WaysOut
             if ($version->id === $wanted->version?->id || null === $wanted->size || !$version->table->hasSize($wanted->size)) {
                 continue;
             }
-            $other = new Wanted($version, $wanted->garment, $wanted->role, $wanted->size, $wanted->gradedTo, $wanted->alterations, matching: $wanted->matching, child: $wanted->child);
+            $other = new Wanted(
+                $version,
+                $wanted->garment,
+                $wanted->role,
+                $wanted->size,
+                $wanted->gradedTo,
+                $wanted->alterations,
+                matching: $wanted->matching,
+                child: $wanted->child,
+            );
             $need = $this->estimator->estimate($other, $on);
             if ($need instanceof Need && null === $this->estimator->tooWide($other, $on) && !$available->isLessThan($need->amount)) {
-                $found[] = new WayOut(new Sentence('Version “{version}” of the same pattern wants {length}, and fits on it.', ['version' => $version->name, 'length' => Figure::needed($need->amount)]), Remedy::TakeVersion, $version->id);
+                $found[] = new WayOut(
+                    new Sentence('Version “{version}” of the same pattern wants {length}, and fits on it.', [
+                        'version' => $version->name,
+                        'length' => Figure::needed($need->amount),
+                    ]),
+                    Remedy::TakeVersion,
+                    $version->id,
+                );
             }
         }
 

@@ -69,20 +69,53 @@ final readonly class Project
         foreach ($former->claims as $claim) {
             $lays[$claim->role->value] ??= $claim->lay;
         }
-        $claims = array_map(static fn (Claim $claim): Claim => new Claim($claim->id, $claim->role, $claim->cloth, $claim->cut, $claim->wish, $claim->stated, $claim->cutOut, $claim->lay ?? $lays[$claim->role->value] ?? null), $this->claims);
+        $claims = array_map(
+            static fn (Claim $claim): Claim => new Claim(
+                $claim->id,
+                $claim->role,
+                $claim->cloth,
+                $claim->cut,
+                $claim->wish,
+                $claim->stated,
+                $claim->cutOut,
+                $claim->lay ?? ($lays[$claim->role->value] ?? null),
+            ),
+            $this->claims,
+        );
 
-        return new self($this->id, $this->name, $this->season, $this->rank, $this->person, $this->pattern, $this->version, $this->size, $this->gradedTo, $this->certainty, $this->state, $this->deadline, $this->minutes, $this->alterations, $claims, $this->notes, $this->notionsTaken, $this->matching, $this->leftOut, $this->declined);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->season,
+            $this->rank,
+            $this->person,
+            $this->pattern,
+            $this->version,
+            $this->size,
+            $this->gradedTo,
+            $this->certainty,
+            $this->state,
+            $this->deadline,
+            $this->minutes,
+            $this->alterations,
+            $claims,
+            $this->notes,
+            $this->notionsTaken,
+            $this->matching,
+            $this->leftOut,
+            $this->declined,
+        );
     }
 
     public function expectedMinutes(): ?int
     {
-        return $this->minutes ?? $this->version->minutes ?? $this->pattern->minutes ?? null;
+        return $this->minutes ?? ($this->version->minutes ?? ($this->pattern->minutes ?? null));
     }
 
     /** For which cloth and pieces are worked out; empty when none is chosen. */
     public function largestSize(): string
     {
-        return null === $this->size ? '' : ($this->version?->table->largest($this->size, $this->gradedTo) ?? $this->size);
+        return null === $this->size ? '' : $this->version?->table->largest($this->size, $this->gradedTo) ?? $this->size;
     }
 
     /** What it asks of a lay. */
@@ -116,7 +149,9 @@ final readonly class Project
             $claim->role,
             $this->size,
             $this->gradedTo,
-            array_values(array_filter($this->allAlterations(), static fn (Alteration $alteration): bool => $alteration->concerns($claim->role))),
+            array_values(
+                array_filter($this->allAlterations(), static fn (Alteration $alteration): bool => $alteration->concerns($claim->role)),
+            ),
             $claim->stated,
             $laidOut,
             $this->matching,
@@ -127,7 +162,13 @@ final readonly class Project
     /** @return list<Alteration> its own, and those kept for its pattern and person that are not left out */
     public function allAlterations(): array
     {
-        return [...$this->alterations, ...array_map(static fn (KeptAlteration $kept): Alteration => new Alteration($kept->name, $kept->length ?? Length::zero(), $kept->roles), $this->kept())];
+        return [
+            ...$this->alterations,
+            ...array_map(
+                static fn (KeptAlteration $kept): Alteration => new Alteration($kept->name, $kept->length ?? Length::zero(), $kept->roles),
+                $this->kept(),
+            ),
+        ];
     }
 
     /** @return list<KeptAlteration> that count in it: those that cost or save cloth, and are not among its own or left out */

@@ -30,6 +30,8 @@ final readonly class Season
     /** The day on which so many minutes of sewing have been done. */
     public function dayAfter(int $minutes): \DateTimeImmutable
     {
-        return $this->starts->modify('+'.(0 === $this->minutesPerWeek ? $this->weeks * 7 : intdiv($minutes * 7, $this->minutesPerWeek)).' days');
+        return $this->starts->modify(
+            '+'.(0 === $this->minutesPerWeek ? $this->weeks * 7 : intdiv($minutes * 7, $this->minutesPerWeek)).' days',
+        );
     }
 }

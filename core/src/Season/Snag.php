@@ -10,11 +10,7 @@ use Octavum\Core\Measure\Sentence;
 final readonly class Snag
 {
     /** @param string $subject id of what the action is done to: a cut, cloth, pattern or project, as the action says */
-    public function __construct(
-        public Severity $severity,
-        public Sentence $sentence,
-        public Action $action,
-        public string $subject,
-    ) {
+    public function __construct(public Severity $severity, public Sentence $sentence, public Action $action, public string $subject)
+    {
     }
 }

@@ -46,18 +46,20 @@ final readonly class Affine
                 throw new \InvalidArgumentException(substr($text, $at));
             }
             $n = array_map(floatval(...), (array) preg_split('/[\s,]+/', trim($part[2])));
-            $whole = $whole->times(match ([$part[1], \count($n)]) {
-                ['matrix', 6] => new self(...$n),
-                ['translate', 1] => self::move($n[0], 0),
-                ['translate', 2] => self::move($n[0], $n[1]),
-                ['scale', 1] => self::scale($n[0], $n[0]),
-                ['scale', 2] => self::scale($n[0], $n[1]),
-                ['rotate', 1] => self::turn($n[0]),
-                ['rotate', 3] => self::move($n[1], $n[2])->times(self::turn($n[0]))->times(self::move(-$n[1], -$n[2])),
-                ['skewX', 1] => new self(1, 0, tan(deg2rad($n[0])), 1, 0, 0),
-                ['skewY', 1] => new self(1, tan(deg2rad($n[0])), 0, 1, 0, 0),
-                default => throw new \InvalidArgumentException($part[0]),
-            });
+            $whole = $whole->times(
+                match ([$part[1], \count($n)]) {
+                    ['matrix', 6] => new self(...$n),
+                    ['translate', 1] => self::move($n[0], 0),
+                    ['translate', 2] => self::move($n[0], $n[1]),
+                    ['scale', 1] => self::scale($n[0], $n[0]),
+                    ['scale', 2] => self::scale($n[0], $n[1]),
+                    ['rotate', 1] => self::turn($n[0]),
+                    ['rotate', 3] => self::move($n[1], $n[2])->times(self::turn($n[0]))->times(self::move(-$n[1], -$n[2])),
+                    ['skewX', 1] => new self(1, 0, tan(deg2rad($n[0])), 1, 0, 0),
+                    ['skewY', 1] => new self(1, tan(deg2rad($n[0])), 0, 1, 0, 0),
+                    default => throw new \InvalidArgumentException($part[0]),
+                },
+            );
         }
 
         return $whole;

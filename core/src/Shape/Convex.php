@@ -179,7 +179,12 @@ final readonly class Convex
     {
         $hull = [$points[0]];
         foreach (\array_slice($points, 1) as $p) {
-            while (($n = \count($hull)) > 1 && ($hull[$n - 1][0] - $hull[$n - 2][0]) * ($p[1] - $hull[$n - 2][1]) - ($hull[$n - 1][1] - $hull[$n - 2][1]) * ($p[0] - $hull[$n - 2][0]) <= 0) {
+            while (
+                ($n = \count($hull)) > 1
+                && ($hull[$n - 1][0] - $hull[$n - 2][0]) * ($p[1] - $hull[$n - 2][1])
+                    - ($hull[$n - 1][1] - $hull[$n - 2][1]) * ($p[0] - $hull[$n - 2][0])
+                    <= 0
+            ) {
                 --$n;
                 array_splice($hull, $n);
             }

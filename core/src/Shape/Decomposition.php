@@ -73,12 +73,24 @@ final class Decomposition
         if ($turn < 0) {
             return \INF;
         }
-        [$left, $right, $low, $high] = [min($a[0], $b[0], $c[0]), max($a[0], $b[0], $c[0]), min($a[1], $b[1], $c[1]), max($a[1], $b[1], $c[1])];
+        [$left, $right, $low, $high] = [
+            min($a[0], $b[0], $c[0]),
+            max($a[0], $b[0], $c[0]),
+            min($a[1], $b[1], $c[1]),
+            max($a[1], $b[1], $c[1]),
+        ];
         foreach ($this->reflex as $p) {
             if ($p[0] < $left || $p[0] > $right || $p[1] < $low || $p[1] > $high) {
                 continue;
             }
-            if ($p !== $a && $p !== $b && $p !== $c && self::side($a, $b, $p) >= -1e-9 && self::side($b, $c, $p) >= -1e-9 && self::side($c, $a, $p) >= -1e-9) {
+            if (
+                $p !== $a
+                && $p !== $b
+                && $p !== $c
+                && self::side($a, $b, $p) >= -1e-9
+                && self::side($b, $c, $p) >= -1e-9
+                && self::side($c, $a, $p) >= -1e-9
+            ) {
                 return \INF;
             }
         }
@@ -152,7 +164,10 @@ final class Decomposition
             }
         }
 
-        $shapes = array_map(fn (array $part): array => array_map(fn (int $corner): array => $this->points[$corner], $part), array_values($parts));
+        $shapes = array_map(
+            fn (array $part): array => array_map(fn (int $corner): array => $this->points[$corner], $part),
+            array_values($parts),
+        );
 
         return [] === $shapes ? throw new \LogicException('Joining loses nothing.') : $shapes;
     }
@@ -177,10 +192,17 @@ final class Decomposition
     {
         $i = (int) array_search($v, $a, true);
         $j = (int) array_search($u, $b, true);
-        $union = [...\array_slice($a, $i), ...\array_slice($a, 0, $i), ...\array_slice([...\array_slice($b, $j), ...\array_slice($b, 0, $j)], 1, -1)];
+        $union = [
+            ...\array_slice($a, $i),
+            ...\array_slice($a, 0, $i),
+            ...\array_slice([...\array_slice($b, $j), ...\array_slice($b, 0, $j)], 1, -1),
+        ];
         $count = \count($union);
         foreach ($union as $k => $corner) {
-            if (self::side($this->points[$corner], $this->points[$union[($k + 1) % $count]], $this->points[$union[($k + 2) % $count]]) < -1e-9) {
+            if (
+                self::side($this->points[$corner], $this->points[$union[($k + 1) % $count]], $this->points[$union[($k + 2) % $count]])
+                < -1e-9
+            ) {
                 return null;
             }
         }

@@ -20,7 +20,9 @@ final readonly class Outline
     /** @param non-empty-list<array{float, float}> $points at least three */
     private function __construct(public array $points, ?Parts $parts = null)
     {
-        $this->parts = $parts ?? new Parts(fn (): array => (new Decomposition($this->signedArea() < 0 ? array_reverse($this->points) : $this->points))->parts());
+        $this->parts
+            = $parts
+            ?? new Parts(fn (): array => (new Decomposition($this->signedArea() < 0 ? array_reverse($this->points) : $this->points))->parts());
         $xs = array_column($points, 0);
         $ys = array_column($points, 1);
         [$this->left, $this->right, $this->bottom, $this->top] = [min($xs), max($xs), min($ys), max($ys)];
@@ -99,11 +101,30 @@ final readonly class Outline
             $before = $this->points[\count($this->points) - 1];
             foreach ($this->points as $corner) {
                 $long = hypot($corner[0] - $before[0], $corner[1] - $before[1]);
-                $along = $long < 1e-9 ? 0.0 : max(0.0, min(1.0, (($point[0] - $before[0]) * ($corner[0] - $before[0]) + ($point[1] - $before[1]) * ($corner[1] - $before[1])) / $long ** 2));
-                if (hypot($point[0] - $before[0] - $along * ($corner[0] - $before[0]), $point[1] - $before[1] - $along * ($corner[1] - $before[1])) < 0.5) {
+                $along
+                    = $long < 1e-9
+                        ? 0.0
+                        : max(
+                            0.0,
+                            min(
+                                1.0,
+                                (($point[0] - $before[0]) * ($corner[0] - $before[0])
+                                    + ($point[1] - $before[1]) * ($corner[1] - $before[1]))
+                                    / $long ** 2,
+                            ),
+                        );
+                if (
+                    hypot(
+                        $point[0] - $before[0] - $along * ($corner[0] - $before[0]),
+                        $point[1] - $before[1] - $along * ($corner[1] - $before[1]),
+                    ) < 0.5
+                ) {
                     continue 2;
                 }
-                if (($corner[1] > $point[1]) !== ($before[1] > $point[1]) && $point[0] < $corner[0] + ($before[0] - $corner[0]) * ($point[1] - $corner[1]) / ($before[1] - $corner[1])) {
+                if (
+                    $corner[1] > $point[1] !== $before[1] > $point[1]
+                    && $point[0] < $corner[0] + (($before[0] - $corner[0]) * ($point[1] - $corner[1])) / ($before[1] - $corner[1])
+                ) {
                     $inside = !$inside;
                 }
                 $before = $corner;
@@ -124,7 +145,7 @@ final readonly class Outline
     /** @param int $degrees counter-clockwise, a multiple of 45 */
     public function turned(int $degrees): self
     {
-        [$cos, $sin] = match (($degrees % 360 + 360) % 360) {
+        [$cos, $sin] = match ((($degrees % 360) + 360) % 360) {
             0 => [1.0, 0.0],
             90 => [0.0, 1.0],
             180 => [-1.0, 0.0],
@@ -195,7 +216,10 @@ final readonly class Outline
     public function isSymmetric(): bool
     {
         $key = static function (self $outline): array {
-            $points = array_map(static fn (array $p): string => \sprintf('%.2f %.2f', $p[0] + 0.0, $p[1] + 0.0), $outline->atOrigin()->points);
+            $points = array_map(
+                static fn (array $p): string => \sprintf('%.2f %.2f', $p[0] + 0.0, $p[1] + 0.0),
+                $outline->atOrigin()->points,
+            );
             sort($points);
 
             return str_replace('-0.00', '0.00', $points);

@@ -117,7 +117,10 @@ final readonly class Outset
             $best = null;
             $least = \INF;
             foreach ($next[$this->key($at)] ?? [] as $to) {
-                $turn = atan2($from[0] * ($to[1] - $at[1]) - $from[1] * ($to[0] - $at[0]), $from[0] * ($to[0] - $at[0]) + $from[1] * ($to[1] - $at[1]));
+                $turn = atan2(
+                    $from[0] * ($to[1] - $at[1]) - $from[1] * ($to[0] - $at[0]),
+                    $from[0] * ($to[0] - $at[0]) + $from[1] * ($to[1] - $at[1]),
+                );
                 if ($turn < $least) {
                     [$best, $least] = [$to, $turn];
                 }
@@ -149,7 +152,9 @@ final readonly class Outset
         $s = (($c[0] - $a[0]) * ($d[1] - $c[1]) - ($c[1] - $a[1]) * ($d[0] - $c[0])) / $turn;
         $t = (($c[0] - $a[0]) * ($b[1] - $a[1]) - ($c[1] - $a[1]) * ($b[0] - $a[0])) / $turn;
 
-        return $s > -1e-9 && $s < 1 + 1e-9 && $t > -1e-9 && $t < 1 + 1e-9 ? [$s, $t, [$a[0] + $s * ($b[0] - $a[0]), $a[1] + $s * ($b[1] - $a[1])]] : null;
+        return $s > -1e-9 && $s < 1 + 1e-9 && $t > -1e-9 && $t < 1 + 1e-9
+            ? [$s, $t, [$a[0] + $s * ($b[0] - $a[0]), $a[1] + $s * ($b[1] - $a[1])]]
+            : null;
     }
 
     /**

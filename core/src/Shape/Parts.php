@@ -29,10 +29,12 @@ final class Parts
     /** With each point moved to a x + b y + e, c x + d y + f; turned round where that mirrors. */
     public function transformed(float $a, float $b, float $c, float $d, float $e, float $f): self
     {
-        return new self(fn (): array => array_map(static function (array $part) use ($a, $b, $c, $d, $e, $f): array {
-            $points = array_map(static fn (array $p): array => [$a * $p[0] + $b * $p[1] + $e, $c * $p[0] + $d * $p[1] + $f], $part);
+        return new self(
+            fn (): array => array_map(static function (array $part) use ($a, $b, $c, $d, $e, $f): array {
+                $points = array_map(static fn (array $p): array => [$a * $p[0] + $b * $p[1] + $e, $c * $p[0] + $d * $p[1] + $f], $part);
 
-            return $a * $d - $b * $c < 0 ? array_reverse($points) : $points;
-        }, $this->get()));
+                return $a * $d - $b * $c < 0 ? array_reverse($points) : $points;
+            }, $this->get()),
+        );
     }
 }

@@ -38,7 +38,14 @@ final class Pen
     {
         [$ax, $ay] = $this->points[\count($this->points) - 1];
 
-        return $this->curve($ax + 2 * ($cx - $ax) / 3, $ay + 2 * ($cy - $ay) / 3, $x + 2 * ($cx - $x) / 3, $y + 2 * ($cy - $y) / 3, $x, $y);
+        return $this->curve(
+            $ax + (2 * ($cx - $ax)) / 3,
+            $ay + (2 * ($cy - $ay)) / 3,
+            $x + (2 * ($cx - $x)) / 3,
+            $y + (2 * ($cy - $y)) / 3,
+            $x,
+            $y,
+        );
     }
 
     /**
@@ -60,19 +67,23 @@ final class Pen
         $stretch = max(1.0, sqrt(($px / $rx) ** 2 + ($py / $ry) ** 2));
         [$rx, $ry] = [$rx * $stretch, $ry * $stretch];
         $root = sqrt(max(0.0, ($rx * $ry) ** 2 / (($rx * $py) ** 2 + ($ry * $px) ** 2) - 1)) * ($large === $sweep ? -1 : 1);
-        [$ox, $oy] = [$root * $rx * $py / $ry, -$root * $ry * $px / $rx];
+        [$ox, $oy] = [($root * $rx * $py) / $ry, (-$root * $ry * $px) / $rx];
         [$cx, $cy] = [$cos * $ox - $sin * $oy + ($ax + $x) / 2, $sin * $ox + $cos * $oy + ($ay + $y) / 2];
         $from = atan2(($py - $oy) / $ry, ($px - $ox) / $rx);
         $through = atan2((-$py - $oy) / $ry, (-$px - $ox) / $rx) - $from;
         $through += $sweep && $through < 0 ? 2 * \M_PI : (!$sweep && $through > 0 ? -2 * \M_PI : 0);
         $parts = max(1, (int) ceil(abs($through) / (\M_PI / 2) - 1e-9));
         $step = $through / $parts;
-        $handle = 4 / 3 * tan($step / 4);
+        $handle = (4 / 3) * tan($step / 4);
         $on = static fn (float $u, float $v): array => [$cx + $cos * $rx * $u - $sin * $ry * $v, $cy + $sin * $rx * $u + $cos * $ry * $v];
         for ($i = 0; $i < $parts; ++$i) {
             [$a, $b] = [$from + $i * $step, $from + ($i + 1) * $step];
             $end = $i + 1 === $parts ? [$x, $y] : $on(cos($b), sin($b));
-            $this->curve(...$on(cos($a) - $handle * sin($a), sin($a) + $handle * cos($a)), ...$on(cos($b) + $handle * sin($b), sin($b) - $handle * cos($b)), ...$end);
+            $this->curve(
+                ...$on(cos($a) - $handle * sin($a), sin($a) + $handle * cos($a)),
+                ...$on(cos($b) + $handle * sin($b), sin($b) - $handle * cos($b)),
+                ...$end,
+            );
         }
 
         return $this;
@@ -118,7 +129,8 @@ final class Pen
         $long = hypot($d[0] - $a[0], $d[1] - $a[1]);
         $flat = true;
         foreach ([$b, $c] as [$x, $y]) {
-            $off = $long < 1e-9 ? hypot($x - $a[0], $y - $a[1]) : abs(($d[0] - $a[0]) * ($y - $a[1]) - ($d[1] - $a[1]) * ($x - $a[0])) / $long;
+            $off
+                = $long < 1e-9 ? hypot($x - $a[0], $y - $a[1]) : abs(($d[0] - $a[0]) * ($y - $a[1]) - ($d[1] - $a[1]) * ($x - $a[0])) / $long;
             $beyond = $long >= $this->tolerance && max(hypot($x - $a[0], $y - $a[1]), hypot($x - $d[0], $y - $d[1])) > $long;
             $flat = $flat && 0.75 * $off <= $this->tolerance && !$beyond;
         }

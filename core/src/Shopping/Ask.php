@@ -32,13 +32,24 @@ final readonly class Ask
         $length = $exact->toStep($counter->step(), Rounding::Up);
         $working = $need->working;
         if (!$shrink->isZero()) {
-            $working = $working->plus(new Sentence('Will shrink {percent}: {need} / (1 − {percent})', ['percent' => $shrink, 'need' => Figure::exact($need->amount)]), $before->minus($need->amount), Source::Assumed);
+            $working = $working->plus(
+                new Sentence('Will shrink {percent}: {need} / (1 − {percent})', [
+                    'percent' => $shrink,
+                    'need' => Figure::exact($need->amount),
+                ]),
+                $before->minus($need->amount),
+                Source::Assumed,
+            );
         }
 
-        return new self($exact, $length, $working
-            ->plus(new Sentence('Squaring, both ends'), $squaring, Source::Assumed)
-            ->result(new Sentence('Before rounding to the counter’s {step}', ['step' => $counter->value]), Figure::exact($exact))
-            ->result(new Sentence('Ask for'), Figure::needed($length)));
+        return new self(
+            $exact,
+            $length,
+            $working
+                ->plus(new Sentence('Squaring, both ends'), $squaring, Source::Assumed)
+                ->result(new Sentence('Before rounding to the counter’s {step}', ['step' => $counter->value]), Figure::exact($exact))
+                ->result(new Sentence('Ask for'), Figure::needed($length)),
+        );
     }
 
     /** @param int $pricePerMetre in the smallest coin; the cost is rounded up */

@@ -13,9 +13,11 @@ use Octavum\Core\Season\RoleAnswer;
 final readonly class Item
 {
     /**
-     * @param list<array{width: Length, ask: Ask|Unknown, area: ?Length}> $asks          none where another cut owned would do; area: a second opinion
-     * @param ?Length                                                     $missing       of the cut owned, when this replaces it
-     * @param ?int                                                        $pricePerMetre in the smallest coin
+     * @param list<array{
+     *     width: Length, ask: Ask|Unknown, area: ?Length,
+     * }> $asks none where another cut owned would do; area: a second opinion
+     * @param ?Length $missing       of the cut owned, when this replaces it
+     * @param ?int    $pricePerMetre in the smallest coin
      */
     public function __construct(
         public Project $project,

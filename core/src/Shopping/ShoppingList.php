@@ -60,9 +60,20 @@ final readonly class ShoppingList
             return null;
         }
         $widths = null !== $wish->width ? [$wish->width] : [];
-        $asks = $this->asks($project, $role, new On(null, $wish->oneWay, $wish->repeat), $wish->shrinkage(), $this->assumptions->selvage, $widths);
+        $asks = $this->asks(
+            $project,
+            $role,
+            new On(null, $wish->oneWay, $wish->repeat),
+            $wish->shrinkage(),
+            $this->assumptions->selvage,
+            $widths,
+        );
         if (null !== $role->atWidth && $role->need instanceof Need && Way::LaidOut === $role->need->way) {
-            $asks[] = ['width' => $role->atWidth, 'ask' => Ask::for($role->need, $wish->shrinkage()->along, $this->counter, $this->assumptions), 'area' => null];
+            $asks[] = [
+                'width' => $role->atWidth,
+                'ask' => Ask::for($role->need, $wish->shrinkage()->along, $this->counter, $this->assumptions),
+                'area' => null,
+            ];
         }
 
         return new Item($project, $role, $wish->name, self::byWidth($asks), null, $wish->pricePerMetre);
@@ -76,7 +87,17 @@ final readonly class ShoppingList
             return null;
         }
         $own = null === $cloth->width ? [] : [$cloth->width->full];
-        $asks = null !== $role->otherCut() ? [] : $this->asks($project, $role, new On(null, $cloth->isOneWay(), $cloth->repeat), $cloth->shrinkage(), $cloth->width->selvage ?? $this->assumptions->selvage, $own);
+        $asks
+            = null !== $role->otherCut()
+                ? []
+                : $this->asks(
+                    $project,
+                    $role,
+                    new On(null, $cloth->isOneWay(), $cloth->repeat),
+                    $cloth->shrinkage(),
+                    $cloth->width->selvage ?? $this->assumptions->selvage,
+                    $own,
+                );
 
         return new Item($project, $role, $cloth->name, self::byWidth($asks), $role->missing(), $cloth->pricePerMetre);
     }
@@ -90,21 +111,35 @@ final readonly class ShoppingList
     {
         $unit = System::Metric === $this->system ? Unit::Centimetre : Unit::Inch;
         $usual = array_map(static fn (int $number): Length => Length::of((string) $number, $unit), self::WIDTHS[$this->system->value]);
-        $usual = array_filter($usual, static fn (Length $width): bool => !\in_array($width->micrometres, array_map(static fn (Length $one): int => $one->micrometres, $more), true));
+        $usual = array_filter(
+            $usual,
+            static fn (Length $width): bool => !\in_array(
+                $width->micrometres,
+                array_map(static fn (Length $one): int => $one->micrometres, $more),
+                true,
+            ),
+        );
         $wanted = $project->wanted($role->claim);
 
-        return array_map(function (Length $width) use ($wanted, $on, $shrinkage, $selvage): array {
-            $at = $on->at($width, $shrinkage->across->takenFrom($width->minus($selvage->times(2)), Rounding::Down));
-            $need = $this->estimator->estimate($wanted, $at);
-            $tooWide = $this->estimator->tooWide($wanted, $at);
-            $ask = match (true) {
-                null !== $tooWide => new Unknown(Missing::Width, $tooWide->sentence()),
-                $need instanceof Need => Ask::for($need, $shrinkage->along, $this->counter, $this->assumptions),
-                default => $need,
-            };
+        return array_map(
+            function (Length $width) use ($wanted, $on, $shrinkage, $selvage): array {
+                $at = $on->at($width, $shrinkage->across->takenFrom($width->minus($selvage->times(2)), Rounding::Down));
+                $need = $this->estimator->estimate($wanted, $at);
+                $tooWide = $this->estimator->tooWide($wanted, $at);
+                $ask = match (true) {
+                    null !== $tooWide => new Unknown(Missing::Width, $tooWide->sentence()),
+                    $need instanceof Need => Ask::for($need, $shrinkage->along, $this->counter, $this->assumptions),
+                    default => $need,
+                };
 
-            return ['width' => $width, 'ask' => $ask, 'area' => $need instanceof Need && $ask instanceof Ask ? $need->secondOpinion : null];
-        }, [...$more, ...array_values($usual)]);
+                return [
+                    'width' => $width,
+                    'ask' => $ask,
+                    'area' => $need instanceof Need && $ask instanceof Ask ? $need->secondOpinion : null,
+                ];
+            },
+            [...$more, ...array_values($usual)],
+        );
     }
 
     /**

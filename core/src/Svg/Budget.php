@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Svg;
 
-use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
 
 /**
@@ -23,7 +22,9 @@ final class Budget
     public function spend(int $points): void
     {
         if (($this->left -= $points) < 0) {
-            throw new Unreadable(new Sentence('This drawing holds more lines and points than can be read here: save the pieces alone, without the rest of the drawing, or a few at a time.'));
+            throw Unreadable::because(
+                'This drawing holds more lines and points than can be read here: save the pieces alone, without the rest of the drawing, or a few at a time.',
+            );
         }
     }
 }

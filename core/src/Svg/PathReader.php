@@ -30,7 +30,10 @@ final readonly class PathReader
     public function ellipse(float $x, float $y, float $rx, float $ry): array
     {
         array_map($this->near(...), [$x, $y, $rx, $ry]);
-        $points = (new Pen($x + $rx, $y, $this->tolerance))->arc($rx, $ry, 0, false, true, $x - $rx, $y)->arc($rx, $ry, 0, false, true, $x + $rx, $y)->closed();
+        $points = (new Pen($x + $rx, $y, $this->tolerance))
+            ->arc($rx, $ry, 0, false, true, $x - $rx, $y)
+            ->arc($rx, $ry, 0, false, true, $x + $rx, $y)
+            ->closed();
         $this->budget->spend(\count($points));
 
         return $points;
@@ -132,7 +135,7 @@ final readonly class PathReader
         foreach ($found as [, $command, $text]) {
             $each = self::NUMBERS[strtoupper($command)] ?? throw new \InvalidArgumentException($command);
             $numbers = $this->numbers($text, 'A' === strtoupper($command));
-            if (0 === $each ? [] !== $numbers : ([] === $numbers || 0 !== \count($numbers) % $each)) {
+            if (0 === $each ? [] !== $numbers : [] === $numbers || 0 !== \count($numbers) % $each) {
                 throw new \InvalidArgumentException($command.' '.mb_substr(trim($text), 0, 20));
             }
             foreach ([] === $numbers ? [[]] : array_chunk($numbers, max(1, $each)) as $i => $chunk) {

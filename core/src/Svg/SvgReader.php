@@ -33,9 +33,35 @@ final class SvgReader
     private const SIMPLE = 0.2;
 
     /** Millimetres. */
-    private const UNITS = ['mm' => 1.0, 'cm' => 10.0, 'in' => 25.4, 'pt' => 25.4 / 72, 'pc' => 25.4 / 6, 'px' => 25.4 / 96, 'q' => 0.25, '' => 25.4 / 96];
+    private const UNITS = [
+        'mm' => 1.0,
+        'cm' => 10.0,
+        'in' => 25.4,
+        'pt' => 25.4 / 72,
+        'pc' => 25.4 / 6,
+        'px' => 25.4 / 96,
+        'q' => 0.25,
+        '' => 25.4 / 96,
+    ];
 
-    private const PASSED_OVER = ['defs', 'symbol', 'clippath', 'mask', 'pattern', 'marker', 'metadata', 'title', 'desc', 'text', 'style', 'lineargradient', 'radialgradient', 'filter', 'namedview', 'view'];
+    private const PASSED_OVER = [
+        'defs',
+        'symbol',
+        'clippath',
+        'mask',
+        'pattern',
+        'marker',
+        'metadata',
+        'title',
+        'desc',
+        'text',
+        'style',
+        'lineargradient',
+        'radialgradient',
+        'filter',
+        'namedview',
+        'view',
+    ];
 
     /** @var array<string, list<array{string, Outline}>> by group */
     private array $found = [];
@@ -61,11 +87,17 @@ final class SvgReader
             array_push($outlines, ...$this->outermost($group));
         }
         if (\count($outlines) > self::MOST_OUTLINES) {
-            $this->leftOut[] = new Sentence('{count} outlines were left out: {most} can be taken from one file. Save the others in a file of their own.', ['count' => \count($outlines) - self::MOST_OUTLINES, 'most' => self::MOST_OUTLINES]);
+            $this->leftOut[] = new Sentence(
+                '{count} outlines were left out: {most} can be taken from one file. Save the others in a file of their own.',
+                ['count' => \count($outlines) - self::MOST_OUTLINES, 'most' => self::MOST_OUTLINES],
+            );
             $outlines = \array_slice($outlines, 0, self::MOST_OUTLINES);
         }
         if ($this->lines > 0) {
-            $this->leftOut[] = new Sentence('{count, plural, one {One open line was} other {# open lines were}} passed over: a piece is a closed outline.', ['count' => $this->lines]);
+            $this->leftOut[] = new Sentence(
+                '{count, plural, one {One open line was} other {# open lines were}} passed over: a piece is a closed outline.',
+                ['count' => $this->lines],
+            );
         }
         if ([] === $outlines && [] === $this->leftOut) {
             $this->leftOut[] = new Sentence('There is no closed outline in this file.');
@@ -77,10 +109,12 @@ final class SvgReader
     private function parse(string $svg): \DOMElement
     {
         if (\strlen($svg) > self::MOST_BYTES) {
-            throw new Unreadable(new Sentence('This file is larger than 5 MB: save it without pictures, or a piece at a time.'));
+            throw Unreadable::because('This file is larger than 5 MB: save it without pictures, or a piece at a time.');
         }
         if (1 === preg_match('/<!(DOCTYPE|ENTITY)[^>]*(\[|ENTITY)/i', $svg)) {
-            throw new Unreadable(new Sentence('This file defines entities, which can hide anything, so it was not opened: save it again as plain SVG.'));
+            throw Unreadable::because(
+                'This file defines entities, which can hide anything, so it was not opened: save it again as plain SVG.',
+            );
         }
         $document = new \DOMDocument();
         $before = libxml_use_internal_errors(true);
@@ -90,10 +124,16 @@ final class SvgReader
         libxml_use_internal_errors($before);
         $root = $document->documentElement;
         if (!$read || null === $root) {
-            throw new Unreadable(new Sentence('This is not a whole SVG file ({error}, line {line}): it may have been cut off on its way. Export it once more.', ['error' => false === $error ? 'it is empty' : rtrim($error->message, ".\n "), 'line' => false === $error ? 1 : $error->line]));
+            throw Unreadable::because(
+                'This is not a whole SVG file ({error}, line {line}): it may have been cut off on its way. Export it once more.',
+                [
+                    'error' => false === $error ? 'it is empty' : rtrim($error->message, ".\n "),
+                    'line' => false === $error ? 1 : $error->line,
+                ],
+            );
         }
         if ('svg' !== $this->kind($root)) {
-            throw new Unreadable(new Sentence('This is not an SVG file: it begins with “{name}”.', ['name' => mb_substr($root->nodeName, 0, 40)]));
+            throw Unreadable::because('This is not an SVG file: it begins with “{name}”.', ['name' => mb_substr($root->nodeName, 0, 40)]);
         }
         $this->harmless($root);
 
@@ -106,27 +146,47 @@ final class SvgReader
         $count = 0;
         foreach ($this->under($root) as $element) {
             if (++$count > self::MOST_ELEMENTS) {
-                throw new Unreadable(new Sentence('This file has more than {most} elements: save the pieces alone, without the rest of the drawing.', ['most' => self::MOST_ELEMENTS]));
+                throw Unreadable::because(
+                    'This file has more than {most} elements: save the pieces alone, without the rest of the drawing.',
+                    ['most' => self::MOST_ELEMENTS],
+                );
             }
             $kind = $this->kind($element);
-            if (\in_array($kind, ['script', 'foreignobject', 'iframe', 'handler', 'animate', 'set', 'animatetransform', 'animatemotion'], true)) {
-                throw new Unreadable(new Sentence('This file holds a “{name}” part, which could run something, so it was not opened: save it again as plain SVG.', ['name' => $kind]));
+            if (
+                \in_array(
+                    $kind,
+                    ['script', 'foreignobject', 'iframe', 'handler', 'animate', 'set', 'animatetransform', 'animatemotion'],
+                    true,
+                )
+            ) {
+                throw Unreadable::because(
+                    'This file holds a “{name}” part, which could run something, so it was not opened: save it again as plain SVG.',
+                    ['name' => $kind],
+                );
             }
             foreach ($element->attributes as $attribute) {
                 $name = strtolower($attribute->localName ?? '');
                 $value = trim($attribute->nodeValue ?? '');
                 if (str_starts_with($name, 'on')) {
-                    throw new Unreadable(new Sentence('This file holds a script (“{name}”), so it was not opened: save it again as plain SVG.', ['name' => $name]));
+                    throw Unreadable::because(
+                        'This file holds a script (“{name}”), so it was not opened: save it again as plain SVG.',
+                        ['name' => $name],
+                    );
                 }
                 if ((\in_array($name, ['href', 'src'], true) && !str_starts_with($value, '#') && 'a' !== $kind) || $this->fetches($value)) {
-                    throw new Unreadable(new Sentence('This file refers to something outside itself (“{what}”), so it was not opened: save it again with everything in it.', ['what' => mb_substr($value, 0, 60)]));
+                    throw Unreadable::because(
+                        'This file refers to something outside itself (“{what}”), so it was not opened: save it again with everything in it.',
+                        ['what' => mb_substr($value, 0, 60)],
+                    );
                 }
                 if ('id' === $name) {
                     $this->ids[$value] = $element;
                 }
             }
             if ('style' === $kind && $this->fetches($element->textContent)) {
-                throw new Unreadable(new Sentence('This file refers to something outside itself in its styles, so it was not opened: save it again with everything in it.'));
+                throw Unreadable::because(
+                    'This file refers to something outside itself in its styles, so it was not opened: save it again with everything in it.',
+                );
             }
         }
     }
@@ -166,12 +226,15 @@ final class SvgReader
         $width = $this->length($svg->getAttribute('width'));
         $height = $this->length($svg->getAttribute('height'));
         if (null === $box) {
-            return [Affine::scale(self::UNITS['px'], self::UNITS['px']), null !== $width && 1 === preg_match('/(mm|cm|in|pt|pc|q)$/i', $svg->getAttribute('width'))];
+            return [
+                Affine::scale(self::UNITS['px'], self::UNITS['px']),
+                null !== $width && 1 === preg_match('/(mm|cm|in|pt|pc|q)$/i', $svg->getAttribute('width')),
+            ];
         }
         [$x, $y, $w, $h] = $box;
         $scaled = null !== $width || null !== $height;
-        $sx = ($width ?? ($height ?? $h * self::UNITS['px']) / $h * $w) / $w;
-        $sy = ($height ?? ($width ?? $w * self::UNITS['px']) / $w * $h) / $h;
+        $sx = ($width ?? (($height ?? $h * self::UNITS['px']) / $h) * $w) / $w;
+        $sy = ($height ?? (($width ?? $w * self::UNITS['px']) / $w) * $h) / $h;
         if ('none' !== trim($svg->getAttribute('preserveAspectRatio'))) {
             $sx = $sy = str_contains($svg->getAttribute('preserveAspectRatio'), 'slice') ? max($sx, $sy) : min($sx, $sy);
         }
@@ -190,7 +253,10 @@ final class SvgReader
     /** In millimetres; null for none, or a share of something. */
     private function length(string $text): ?float
     {
-        return 1 === preg_match('/^\s*([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)\s*(mm|cm|in|pt|pc|px|q|)\s*$/i', $text, $part) && (float) $part[1] > 0 ? (float) $part[1] * self::UNITS[strtolower($part[2])] : null;
+        return 1 === preg_match('/^\s*([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)\s*(mm|cm|in|pt|pc|px|q|)\s*$/i', $text, $part)
+            && (float) $part[1] > 0
+            ? (float) $part[1] * self::UNITS[strtolower($part[2])]
+            : null;
     }
 
     /** In the element's own unit. */
@@ -198,13 +264,18 @@ final class SvgReader
     {
         $text = trim($element->getAttribute($name));
 
-        return 1 === preg_match('/^[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?$/i', $text) ? (float) $text : ($this->length($text) ?? 0.0) / self::UNITS['px'];
+        return 1 === preg_match('/^[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?$/i', $text)
+            ? (float) $text
+            : ($this->length($text) ?? 0.0) / self::UNITS['px'];
     }
 
     private function children(\DOMElement $parent, Affine $to, string $name, string $group, int $depth): void
     {
         if ($depth > self::DEEPEST) {
-            throw new Unreadable(new Sentence('The groups of this file are nested more than {most} deep: save it again as plain SVG.', ['most' => self::DEEPEST]));
+            throw Unreadable::because(
+                'The groups of this file are nested more than {most} deep: save it again as plain SVG.',
+                ['most' => self::DEEPEST],
+            );
         }
         for ($child = $parent->firstChild; null !== $child; $child = $child->nextSibling) {
             if ($child instanceof \DOMElement) {
@@ -217,7 +288,11 @@ final class SvgReader
     {
         $this->budget->spend(self::ELEMENT);
         $kind = $this->kind($element);
-        if (\in_array($kind, self::PASSED_OVER, true) || 'none' === $element->getAttribute('display') || 1 === preg_match('/display\s*:\s*none/i', $element->getAttribute('style'))) {
+        if (
+            \in_array($kind, self::PASSED_OVER, true)
+            || 'none' === $element->getAttribute('display')
+            || 1 === preg_match('/display\s*:\s*none/i', $element->getAttribute('style'))
+        ) {
             return;
         }
         $own = $this->name($element);
@@ -227,15 +302,38 @@ final class SvgReader
                 case 'g':
                 case 'a':
                 case 'switch':
-                    $this->children($element, $to, '' === $own ? $name : $own, '' === $own ? $group : $own.' '.spl_object_id($element), $depth);
+                    $this->children(
+                        $element,
+                        $to,
+                        '' === $own ? $name : $own,
+                        '' === $own ? $group : $own.' '.spl_object_id($element),
+                        $depth,
+                    );
                     break;
                 case 'svg':
-                    $this->children($element, $to->times(Affine::move($this->number($element, 'x'), $this->number($element, 'y')))->times($this->nested($element)), $name, $group, $depth);
+                    $this->children(
+                        $element,
+                        $to
+                            ->times(Affine::move($this->number($element, 'x'), $this->number($element, 'y')))
+                            ->times($this->nested($element)),
+                        $name,
+                        $group,
+                        $depth,
+                    );
                     break;
                 case 'use':
-                    $used = $this->ids[ltrim($element->getAttribute('href').$element->getAttributeNS('http://www.w3.org/1999/xlink', 'href'), '#')] ?? null;
+                    $used
+                        = $this->ids[
+                            ltrim($element->getAttribute('href').$element->getAttributeNS('http://www.w3.org/1999/xlink', 'href'), '#')
+                        ] ?? null;
                     if (null !== $used && $depth < self::DEEPEST) {
-                        $this->element($used, $to->times(Affine::move($this->number($element, 'x'), $this->number($element, 'y'))), '' === $own ? $name : $own, $group, $depth + 4);
+                        $this->element(
+                            $used,
+                            $to->times(Affine::move($this->number($element, 'x'), $this->number($element, 'y'))),
+                            '' === $own ? $name : $own,
+                            $group,
+                            $depth + 4,
+                        );
                     }
                     break;
                 default:
@@ -244,7 +342,12 @@ final class SvgReader
                     }
             }
         } catch (\InvalidArgumentException $unreadable) {
-            $this->leaveOut(new Sentence('“{name}” was left out: its “{part}” cannot be read.', ['name' => '' === $own ? ('' === $name ? $kind : $name) : $own, 'part' => mb_substr($unreadable->getMessage(), 0, 40)]));
+            $this->leaveOut(
+                new Sentence('“{name}” was left out: its “{part}” cannot be read.', [
+                    'name' => '' === $own ? ('' === $name ? $kind : $name) : $own,
+                    'part' => mb_substr($unreadable->getMessage(), 0, 40),
+                ]),
+            );
         }
     }
 
@@ -266,7 +369,9 @@ final class SvgReader
         $sy = ($svg->hasAttribute('height') ? $this->number($svg, 'height') : $box[3]) / $box[3];
         $scale = min($sx, $sy);
 
-        return Affine::move(($sx - $scale) * $box[2] / 2, ($sy - $scale) * $box[3] / 2)->times(Affine::scale($scale, $scale))->times(Affine::move(-$box[0], -$box[1]));
+        return Affine::move((($sx - $scale) * $box[2]) / 2, (($sy - $scale) * $box[3]) / 2)
+            ->times(Affine::scale($scale, $scale))
+            ->times(Affine::move(-$box[0], -$box[1]));
     }
 
     /** @return list<array{list<array{float, float}>, bool}> */
@@ -278,7 +383,16 @@ final class SvgReader
         return match ($kind) {
             'path' => $path->read($element->getAttribute('d')),
             'polygon', 'polyline' => $path->read('M'.$element->getAttribute('points').('polygon' === $kind ? 'Z' : '')),
-            'rect' => $path->read($this->rounded($n('x'), $n('y'), $n('width'), $n('height'), $n($element->hasAttribute('rx') ? 'rx' : 'ry'), $n($element->hasAttribute('ry') ? 'ry' : 'rx'))),
+            'rect' => $path->read(
+                $this->rounded(
+                    $n('x'),
+                    $n('y'),
+                    $n('width'),
+                    $n('height'),
+                    $n($element->hasAttribute('rx') ? 'rx' : 'ry'),
+                    $n($element->hasAttribute('ry') ? 'ry' : 'rx'),
+                ),
+            ),
             'circle' => [[$path->ellipse($n('cx'), $n('cy'), $n('r'), $n('r')), true]],
             'ellipse' => [[$path->ellipse($n('cx'), $n('cy'), $n('rx'), $n('ry')), true]],
             'line' => [[[[0.0, 0.0], [1.0, 1.0]], false]],
@@ -290,7 +404,31 @@ final class SvgReader
     {
         [$rx, $ry] = [min($rx, $w / 2), min($ry, $h / 2)];
 
-        return \sprintf('M%F %FH%FA%F %F 0 0 1 %F %FV%FA%F %F 0 0 1 %F %FH%FA%F %F 0 0 1 %F %FV%FA%F %F 0 0 1 %F %FZ', $x + $rx, $y, $x + $w - $rx, $rx, $ry, $x + $w, $y + $ry, $y + $h - $ry, $rx, $ry, $x + $w - $rx, $y + $h, $x + $rx, $rx, $ry, $x, $y + $h - $ry, $y + $ry, $rx, $ry, $x + $rx, $y);
+        return \sprintf(
+            'M%F %FH%FA%F %F 0 0 1 %F %FV%FA%F %F 0 0 1 %F %FH%FA%F %F 0 0 1 %F %FV%FA%F %F 0 0 1 %F %FZ',
+            $x + $rx,
+            $y,
+            $x + $w - $rx,
+            $rx,
+            $ry,
+            $x + $w,
+            $y + $ry,
+            $y + $h - $ry,
+            $rx,
+            $ry,
+            $x + $w - $rx,
+            $y + $h,
+            $x + $rx,
+            $rx,
+            $ry,
+            $x,
+            $y + $h - $ry,
+            $y + $ry,
+            $rx,
+            $ry,
+            $x + $rx,
+            $y,
+        );
     }
 
     /** @param list<array{float, float}> $points */
@@ -304,7 +442,13 @@ final class SvgReader
         $points = $this->simple(array_map($to->of(...), $points));
         $name = mb_substr('' === $name ? 'Piece' : $name, 0, 60);
         if (\count($points) > self::MOST_POINTS) {
-            $this->leaveOut(new Sentence('“{name}” was left out: it has {count} points, and {most} can be laid. Simplify its outline.', ['name' => $name, 'count' => \count($points), 'most' => self::MOST_POINTS]));
+            $this->leaveOut(
+                new Sentence('“{name}” was left out: it has {count} points, and {most} can be laid. Simplify its outline.', [
+                    'name' => $name,
+                    'count' => \count($points),
+                    'most' => self::MOST_POINTS,
+                ]),
+            );
 
             return;
         }
@@ -314,7 +458,12 @@ final class SvgReader
         } catch (\InvalidArgumentException) {
             $box = Outline::convex($points);
             if ($box->length() * $box->width() > 100) {
-                $this->leaveOut(new Sentence('“{name}” was left out: its outline crosses itself or encloses nothing. Draw it so that the line never crosses its own way.', ['name' => $name]));
+                $this->leaveOut(
+                    new Sentence(
+                        '“{name}” was left out: its outline crosses itself or encloses nothing. Draw it so that the line never crosses its own way.',
+                        ['name' => $name],
+                    ),
+                );
             }
         }
     }
@@ -334,7 +483,11 @@ final class SvgReader
         }
         $far = 0;
         foreach ($points as $i => $p) {
-            $far = hypot($p[0] - $points[0][0], $p[1] - $points[0][1]) > hypot($points[$far][0] - $points[0][0], $points[$far][1] - $points[0][1]) ? $i : $far;
+            $far
+                = hypot($p[0] - $points[0][0], $p[1] - $points[0][1])
+                > hypot($points[$far][0] - $points[0][0], $points[$far][1] - $points[0][1])
+                    ? $i
+                    : $far;
         }
         $ring = [...$points, $points[0]];
         $keep = [0 => true, $far => true];
@@ -347,7 +500,10 @@ final class SvgReader
             $at = null;
             for ($i = $from + 1; $i < $to; ++$i) {
                 $p = $ring[$i];
-                $along = $long < 1e-9 ? 0.0 : max(0.0, min(1.0, (($p[0] - $a[0]) * ($b[0] - $a[0]) + ($p[1] - $a[1]) * ($b[1] - $a[1])) / $long ** 2));
+                $along
+                    = $long < 1e-9
+                        ? 0.0
+                        : max(0.0, min(1.0, (($p[0] - $a[0]) * ($b[0] - $a[0]) + ($p[1] - $a[1]) * ($b[1] - $a[1])) / $long ** 2));
                 $off = hypot($p[0] - $a[0] - $along * ($b[0] - $a[0]), $p[1] - $a[1] - $along * ($b[1] - $a[1]));
                 if ($off > $most) {
                     [$most, $at] = [$off, $i];
@@ -377,7 +533,11 @@ final class SvgReader
                 $this->budget->spend(1);
                 if (self::inBox($outline, $outer)) {
                     // some of its points tell as much as all do
-                    $some = array_filter($outline->points, static fn (int $i): bool => 0 === $i % (1 + intdiv(\count($outline->points), self::SOME)), \ARRAY_FILTER_USE_KEY);
+                    $some = array_filter(
+                        $outline->points,
+                        static fn (int $i): bool => 0 === $i % (1 + intdiv(\count($outline->points), self::SOME)),
+                        \ARRAY_FILTER_USE_KEY,
+                    );
                     $this->budget->spend(\count($some) * \count($outer->points));
                     if ($outer->holds(Outline::convex(array_values($some)))) {
                         continue 2;
@@ -399,13 +559,20 @@ final class SvgReader
 
     private static function inBox(Outline $inner, Outline $outer): bool
     {
-        return $inner->left >= $outer->left - 1 && $inner->right <= $outer->right + 1 && $inner->bottom >= $outer->bottom - 1 && $inner->top <= $outer->top + 1;
+        return $inner->left >= $outer->left - 1
+            && $inner->right <= $outer->right + 1
+            && $inner->bottom >= $outer->bottom - 1
+            && $inner->top <= $outer->top + 1;
     }
 
     /** A title is the first thing in what it names, or close to it. */
     private function name(\DOMElement $element): string
     {
-        for ([$child, $looked] = [$element->firstChild, 0]; null !== $child && $looked < 20; [$child, $looked] = [$child->nextSibling, $looked + 1]) {
+        for (
+            [$child, $looked] = [$element->firstChild, 0];
+            null !== $child && $looked < 20;
+            [$child, $looked] = [$child->nextSibling, $looked + 1]
+        ) {
             if ($child instanceof \DOMElement && 'title' === $this->kind($child) && '' !== trim($child->textContent)) {
                 return trim($child->textContent);
             }

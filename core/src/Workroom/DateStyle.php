@@ -16,10 +16,12 @@ enum DateStyle: string
     {
         $month = $short ? 'M' : 'F';
 
-        return $day->format(match ($this) {
-            self::DayFirst => 'j '.$month.($year ? ' Y' : ''),
-            self::MonthFirst => $month.' j'.($year ? ', Y' : ''),
-            self::YearFirst => $year ? 'Y-m-d' : 'm-d',
-        });
+        return $day->format(
+            match ($this) {
+                self::DayFirst => 'j '.$month.($year ? ' Y' : ''),
+                self::MonthFirst => $month.' j'.($year ? ', Y' : ''),
+                self::YearFirst => $year ? 'Y-m-d' : 'm-d',
+            },
+        );
     }
 }

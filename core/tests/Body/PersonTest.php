@@ -15,7 +15,10 @@ final class PersonTest extends TestCase
     public function testTheLatestFigureOfEachPointCountsWhateverTheOrderOfTheDays(): void
     {
         $person = new Person('s', 'Suvi', true, '', [
-            new Measured(new \DateTimeImmutable('2026-04-11'), ['height' => Length::ofMillimetres(1060), 'bust' => Length::ofMillimetres(570)]),
+            new Measured(new \DateTimeImmutable('2026-04-11'), [
+                'height' => Length::ofMillimetres(1060),
+                'bust' => Length::ofMillimetres(570),
+            ]),
             new Measured(new \DateTimeImmutable('2026-10-31'), ['height' => Length::ofMillimetres(1095)]),
         ]);
         self::assertSame(1095, $person->at(BodyPoint::Height)?->millimetres());

@@ -31,8 +31,13 @@ final class ClothTest extends TestCase
 {
     /** @param array<string, int> $shares */
     #[DataProvider('mixes')]
-    public function testShrinkageFollowsTheFibres(array $shares, Structure $structure, ?ClothType $type, string $along, string $across): void
-    {
+    public function testShrinkageFollowsTheFibres(
+        array $shares,
+        Structure $structure,
+        ?ClothType $type,
+        string $along,
+        string $across,
+    ): void {
         $shrinkage = Shrinkage::expected(FibreMix::of($shares, Knowledge::Label), $structure, $type);
         self::assertSame([$along, $across], [(string) $shrinkage->along, (string) $shrinkage->across]);
     }
@@ -77,7 +82,10 @@ final class ClothTest extends TestCase
         $toCut = ToCut::of(self::cotton($cut), $cut, new Assumptions());
         self::assertSame(2_342_400, $toCut->length?->micrometres, '(2.50 − 0.06) × 0.96');
         self::assertSame(1_323_000, $toCut->width?->micrometres, '(1.37 − 0.02) × 0.98');
-        self::assertSame(['The cut', 'Squaring, both ends', 'Shrinks 4 % in the wash', 'To cut from'], array_map(static fn ($line): string => (string) $line->label, $toCut->working()->lines));
+        self::assertSame(
+            ['The cut', 'Squaring, both ends', 'Shrinks 4 % in the wash', 'To cut from'],
+            array_map(static fn ($line): string => (string) $line->label, $toCut->working()->lines),
+        );
     }
 
     public function testAWashedCutShrinksUntilItIsMeasuredAgain(): void
@@ -102,8 +110,21 @@ final class ClothTest extends TestCase
     #[DataProvider('ledgers')]
     public function testWhatACutIsFollowsFromItsLedgerByDay(array $entries, ?string $length, bool $settled, bool $gone): void
     {
-        $cut = new Cut('c', array_map(static fn (array $entry): LedgerEntry => new LedgerEntry(new \DateTimeImmutable($entry[0]), $entry[1], null === $entry[2] ? null : Length::ofMetres($entry[2])), $entries));
-        self::assertSame([null === $length ? null : Length::ofMetres($length)->micrometres, $settled, $gone], [$cut->length?->micrometres, $cut->settled, $cut->gone]);
+        $cut = new Cut(
+            'c',
+            array_map(
+                static fn (array $entry): LedgerEntry => new LedgerEntry(
+                    new \DateTimeImmutable($entry[0]),
+                    $entry[1],
+                    null === $entry[2] ? null : Length::ofMetres($entry[2]),
+                ),
+                $entries,
+            ),
+        );
+        self::assertSame(
+            [null === $length ? null : Length::ofMetres($length)->micrometres, $settled, $gone],
+            [$cut->length?->micrometres, $cut->settled, $cut->gone],
+        );
     }
 
     /** @return iterable<string, array{list<array{string, LedgerKind, ?string}>, ?string, bool, bool}> */
@@ -112,12 +133,37 @@ final class ClothTest extends TestCase
         $bought = ['2027-01-01', LedgerKind::Bought, '2.5'];
         yield 'cut into, not measured' => [[$bought, ['2027-01-02', LedgerKind::Cut, null]], null, false, false];
         yield 'a remnant made of it, not measured' => [[$bought, ['2027-01-02', LedgerKind::Remnant, null]], null, false, false];
-        yield 'cut into, then measured' => [[$bought, ['2027-01-02', LedgerKind::Cut, null], ['2027-01-03', LedgerKind::Measured, '1.1']], '1.1', false, false];
+        yield 'cut into, then measured' => [
+            [$bought, ['2027-01-02', LedgerKind::Cut, null], ['2027-01-03', LedgerKind::Measured, '1.1']],
+            '1.1',
+            false,
+            false,
+        ];
         yield 'a part given away' => [[$bought, ['2027-01-02', LedgerKind::GivenAway, '1.8']], '1.8', false, false];
-        yield 'all given away, then washed' => [[$bought, ['2027-01-02', LedgerKind::GivenAway, null], ['2027-01-03', LedgerKind::Washed, '2.4']], '2.4', true, true];
-        yield 'found again' => [[$bought, ['2027-01-02', LedgerKind::GivenAway, null], ['2027-01-03', LedgerKind::Measured, '2.5']], '2.5', false, false];
-        yield 'a wash written down late' => [[$bought, ['2027-03-01', LedgerKind::Measured, '2.4'], ['2027-02-01', LedgerKind::Washed, null]], '2.4', true, false];
-        yield 'washed again: nothing is left to shrink' => [[$bought, ['2027-02-01', LedgerKind::Washed, '2.4'], ['2027-03-01', LedgerKind::Washed, null]], '2.4', true, false];
+        yield 'all given away, then washed' => [
+            [$bought, ['2027-01-02', LedgerKind::GivenAway, null], ['2027-01-03', LedgerKind::Washed, '2.4']],
+            '2.4',
+            true,
+            true,
+        ];
+        yield 'found again' => [
+            [$bought, ['2027-01-02', LedgerKind::GivenAway, null], ['2027-01-03', LedgerKind::Measured, '2.5']],
+            '2.5',
+            false,
+            false,
+        ];
+        yield 'a wash written down late' => [
+            [$bought, ['2027-03-01', LedgerKind::Measured, '2.4'], ['2027-02-01', LedgerKind::Washed, null]],
+            '2.4',
+            true,
+            false,
+        ];
+        yield 'washed again: nothing is left to shrink' => [
+            [$bought, ['2027-02-01', LedgerKind::Washed, '2.4'], ['2027-03-01', LedgerKind::Washed, null]],
+            '2.4',
+            true,
+            false,
+        ];
         yield 'steamed and measured' => [[$bought, ['2027-02-01', LedgerKind::Steamed, '2.48']], '2.48', true, false];
         yield 'not to be washed' => [[$bought, ['2027-02-01', LedgerKind::NotWashed, null]], '2.5', true, false];
     }
@@ -128,7 +174,14 @@ final class ClothTest extends TestCase
         $width = static fn (Cloth $cloth): ?int => ToCut::of($cloth, $cut, new Assumptions())->width?->micrometres;
         $cloth = self::cotton($cut);
         self::assertSame(1_323_000, $width($cloth), 'only the length was measured since: (1.37 − 0.02) × 0.98');
-        $test = static fn (string $day): Cloth => new Cloth('c', 'Cotton', $cloth->width, fibres: $cloth->fibres, cuts: [$cut], tests: [new TestDone(new \DateTimeImmutable($day), TestKind::Width, '137 cm')]);
+        $test = static fn (string $day): Cloth => new Cloth(
+            'c',
+            'Cotton',
+            $cloth->width,
+            fibres: $cloth->fibres,
+            cuts: [$cut],
+            tests: [new TestDone(new \DateTimeImmutable($day), TestKind::Width, '137 cm')],
+        );
         self::assertSame(1_323_000, $width($test('2027-02-28')), 'before the wash');
         self::assertSame(1_350_000, $width($test('2027-03-01')), 'since');
         $came = self::cut([LedgerKind::Bought, null], [LedgerKind::Washed, '2.4']);
@@ -150,7 +203,10 @@ final class ClothTest extends TestCase
 
     public function testAWeightHasAWord(): void
     {
-        self::assertSame([WeightClass::Sheer, WeightClass::Light, WeightClass::Medium, WeightClass::Heavy, WeightClass::VeryHeavy], array_map(static fn (int $grams): WeightClass => Weight::ofGrams($grams)->class, [79, 80, 150, 350, 351]));
+        self::assertSame(
+            [WeightClass::Sheer, WeightClass::Light, WeightClass::Medium, WeightClass::Heavy, WeightClass::VeryHeavy],
+            array_map(static fn (int $grams): WeightClass => Weight::ofGrams($grams)->class, [79, 80, 150, 350, 351]),
+        );
         $this->expectException(Unreadable::class);
         Weight::ofGrams(0);
     }
@@ -164,12 +220,28 @@ final class ClothTest extends TestCase
 
     private static function cotton(Cut $cut): Cloth
     {
-        return new Cloth('c', 'Cotton', Width::of(Length::ofMetres('1.37'), Length::ofMetres('0.01')), fibres: FibreMix::of(['cotton' => 100], Knowledge::Label), cuts: [$cut]);
+        return new Cloth(
+            'c',
+            'Cotton',
+            Width::of(Length::ofMetres('1.37'), Length::ofMetres('0.01')),
+            fibres: FibreMix::of(['cotton' => 100], Knowledge::Label),
+            cuts: [$cut],
+        );
     }
 
     /** @param array{LedgerKind, ?string} ...$entries */
     private static function cut(array ...$entries): Cut
     {
-        return new Cut('cut', array_map(static fn (array $entry): LedgerEntry => new LedgerEntry(new \DateTimeImmutable('2027-03-01'), $entry[0], null === $entry[1] ? null : Length::ofMetres($entry[1])), array_values($entries)));
+        return new Cut(
+            'cut',
+            array_map(
+                static fn (array $entry): LedgerEntry => new LedgerEntry(
+                    new \DateTimeImmutable('2027-03-01'),
+                    $entry[0],
+                    null === $entry[1] ? null : Length::ofMetres($entry[1]),
+                ),
+                array_values($entries),
+            ),
+        );
     }
 }

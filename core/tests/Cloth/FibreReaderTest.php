@@ -31,7 +31,10 @@ final class FibreReaderTest extends TestCase
 
     public function testAMixIsTypedTheLargestShareFirst(): void
     {
-        self::assertSame('62 modal, 33 cotton, 5 elastane', (new FibreReader())->read('5 elastane 33 cotton 62 modal', Knowledge::Label)->typed());
+        self::assertSame(
+            '62 modal, 33 cotton, 5 elastane',
+            (new FibreReader())->read('5 elastane 33 cotton 62 modal', Knowledge::Label)->typed(),
+        );
         self::assertSame('', FibreMix::unknown()->typed());
     }
 

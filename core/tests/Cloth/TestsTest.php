@@ -25,7 +25,11 @@ final class TestsTest extends TestCase
     {
         $tested = Shrinkage::square($this->cm('20'), $this->cm('19'), $this->cm('19.6'));
         self::assertSame([500, 200], [$tested->along->hundredths, $tested->across->hundredths]);
-        self::assertSame(334, Shrinkage::square($this->cm('30'), $this->cm('29'), $this->cm('30'))->along->hundredths, 'rounded up, towards safety');
+        self::assertSame(
+            334,
+            Shrinkage::square($this->cm('30'), $this->cm('29'), $this->cm('30'))->along->hundredths,
+            'rounded up, towards safety',
+        );
         $this->expectException(Unreadable::class);
         Shrinkage::square($this->cm('20'), $this->cm('21'), $this->cm('20'));
     }
@@ -42,7 +46,10 @@ final class TestsTest extends TestCase
     public function testMassTellsTheLength(): void
     {
         // 740 g ÷ (185 g/m² × 1.60 m) = 2.5 m
-        self::assertSame(2500, (new Gauge())->byWeight(740_000, Weight::ofGrams(185), Width::of($this->cm('160'), $this->cm('1')))->millimetres());
+        self::assertSame(
+            2500,
+            (new Gauge())->byWeight(740_000, Weight::ofGrams(185), Width::of($this->cm('160'), $this->cm('1')))->millimetres(),
+        );
         $this->expectException(Unreadable::class);
         (new Gauge())->byWeight(740_000, Weight::ofClass(WeightClass::Medium), Width::of($this->cm('160'), $this->cm('1')));
     }
@@ -66,8 +73,17 @@ final class TestsTest extends TestCase
 
     public function testAFamilyNarrowsWhatMustBeCountedForShrinkage(): void
     {
-        $along = static fn (?FibreFamily $family): int => (new Cloth('c', 'Unknown', structure: Structure::Woven, fibres: FibreMix::unknown(), family: $family))->shrinkage()->along->hundredths;
-        self::assertSame([600, 600, 400, 100], [$along(null), $along(FibreFamily::Cellulose), $along(FibreFamily::Protein), $along(FibreFamily::Synthetic)]);
+        $along = static fn (?FibreFamily $family): int => (new Cloth(
+            'c',
+            'Unknown',
+            structure: Structure::Woven,
+            fibres: FibreMix::unknown(),
+            family: $family,
+        ))->shrinkage()->along->hundredths;
+        self::assertSame(
+            [600, 600, 400, 100],
+            [$along(null), $along(FibreFamily::Cellulose), $along(FibreFamily::Protein), $along(FibreFamily::Synthetic)],
+        );
     }
 
     private function cm(string $figure): Length

@@ -10,7 +10,15 @@ use PHPUnit\Framework\TestCase;
 
 final class ForgivingTest extends TestCase
 {
-    private const TEXTS = ['a' => 'Heron lawn, cotton, locker 2', 'b' => 'Market crêpe, viscose', 'c' => 'Lock-keeper trousers K204', 'd' => 'Tiller tee, T-shirt', 'e' => 'Toile cotton', 'f' => 'Fern jersey, cotton elastane', 'g' => 'Cottonwood print'];
+    private const TEXTS = [
+        'a' => 'Heron lawn, cotton, locker 2',
+        'b' => 'Market crêpe, viscose',
+        'c' => 'Lock-keeper trousers K204',
+        'd' => 'Tiller tee, T-shirt',
+        'e' => 'Toile cotton',
+        'f' => 'Fern jersey, cotton elastane',
+        'g' => 'Cottonwood print',
+    ];
 
     /** @param list<string> $keys */
     #[DataProvider('queries')]

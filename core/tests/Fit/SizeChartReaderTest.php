@@ -37,7 +37,12 @@ final class SizeChartReaderTest extends TestCase
         yield 'inches with a hyphen' => ["6 8\nbust (in) 30-1/2 31-1/2", ['6', '8'], 'bust', [774.7, 800.1]];
         yield 'ranges by their upper end' => ["S M L\nchest 80-84 85 – 90 91-96", ['S', 'M', 'L'], 'bust', [840, 900, 960]];
         yield 'a gap' => ["S M L\nheight - 168 172", ['S', 'M', 'L'], 'height', [null, 1680, 1720]];
-        yield 'a dash between blanks is a gap where a range would leave too few' => ["8 10 12\nbust 80 - 87", ['8', '10', '12'], 'bust', [800, null, 870]];
+        yield 'a dash between blanks is a gap where a range would leave too few' => [
+            "8 10 12\nbust 80 - 87",
+            ['8', '10', '12'],
+            'bust',
+            [800, null, 870],
+        ];
         yield 'and a range where it would not' => ["S M\nbust 80 - 84 85 - 90", ['S', 'M'], 'bust', [840, 900]];
         yield 'high bust is not bust' => ["S M\nhigh bust 78 82\nbust 80 84", ['S', 'M'], 'high bust', [780, 820]];
         yield 'the garment' => ["S M\nbust 80 84\nfinished bust 90 94", ['S', 'M'], 'finished bust', [900, 940]];
@@ -72,7 +77,11 @@ final class SizeChartReaderTest extends TestCase
             $again = $reader->read($reader->write($chart, new Tape($system)), $system->widthUnit());
             self::assertEquals($chart->sizes, $again->sizes);
             foreach ($chart->body['bust'] as $size => $length) {
-                self::assertLessThan(1_600, abs($length->minus($again->body['bust'][$size] ?? Length::zero())->micrometres), 'within a sixteenth of an inch');
+                self::assertLessThan(
+                    1_600,
+                    abs($length->minus($again->body['bust'][$size] ?? Length::zero())->micrometres),
+                    'within a sixteenth of an inch',
+                );
             }
         }
         self::assertSame([], $reader->read(" \n ", Unit::Centimetre)->sizes);

@@ -27,8 +27,13 @@ final class SizeChooserTest extends TestCase
 
     /** @param array<string, string> $body in centimetres */
     #[DataProvider('bodies')]
-    public function testOnePointDecidesAndTheOthersAreNamed(Garment $garment, array $body, ?string $size, ?string $gradedTo, string $sentence): void
-    {
+    public function testOnePointDecidesAndTheOthersAreNamed(
+        Garment $garment,
+        array $body,
+        ?string $size,
+        ?string $gradedTo,
+        string $sentence,
+    ): void {
         $advice = $this->advice($garment, self::WOMEN, $body);
         self::assertSame([$size, $gradedTo, $sentence], [$advice->size, $advice->gradedTo, (string) $advice->sentence]);
     }
@@ -36,25 +41,66 @@ final class SizeChooserTest extends TestCase
     /** @return iterable<string, array{Garment, array<string, string>, ?string, ?string, string}> */
     public static function bodies(): iterable
     {
-        yield 'one size all over' => [Garment::Dress, ['bust' => '92', 'waist' => '71', 'hip' => '97'], '14', null, 'Size 14, by bust, waist, hip.'];
-        yield 'three sizes' => [Garment::Dress, ['bust' => '92', 'waist' => '76', 'hip' => '106'], '14', '18', '14 bust, 16 waist, 18 hip: grade between. Chosen by bust; cloth is worked out for 18, the largest used.'];
-        yield 'trousers by hip' => [Garment::Trousers, ['bust' => '80', 'waist' => '76', 'hip' => '97'], '14', '16', '16 waist, 14 hip: grade between. Chosen by hip; cloth is worked out for 16, the largest used.'];
+        yield 'one size all over' => [
+            Garment::Dress,
+            ['bust' => '92', 'waist' => '71', 'hip' => '97'],
+            '14',
+            null,
+            'Size 14, by bust, waist, hip.',
+        ];
+        yield 'three sizes' => [
+            Garment::Dress,
+            ['bust' => '92', 'waist' => '76', 'hip' => '106'],
+            '14',
+            '18',
+            '14 bust, 16 waist, 18 hip: grade between. Chosen by bust; cloth is worked out for 18, the largest used.',
+        ];
+        yield 'trousers by hip' => [
+            Garment::Trousers,
+            ['bust' => '80', 'waist' => '76', 'hip' => '97'],
+            '14',
+            '16',
+            '16 waist, 14 hip: grade between. Chosen by hip; cloth is worked out for 16, the largest used.',
+        ];
         yield 'a centimetre is eaten by the ease' => [Garment::Top, ['bust' => '93'], '14', null, 'Size 14, by bust.'];
         yield 'more is not' => [Garment::Top, ['bust' => '93.1'], '16', null, 'Size 16, by bust.'];
-        yield 'what decides is not measured' => [Garment::Skirt, ['bust' => '92'], null, null, 'Measure the hip of Odalys: it decides the size.'];
+        yield 'what decides is not measured' => [
+            Garment::Skirt,
+            ['bust' => '92'],
+            null,
+            null,
+            'Measure the hip of Odalys: it decides the size.',
+        ];
     }
 
     public function testBetweenTwoSizesAndOutsideTheCopyOwnedBothAreSaid(): void
     {
-        $advice = $this->advice(Garment::Top, self::WOMEN, ['bust' => '94.5'], editions: [new Edition('small half', ['8', '10', '12', '14'])]);
+        $advice = $this->advice(
+            Garment::Top,
+            self::WOMEN,
+            ['bust' => '94.5'],
+            editions: [new Edition('small half', ['8', '10', '12', '14'])],
+        );
         self::assertSame('16', $advice->size);
-        self::assertSame(['The bust, 94.5 cm, lies between 14 and 16: the larger is taken, since cloth can be taken in and not let out.', 'Size 16 is outside the copy owned (8, 10, 12, 14).'], $this->flags($advice));
+        self::assertSame(
+            [
+                'The bust, 94.5 cm, lies between 14 and 16: the larger is taken, since cloth can be taken in and not let out.',
+                'Size 16 is outside the copy owned (8, 10, 12, 14).',
+            ],
+            $this->flags($advice),
+        );
     }
 
     public function testABodyOutsideTheChartIsSaid(): void
     {
-        self::assertStringContainsString('is 5 cm more than size 20, the largest', $this->flags($this->advice(Garment::Top, self::WOMEN, ['bust' => '112']))[0]);
-        self::assertStringContainsString('is smaller than size 8', $this->flags($this->advice(Garment::Top, self::WOMEN, ['bust' => '70']))[0]);
+        self::assertStringContainsString(
+            'is 5 cm more than size 20, the largest',
+            $this->flags($this->advice(Garment::Top, self::WOMEN, ['bust' => '112']))[0],
+        );
+        self::assertStringContainsString(
+            'is smaller than size 8',
+            $this->flags($this->advice(Garment::Top, self::WOMEN, ['bust' => '70']))[0],
+        );
     }
 
     public function testAChildsBodyIsNotGradedFromAWomansChart(): void
@@ -69,21 +115,30 @@ final class SizeChooserTest extends TestCase
         $advice = $this->advice(Garment::Tee, self::CHILDREN, ['height' => '109.5', 'bust' => '60.5'], child: true);
         self::assertSame(['5', '6', '8'], [$advice->size, $advice->gradedTo, $advice->up]);
         self::assertContains('A size up, 8, buys a second season; hem and elastic leave room.', $this->flags($advice));
-        self::assertNull($this->advice(Garment::Tee, self::CHILDREN, ['height' => '127', 'bust' => '65'], child: true)->up, 'the chart has no larger one');
+        self::assertNull(
+            $this->advice(Garment::Tee, self::CHILDREN, ['height' => '127', 'bust' => '65'], child: true)->up,
+            'the chart has no larger one',
+        );
     }
 
     public function testAnOldMeasurementIsAskedForAgainAChildsSooner(): void
     {
         $today = new \DateTimeImmutable('2026-07-01');
         self::assertSame([], $this->flags($this->advice(Garment::Top, self::WOMEN, ['bust' => '92'], today: $today)));
-        self::assertStringContainsString('children grow', $this->flags($this->advice(Garment::Tee, self::CHILDREN, ['height' => '110', 'bust' => '59'], child: true, today: $today))[0]);
+        self::assertStringContainsString(
+            'children grow',
+            $this->flags($this->advice(Garment::Tee, self::CHILDREN, ['height' => '110', 'bust' => '59'], child: true, today: $today))[0],
+        );
     }
 
     public function testThePatternSaysWhatDecidesForWhomItIsDraftedAndHowItRuns(): void
     {
         $chart = (new SizeChartReader())->read(self::WOMEN, Unit::Centimetre);
         $full = new SizeChart($chart->sizes, $chart->body, $chart->finished, BodyPoint::Waist, Length::of('160', Unit::Centimetre));
-        $advice = (new SizeChooser())->choose($this->person(['waist' => '76', 'hip' => '97', 'height' => '175']), new Pattern('p', 'Full skirt', garment: Garment::Skirt, chart: $full));
+        $advice = (new SizeChooser())->choose(
+            $this->person(['waist' => '76', 'hip' => '97', 'height' => '175']),
+            new Pattern('p', 'Full skirt', garment: Garment::Skirt, chart: $full),
+        );
         self::assertSame('16', $advice->size, 'a full skirt goes by the waist');
         self::assertStringContainsString('Odalys is 15 cm taller', $this->flags($advice)[0]);
     }
@@ -99,9 +154,18 @@ final class SizeChooserTest extends TestCase
 
     public function testWithoutAChartItIsAskedFor(): void
     {
-        self::assertStringContainsString('has no size chart yet', (string) (new SizeChooser())->choose($this->person(['bust' => '92']), new Pattern('p', 'Blouse'))->sentence);
-        self::assertStringContainsString('no row for the bust', (string) $this->advice(Garment::Top, "S M\nhip 90 95", ['bust' => '92'])->sentence);
-        self::assertStringContainsString('does not tell its sizes apart', (string) $this->advice(Garment::Top, "S M\nbust 90 90", ['bust' => '92'])->sentence);
+        self::assertStringContainsString(
+            'has no size chart yet',
+            (string) (new SizeChooser())->choose($this->person(['bust' => '92']), new Pattern('p', 'Blouse'))->sentence,
+        );
+        self::assertStringContainsString(
+            'no row for the bust',
+            (string) $this->advice(Garment::Top, "S M\nhip 90 95", ['bust' => '92'])->sentence,
+        );
+        self::assertStringContainsString(
+            'does not tell its sizes apart',
+            (string) $this->advice(Garment::Top, "S M\nbust 90 90", ['bust' => '92'])->sentence,
+        );
     }
 
     /** Whoever is larger is never offered a smaller size, and the size offered is never smaller than the body by more than 1 cm. */
@@ -111,7 +175,14 @@ final class SizeChooserTest extends TestCase
         $chart = (new SizeChartReader())->read(self::WOMEN, Unit::Centimetre);
         $before = -1;
         for ($millimetres = 780; $millimetres <= 1080; ++$millimetres) {
-            $advice = (new SizeChooser())->choose(new Person('o', 'Odalys', measured: [new Measured(new \DateTimeImmutable('2026-01-10'), ['bust' => Length::ofMillimetres($millimetres)])]), new Pattern('p', 'Blouse', garment: Garment::Top, chart: $chart));
+            $advice = (new SizeChooser())->choose(
+                new Person(
+                    'o',
+                    'Odalys',
+                    measured: [new Measured(new \DateTimeImmutable('2026-01-10'), ['bust' => Length::ofMillimetres($millimetres)])],
+                ),
+                new Pattern('p', 'Blouse', garment: Garment::Top, chart: $chart),
+            );
             self::assertNotNull($advice->size);
             self::assertGreaterThanOrEqual($before, $order[$advice->size]);
             $before = $order[$advice->size];
@@ -123,7 +194,10 @@ final class SizeChooserTest extends TestCase
     public function testAHatGoesByTheHeadAndACoatDoesNotAskForTheWaist(): void
     {
         self::assertSame('58', $this->advice(Garment::Hat, "54 56 58 60\nhead 54 56 58 60", ['head' => '57.5'])->size);
-        self::assertSame('Size 14, by bust, hip.', (string) $this->advice(Garment::Coat, self::WOMEN, ['bust' => '92', 'waist' => '87', 'hip' => '97'])->sentence);
+        self::assertSame(
+            'Size 14, by bust, hip.',
+            (string) $this->advice(Garment::Coat, self::WOMEN, ['bust' => '92', 'waist' => '87', 'hip' => '97'])->sentence,
+        );
     }
 
     public function testAGapInTheChartIsSteppedOver(): void
@@ -137,15 +211,36 @@ final class SizeChooserTest extends TestCase
      * @param array<string, string> $body     in centimetres
      * @param list<Edition>         $editions
      */
-    private function advice(Garment $garment, string $chart, array $body, bool $child = false, array $editions = [], ?\DateTimeImmutable $today = null): SizeAdvice
-    {
-        return (new SizeChooser())->choose($this->person($body, $child), new Pattern('p', 'Blouse', garment: $garment, editions: $editions, chart: (new SizeChartReader())->read($chart, Unit::Centimetre)), $today);
+    private function advice(
+        Garment $garment,
+        string $chart,
+        array $body,
+        bool $child = false,
+        array $editions = [],
+        ?\DateTimeImmutable $today = null,
+    ): SizeAdvice {
+        return (new SizeChooser())->choose(
+            $this->person($body, $child),
+            new Pattern(
+                'p',
+                'Blouse',
+                garment: $garment,
+                editions: $editions,
+                chart: (new SizeChartReader())->read($chart, Unit::Centimetre),
+            ),
+            $today,
+        );
     }
 
     /** @param array<string, string> $body in centimetres */
     private function person(array $body, bool $child = false): Person
     {
-        return new Person('o', 'Odalys', $child, '', [new Measured(new \DateTimeImmutable('2026-01-10'), array_map(static fn (string $figure): Length => Length::of($figure, Unit::Centimetre), $body))]);
+        return new Person('o', 'Odalys', $child, '', [
+            new Measured(
+                new \DateTimeImmutable('2026-01-10'),
+                array_map(static fn (string $figure): Length => Length::of($figure, Unit::Centimetre), $body),
+            ),
+        ]);
     }
 
     /** @return list<string> */

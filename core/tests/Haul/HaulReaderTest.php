@@ -23,23 +23,45 @@ final class HaulReaderTest extends TestCase
 {
     /** Every length, width, price and fibre of the corpus is right, or flagged: none is silently wrong. */
     #[DataProvider('corpus')]
-    public function testNothingIsSilentlyWrong(string $text, string $cuts, string $length, string $width, string $fibres, string $price): void
-    {
+    public function testNothingIsSilentlyWrong(
+        string $text,
+        string $cuts,
+        string $length,
+        string $width,
+        string $fibres,
+        string $price,
+    ): void {
         $line = $this->read($text);
         $flagged = [] !== $line->doubts;
         $said = [
             'cuts' => (string) ($line->count + \count($line->others)),
             'length' => $this->number($line->length),
             'width' => $this->number($line->width),
-            'fibres' => [] === $line->fibres->shares ? '-' : implode(', ', array_map(static fn (string $fibre, int $share): string => $fibre.' '.$share, array_keys($line->fibres->shares), $line->fibres->shares)),
+            'fibres' => [] === $line->fibres->shares
+                    ? '-'
+                    : implode(
+                        ', ',
+                        array_map(
+                            static fn (string $fibre, int $share): string => $fibre.' '.$share,
+                            array_keys($line->fibres->shares),
+                            $line->fibres->shares,
+                        ),
+                    ),
             'price' => null === $line->price ? '-' : (string) $line->price,
         ];
         foreach (['cuts' => $cuts, 'length' => $length, 'width' => $width, 'fibres' => $fibres, 'price' => $price] as $field => $right) {
             if ($said[$field] !== $right) {
-                self::assertTrue($flagged || ('?' === $right && '-' === $said[$field]), \sprintf('%s of “%s”: %s, not %s, and nothing says so', $field, $text, $said[$field], $right));
+                self::assertTrue(
+                    $flagged || ('?' === $right && '-' === $said[$field]),
+                    \sprintf('%s of “%s”: %s, not %s, and nothing says so', $field, $text, $said[$field], $right),
+                );
             }
         }
-        self::assertStringContainsString(trim($text), $line->cloth(new Assumptions(), new \DateTimeImmutable('2026-11-25'))->notes, 'nothing typed is lost');
+        self::assertStringContainsString(
+            trim($text),
+            $line->cloth(new Assumptions(), new \DateTimeImmutable('2026-11-25'))->notes,
+            'nothing typed is lost',
+        );
     }
 
     /** How much of it is right at once: measured, and not to become less. */
@@ -48,7 +70,13 @@ final class HaulReaderTest extends TestCase
         $right = $all = 0;
         foreach (self::corpus() as [$text, $cuts, $length, $width, $fibres, $price]) {
             $line = $this->read($text);
-            foreach ([[$length, $this->number($line->length)], [$width, $this->number($line->width)], [$price, null === $line->price ? '-' : (string) $line->price]] as [$expected, $said]) {
+            foreach (
+                [
+                    [$length, $this->number($line->length)],
+                    [$width, $this->number($line->width)],
+                    [$price, null === $line->price ? '-' : (string) $line->price],
+                ] as [$expected, $said]
+            ) {
                 if ('?' !== $expected) {
                     ++$all;
                     $right += $expected === $said ? 1 : 0;
@@ -61,7 +89,16 @@ final class HaulReaderTest extends TestCase
     /** @return iterable<string, array{string, string, string, string, string, string}> */
     public static function corpus(): iterable
     {
-        foreach (explode("\n", file_get_contents(__DIR__.'/corpus.tsv')."\n".file_get_contents(__DIR__.'/held-out.tsv')."\n".file_get_contents(__DIR__.'/blind.tsv')) as $row) {
+        foreach (
+            explode(
+                "\n",
+                file_get_contents(__DIR__.'/corpus.tsv')
+                    ."\n"
+                    .file_get_contents(__DIR__.'/held-out.tsv')
+                    ."\n"
+                    .file_get_contents(__DIR__.'/blind.tsv'),
+            ) as $row
+        ) {
             $cells = explode("\t", $row);
             if (6 === \count($cells) && !str_starts_with($row, '#')) {
                 yield $cells[0] => $cells;
@@ -72,12 +109,18 @@ final class HaulReaderTest extends TestCase
     public function testWordsTellWhatKindOfClothItIs(): void
     {
         $line = $this->read('2 x 1.6m lawn one-way herons 136 wide, green? locker 3, washed');
-        self::assertSame([ClothType::Lawn, null, Direction::OneWay, 'locker 3', true, ['#3c8a4e']], [$line->type, $line->structure, $line->direction, $line->place, $line->washed, $line->colours]);
+        self::assertSame(
+            [ClothType::Lawn, null, Direction::OneWay, 'locker 3', true, ['#3c8a4e']],
+            [$line->type, $line->structure, $line->direction, $line->place, $line->washed, $line->colours],
+        );
         self::assertSame(['herons'], $line->unread);
         self::assertSame('Lawn one-way herons, green', $line->name);
         self::assertNotSame([], array_filter($line->chips, static fn (Chip $chip): bool => 'colour' === $chip->kind && $chip->unsure));
         $rib = $this->read('40cm rib knit black remnant, on order');
-        self::assertSame([Structure::Knit, 'remnant', true], [$rib->cloth(new Assumptions(), new \DateTimeImmutable())->structure, $rib->label, $rib->ordered]);
+        self::assertSame(
+            [Structure::Knit, 'remnant', true],
+            [$rib->cloth(new Assumptions(), new \DateTimeImmutable())->structure, $rib->label, $rib->ordered],
+        );
         self::assertSame([null, PrintKind::Check], [$this->read('velvet')->direction, $this->read('gingham poplin')->print]);
         self::assertTrue($this->read('velvet')->cloth(new Assumptions(), new \DateTimeImmutable())->isOneWay(), 'its type says so');
         self::assertSame(Knowledge::Guess, $this->read('2m linen? 140cm')->fibres->knowledge);
@@ -90,14 +133,36 @@ final class HaulReaderTest extends TestCase
     public function testWhatItIsAndWasIsReadAsItIsSaid(string $text, array $right): void
     {
         $line = $this->read($text);
-        $said = ['washed' => $line->washed, 'ordered' => $line->ordered, 'more' => $line->more, 'opacity' => $line->feel->opacity?->value, 'stretch' => $line->feel->across, 'from' => $line->from, 'care' => $line->care?->value, 'direction' => $line->direction?->value, 'lengths' => array_map(static fn (Length $length): float|int => $length->millimetres(), array_filter([$line->length, ...$line->others], static fn (?Length $length): bool => null !== $length))];
+        $said = [
+            'washed' => $line->washed,
+            'ordered' => $line->ordered,
+            'more' => $line->more,
+            'opacity' => $line->feel->opacity?->value,
+            'stretch' => $line->feel->across,
+            'from' => $line->from,
+            'care' => $line->care?->value,
+            'direction' => $line->direction?->value,
+            'lengths' => array_map(
+                static fn (Length $length): float|int => $length->millimetres(),
+                array_filter([$line->length, ...$line->others], static fn (?Length $length): bool => null !== $length),
+            ),
+        ];
         self::assertEquals($right, array_intersect_key($said, $right));
     }
 
     /** @return iterable<string, array{string, array<string, mixed>}> */
     public static function states(): iterable
     {
-        foreach (['2m linen, never washed', 'linen 2m to be washed', 'not yet washed linen', 'unwashed linen', 'linen, needs washing', 'linen, wash before use'] as $text) {
+        foreach (
+            [
+                '2m linen, never washed',
+                'linen 2m to be washed',
+                'not yet washed linen',
+                'unwashed linen',
+                'linen, needs washing',
+                'linen, wash before use',
+            ] as $text
+        ) {
             yield $text => [$text, ['washed' => false]];
         }
         yield 'washed' => ['2m linen, washed and dried', ['washed' => true]];
@@ -121,14 +186,23 @@ final class HaulReaderTest extends TestCase
     {
         $cloth = $this->read('3 x 0.5m swim knit, 150cm, ordered')->cloth(new Assumptions(), new \DateTimeImmutable('2026-11-25'));
         self::assertCount(3, $cloth->cuts);
-        self::assertSame([500_000, CutState::Ordered, 1_500_000], [$cloth->cuts[0]->length?->micrometres, $cloth->cuts[0]->state, $cloth->width?->full->micrometres]);
+        self::assertSame(
+            [500_000, CutState::Ordered, 1_500_000],
+            [$cloth->cuts[0]->length?->micrometres, $cloth->cuts[0]->state, $cloth->width?->full->micrometres],
+        );
         self::assertCount(2, $this->read('blue cotton')->missing());
         self::assertSame('?', $this->read('?')->name);
     }
 
     public function testABareLengthIsInTheUnitOfTheWorkroom(): void
     {
-        self::assertSame([1_800_000, 1_645_920], [$this->read('1.8 cotton poplin 140cm')->length?->micrometres, (new HaulReader())->read('1.8 cotton poplin 140cm', System::Imperial)->length?->micrometres]);
+        self::assertSame(
+            [1_800_000, 1_645_920],
+            [
+                $this->read('1.8 cotton poplin 140cm')->length?->micrometres,
+                (new HaulReader())->read('1.8 cotton poplin 140cm', System::Imperial)->length?->micrometres,
+            ],
+        );
     }
 
     private function read(string $text): HaulLine

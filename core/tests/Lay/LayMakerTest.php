@@ -36,8 +36,22 @@ final class LayMakerTest extends TestCase
             if (Fold::Part === $first->fold || [] === $first->placements) {
                 continue;
             }
-            $fixed = array_values(array_filter($first->placements, static fn (Placement $placement): bool => null === $placement->piece->match && 0 === mt_rand(0, 2)));
-            $again = new Request($request->sheets, $request->pieces, $request->gap, $request->oneWay, [$first->fold], $request->seconds, 7, $fixed);
+            $fixed = array_values(
+                array_filter(
+                    $first->placements,
+                    static fn (Placement $placement): bool => null === $placement->piece->match && 0 === mt_rand(0, 2),
+                ),
+            );
+            $again = new Request(
+                $request->sheets,
+                $request->pieces,
+                $request->gap,
+                $request->oneWay,
+                [$first->fold],
+                $request->seconds,
+                7,
+                $fixed,
+            );
             $lay = $this->make($again, 40);
             self::assertSame($fixed, \array_slice($lay->placements, 0, \count($fixed)), "seed $seed, request $i");
             self::assertSame([], (new Judge())->faults($again, $lay), "seed $seed, request $i");
@@ -70,7 +84,10 @@ final class LayMakerTest extends TestCase
     public function testRectanglesSawnFromAClothGoBackOnIt(): void
     {
         $boards = [[700.0, 500.0], [700.0, 900.0], [1300.0, 350.0], [600.0, 1050.0], [700.0, 250.0], [700.0, 800.0]];
-        $request = new Request([new Sheet('c', 1400, null)], array_map(static fn (int $i): Piece => new Piece('board '.$i, Outline::rectangle(...$boards[$i])), array_keys($boards)));
+        $request = new Request(
+            [new Sheet('c', 1400, null)],
+            array_map(static fn (int $i): Piece => new Piece('board '.$i, Outline::rectangle(...$boards[$i])), array_keys($boards)),
+        );
         $lay = $this->make($request, 300);
         self::assertSame(2000.0, $lay->used['c']);
         self::assertSame([1.0, 2000.0, []], [$lay->utilisation, $lay->bound, $lay->leftovers]);
@@ -101,7 +118,10 @@ final class LayMakerTest extends TestCase
         $lay = $this->make($this->tee([Fold::Lengthwise, Fold::Gate], 1240), 100);
         self::assertSame(Fold::Gate, $lay->fold);
         self::assertLessThan($lay->folds['lengthwise'], $lay->folds['gate'], 'and the result says what each would use');
-        $ends = array_map(static fn (Placement $placement): array => [$placement->outline->bottom, $placement->outline->top], $lay->placements);
+        $ends = array_map(
+            static fn (Placement $placement): array => [$placement->outline->bottom, $placement->outline->top],
+            $lay->placements,
+        );
         self::assertContains(0.0, array_merge(...$ends), 'one at the lower fold edge');
         self::assertContains(620.0, array_merge(...$ends), 'one at the upper');
     }
@@ -119,7 +139,11 @@ final class LayMakerTest extends TestCase
 
     public function testAPieceWantedOnceIsNotCutTwiceFromAFold(): void
     {
-        $request = new Request([new Sheet('c', 1400, null)], [new Piece('front', Outline::rectangle(500, 300), 2, true), new Piece('pocket', Outline::rectangle(150, 140))], folds: [Fold::Lengthwise, Fold::Part]);
+        $request = new Request(
+            [new Sheet('c', 1400, null)],
+            [new Piece('front', Outline::rectangle(500, 300), 2, true), new Piece('pocket', Outline::rectangle(150, 140))],
+            folds: [Fold::Lengthwise, Fold::Part],
+        );
         $lay = $this->make($request, 60);
         self::assertStringContainsString('piece pocket is wanted once', (string) $lay->folds['lengthwise']);
         self::assertSame(Fold::Part, $lay->fold);
@@ -137,10 +161,17 @@ final class LayMakerTest extends TestCase
     public function testTwoCutsAreUsedWithoutAPieceAcrossTheGap(): void
     {
         $cuts = [new Sheet('long', 1440, 1800), new Sheet('short', 1440, 1650)];
-        $pieces = [new Piece('pinafore', Outline::rectangle(1100, 620), 2), new Piece('vest', Outline::rectangle(600, 500), 4), new Piece('skirt', Outline::rectangle(560, 1300), 1)];
+        $pieces = [
+            new Piece('pinafore', Outline::rectangle(1100, 620), 2),
+            new Piece('vest', Outline::rectangle(600, 500), 4),
+            new Piece('skirt', Outline::rectangle(560, 1300), 1),
+        ];
         $lay = $this->make(new Request($cuts, $pieces), 200);
         self::assertSame(Status::Placed, $lay->status);
-        self::assertEqualsCanonicalizing(['long', 'short'], array_values(array_unique(array_map(static fn (Placement $placement): string => $placement->sheet, $lay->placements))));
+        self::assertEqualsCanonicalizing(
+            ['long', 'short'],
+            array_values(array_unique(array_map(static fn (Placement $placement): string => $placement->sheet, $lay->placements))),
+        );
         $one = $this->make(new Request($cuts, [new Piece('skirt', Outline::rectangle(560, 1300), 2)]), 50);
         self::assertContains(0.0, $one->used, 'as few cuts as possible');
     }
@@ -152,24 +183,48 @@ final class LayMakerTest extends TestCase
         $lay = $this->make(new Request([new Sheet('c', 1000, null)], [new Piece('wide', Outline::rectangle(300, 1001))]), 30);
         self::assertSame(Status::Impossible, $lay->status);
         self::assertStringContainsString('piece wide', $lay->unplaced[0]['reason']);
-        self::assertSame(Status::Placed, $this->make(new Request([new Sheet('c', 1000, null)], [new Piece('wide', Outline::rectangle(300, 1001), grain: Grain::Either)]), 30)->status);
+        self::assertSame(
+            Status::Placed,
+            $this->make(
+                new Request([new Sheet('c', 1000, null)], [new Piece('wide', Outline::rectangle(300, 1001), grain: Grain::Either)]),
+                30,
+            )->status,
+        );
     }
 
     public function testAPieceBoundToACutLiesThere(): void
     {
-        $lay = $this->make(new Request([new Sheet('a', 1000, 1000), new Sheet('b', 1000, 1000)], [new Piece('cuff', Outline::rectangle(100, 100), cut: 'b')]), 30);
+        $lay = $this->make(
+            new Request(
+                [new Sheet('a', 1000, 1000), new Sheet('b', 1000, 1000)],
+                [new Piece('cuff', Outline::rectangle(100, 100), cut: 'b')],
+            ),
+            30,
+        );
         self::assertSame('b', $lay->placements[0]->sheet);
     }
 
     public function testTheGapIsKeptAndTheRepeatMatched(): void
     {
-        $request = new Request([new Sheet('c', 700, null)], [new Piece('panel', Outline::rectangle(300, 330), 4, match: new Repeat(80, 0, 10, 0))], gap: 12);
+        $request = new Request(
+            [new Sheet('c', 700, null)],
+            [new Piece('panel', Outline::rectangle(300, 330), 4, match: new Repeat(80, 0, 10, 0))],
+            gap: 12,
+        );
         $lay = $this->make($request, 60);
         self::assertSame([], (new Judge())->faults($request, $lay));
         foreach ($lay->placements as $i => $a) {
             self::assertEqualsWithDelta(0, fmod($a->x + 10 + 0.01, 80), 0.1);
             foreach (\array_slice($lay->placements, $i + 1) as $b) {
-                self::assertGreaterThanOrEqual(11.99, max($b->outline->left - $a->outline->right, $a->outline->left - $b->outline->right, $b->outline->bottom - $a->outline->top, $a->outline->bottom - $b->outline->top));
+                self::assertGreaterThanOrEqual(
+                    11.99,
+                    max(
+                        $b->outline->left - $a->outline->right,
+                        $a->outline->left - $b->outline->right,
+                        $b->outline->bottom - $a->outline->top,
+                        $a->outline->bottom - $b->outline->top,
+                    ),
+                );
             }
         }
     }
@@ -183,26 +238,77 @@ final class LayMakerTest extends TestCase
 
     public function testTheJudgeSeesWhatIsWrong(): void
     {
-        $request = new Request([new Sheet('c', 1000, 2000)], [new Piece('front', Outline::of([[0.0, 0.0], [400.0, 0.0], [300.0, 200.0], [0.0, 200.0]]), 2, true), new Piece('back', Outline::rectangle(300, 300))]);
+        $request = new Request(
+            [new Sheet('c', 1000, 2000)],
+            [
+                new Piece('front', Outline::of([[0.0, 0.0], [400.0, 0.0], [300.0, 200.0], [0.0, 200.0]]), 2, true),
+                new Piece('back', Outline::rectangle(300, 300)),
+            ],
+        );
         $lay = $this->make($request, 30);
         self::assertSame([], (new Judge())->faults($request, $lay));
         [$first, $second] = $lay->placements;
         $rest = \array_slice($lay->placements, 1);
-        $judged = static fn (Placement ...$placements): string => implode('; ', (new Judge())->faults($request, new Lay($lay->status, $lay->fold, $lay->used, array_values($placements), [], [], [], 0, 0, 0)));
-        $moved = static fn (Placement $p, float $x, float $y, ?int $turn = null): Placement => new Placement($p->piece, $p->copy, $p->sheet, $turn ?? $p->turn, $p->flipped, $p->layers, $p->x + $x, $p->y + $y, $p->outline->moved($x, $y));
-        self::assertStringContainsString('overlap', $judged($moved($first, $second->outline->left - $first->outline->left, $second->outline->bottom - $first->outline->bottom), ...$rest));
+        $judged = static fn (Placement ...$placements): string => implode(
+            '; ',
+            (new Judge())->faults($request, new Lay($lay->status, $lay->fold, $lay->used, array_values($placements), [], [], [], 0, 0, 0)),
+        );
+        $moved = static fn (Placement $p, float $x, float $y, ?int $turn = null): Placement => new Placement(
+            $p->piece,
+            $p->copy,
+            $p->sheet,
+            $turn ?? $p->turn,
+            $p->flipped,
+            $p->layers,
+            $p->x + $x,
+            $p->y + $y,
+            $p->outline->moved($x, $y),
+        );
+        self::assertStringContainsString(
+            'overlap',
+            $judged(
+                $moved($first, $second->outline->left - $first->outline->left, $second->outline->bottom - $first->outline->bottom),
+                ...$rest,
+            ),
+        );
         self::assertStringContainsString('leaves the cloth', $judged($moved($first, -600, 0), ...$rest));
         self::assertStringContainsString('against its grain', $judged($moved($first, 0, 0, 90), ...$rest));
         self::assertStringContainsString('are wanted and', $judged(...$rest));
-        self::assertStringContainsString('are reported', $judged(...array_map(static fn (Placement $p): Placement => $moved($p, 700, 0), $lay->placements)));
-        self::assertStringContainsString('another shape', $judged(new Placement($first->piece, $first->copy, 'c', $first->turn, $first->flipped, 1, $first->x, $first->y, Outline::rectangle(10, 10)), ...$rest));
-        self::assertStringContainsString('another cut', $judged(new Placement($first->piece, $first->copy, 'z', 0, false, 1, 0, 0, $first->outline), ...$rest));
+        self::assertStringContainsString(
+            'are reported',
+            $judged(...array_map(static fn (Placement $p): Placement => $moved($p, 700, 0), $lay->placements)),
+        );
+        self::assertStringContainsString(
+            'another shape',
+            $judged(
+                new Placement(
+                    $first->piece,
+                    $first->copy,
+                    'c',
+                    $first->turn,
+                    $first->flipped,
+                    1,
+                    $first->x,
+                    $first->y,
+                    Outline::rectangle(10, 10),
+                ),
+                ...$rest,
+            ),
+        );
+        self::assertStringContainsString(
+            'another cut',
+            $judged(new Placement($first->piece, $first->copy, 'z', 0, false, 1, 0, 0, $first->outline), ...$rest),
+        );
     }
 
     /** @param non-empty-list<Fold> $folds */
     private function tee(array $folds, float $width, bool $onFold = true): Request
     {
-        return new Request([new Sheet('c', max($width, 620), null)], [new Piece('front', Outline::of(self::TEE), 1, false, $onFold), new Piece('back', Outline::of(self::TEE), 1, false, $onFold)], folds: $folds);
+        return new Request(
+            [new Sheet('c', max($width, 620), null)],
+            [new Piece('front', Outline::of(self::TEE), 1, false, $onFold), new Piece('back', Outline::of(self::TEE), 1, false, $onFold)],
+            folds: $folds,
+        );
     }
 
     private function random(): Request
@@ -213,24 +319,54 @@ final class LayMakerTest extends TestCase
             $pair = !$onFold && 0 === mt_rand(0, 2);
             $outline = $onFold ? self::half(mt_rand(3, 8), $width / 4 - 5) : OutlineTest::star(mt_rand(3, 9));
 
-            return new Piece('piece '.$i, $outline, $pair ? 2 * mt_rand(1, 2) : mt_rand(1, 3), $pair, $onFold, $onFold ? Grain::Along : Grain::cases()[mt_rand(0, 3)], null, 0 === mt_rand(0, 8) ? new Repeat(mt_rand(60, 200), 0, 0, 0) : null);
+            return new Piece(
+                'piece '.$i,
+                $outline,
+                $pair ? 2 * mt_rand(1, 2) : mt_rand(1, 3),
+                $pair,
+                $onFold,
+                $onFold ? Grain::Along : Grain::cases()[mt_rand(0, 3)],
+                null,
+                0 === mt_rand(0, 8) ? new Repeat(mt_rand(60, 200), 0, 0, 0) : null,
+            );
         }, range(1, mt_rand(1, 8)));
         $sheets = array_map(static function (int $i) use ($width): Sheet {
             $length = 0 === mt_rand(0, 1) && 1 === $i ? null : (float) mt_rand(500, 2500);
             $bitten = null !== $length && 0 === mt_rand(0, 3);
 
-            return new Sheet('cut '.$i, $width, $length, $bitten ? Outline::of([[0.0, 0.0], [$length, 0.0], [$length, $width * 0.6], [$length * 0.7, $width * 0.7], [$length * 0.6, $width], [0.0, $width]]) : null);
+            return new Sheet(
+                'cut '.$i,
+                $width,
+                $length,
+                $bitten
+                    ? Outline::of([
+                        [0.0, 0.0],
+                        [$length, 0.0],
+                        [$length, $width * 0.6],
+                        [$length * 0.7, $width * 0.7],
+                        [$length * 0.6, $width],
+                        [0.0, $width],
+                    ])
+                    : null,
+            );
         }, range(1, mt_rand(1, 2)));
         $folds = array_values(array_filter(Fold::cases(), static fn (): bool => 0 === mt_rand(0, 1)));
 
-        return new Request($sheets, $pieces, 0 === mt_rand(0, 2) ? (float) mt_rand(1, 15) : 0.0, 0 === mt_rand(0, 1), [] === $folds ? [Fold::Flat] : $folds, seed: mt_rand(1, 99));
+        return new Request(
+            $sheets,
+            $pieces,
+            0 === mt_rand(0, 2) ? (float) mt_rand(1, 15) : 0.0,
+            0 === mt_rand(0, 1),
+            [] === $folds ? [Fold::Flat] : $folds,
+            seed: mt_rand(1, 99),
+        );
     }
 
     private static function half(int $points, float $most): Outline
     {
         $corners = [[0.0, 0.0], [400.0, 0.0]];
         for ($j = 1; $j < $points; ++$j) {
-            $angle = \M_PI * $j / $points;
+            $angle = (\M_PI * $j) / $points;
             $reach = mt_rand(30, 100) / 100;
             $corners[] = [200 + 200 * $reach * cos($angle), max(1.0, min($most, 250) * $reach * sin($angle))];
         }
@@ -249,7 +385,7 @@ final class LayMakerTest extends TestCase
         $seen = 0;
 
         return static function () use (&$seen, $looks): float {
-            return 2 * ++$seen / $looks;
+            return (2 * ++$seen) / $looks;
         };
     }
 
@@ -276,13 +412,29 @@ final class LayMakerTest extends TestCase
         yield 'four flared panels' => [$flared, 4, [new Sheet('c', 1150, null)], ['c' => 700]];
         yield 'six on wide cloth' => [$flared, 6, [new Sheet('c', 1700, null)], ['c' => 700]];
         yield 'two that just go on' => [[[0, 0], [1000, 0], [1000, 600], [0, 400]], 2, [new Sheet('c', 1008, null)], ['c' => 1000]];
-        yield 'the long cut alone holds all' => [[[0, 0], [900, 0], [900, 900], [0, 900]], 3, [new Sheet('a', 1000, 1000), new Sheet('b', 1000, 1000), new Sheet('c', 1000, 3000)], ['a' => 0, 'b' => 0, 'c' => 2700]];
-        yield 'two short ones rather than three' => [[[0, 0], [900, 0], [900, 450], [0, 450]], 4, [new Sheet('a', 1000, 1000), new Sheet('b', 1000, 1000), new Sheet('c', 1000, 1000)], ['a' => 900, 'b' => 900, 'c' => 0]];
+        yield 'the long cut alone holds all' => [
+            [[0, 0], [900, 0], [900, 900], [0, 900]],
+            3,
+            [new Sheet('a', 1000, 1000), new Sheet('b', 1000, 1000), new Sheet('c', 1000, 3000)],
+            ['a' => 0, 'b' => 0, 'c' => 2700],
+        ];
+        yield 'two short ones rather than three' => [
+            [[0, 0], [900, 0], [900, 450], [0, 450]],
+            4,
+            [new Sheet('a', 1000, 1000), new Sheet('b', 1000, 1000), new Sheet('c', 1000, 1000)],
+            ['a' => 900, 'b' => 900, 'c' => 0],
+        ];
     }
 
     public function testNothingIsLaidInAWayThatWasNotAllowed(): void
     {
-        $request = new Request([new Sheet('c', 1000, 1000)], [new Piece('panel', Outline::rectangle(300, 200), 2)], oneWay: true, folds: [Fold::Crosswise], seconds: 0.2);
+        $request = new Request(
+            [new Sheet('c', 1000, 1000)],
+            [new Piece('panel', Outline::rectangle(300, 200), 2)],
+            oneWay: true,
+            folds: [Fold::Crosswise],
+            seconds: 0.2,
+        );
         $lay = (new LayMaker())->make($request, static fn (): float => 0.0);
         self::assertSame([Status::Impossible, Fold::Crosswise, 0], [$lay->status, $lay->fold, \count($lay->placements)]);
         self::assertCount(2, $lay->unplaced);
@@ -302,10 +454,18 @@ final class LayMakerTest extends TestCase
 
     public function testManyCornersAreTakenApartInTime(): void
     {
-        $points = array_map(static fn (int $i): array => [(200 + 40 * sin(7 * $i * \M_PI / 100)) * cos($i * \M_PI / 100), (200 + 40 * sin(7 * $i * \M_PI / 100)) * sin($i * \M_PI / 100)], range(0, 199));
+        $points = array_map(
+            static fn (int $i): array => [
+                (200 + 40 * sin((7 * $i * \M_PI) / 100)) * cos(($i * \M_PI) / 100),
+                (200 + 40 * sin((7 * $i * \M_PI) / 100)) * sin(($i * \M_PI) / 100),
+            ],
+            range(0, 199),
+        );
         $outline = Outline::of($points);
         $turned = $outline->turned(90)->flipped()->moved(5, 5);
-        $area = static fn (Outline $one): float => array_sum(array_map(static fn (array $part): float => Outline::convex($part)->area(), $one->convexParts()));
+        $area = static fn (Outline $one): float => array_sum(
+            array_map(static fn (array $part): float => Outline::convex($part)->area(), $one->convexParts()),
+        );
         self::assertEqualsWithDelta($outline->area(), $area($outline), 0.01);
         self::assertEqualsWithDelta($outline->area(), $area($turned), 0.01);
         self::assertCount(\count($outline->convexParts()), $turned->convexParts());

@@ -49,16 +49,28 @@ final class FiguresTest extends TestCase
 
     public function testAWorkingKeepsItsLinesInOrder(): void
     {
-        $working = Working::empty()->start(new Sentence('A'), Length::ofMetres('2'), Source::Measured)->less(new Sentence('B'), Length::ofMetres('1'), Source::Assumed)->plus(new Sentence('C'), Length::ofMetres('3'), null);
+        $working = Working::empty()
+            ->start(new Sentence('A'), Length::ofMetres('2'), Source::Measured)
+            ->less(new Sentence('B'), Length::ofMetres('1'), Source::Assumed)
+            ->plus(new Sentence('C'), Length::ofMetres('3'), null);
         $whole = $working->then(Working::empty()->result(new Sentence('D'), Figure::owned(Length::ofMetres('4'))));
-        self::assertSame([Operation::Start, Operation::Less, Operation::Plus, Operation::Result], array_map(static fn (Line $line): Operation => $line->operation, $whole->lines));
+        self::assertSame(
+            [Operation::Start, Operation::Less, Operation::Plus, Operation::Result],
+            array_map(static fn (Line $line): Operation => $line->operation, $whole->lines),
+        );
         self::assertSame(['A', 'B', 'C', 'D'], array_map(static fn (Line $line): string => (string) $line->label, $whole->lines));
         self::assertCount(3, $working->lines, 'a working is not changed by adding to it');
     }
 
     public function testASentenceWithoutATranslatorIsPlainAndMetric(): void
     {
-        $sentence = new Sentence('{a} by {day}: {inner} at {share}, {length}', ['a' => 7, 'day' => new \DateTimeImmutable('2027-03-01'), 'inner' => new Sentence('{x}', ['x' => 'y']), 'share' => Percent::of(5), 'length' => Figure::needed(Length::ofMetres('1.001'))]);
+        $sentence = new Sentence('{a} by {day}: {inner} at {share}, {length}', [
+            'a' => 7,
+            'day' => new \DateTimeImmutable('2027-03-01'),
+            'inner' => new Sentence('{x}', ['x' => 'y']),
+            'share' => Percent::of(5),
+            'length' => Figure::needed(Length::ofMetres('1.001')),
+        ]);
         self::assertSame('7 by 2027-03-01: y at 5 %, 1.01 m', (string) $sentence);
     }
 
@@ -69,7 +81,10 @@ final class FiguresTest extends TestCase
         self::assertTrue($one->minus($two)->isNegative());
         self::assertTrue($one->negated()->negated()->equals($one));
         self::assertSame(3_000_000, $one->times(3)->micrometres);
-        self::assertSame([666_666, 666_667], [$two->scaled(1, 3, Rounding::Down)->micrometres, $two->scaled(1, 3, Rounding::Up)->micrometres]);
+        self::assertSame(
+            [666_666, 666_667],
+            [$two->scaled(1, 3, Rounding::Down)->micrometres, $two->scaled(1, 3, Rounding::Up)->micrometres],
+        );
         self::assertSame([1, 0.5], [Length::ofMicrometres(1000)->millimetres(), Length::ofMicrometres(500)->millimetres()]);
     }
 }

@@ -138,10 +138,26 @@ final class LengthTest extends TestCase
     /** @return iterable<string, array{string, float|int|null, float|int|null}> what is there and what is needed, mm */
     public static function said(): iterable
     {
-        foreach ([
-            ['2m40', 2400], ['1 m 20 cm', 1200], ['1 m 20', 1200], ['two and three quarter yards', 2514.6], ['a yard and a half', 1371.6], ['1,250 mm', 1250], ['1,25 m', 1250], ['3/4', 750], ['1-5/8"', 41.275],
-            ['2 lengths of 1.6', null], ['1.8m + 1.65m', null], ['1.4m2', null], ['1.4 m²', null], ['2m4', null], ['7/40', null], ['1 yd 4 in', 1016],
-        ] as [$text, $length]) {
+        foreach (
+            [
+                ['2m40', 2400],
+                ['1 m 20 cm', 1200],
+                ['1 m 20', 1200],
+                ['two and three quarter yards', 2514.6],
+                ['a yard and a half', 1371.6],
+                ['1,250 mm', 1250],
+                ['1,25 m', 1250],
+                ['3/4', 750],
+                ['1-5/8"', 41.275],
+                ['2 lengths of 1.6', null],
+                ['1.8m + 1.65m', null],
+                ['1.4m2', null],
+                ['1.4 m²', null],
+                ['2m4', null],
+                ['7/40', null],
+                ['1 yd 4 in', 1016],
+            ] as [$text, $length]
+        ) {
             yield $text => [$text, $length, $length];
         }
         yield 'a width in inches' => ['44/45"', 1117.6, 1143];

@@ -79,7 +79,10 @@ final class TapeTest extends TestCase
                 $needed = $tape->write(Figure::needed($length));
                 self::assertLessThanOrEqual($length->micrometres, Length::parse($owned, Unit::Metre)->micrometres, $owned);
                 self::assertGreaterThanOrEqual($length->micrometres, Length::parse($needed, Unit::Metre)->micrometres, $needed);
-                self::assertLessThanOrEqual(Unit::EighthYard->value, Length::parse($needed, Unit::Metre)->minus(Length::parse($owned, Unit::Metre))->micrometres);
+                self::assertLessThanOrEqual(
+                    Unit::EighthYard->value,
+                    Length::parse($needed, Unit::Metre)->minus(Length::parse($owned, Unit::Metre))->micrometres,
+                );
             }
         }
     }

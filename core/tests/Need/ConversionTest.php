@@ -32,7 +32,7 @@ final class ConversionTest extends TestCase
 
     public function testBeyondTheOuterColumnsTheAreaIsKept(): void
     {
-        self::assertEqualsWithDelta(2, $this->yards('1.75', 35, 30) * 30 / 30.625, 0.00001, '1¾ × 35 / 30 = 2.0417');
+        self::assertEqualsWithDelta(2, ($this->yards('1.75', 35, 30) * 30) / 30.625, 0.00001, '1¾ × 35 / 30 = 2.0417');
         self::assertEqualsWithDelta(58 / 60, $this->yards('1', 58, 60), 0.00001);
     }
 
@@ -53,13 +53,21 @@ final class ConversionTest extends TestCase
             $to = mt_rand(30, $from);
             $amount = mt_rand(100, 7000);
             $more = $amount + mt_rand(1, 500);
-            $at = static fn (int $millimetres): int => (new Conversion())->convert(Length::ofMillimetres($millimetres), Length::of((string) $from, Unit::Inch), Length::of((string) $to, Unit::Inch))->micrometres;
+            $at = static fn (int $millimetres): int => (new Conversion())->convert(
+                Length::ofMillimetres($millimetres),
+                Length::of((string) $from, Unit::Inch),
+                Length::of((string) $to, Unit::Inch),
+            )->micrometres;
             self::assertGreaterThanOrEqual($at($amount), $at($more), "$amount → $more mm, $from → $to in");
         }
     }
 
     private function yards(string $amount, int $from, int $to): float
     {
-        return (new Conversion())->convert(Length::of($amount, Unit::Yard), Length::of((string) $from, Unit::Inch), Length::of((string) $to, Unit::Inch))->micrometres / Unit::Yard->value;
+        return (new Conversion())->convert(
+            Length::of($amount, Unit::Yard),
+            Length::of((string) $from, Unit::Inch),
+            Length::of((string) $to, Unit::Inch),
+        )->micrometres / Unit::Yard->value;
     }
 }

@@ -65,10 +65,13 @@ final class EstimatorTest extends TestCase
     {
         self::assertSame(2_415_000, $this->need('1.50', oneWay: true)->amount->micrometres, '2.10 + 15 %');
         self::assertSame(1_250_000, $this->need('1.50', oneWay: true, cell: '1.00')->amount->micrometres, '1.00 + 25 cm');
-        $table = new RequirementTable(['14'], [
-            new Requirement(Role::Main, Length::ofMetres('1.5'), Nap::With, ['14' => Length::ofMetres('2.35')]),
-            new Requirement(Role::Main, Length::ofMetres('1.5'), Nap::Without, ['14' => Length::ofMetres('2.10')]),
-        ]);
+        $table = new RequirementTable(
+            ['14'],
+            [
+                new Requirement(Role::Main, Length::ofMetres('1.5'), Nap::With, ['14' => Length::ofMetres('2.35')]),
+                new Requirement(Role::Main, Length::ofMetres('1.5'), Nap::Without, ['14' => Length::ofMetres('2.10')]),
+            ],
+        );
         $estimator = new Estimator(new Assumptions());
         $wanted = new Wanted(new Version('v', 'A', $table), Garment::Skirt, Role::Main, '14');
         foreach ([[true, 2_350_000], [false, 2_100_000]] as [$oneWay, $expected]) {
@@ -80,7 +83,9 @@ final class EstimatorTest extends TestCase
 
     public function testMatchingAddsARepeatForEachMainLengthAndAlterationsAddTheirOwn(): void
     {
-        $wanted = new Wanted($this->version('2.10'), Garment::Dress, Role::Main, '14', null, [new Alteration('Lengthen by 5 cm, twice', Length::ofMetres('0.10'))]);
+        $wanted = new Wanted($this->version('2.10'), Garment::Dress, Role::Main, '14', null, [
+            new Alteration('Lengthen by 5 cm, twice', Length::ofMetres('0.10')),
+        ]);
         $need = (new Estimator(new Assumptions()))->estimate($wanted, new On(Length::ofMetres('1.50'), repeat: Length::ofMetres('0.08')));
         self::assertInstanceOf(Need::class, $need);
         self::assertSame(2_440_000, $need->amount->micrometres, '2.10 + 3 × 0.08 + 0.10');
@@ -88,9 +93,20 @@ final class EstimatorTest extends TestCase
 
     public function testTheLargestSizeUsedDecides(): void
     {
-        $table = new RequirementTable(['14', '16'], [new Requirement(Role::Main, Length::ofMetres('1.5'), Nap::Either, ['14' => Length::ofMetres('2'), '16' => Length::ofMetres('2.2')])]);
+        $table = new RequirementTable(
+            ['14', '16'],
+            [
+                new Requirement(Role::Main, Length::ofMetres('1.5'), Nap::Either, [
+                    '14' => Length::ofMetres('2'),
+                    '16' => Length::ofMetres('2.2'),
+                ]),
+            ],
+        );
         foreach ([['14', '16', 2_200_000], ['16', '14', 2_200_000], ['14', null, 2_000_000]] as [$size, $to, $expected]) {
-            $need = (new Estimator(new Assumptions()))->estimate(new Wanted(new Version('v', 'A', $table), Garment::Top, Role::Main, $size, $to), new On(Length::ofMetres('1.5')));
+            $need = (new Estimator(new Assumptions()))->estimate(
+                new Wanted(new Version('v', 'A', $table), Garment::Top, Role::Main, $size, $to),
+                new On(Length::ofMetres('1.5')),
+            );
             self::assertInstanceOf(Need::class, $need);
             self::assertSame($expected, $need->amount->micrometres);
         }
@@ -105,12 +121,29 @@ final class EstimatorTest extends TestCase
 
             return $answer;
         };
-        self::assertSame(Missing::Width, $unknown($estimator->estimate(new Wanted($this->version('2'), Garment::Top, Role::Main, '14'), new On(null)))->missing);
+        self::assertSame(
+            Missing::Width,
+            $unknown($estimator->estimate(new Wanted($this->version('2'), Garment::Top, Role::Main, '14'), new On(null)))->missing,
+        );
         self::assertSame(Missing::Pattern, $unknown($estimator->estimate(new Wanted(null, Garment::Top, Role::Main, '14'), $on))->missing);
-        self::assertSame(Missing::Size, $unknown($estimator->estimate(new Wanted($this->version('2'), Garment::Top, Role::Main, null), $on))->missing);
-        self::assertSame('Size 22 is not in the table of version A: it has 14.', (string) $unknown($estimator->estimate(new Wanted($this->version('2'), Garment::Top, Role::Main, '22'), $on))->settle);
-        self::assertSame(Missing::Row, $unknown($estimator->estimate(new Wanted($this->version('2'), Garment::Top, Role::Lining, '14'), $on))->missing);
-        self::assertSame(Missing::Row, $unknown($estimator->estimate(new Wanted(new Version('v', 'A', new RequirementTable([], [])), Garment::Top, Role::Main, '14'), $on))->missing);
+        self::assertSame(
+            Missing::Size,
+            $unknown($estimator->estimate(new Wanted($this->version('2'), Garment::Top, Role::Main, null), $on))->missing,
+        );
+        self::assertSame(
+            'Size 22 is not in the table of version A: it has 14.',
+            (string) $unknown($estimator->estimate(new Wanted($this->version('2'), Garment::Top, Role::Main, '22'), $on))->settle,
+        );
+        self::assertSame(
+            Missing::Row,
+            $unknown($estimator->estimate(new Wanted($this->version('2'), Garment::Top, Role::Lining, '14'), $on))->missing,
+        );
+        self::assertSame(
+            Missing::Row,
+            $unknown(
+                $estimator->estimate(new Wanted(new Version('v', 'A', new RequirementTable([], [])), Garment::Top, Role::Main, '14'), $on),
+            )->missing,
+        );
     }
 
     public function testTheChartGivesItsOwnFiguresBack(): void
@@ -135,7 +168,8 @@ final class EstimatorTest extends TestCase
             $from = mt_rand(700, 1700);
             $narrow = mt_rand(500, $from);
             $narrower = mt_rand(400, $narrow);
-            $at = static fn (int $to): int => $chart->convert($amount, Length::ofMillimetres($from), Length::ofMillimetres($to))->micrometres;
+            $at = static fn (int $to): int => $chart->convert($amount, Length::ofMillimetres($from), Length::ofMillimetres($to))
+                ->micrometres;
             self::assertGreaterThanOrEqual($amount->micrometres - 20, $at($narrow), "$from → $narrow");
             self::assertGreaterThanOrEqual($at($narrow) - 20, $at($narrower), "$from → $narrower");
         }
@@ -143,7 +177,10 @@ final class EstimatorTest extends TestCase
 
     private function need(string $width, bool $oneWay = false, string $cell = '2.10'): Need
     {
-        $need = (new Estimator(new Assumptions()))->estimate(new Wanted($this->version($cell), Garment::Coat, Role::Main, '14'), new On(Length::ofMetres($width), $oneWay));
+        $need = (new Estimator(new Assumptions()))->estimate(
+            new Wanted($this->version($cell), Garment::Coat, Role::Main, '14'),
+            new On(Length::ofMetres($width), $oneWay),
+        );
         self::assertInstanceOf(Need::class, $need);
 
         return $need;
@@ -151,9 +188,16 @@ final class EstimatorTest extends TestCase
 
     private function version(string $wide): Version
     {
-        return new Version('v', 'A', new RequirementTable(['14'], [
-            new Requirement(Role::Main, Length::ofMetres('1.15'), Nap::Without, ['14' => Length::ofMetres('2.60')]),
-            new Requirement(Role::Main, Length::ofMetres('1.50'), Nap::Without, ['14' => Length::ofMetres($wide)]),
-        ]));
+        return new Version(
+            'v',
+            'A',
+            new RequirementTable(
+                ['14'],
+                [
+                    new Requirement(Role::Main, Length::ofMetres('1.15'), Nap::Without, ['14' => Length::ofMetres('2.60')]),
+                    new Requirement(Role::Main, Length::ofMetres('1.50'), Nap::Without, ['14' => Length::ofMetres($wide)]),
+                ],
+            ),
+        );
     }
 }

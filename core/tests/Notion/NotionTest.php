@@ -72,7 +72,11 @@ final class NotionTest extends TestCase
 
     public function testAZipALittleTooLongWillDoAndOneTooShortWillNot(): void
     {
-        $zips = [new Notion('short', NotionKind::Zip, Length::ofMillimetres(540), 9), new Notion('long', NotionKind::Zip, Length::ofMillimetres(570), 1), new Notion('far', NotionKind::Zip, Length::ofMillimetres(571), 9)];
+        $zips = [
+            new Notion('short', NotionKind::Zip, Length::ofMillimetres(540), 9),
+            new Notion('long', NotionKind::Zip, Length::ofMillimetres(570), 1),
+            new Notion('far', NotionKind::Zip, Length::ofMillimetres(571), 9),
+        ];
         $answers = (new Allotment($zips))->of(['dress' => ['invisible zip 55 cm'], 'skirt' => ['invisible zip 55 cm']]);
         self::assertSame(['invisible zip 55 cm: one of 57 cm is here, a little too long and usable.'], $this->says($answers['dress']));
         self::assertSame(['invisible zip 55 cm: to buy.'], $this->says($answers['skirt']), 'it is given out once');
@@ -80,7 +84,11 @@ final class NotionTest extends TestCase
 
     public function testButtonsOfOneLookMakeASet(): void
     {
-        $stash = [new Notion('a', NotionKind::Button, null, 7, name: 'shell'), new Notion('b', NotionKind::Button, null, 3, name: 'red'), new Notion('c', NotionKind::Button, null, 12, name: 'horn')];
+        $stash = [
+            new Notion('a', NotionKind::Button, null, 7, name: 'shell'),
+            new Notion('b', NotionKind::Button, null, 3, name: 'red'),
+            new Notion('c', NotionKind::Button, null, 12, name: 'horn'),
+        ];
         $answers = (new Allotment(\array_slice($stash, 0, 2)))->of(['shirt' => ['10 buttons']]);
         self::assertSame(['10 buttons: 7 of one look here, 3 to buy that match, or a set.'], $this->says($answers['shirt']));
         $all = (new Allotment($stash))->of(['shirt' => ['10 buttons'], 'cuff' => ['2 buttons']]);
@@ -91,17 +99,38 @@ final class NotionTest extends TestCase
 
     public function testThreadGoesByItsColourAndZipsByTheirKind(): void
     {
-        $stash = [new Notion('r', NotionKind::Thread, null, 3, name: 'red'), new Notion('z', NotionKind::Zip, Length::ofMillimetres(600), 1)];
-        $answers = (new Allotment($stash))->of(['coat' => ['1 reel navy thread', 'separating zip 60 cm', '1 reel red thread', 'zip 60 cm']]);
+        $stash = [
+            new Notion('r', NotionKind::Thread, null, 3, name: 'red'),
+            new Notion('z', NotionKind::Zip, Length::ofMillimetres(600), 1),
+        ];
+        $answers = (new Allotment($stash))->of([
+            'coat' => ['1 reel navy thread', 'separating zip 60 cm', '1 reel red thread', 'zip 60 cm'],
+        ]);
         self::assertSame([false, false, true, true], array_map(static fn ($answer): ?bool => $answer->enough, $answers['coat']));
     }
 
     public function testElasticIsWantedInOnePieceOfItsWidth(): void
     {
-        $elastic = [new Notion('a', NotionKind::Elastic, Length::ofMillimetres(30), null, Length::ofMillimetres(600)), new Notion('b', NotionKind::Elastic, Length::ofMillimetres(30), null, Length::ofMillimetres(500))];
-        $answers = (new Allotment($elastic))->of(['shorts' => ['1 m elastic 30 mm', '50 cm elastic 30 mm', 'elastic 10 mm', 'interfacing']]);
-        self::assertSame(['1 m elastic 30 mm: not here in one piece; 1.00 m to buy.', '50 cm elastic 30 mm: here.', 'elastic 10 mm: none is here; how much it takes is not said.', 'interfacing: none is here; how much it takes is not said.'], $this->says($answers['shorts']));
-        self::assertSame([false, true, null, null], array_map(static fn (NotionAnswer $answer): ?bool => $answer->enough, $answers['shorts']));
+        $elastic = [
+            new Notion('a', NotionKind::Elastic, Length::ofMillimetres(30), null, Length::ofMillimetres(600)),
+            new Notion('b', NotionKind::Elastic, Length::ofMillimetres(30), null, Length::ofMillimetres(500)),
+        ];
+        $answers = (new Allotment($elastic))->of([
+            'shorts' => ['1 m elastic 30 mm', '50 cm elastic 30 mm', 'elastic 10 mm', 'interfacing'],
+        ]);
+        self::assertSame(
+            [
+                '1 m elastic 30 mm: not here in one piece; 1.00 m to buy.',
+                '50 cm elastic 30 mm: here.',
+                'elastic 10 mm: none is here; how much it takes is not said.',
+                'interfacing: none is here; how much it takes is not said.',
+            ],
+            $this->says($answers['shorts']),
+        );
+        self::assertSame(
+            [false, true, null, null],
+            array_map(static fn (NotionAnswer $answer): ?bool => $answer->enough, $answers['shorts']),
+        );
     }
 
     /** Whatever is asked for, no more is given out than there is, and whoever comes first is never worse off for those behind. */
@@ -138,10 +167,17 @@ final class NotionTest extends TestCase
             $kept = implode(' ', [$read->kind->value, $read->name, $read->count, $read->measure?->millimetres()]);
             preg_match_all('/\p{L}+/u', $line, $words);
             foreach ($words[0] as $word) {
-                self::assertTrue(\in_array($word, ['mm', 'cm', 'buttons', 'reels'], true) || str_contains($kept, $word), $line.': '.$word);
+                self::assertTrue(
+                    \in_array($word, ['mm', 'cm', 'buttons', 'reels'], true) || str_contains($kept, $word),
+                    $line.': '.$word,
+                );
             }
         }
-        self::assertStringContainsString('11 mm', (new NotionReader())->read('7 odd buttons 11 mm 22 mm')->name, 'a measure that found no use stands in the name');
+        self::assertStringContainsString(
+            '11 mm',
+            (new NotionReader())->read('7 odd buttons 11 mm 22 mm')->name,
+            'a measure that found no use stands in the name',
+        );
     }
 
     /**

@@ -18,7 +18,50 @@ use Random\Randomizer;
 /** Whatever is pasted, a reader answers with a value or with a sentence, and drops nothing. */
 final class NonsenseTest extends TestCase
 {
-    private const PARTS = ['8', '20-8', '1/0', '½', '999999999999', '-', '–', '"', "'", '%', ',', ';', '/', '=', '?', "\t", "\n", 'bust', 'finished', 'size', 'S-XL', 'cm', 'in', 'yd', '5 buttons', 'zip', 'PDF', 'Q112', '🦆', "\xC3\x28", '<script>', '{count, plural}', '(((', '\\', 'é', '×', '0', 'K204/K871', 'needs', 'by', '40% stretch', 'sheer'];
+    private const PARTS = [
+        '8',
+        '20-8',
+        '1/0',
+        '½',
+        '999999999999',
+        '-',
+        '–',
+        '"',
+        "'",
+        '%',
+        ',',
+        ';',
+        '/',
+        '=',
+        '?',
+        "\t",
+        "\n",
+        'bust',
+        'finished',
+        'size',
+        'S-XL',
+        'cm',
+        'in',
+        'yd',
+        '5 buttons',
+        'zip',
+        'PDF',
+        'Q112',
+        '🦆',
+        "\xC3\x28",
+        '<script>',
+        '{count, plural}',
+        '(((',
+        '\\',
+        'é',
+        '×',
+        '0',
+        'K204/K871',
+        'needs',
+        'by',
+        '40% stretch',
+        'sheer',
+    ];
 
     public function testNoReaderFallsOverNonsense(): void
     {

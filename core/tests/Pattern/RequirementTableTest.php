@@ -37,7 +37,9 @@ final class RequirementTableTest extends TestCase
 
     public function testTheNextWiderRowIsNamedForASecondOpinion(): void
     {
-        $choose = fn (int $width) => $this->table()->choose(Role::Main, '14', Length::ofMillimetres($width), false, Length::ofMillimetres(30))?->wider?->width->millimetres();
+        $choose = fn (int $width) => $this->table()
+            ->choose(Role::Main, '14', Length::ofMillimetres($width), false, Length::ofMillimetres(30))
+            ?->wider?->width->millimetres();
         self::assertSame([1500, null], [$choose(1300), $choose(1600)]);
     }
 
@@ -53,13 +55,24 @@ final class RequirementTableTest extends TestCase
     {
         mt_srand(21);
         for ($i = 0; $i < 500; ++$i) {
-            $rows = array_map(static fn (): Requirement => new Requirement(Role::Main, Length::ofMillimetres(mt_rand(600, 1700)), Nap::cases()[mt_rand(0, 2)], ['M' => Length::ofMillimetres(mt_rand(500, 4000))]), range(1, mt_rand(1, 6)));
+            $rows = array_map(
+                static fn (): Requirement => new Requirement(
+                    Role::Main,
+                    Length::ofMillimetres(mt_rand(600, 1700)),
+                    Nap::cases()[mt_rand(0, 2)],
+                    ['M' => Length::ofMillimetres(mt_rand(500, 4000))],
+                ),
+                range(1, mt_rand(1, 6)),
+            );
             $width = Length::ofMillimetres(mt_rand(500, 1800));
             $choice = (new RequirementTable(['M'], $rows))->choose(Role::Main, 'M', $width, 0 === $i % 2, Length::ofMillimetres(30));
             self::assertNotNull($choice);
             $reached = array_filter($rows, static fn (Requirement $row): bool => $row->width->micrometres <= $width->micrometres + 30_000);
             self::assertSame([] === $reached, $choice->isConverted());
-            $expected = [] === $reached ? min(array_map(static fn (Requirement $row): int => $row->width->micrometres, $rows)) : max(array_map(static fn (Requirement $row): int => $row->width->micrometres, $reached));
+            $expected
+                = [] === $reached
+                    ? min(array_map(static fn (Requirement $row): int => $row->width->micrometres, $rows))
+                    : max(array_map(static fn (Requirement $row): int => $row->width->micrometres, $reached));
             self::assertSame($expected, $choice->row->width->micrometres);
         }
     }
@@ -67,7 +80,10 @@ final class RequirementTableTest extends TestCase
     public function testTheLargestOfTwoSizesIsTheLaterColumn(): void
     {
         $table = $this->table();
-        self::assertSame(['16', '16', '14', '14'], [$table->largest('14', '16'), $table->largest('16', '14'), $table->largest('14', null), $table->largest('14', '99')]);
+        self::assertSame(
+            ['16', '16', '14', '14'],
+            [$table->largest('14', '16'), $table->largest('16', '14'), $table->largest('14', null), $table->largest('14', '99')],
+        );
         self::assertSame([Role::Main, Role::Lining], $table->roles());
         self::assertTrue($table->hasSize('14'));
         self::assertFalse($table->hasSize('1'));
@@ -85,11 +101,14 @@ final class RequirementTableTest extends TestCase
     {
         $length = Length::ofMetres('2');
 
-        return new RequirementTable(['14', '16'], [
-            new Requirement(Role::Main, Length::ofMetres('1.5'), Nap::Without, ['14' => $length]),
-            new Requirement(Role::Main, Length::ofMetres('1.5'), Nap::With, ['14' => $length]),
-            new Requirement(Role::Main, Length::ofMetres('1.15'), Nap::Either, ['14' => $length, '16' => $length]),
-            new Requirement(Role::Lining, Length::ofMetres('1.4'), Nap::Either, ['14' => $length]),
-        ]);
+        return new RequirementTable(
+            ['14', '16'],
+            [
+                new Requirement(Role::Main, Length::ofMetres('1.5'), Nap::Without, ['14' => $length]),
+                new Requirement(Role::Main, Length::ofMetres('1.5'), Nap::With, ['14' => $length]),
+                new Requirement(Role::Main, Length::ofMetres('1.15'), Nap::Either, ['14' => $length, '16' => $length]),
+                new Requirement(Role::Lining, Length::ofMetres('1.4'), Nap::Either, ['14' => $length]),
+            ],
+        );
     }
 }

@@ -30,23 +30,81 @@ final class LineReaderTest extends TestCase
     /** @return iterable<string, array{string, array<string, mixed>}> */
     public static function lines(): iterable
     {
-        foreach ([
-            ['Q112 wrap dress, PDF, 8-20, not printed, needs 3 buttons 18mm', ['title' => 'Wrap dress', 'number' => 'Q112', 'garment' => Garment::Dress, 'format' => PatternFormat::Pdf, 'paper' => PaperState::NotPrinted, 'sizes' => ['8', '10', '12', '14', '16', '18', '20'], 'notions' => ['3 buttons 18mm'], 'unread' => []]],
-            ['Towpath coat by Marrowlane, tissue, uncut, 14 16 18 20, 16 h', ['title' => 'Towpath coat', 'maker' => 'Marrowlane', 'number' => '', 'garment' => Garment::Coat, 'format' => PatternFormat::Tissue, 'paper' => PaperState::Uncut, 'sizes' => ['14', '16', '18', '20'], 'minutes' => 960]],
-            ['K204/K871 Evensong dress, invisible zip 55 cm, box 2', ['title' => 'Evensong dress', 'number' => 'K204', 'otherNumbers' => ['K871'], 'notions' => ['invisible zip 55 cm'], 'place' => 'box 2']],
-            ['NW 31 Lantern dress, traced, also NW 44', ['title' => 'Lantern dress', 'number' => 'NW 31', 'otherNumbers' => ['NW 44'], 'paper' => PaperState::Traced]],
-            ['smokehouse overshirt, S-XL', ['title' => 'Smokehouse overshirt', 'garment' => Garment::Shirt, 'sizes' => ['S', 'M', 'L', 'XL']]],
-            ['Windmill top, sizes 98 to 128, knits only', ['garment' => Garment::Top, 'sizes' => ['98', '104', '110', '116', '122', '128'], 'onlyFor' => Structure::Knit]],
-            ['shirt dress pdf 34-46', ['title' => 'Shirt dress', 'garment' => Garment::Dress, 'format' => PatternFormat::Pdf, 'sizes' => ['34', '36', '38', '40', '42', '44', '46']]],
-            ['Moth slip, borrowed from Odalys', ['garment' => Garment::Dress, 'ownership' => Ownership::Borrowed]],
-            ['K388 half-deck culottes, wished for', ['number' => 'K388', 'title' => 'Half-deck culottes', 'garment' => Garment::Trousers, 'ownership' => Ownership::Wished]],
-            ['Galley apron, self-drafted, one size', ['garment' => Garment::Apron, 'format' => PatternFormat::Drafted, 'sizes' => ['one size']]],
-            ['27', ['number' => '27', 'title' => 'Number 27', 'garment' => null]],
-            ['🦆 moonwear, glows', ['title' => '🦆 moonwear', 'garment' => null, 'unread' => ['glows']]],
-            ['vest top, printed, taped', ['garment' => Garment::Top, 'format' => PatternFormat::Pdf, 'paper' => PaperState::Printed]],
-            ['tee pattern, size 12', ['garment' => Garment::Tee, 'sizes' => ['12']]],
-            ['bag, 20-8', ['garment' => Garment::Bag, 'sizes' => [], 'unread' => ['20-8']]],
-        ] as $line) {
+        foreach (
+            [
+                [
+                    'Q112 wrap dress, PDF, 8-20, not printed, needs 3 buttons 18mm',
+                    [
+                        'title' => 'Wrap dress',
+                        'number' => 'Q112',
+                        'garment' => Garment::Dress,
+                        'format' => PatternFormat::Pdf,
+                        'paper' => PaperState::NotPrinted,
+                        'sizes' => ['8', '10', '12', '14', '16', '18', '20'],
+                        'notions' => ['3 buttons 18mm'],
+                        'unread' => [],
+                    ],
+                ],
+                [
+                    'Towpath coat by Marrowlane, tissue, uncut, 14 16 18 20, 16 h',
+                    [
+                        'title' => 'Towpath coat',
+                        'maker' => 'Marrowlane',
+                        'number' => '',
+                        'garment' => Garment::Coat,
+                        'format' => PatternFormat::Tissue,
+                        'paper' => PaperState::Uncut,
+                        'sizes' => ['14', '16', '18', '20'],
+                        'minutes' => 960,
+                    ],
+                ],
+                [
+                    'K204/K871 Evensong dress, invisible zip 55 cm, box 2',
+                    [
+                        'title' => 'Evensong dress',
+                        'number' => 'K204',
+                        'otherNumbers' => ['K871'],
+                        'notions' => ['invisible zip 55 cm'],
+                        'place' => 'box 2',
+                    ],
+                ],
+                [
+                    'NW 31 Lantern dress, traced, also NW 44',
+                    ['title' => 'Lantern dress', 'number' => 'NW 31', 'otherNumbers' => ['NW 44'], 'paper' => PaperState::Traced],
+                ],
+                [
+                    'smokehouse overshirt, S-XL',
+                    ['title' => 'Smokehouse overshirt', 'garment' => Garment::Shirt, 'sizes' => ['S', 'M', 'L', 'XL']],
+                ],
+                [
+                    'Windmill top, sizes 98 to 128, knits only',
+                    ['garment' => Garment::Top, 'sizes' => ['98', '104', '110', '116', '122', '128'], 'onlyFor' => Structure::Knit],
+                ],
+                [
+                    'shirt dress pdf 34-46',
+                    [
+                        'title' => 'Shirt dress',
+                        'garment' => Garment::Dress,
+                        'format' => PatternFormat::Pdf,
+                        'sizes' => ['34', '36', '38', '40', '42', '44', '46'],
+                    ],
+                ],
+                ['Moth slip, borrowed from Odalys', ['garment' => Garment::Dress, 'ownership' => Ownership::Borrowed]],
+                [
+                    'K388 half-deck culottes, wished for',
+                    ['number' => 'K388', 'title' => 'Half-deck culottes', 'garment' => Garment::Trousers, 'ownership' => Ownership::Wished],
+                ],
+                [
+                    'Galley apron, self-drafted, one size',
+                    ['garment' => Garment::Apron, 'format' => PatternFormat::Drafted, 'sizes' => ['one size']],
+                ],
+                ['27', ['number' => '27', 'title' => 'Number 27', 'garment' => null]],
+                ['🦆 moonwear, glows', ['title' => '🦆 moonwear', 'garment' => null, 'unread' => ['glows']]],
+                ['vest top, printed, taped', ['garment' => Garment::Top, 'format' => PatternFormat::Pdf, 'paper' => PaperState::Printed]],
+                ['tee pattern, size 12', ['garment' => Garment::Tee, 'sizes' => ['12']]],
+                ['bag, 20-8', ['garment' => Garment::Bag, 'sizes' => [], 'unread' => ['20-8']]],
+            ] as $line
+        ) {
             yield $line[0] => $line;
         }
     }
@@ -80,8 +138,26 @@ final class LineReaderTest extends TestCase
             }
             [$text, $title, $number, $garment, $sizes, $format, $paper, $ownership] = explode("\t", $row);
             $line = (new LineReader())->read($text);
-            $read = ['title' => $line->title, 'number' => $line->number, 'garment' => $line->garment?->value, 'sizes' => implode(' ', $line->sizes), 'format' => $line->format?->value, 'paper' => $line->paper?->value, 'ownership' => $line->ownership->value];
-            foreach (['title' => $title, 'number' => $number, 'garment' => $garment, 'sizes' => $sizes, 'format' => $format, 'paper' => $paper, 'ownership' => $ownership] as $field => $meant) {
+            $read = [
+                'title' => $line->title,
+                'number' => $line->number,
+                'garment' => $line->garment?->value,
+                'sizes' => implode(' ', $line->sizes),
+                'format' => $line->format?->value,
+                'paper' => $line->paper?->value,
+                'ownership' => $line->ownership->value,
+            ];
+            foreach (
+                [
+                    'title' => $title,
+                    'number' => $number,
+                    'garment' => $garment,
+                    'sizes' => $sizes,
+                    'format' => $format,
+                    'paper' => $paper,
+                    'ownership' => $ownership,
+                ] as $field => $meant
+            ) {
                 ++$all;
                 $isRight = ('-' === $meant ? '' : $meant) === (string) $read[$field];
                 $right += $isRight ? 1 : 0;

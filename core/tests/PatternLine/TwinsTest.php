@@ -25,8 +25,14 @@ final class TwinsTest extends TestCase
     /** @return iterable<string, array{Pattern, ?string}> */
     public static function news(): iterable
     {
-        yield 'its number' => [new Pattern('', 'Another', 'Marrowlane', 'k 204'), 'Number K204 is in the library already: Towpath coat (Marrowlane), owned.'];
-        yield 'a reissue' => [new Pattern('', 'Canal coat', 'Marrowlane', 'K871'), 'Number K871 is another number of Towpath coat (Marrowlane), which is owned: a reissue of the same pattern.'];
+        yield 'its number' => [
+            new Pattern('', 'Another', 'Marrowlane', 'k 204'),
+            'Number K204 is in the library already: Towpath coat (Marrowlane), owned.',
+        ];
+        yield 'a reissue' => [
+            new Pattern('', 'Canal coat', 'Marrowlane', 'K871'),
+            'Number K871 is another number of Towpath coat (Marrowlane), which is owned: a reissue of the same pattern.',
+        ];
         yield 'listing the owned one' => [new Pattern('', 'Canal coat', 'Marrowlane', 'X1', ['T118']), 'T-118 is another number'];
         yield 'nearly the same name' => [new Pattern('', 'Tow-path coat', 'Marrow Lane'), 'called almost the same'];
         yield 'the number of another maker' => [new Pattern('', 'Quilted bag', 'Tallowbridge', 'K204'), null];

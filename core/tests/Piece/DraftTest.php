@@ -31,7 +31,10 @@ final class DraftTest extends TestCase
             $longer = Drafted::of($draft, ['length' => $measures['length'] + 50] + $measures)->outline();
             self::assertGreaterThan($outline->area(), $longer->area());
         }
-        self::assertGreaterThan($outline->length(), Shape::drafted($usual, [], Length::ofMillimetres(15))->cutOut($draft->onFold())->length());
+        self::assertGreaterThan(
+            $outline->length(),
+            Shape::drafted($usual, [], Length::ofMillimetres(15))->cutOut($draft->onFold())->length(),
+        );
     }
 
     /** @return iterable<string, array{Draft}> */
@@ -49,8 +52,11 @@ final class DraftTest extends TestCase
         self::assertSame([650.0, 684.0], $size(Drafted::of(Draft::Gathered, [])->outline()));
         $quarter = Drafted::of(Draft::Sector, ['waist radius' => 100, 'length' => 400, 'angle' => 90])->outline();
         self::assertSame([500.0, 500.0], $size($quarter));
-        self::assertEqualsWithDelta(\M_PI / 4 * (500 ** 2 - 100 ** 2), $quarter->area(), 800);
-        self::assertSame([1000.0, 500.0], $size(Drafted::of(Draft::Sector, ['waist radius' => 100, 'length' => 400, 'angle' => 180])->outline()));
+        self::assertEqualsWithDelta((\M_PI / 4) * (500 ** 2 - 100 ** 2), $quarter->area(), 800);
+        self::assertSame(
+            [1000.0, 500.0],
+            $size(Drafted::of(Draft::Sector, ['waist radius' => 100, 'length' => 400, 'angle' => 180])->outline()),
+        );
     }
 
     public function testMeasuresThatCannotBeAreRefusedByName(): void

@@ -25,7 +25,10 @@ final class WaysOutTest extends TestCase
     public function testWashingIsAdvisedOnlyWhenWhatIsCountedOffWouldDo(): void
     {
         // 2.34 m to cut from, 9.8 cm counted off for the wash
-        self::assertSame(['Up to 9 cm is counted off for the wash: wash it and measure again before giving up.'], $this->said([Plan::cut('2.5')], '2.43'));
+        self::assertSame(
+            ['Up to 9 cm is counted off for the wash: wash it and measure again before giving up.'],
+            $this->said([Plan::cut('2.5')], '2.43'),
+        );
         self::assertSame([], $this->said([Plan::cut('2.5')], '2.45'), '11 cm are missing');
         self::assertSame([], $this->said([Plan::cut('2.4', true)], '2.35'), 'nothing is left to shrink');
     }
@@ -38,18 +41,30 @@ final class WaysOutTest extends TestCase
 
     public function testACutThatAnotherProjectHasIsNotOffered(): void
     {
-        $cloth = new Cloth('c', 'Lawn', Width::of(Length::ofMetres('1.4'), Length::of('1', Unit::Centimetre)), fibres: FibreMix::of(['cotton' => 100], Knowledge::Label), cuts: [Plan::cut('1.5', true, 'a'), Plan::cut('3', true, 'b')]);
+        $cloth = new Cloth(
+            'c',
+            'Lawn',
+            Width::of(Length::ofMetres('1.4'), Length::of('1', Unit::Centimetre)),
+            fibres: FibreMix::of(['cotton' => 100], Knowledge::Label),
+            cuts: [Plan::cut('1.5', true, 'a'), Plan::cut('3', true, 'b')],
+        );
         $version = Plan::version(['140 cm' => '2.4']);
         $first = Plan::project('First', 1, null, Plan::claim($cloth, 1, '1'));
         $second = Plan::project('Second', 2, $version, Plan::claim($cloth));
-        $offered = static fn (Project ...$projects): bool => array_any(Plan::check(...$projects)->projects, static fn (ProjectAnswer $answer): bool => str_contains(implode(' ', $answer->roles[0]->waysOut), 'would do alone'));
+        $offered = static fn (Project ...$projects): bool => array_any(
+            Plan::check(...$projects)->projects,
+            static fn (ProjectAnswer $answer): bool => str_contains(implode(' ', $answer->roles[0]->waysOut), 'would do alone'),
+        );
         self::assertFalse($offered($first, $second), '1.94 m are left of the longer');
         self::assertTrue($offered($second), 'nobody else has it');
     }
 
     public function testCutsAreSpokenOfOnlyWhenTogetherTheyWouldSeemEnough(): void
     {
-        self::assertStringContainsString('cannot be added up', $this->said([Plan::cut('1.5', true, 'a'), Plan::cut('1.2', true, 'b')], '2.4')[0]);
+        self::assertStringContainsString(
+            'cannot be added up',
+            $this->said([Plan::cut('1.5', true, 'a'), Plan::cut('1.2', true, 'b')], '2.4')[0],
+        );
         self::assertSame([], $this->said([Plan::cut('1.5', true, 'a'), Plan::cut('0.5', true, 'b')], '2.4'));
     }
 
@@ -61,7 +76,11 @@ final class WaysOutTest extends TestCase
 
     public function testOtherVersionsAreNamedWhenTheyFitOnThisCloth(): void
     {
-        $said = $this->said([Plan::cut('2', true)], '2.4', [Plan::version(['140 cm' => '1.9'], name: 'B'), Plan::version(['140 cm' => '2.2'], name: 'C'), Plan::version(['150 cm' => '1'], name: 'D')]);
+        $said = $this->said([Plan::cut('2', true)], '2.4', [
+            Plan::version(['140 cm' => '1.9'], name: 'B'),
+            Plan::version(['140 cm' => '2.2'], name: 'C'),
+            Plan::version(['150 cm' => '1'], name: 'D'),
+        ]);
         self::assertCount(2, $said);
         self::assertSame('Version “B” of the same pattern wants 1.90 m, and fits on it.', $said[0]);
         self::assertStringContainsString('Version “D” of the same pattern wants', $said[1], 'converted to the narrower cloth');
@@ -73,7 +92,17 @@ final class WaysOutTest extends TestCase
         [$long, $short] = [Plan::version(['140 cm' => '2'], name: 'A'), Plan::version(['140 cm' => '1.5'], name: 'B')];
         $pattern = new Pattern('p', 'Coat', versions: [$long, $short]);
         $first = Plan::project('First', 1, null, Plan::claim($cloth, stated: '2'));
-        $second = new Project('second', 'Second', Plan::season(), 2, null, $pattern, $long, '14', claims: [Plan::claim($cloth, id: 'second')]);
+        $second = new Project(
+            'second',
+            'Second',
+            Plan::season(),
+            2,
+            null,
+            $pattern,
+            $long,
+            '14',
+            claims: [Plan::claim($cloth, id: 'second')],
+        );
         self::assertSame([], Plan::check($first, $second)->projects[1]->roles[0]->waysOut, '94 cm are left');
     }
 
@@ -85,9 +114,26 @@ final class WaysOutTest extends TestCase
      */
     private function said(array $cuts, string $need, array $versions = []): array
     {
-        $cloth = new Cloth('c', 'Lawn', Width::of(Length::ofMetres('1.4'), Length::of('1', Unit::Centimetre)), fibres: FibreMix::of(['cotton' => 100], Knowledge::Label), cuts: $cuts);
+        $cloth = new Cloth(
+            'c',
+            'Lawn',
+            Width::of(Length::ofMetres('1.4'), Length::of('1', Unit::Centimetre)),
+            fibres: FibreMix::of(['cotton' => 100], Knowledge::Label),
+            cuts: $cuts,
+        );
         $version = Plan::version(['140 cm' => $need]);
-        $project = new Project('p', 'Coat', Plan::season(), 1, null, new Pattern('p', 'Coat', versions: [$version, ...$versions]), $version, '14', minutes: 60, claims: [Plan::claim($cloth)]);
+        $project = new Project(
+            'p',
+            'Coat',
+            Plan::season(),
+            1,
+            null,
+            new Pattern('p', 'Coat', versions: [$version, ...$versions]),
+            $version,
+            '14',
+            minutes: 60,
+            claims: [Plan::claim($cloth)],
+        );
 
         return array_map(strval(...), Plan::check($project)->projects[0]->roles[0]->waysOut);
     }

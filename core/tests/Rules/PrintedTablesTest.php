@@ -76,7 +76,15 @@ final class PrintedTablesTest extends TestCase
 
     public function testDryCleanOnlyIsNeverCountedToShrinkInTheWash(): void
     {
-        $wool = static fn (CareLabel $care): Cloth => new Cloth('c', 'Suiting', null, null, ClothType::Suiting, (new FibreReader())->read('wool', Knowledge::Label), care: $care);
+        $wool = static fn (CareLabel $care): Cloth => new Cloth(
+            'c',
+            'Suiting',
+            null,
+            null,
+            ClothType::Suiting,
+            (new FibreReader())->read('wool', Knowledge::Label),
+            care: $care,
+        );
         self::assertSame('1 %', (string) $wool(CareLabel::DryClean)->shrinkage()->along);
         self::assertSame('0 %', (string) $wool(CareLabel::Wipe)->shrinkage()->along);
         self::assertSame('4 %', (string) $wool(CareLabel::Hand)->shrinkage()->along);
@@ -89,7 +97,11 @@ final class PrintedTablesTest extends TestCase
         $widths = [35, 39, 41, 44, 50, 52, 58];
         $yards = static fn (string $text): Length => Length::parse($text.' yd', Unit::Yard);
         foreach ($line as $i => $amount) {
-            $found = (new Conversion())->convert($yards($line[0]), Length::of('35', Unit::Inch), Length::of((string) $widths[$i], Unit::Inch));
+            $found = (new Conversion())->convert(
+                $yards($line[0]),
+                Length::of('35', Unit::Inch),
+                Length::of((string) $widths[$i], Unit::Inch),
+            );
             self::assertSame($yards($amount)->micrometres, $found->micrometres, $widths[$i].' in');
         }
     }
@@ -98,19 +110,19 @@ final class PrintedTablesTest extends TestCase
     public static function chart(): iterable
     {
         $printed = <<<'CHART'
-            1¾ 1½ 1½ 1⅜ 1¼ 1⅛ 1
-            2 1¾ 1¾ 1⅝ 1½ 1⅜ 1¼
-            2¼ 2 2 1¾ 1⅝ 1½ 1⅜
-            2½ 2¼ 2¼ 2⅛ 1¾ 1¾ 1⅝
-            2⅞ 2½ 2½ 2¼ 2 1⅞ 1¾
-            3⅛ 2¾ 2¾ 2½ 2¼ 2 1⅞
-            3⅜ 3 2⅞ 2¾ 2⅜ 2¼ 2
-            3¾ 3¼ 3⅛ 2⅞ 2⅝ 2⅜ 2¼
-            4¼ 3½ 3⅜ 3⅛ 2¾ 2⅝ 2⅜
-            4½ 3¾ 3⅝ 3⅜ 3 2¾ 2⅝
-            4¾ 4 3⅞ 3⅝ 3¼ 2⅞ 2¾
-            5 4¼ 4⅛ 3⅞ 3⅜ 3⅛ 2⅞
-            CHART;
+        1¾ 1½ 1½ 1⅜ 1¼ 1⅛ 1
+        2 1¾ 1¾ 1⅝ 1½ 1⅜ 1¼
+        2¼ 2 2 1¾ 1⅝ 1½ 1⅜
+        2½ 2¼ 2¼ 2⅛ 1¾ 1¾ 1⅝
+        2⅞ 2½ 2½ 2¼ 2 1⅞ 1¾
+        3⅛ 2¾ 2¾ 2½ 2¼ 2 1⅞
+        3⅜ 3 2⅞ 2¾ 2⅜ 2¼ 2
+        3¾ 3¼ 3⅛ 2⅞ 2⅝ 2⅜ 2¼
+        4¼ 3½ 3⅜ 3⅛ 2¾ 2⅝ 2⅜
+        4½ 3¾ 3⅝ 3⅜ 3 2¾ 2⅝
+        4¾ 4 3⅞ 3⅝ 3¼ 2⅞ 2¾
+        5 4¼ 4⅛ 3⅞ 3⅜ 3⅛ 2⅞
+        CHART;
         foreach (explode("\n", $printed) as $line) {
             yield $line => [explode(' ', $line)];
         }
@@ -119,11 +131,17 @@ final class PrintedTablesTest extends TestCase
     #[DataProvider('classes')]
     public function testWidthsThatCountersSellAsOneReadOneRow(float $cloth, float $row, bool $reads): void
     {
-        $table = new RequirementTable(['14'], [
-            new Requirement(Role::Main, Length::ofMillimetres(400), Nap::Without, ['14' => Length::ofMetres('9')]),
-            new Requirement(Role::Main, Length::ofMillimetres($row), Nap::Without, ['14' => Length::ofMetres('2')]),
-        ]);
-        $need = self::need(new Wanted(new Version('v', 'A', $table), Garment::Top, Role::Main, '14'), new On(Length::ofMillimetres($cloth)));
+        $table = new RequirementTable(
+            ['14'],
+            [
+                new Requirement(Role::Main, Length::ofMillimetres(400), Nap::Without, ['14' => Length::ofMetres('9')]),
+                new Requirement(Role::Main, Length::ofMillimetres($row), Nap::Without, ['14' => Length::ofMetres('2')]),
+            ],
+        );
+        $need = self::need(
+            new Wanted(new Version('v', 'A', $table), Garment::Top, Role::Main, '14'),
+            new On(Length::ofMillimetres($cloth)),
+        );
         self::assertSame($reads ? 2_000_000 : 9_000_000, $need->amount->micrometres);
     }
 
@@ -149,8 +167,14 @@ final class PrintedTablesTest extends TestCase
     #[DataProvider('additions')]
     public function testAdditions(Garment $garment, Role $role, Matching $matching, bool $oneWay, int $printed, int $needed): void
     {
-        $table = new RequirementTable(['14'], [new Requirement($role, Length::ofMillimetres(1400), Nap::Without, ['14' => Length::ofMillimetres($printed)])]);
-        $need = self::need(new Wanted(new Version('v', 'A', $table), $garment, $role, '14', matching: $matching), new On(Length::ofMillimetres(1400), $oneWay, Length::ofMillimetres(640)));
+        $table = new RequirementTable(
+            ['14'],
+            [new Requirement($role, Length::ofMillimetres(1400), Nap::Without, ['14' => Length::ofMillimetres($printed)])],
+        );
+        $need = self::need(
+            new Wanted(new Version('v', 'A', $table), $garment, $role, '14', matching: $matching),
+            new On(Length::ofMillimetres(1400), $oneWay, Length::ofMillimetres(640)),
+        );
         self::assertSame($needed, $need->amount->millimetres());
     }
 
@@ -160,7 +184,8 @@ final class PrintedTablesTest extends TestCase
         yield 'one-way: a quarter metre' => [Garment::Top, Role::Main, Matching::Never, true, 1000, 1250];
         yield 'one-way: 15 %' => [Garment::Top, Role::Main, Matching::Never, true, 2000, 2300];
         yield 'never matched' => [Garment::Dress, Role::Main, Matching::Never, false, 2000, 2000];
-        foreach ([[Garment::Top, 2], [Garment::Skirt, 2], [Garment::Dress, 3], [Garment::Trousers, 2], [Garment::Jacket, 3]] as [$garment, $lengths]) {
+        $mainLengths = [[Garment::Top, 2], [Garment::Skirt, 2], [Garment::Dress, 3], [Garment::Trousers, 2], [Garment::Jacket, 3]];
+        foreach ($mainLengths as [$garment, $lengths]) {
             yield $garment->value.': main lengths' => [$garment, Role::Main, Matching::MainSeams, false, 1000, 1000 + $lengths * 640];
         }
         yield 'a contrast has no main length' => [Garment::Dress, Role::Contrast, Matching::MainSeams, false, 300, 300];
@@ -208,9 +233,38 @@ final class PrintedTablesTest extends TestCase
     public function testStartingFigures(): void
     {
         $assumptions = new Assumptions();
-        self::assertSame([30, 10, 51, 250], array_map(static fn (Length $length): float|int => $length->millimetres(), [$assumptions->squaring, $assumptions->selvage, $assumptions->rowTolerance, $assumptions->oneWayLeast]));
-        self::assertSame([2, 10, 15, 20, null], array_map(static fn (Way $way): ?int => $way->trust(), [Way::LaidOut, Way::Converted, Way::CalibratedBlock, Way::RoughBlock, Way::OwnWidth]));
-        self::assertSame([WeightClass::Sheer, WeightClass::Light, WeightClass::Light, WeightClass::Medium, WeightClass::Medium, WeightClass::Heavy, WeightClass::Heavy, WeightClass::VeryHeavy], array_map(static fn (int $grams): WeightClass => Weight::ofGrams($grams)->class, [79, 80, 149, 150, 249, 250, 350, 351]));
+        self::assertSame(
+            [30, 10, 51, 250],
+            array_map(static fn (Length $length): float|int => $length->millimetres(), [
+                $assumptions->squaring,
+                $assumptions->selvage,
+                $assumptions->rowTolerance,
+                $assumptions->oneWayLeast,
+            ]),
+        );
+        self::assertSame(
+            [2, 10, 15, 20, null],
+            array_map(static fn (Way $way): ?int => $way->trust(), [
+                Way::LaidOut,
+                Way::Converted,
+                Way::CalibratedBlock,
+                Way::RoughBlock,
+                Way::OwnWidth,
+            ]),
+        );
+        self::assertSame(
+            [
+                WeightClass::Sheer,
+                WeightClass::Light,
+                WeightClass::Light,
+                WeightClass::Medium,
+                WeightClass::Medium,
+                WeightClass::Heavy,
+                WeightClass::Heavy,
+                WeightClass::VeryHeavy,
+            ],
+            array_map(static fn (int $grams): WeightClass => Weight::ofGrams($grams)->class, [79, 80, 149, 150, 249, 250, 350, 351]),
+        );
         self::assertSame([25_400, 3_175, 114_300], [Unit::Inch->value, intdiv(Unit::Inch->value, 8), Unit::EighthYard->value]);
     }
 

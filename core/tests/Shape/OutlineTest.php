@@ -36,7 +36,13 @@ final class OutlineTest extends TestCase
 
     public function testAPieceOnTheFoldIsOpened(): void
     {
-        foreach ([[[0.0, 0.0], [100.0, 0.0], [80.0, 40.0], [0.0, 50.0]], [[0.0, 50.0], [80.0, 40.0], [100.0, 0.0], [0.0, 0.0]], [[0.0, 0.0], [0.0, -50.0], [80.0, -40.0], [100.0, 0.0]]] as $points) {
+        foreach (
+            [
+                [[0.0, 0.0], [100.0, 0.0], [80.0, 40.0], [0.0, 50.0]],
+                [[0.0, 50.0], [80.0, 40.0], [100.0, 0.0], [0.0, 0.0]],
+                [[0.0, 0.0], [0.0, -50.0], [80.0, -40.0], [100.0, 0.0]],
+            ] as $points
+        ) {
             $half = Outline::of($points);
             $whole = $half->unfolded();
             self::assertEqualsWithDelta(2 * $half->area(), $whole->area(), 0.001);
@@ -61,7 +67,10 @@ final class OutlineTest extends TestCase
         yield 'two points' => [[[0.0, 0.0], [1.0, 1.0]], 'at least 3 points'];
         yield 'a line' => [[[0.0, 0.0], [50.0, 0.0], [100.0, 0.0]], 'encloses none'];
         yield 'a bow tie' => [[[0.0, 0.0], [100.0, 100.0], [100.0, 0.0], [0.0, 60.0]], 'does not cross itself'];
-        yield 'a spike that goes back on itself' => [[[0.0, 0.0], [100.0, 0.0], [100.0, 50.0], [200.0, 50.0], [100.0, 50.0], [0.0, 50.0]], 'does not cross itself'];
+        yield 'a spike that goes back on itself' => [
+            [[0.0, 0.0], [100.0, 0.0], [100.0, 50.0], [200.0, 50.0], [100.0, 50.0], [0.0, 50.0]],
+            'does not cross itself',
+        ];
     }
 
     public function testConvexPartsCoverTheOutlineAndNothingElse(): void
@@ -75,7 +84,11 @@ final class OutlineTest extends TestCase
                 foreach ($part as $k => $b) {
                     $a = $part[($k + \count($part) - 1) % \count($part)];
                     $c = $part[($k + 1) % \count($part)];
-                    self::assertGreaterThan(-1e-3, ($b[0] - $a[0]) * ($c[1] - $b[1]) - ($b[1] - $a[1]) * ($c[0] - $b[0]), 'convex, counter-clockwise');
+                    self::assertGreaterThan(
+                        -1e-3,
+                        ($b[0] - $a[0]) * ($c[1] - $b[1]) - ($b[1] - $a[1]) * ($c[0] - $b[0]),
+                        'convex, counter-clockwise',
+                    );
                 }
             }
             self::assertEqualsWithDelta($outline->area(), $area, 0.01 + $outline->area() * 1e-9);
@@ -108,7 +121,7 @@ final class OutlineTest extends TestCase
     {
         $bitten = new Sheet('c', 1000, 2000, Outline::of([[0.0, 0.0], [2000.0, 0.0], [2000.0, 600.0], [1500.0, 1000.0], [0.0, 1000.0]]));
         $area = array_sum(array_map(static fn (array $part): float => Outline::convex($part)->area(), $bitten->missingParts()));
-        self::assertEqualsWithDelta(500 * 400 / 2, $area, 0.01);
+        self::assertEqualsWithDelta((500 * 400) / 2, $area, 0.01);
         self::assertSame([], (new Sheet('c', 1000, 2000))->missingParts());
     }
 
@@ -117,7 +130,7 @@ final class OutlineTest extends TestCase
     {
         $corners = [];
         for ($j = 0; $j < $points; ++$j) {
-            $angle = 2 * \M_PI * $j / $points;
+            $angle = (2 * \M_PI * $j) / $points;
             $reach = mt_rand(25, 100) * 2.0;
             $corners[] = [$reach * cos($angle), $reach * sin($angle)];
         }

@@ -14,7 +14,10 @@ final class OutsetTest extends TestCase
     public function testARectangleGrowsOnEverySideButTheFold(): void
     {
         $outset = new Outset();
-        self::assertSame([[-10.0, -10.0], [110.0, -10.0], [110.0, 60.0], [-10.0, 60.0]], $outset->of(Outline::rectangle(100, 50), 10)->points);
+        self::assertSame(
+            [[-10.0, -10.0], [110.0, -10.0], [110.0, 60.0], [-10.0, 60.0]],
+            $outset->of(Outline::rectangle(100, 50), 10)->points,
+        );
         $onFold = $outset->of(Outline::rectangle(100, 50), 10, true);
         self::assertSame([0.0, 60.0, -10.0, 110.0], [$onFold->bottom, $onFold->top, $onFold->left, $onFold->right]);
         self::assertSame(Outline::rectangle(100, 50)->points, $outset->of(Outline::rectangle(100, 50), 0)->points);
@@ -35,7 +38,7 @@ final class OutsetTest extends TestCase
             $points = [];
             for ($j = 0; $j < $count; ++$j) {
                 $reach = mt_rand(20, 200);
-                $points[] = [$reach * cos(2 * \M_PI * $j / $count), $reach * sin(2 * \M_PI * $j / $count)];
+                $points[] = [$reach * cos((2 * \M_PI * $j) / $count), $reach * sin((2 * \M_PI * $j) / $count)];
             }
             $outline = Outline::of(0 === $i % 2 ? $points : array_reverse($points));
             $around = (new Outset())->of($outline, 12);
@@ -48,10 +51,20 @@ final class OutsetTest extends TestCase
 
     public function testCurvesKeepToTheirCourse(): void
     {
-        foreach ((new Pen(-100, 0, 0.2))->arc(100, 100, 0, false, true, 100, 0)->arc(100, 100, 0, false, true, -100, 0)->closed() as $point) {
+        foreach (
+            (new Pen(-100, 0, 0.2))
+                ->arc(100, 100, 0, false, true, 100, 0)
+                ->arc(100, 100, 0, false, true, -100, 0)
+                ->closed() as $point
+        ) {
             self::assertEqualsWithDelta(100, hypot(...$point), 0.05);
         }
-        $circle = Outline::of((new Pen(-100, 0, 0.2))->arc(100, 100, 0, false, true, 100, 0)->arc(100, 100, 0, false, true, -100, 0)->closed());
+        $circle = Outline::of(
+            (new Pen(-100, 0, 0.2))
+                ->arc(100, 100, 0, false, true, 100, 0)
+                ->arc(100, 100, 0, false, true, -100, 0)
+                ->closed(),
+        );
         self::assertEqualsWithDelta(\M_PI * 100 * 100, $circle->area(), 2 * \M_PI * 100 * 0.2);
         self::assertCount(2, (new Pen(0, 0))->curve(10, 0, 20, 0, 30, 0)->points, 'a straight curve is a line');
     }

@@ -65,15 +65,26 @@ final class ShoppingTest extends TestCase
         $items = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($season);
         self::assertSame(['Heron lawn', 'Viscose twill'], array_map(static fn ($item): string => $item->cloth, $items));
         self::assertSame(257_600, $items[0]->missing?->micrometres);
-        $asked = array_map(static fn (array $row): array => [$row['width']->millimetres(), $row['ask'] instanceof Ask ? $row['ask']->length->millimetres() : 0], $items[1]->asks);
+        $asked = array_map(
+            static fn (array $row): array => [
+                $row['width']->millimetres(),
+                $row['ask'] instanceof Ask ? $row['ask']->length->millimetres() : 0,
+            ],
+            $items[1]->asks,
+        );
         self::assertSame([[1120, 2900], [1400, 2900], [1500, 2300]], \array_slice($asked, 1), '2.60 / 0.94 + 0.06 = 2.826 → 2.90');
     }
 
     public function testMoreOfAShortClothIsAskedForAtItsOwnWidth(): void
     {
-        $season = Plan::check(Plan::project('Coat', 1, Plan::version(['115 cm' => '2.60', '150 cm' => '2.10']), Plan::claim(Plan::cloth('137 cm', '2.50'))));
+        $season = Plan::check(
+            Plan::project('Coat', 1, Plan::version(['115 cm' => '2.60', '150 cm' => '2.10']), Plan::claim(Plan::cloth('137 cm', '2.50'))),
+        );
         $item = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($season)[0];
-        self::assertSame([900.0, 1120.0, 1370.0, 1400.0, 1500.0], array_map(static fn (array $row): float => (float) $row['width']->millimetres(), $item->asks));
+        self::assertSame(
+            [900.0, 1120.0, 1370.0, 1400.0, 1500.0],
+            array_map(static fn (array $row): float => (float) $row['width']->millimetres(), $item->asks),
+        );
         $own = $item->asks[2]['ask'];
         self::assertInstanceOf(Ask::class, $own);
         self::assertSame(2800, $own->length->millimetres(), '2.60 / 0.96 + 0.06 = 2.769 → 2.80');
@@ -81,7 +92,13 @@ final class ShoppingTest extends TestCase
 
     public function testWhatAnOwnedCutSettlesAloneIsNotBought(): void
     {
-        $cloth = new Cloth('c', 'Lawn', Width::of(Length::ofMetres('1.4'), Length::ofMetres('0.01')), fibres: FibreMix::of(['cotton' => 100], Knowledge::Label), cuts: [Plan::cut('1.5', true, 'a'), Plan::cut('3', true, 'b')]);
+        $cloth = new Cloth(
+            'c',
+            'Lawn',
+            Width::of(Length::ofMetres('1.4'), Length::ofMetres('0.01')),
+            fibres: FibreMix::of(['cotton' => 100], Knowledge::Label),
+            cuts: [Plan::cut('1.5', true, 'a'), Plan::cut('3', true, 'b')],
+        );
         $season = Plan::check(Plan::project('Coat', 1, Plan::version(['140 cm' => '2.4']), Plan::claim($cloth)));
         self::assertSame('b', $season->projects[0]->roles[0]->otherCut()?->id);
         self::assertSame([], (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($season)[0]->asks);
@@ -89,7 +106,14 @@ final class ShoppingTest extends TestCase
 
     public function testWhatCannotBeWorkedOutIsNotOnTheListWithANumber(): void
     {
-        $season = Plan::check(Plan::project('Coat', 1, Plan::version(['150 cm' => '2.10'], Role::Lining), new Claim('w', Role::Main, wish: new Wish('Linen', FibreMix::unknown()))));
+        $season = Plan::check(
+            Plan::project(
+                'Coat',
+                1,
+                Plan::version(['150 cm' => '2.10'], Role::Lining),
+                new Claim('w', Role::Main, wish: new Wish('Linen', FibreMix::unknown())),
+            ),
+        );
         $items = (new ShoppingList(new Assumptions(), Counter::EighthYard, System::Imperial))->of($season);
         self::assertCount(1, $items);
         self::assertContainsOnlyInstancesOf(Unknown::class, array_column($items[0]->asks, 'ask'));

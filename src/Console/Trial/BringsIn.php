@@ -13,7 +13,12 @@ final class BringsIn extends Writer
     public function __construct(Visitor $visitor, string $demo)
     {
         parent::__construct($visitor);
-        $left = array_diff_key((array) json_decode($demo, true), ['patterns' => true, 'seasons' => true, 'projects' => true, 'lays' => true]);
+        $left = array_diff_key((array) json_decode($demo, true), [
+            'patterns' => true,
+            'seasons' => true,
+            'projects' => true,
+            'lays' => true,
+        ]);
         $this->document = (string) json_encode($left, \JSON_UNESCAPED_UNICODE);
     }
 

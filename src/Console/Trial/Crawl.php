@@ -7,7 +7,23 @@ namespace Octavum\Console\Trial;
 /** The forms and links of pages, as a browser would find them. */
 final readonly class Crawl
 {
-    private const FIRST = ['/season', '/cloth', '/patterns', '/table', '/shopping', '/people', '/notions', '/settings', '/find?q=a', '/project/new', '/cloth/new', '/cloth/haul', '/patterns/haul', '/season/new', '/patterns/new'];
+    private const FIRST = [
+        '/season',
+        '/cloth',
+        '/patterns',
+        '/table',
+        '/shopping',
+        '/people',
+        '/notions',
+        '/settings',
+        '/find?q=a',
+        '/project/new',
+        '/cloth/new',
+        '/cloth/haul',
+        '/patterns/haul',
+        '/season/new',
+        '/patterns/new',
+    ];
     private const EACH = 2;
 
     /**
@@ -59,7 +75,9 @@ final readonly class Crawl
                         }
                     }
                     $action = $form->getAttribute('action');
-                    $forms['' === $action ? explode('?', $path)[0] : $action] = array_values(array_filter(array_unique($names), static fn (string $name): bool => !\in_array($name, ['', '_token'], true)));
+                    $forms['' === $action ? explode('?', $path)[0] : $action] = array_values(
+                        array_filter(array_unique($names), static fn (string $name): bool => !\in_array($name, ['', '_token'], true)),
+                    );
                 }
             }
         }

@@ -19,7 +19,12 @@ final readonly class Forms implements Trial
     {
         $visitor = Visitor::withDemo($server);
         $crawl = new Crawl();
-        $forms = array_values(array_filter($crawl->forms($crawl->pages($visitor)), static fn (array $form): bool => !\in_array($form[0], self::LEFT_ALONE, true)));
+        $forms = array_values(
+            array_filter(
+                $crawl->forms($crawl->pages($visitor)),
+                static fn (array $form): bool => !\in_array($form[0], self::LEFT_ALONE, true),
+            ),
+        );
         $tally->figures[] = \count($forms).' forms';
         foreach ($forms as [$path, $names]) {
             foreach (['', 'made up'] as $token) {
@@ -38,7 +43,16 @@ final readonly class Forms implements Trial
             parse_str(http_build_query($fields), $nested);
             $tally->answer($visitor->send($path, $nested), 'forms, seed '.$i.', '.$path);
             if (0 === $i % 7) {
-                $query = $odd->of(['/find?q=', '/cloth?kind=', '/cloth?length=', '/patterns?words=', '/cloth?page=', '/read/length?text=', '/table/new?size=']).rawurlencode($odd->text());
+                $query
+                    = $odd->of([
+                        '/find?q=',
+                        '/cloth?kind=',
+                        '/cloth?length=',
+                        '/patterns?words=',
+                        '/cloth?page=',
+                        '/read/length?text=',
+                        '/table/new?size=',
+                    ]).rawurlencode($odd->text());
                 $tally->answer($visitor->page($query), 'forms, seed '.$i.', '.mb_substr($query, 0, 80));
             }
         }

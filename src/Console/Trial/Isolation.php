@@ -22,13 +22,19 @@ final readonly class Isolation implements Trial
         $hasId = static fn (string $path): bool => 1 === preg_match('/[0-9A-Z]{26}/', $path);
         foreach (array_filter(array_keys($pages), $hasId) as $path) {
             $status = $stranger->page($path)->status;
-            $tally->expect(\in_array($status, [403, 404], true) || str_contains($path, '?'), \sprintf('%s answers %d to a stranger', $path, $status));
+            $tally->expect(
+                \in_array($status, [403, 404], true) || str_contains($path, '?'),
+                \sprintf('%s answers %d to a stranger', $path, $status),
+            );
         }
         $stranger->page('/settings');
         foreach ($crawl->forms($pages) as [$path, $names]) {
             if ($hasId($path)) {
                 $answer = $stranger->send($path, array_fill_keys($names, '1'));
-                $tally->expect(\in_array($answer->status, [302, 303, 403, 404, 405, 422], true), \sprintf('%s answers %d to a stranger’s form', $path, $answer->status));
+                $tally->expect(
+                    \in_array($answer->status, [302, 303, 403, 404, 405, 422], true),
+                    \sprintf('%s answers %d to a stranger’s form', $path, $answer->status),
+                );
             }
         }
         $tally->expect($before === $owner->page('/settings/export')->content, 'a stranger has changed something');

@@ -50,7 +50,10 @@ final readonly class Kills implements Trial
             foreach ($writing->told() as $i => $lines) {
                 $acknowledged[$i] += \count(Writer::acknowledged($lines));
                 $refused += \count(array_filter($lines, static fn (string $line): bool => str_starts_with($line, 'refused')));
-                $tally->expect(200 === $writers[$i]->visitor->page('/settings')->status, \sprintf('kill %d: writer %d is signed out', $kills, $i));
+                $tally->expect(
+                    200 === $writers[$i]->visitor->page('/settings')->status,
+                    \sprintf('kill %d: writer %d is signed out', $kills, $i),
+                );
                 foreach ($writers[$i]->lost($lines) as $lost) {
                     $tally->bad(\sprintf('kill %d: %s', $kills, $lost));
                 }

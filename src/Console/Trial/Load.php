@@ -95,7 +95,8 @@ final readonly class Load implements Trial
         }
         $visitor = Visitor::newcomer($server);
         $document = $this->large($server->demo());
-        $work[] = static fn (): string => 'a document '.$visitor->upload('/settings/import', 'document', 'w.json', $document, ['replace' => '1'])->status;
+        $work[] = static fn (): string => 'a document '
+            .$visitor->upload('/settings/import', 'document', 'w.json', $document, ['replace' => '1'])->status;
         foreach ([...(new Hostile())->pictures()] as $content) {
             $visitor = Visitor::newcomer($server);
             $cloth = $visitor->send('/cloth/new', ['name' => 'Lawn'])->location;
@@ -136,7 +137,8 @@ final readonly class Load implements Trial
         $cloth = $document['cloths'][0];
         for ($bytes = \strlen($demo), $i = 1; $bytes < self::LARGE; ++$i) {
             $cuts = array_map(static fn (array $cut): array => ['id' => $cut['id'].'-'.$i] + $cut, $cloth['cuts']);
-            $document['cloths'][] = $one = ['id' => $cloth['id'].'-'.$i, 'cuts' => $cuts, 'notes' => str_repeat('Bought on a wet day. ', 80)] + $cloth;
+            $document['cloths'][] = $one
+                = ['id' => $cloth['id'].'-'.$i, 'cuts' => $cuts, 'notes' => str_repeat('Bought on a wet day. ', 80)] + $cloth;
             $bytes += \strlen((string) json_encode($one));
         }
 

@@ -34,7 +34,13 @@ final class Server
         if (null !== $this->running) {
             return;
         }
-        $this->process = new Process(['setsid', 'bin/octavum', 'start', '--port', (string) $this->port], $this->project, ['OCTAVUM_DATA' => $this->data, 'APP_ENV' => 'prod', 'APP_DEBUG' => '0'], null, null);
+        $this->process = new Process(
+            ['setsid', 'bin/octavum', 'start', '--port', (string) $this->port],
+            $this->project,
+            ['OCTAVUM_DATA' => $this->data, 'APP_ENV' => 'prod', 'APP_DEBUG' => '0'],
+            null,
+            null,
+        );
         $this->process->disableOutput();
         $this->process->start();
         for ($i = 0; $i < 600; ++$i) {

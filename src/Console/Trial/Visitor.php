@@ -65,7 +65,10 @@ final class Visitor
     public function page(string $path): Answer
     {
         $answer = $this->answer($this->ask('GET', $path));
-        if (1 === preg_match('/<meta name="csrf" content="([^"]+)"/', $answer->content, $found) || 1 === preg_match('/name="_token" value="([^"]+)"/', $answer->content, $found)) {
+        if (
+            1 === preg_match('/<meta name="csrf" content="([^"]+)"/', $answer->content, $found)
+            || 1 === preg_match('/name="_token" value="([^"]+)"/', $answer->content, $found)
+        ) {
             $this->token = html_entity_decode($found[1]);
         }
 
@@ -77,7 +80,12 @@ final class Visitor
     {
         $body = ['_token' => $token ?? $this->token] + $fields;
 
-        return $this->answer($this->ask('POST', $path, ['body' => http_build_query($body), 'headers' => ['Content-Type' => 'application/x-www-form-urlencoded']]));
+        return $this->answer(
+            $this->ask('POST', $path, [
+                'body' => http_build_query($body),
+                'headers' => ['Content-Type' => 'application/x-www-form-urlencoded'],
+            ]),
+        );
     }
 
     /** @param array<string, string> $fields */
@@ -85,7 +93,9 @@ final class Visitor
     {
         $form = new FormDataPart(['_token' => $this->token, $field => new DataPart($content, $name, 'application/octet-stream')] + $fields);
 
-        return $this->answer($this->ask('POST', $path, ['body' => $form->bodyToString(), 'headers' => $form->getPreparedHeaders()->toArray()]));
+        return $this->answer(
+            $this->ask('POST', $path, ['body' => $form->bodyToString(), 'headers' => $form->getPreparedHeaders()->toArray()]),
+        );
     }
 
     public function json(string $path, mixed $body, ?string $token = null): Answer
@@ -96,7 +106,18 @@ final class Visitor
     /** @param array<string, mixed> $options */
     public function ask(string $method, string $path, array $options = []): ResponseInterface
     {
-        $headers = ['Cookie: '.implode('; ', array_map(static fn (string $name, string $value): string => $name.'='.$value, array_keys($this->cookies), $this->cookies)), 'Origin: '.$this->base];
+        $headers = [
+            'Cookie: '
+            .implode(
+                '; ',
+                array_map(
+                    static fn (string $name, string $value): string => $name.'='.$value,
+                    array_keys($this->cookies),
+                    $this->cookies,
+                ),
+            ),
+            'Origin: '.$this->base,
+        ];
         foreach (\is_array($options['headers'] ?? null) ? $options['headers'] : [] as $name => $value) {
             $headers[] = \is_int($name) ? $value : $name.': '.(\is_scalar($value) ? $value : '');
         }

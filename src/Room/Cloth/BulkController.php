@@ -26,8 +26,14 @@ final class BulkController extends AbstractController
 {
     private const MOST = 500;
 
-    public function __construct(private readonly ClothRepository $cloths, private readonly ClothMapper $mapper, private readonly EntityManagerInterface $entities, private readonly ClockInterface $clock, private readonly Toast $toast, private readonly TakeBack $takeBack)
-    {
+    public function __construct(
+        private readonly ClothRepository $cloths,
+        private readonly ClothMapper $mapper,
+        private readonly EntityManagerInterface $entities,
+        private readonly ClockInterface $clock,
+        private readonly Toast $toast,
+        private readonly TakeBack $takeBack,
+    ) {
     }
 
     #[Route('/cloth/bulk', name: 'cloth_bulk', methods: ['POST'])]
@@ -53,18 +59,22 @@ final class BulkController extends AbstractController
         $before = $this->takeBack->state($touched);
         foreach ($records as $record) {
             match ($what) {
-                'move' => $record->place = $text,
-                'set' => $record->set = $text,
-                'aside' => $record->setAside = true,
-                'back' => $record->setAside = false,
-                'remove' => $record->removedAt = $this->clock->now(),
+                'move' => ($record->place = $text),
+                'set' => ($record->set = $text),
+                'aside' => ($record->setAside = true),
+                'back' => ($record->setAside = false),
+                'remove' => ($record->removedAt = $this->clock->now()),
                 'washed' => $this->wash($record),
                 default => throw $this->createNotFoundException(),
             };
         }
         $this->entities->flush();
         $key = $this->takeBack->keep($before, $touched);
-        $this->toast->say('{count, plural, one {One cloth is} other {# cloths are}} changed.', ['count' => (string) \count($records)], $this->generateUrl('undo', ['key' => $key, 'back' => $this->generateUrl('cloths')]));
+        $this->toast->say(
+            '{count, plural, one {One cloth is} other {# cloths are}} changed.',
+            ['count' => (string) \count($records)],
+            $this->generateUrl('undo', ['key' => $key, 'back' => $this->generateUrl('cloths')]),
+        );
 
         return $back;
     }

@@ -81,10 +81,13 @@ final class ClothController extends AbstractController
         $longest = null;
         foreach ($pager->items as $cloth) {
             $length = Stash::longest($cloth, $settings->assumptions);
-            $longest = null === $length ? $longest : ($longest?->larger($length) ?? $length);
+            $longest = null === $length ? $longest : $longest?->larger($length) ?? $length;
         }
         $scale = Scale::thumb($longest);
-        $rows = array_map(fn (Cloth $cloth): array => ['cloth' => $cloth, 'cuts' => $this->cuts($cloth, $promises, $scale, $account)], $pager->items);
+        $rows = array_map(
+            fn (Cloth $cloth): array => ['cloth' => $cloth, 'cuts' => $this->cuts($cloth, $promises, $scale, $account)],
+            $pager->items,
+        );
 
         return $this->render('cloth/list.html.twig', [
             'rows' => $rows,
@@ -117,7 +120,9 @@ final class ClothController extends AbstractController
                 $this->entities->flush();
                 $this->toast->say('{cloth} is in the stash.', ['cloth' => $cloth->name]);
 
-                return '' !== $entry->raw('another') ? $this->redirectToRoute('cloth_new') : $this->redirectToRoute('cloth', ['id' => $record->id]);
+                return '' !== $entry->raw('another')
+                    ? $this->redirectToRoute('cloth_new')
+                    : $this->redirectToRoute('cloth', ['id' => $record->id]);
             }
         }
 
@@ -129,7 +134,14 @@ final class ClothController extends AbstractController
     {
         $cut = $request->query->getString('cut');
 
-        return $this->page($this->own($account, $id), $account, new Entry([]), $clock->now()->format('Y-m-d'), '' === $cut ? null : $cut, Back::path($request));
+        return $this->page(
+            $this->own($account, $id),
+            $account,
+            new Entry([]),
+            $clock->now()->format('Y-m-d'),
+            '' === $cut ? null : $cut,
+            Back::path($request),
+        );
     }
 
     #[Route('/{id}/edit', name: 'cloth_edit', methods: ['GET', 'POST'])]
@@ -147,7 +159,11 @@ final class ClothController extends AbstractController
                 $this->mapper->store($changed, $record, $settings->assumptions);
                 $this->entities->flush();
                 $here = $this->generateUrl('cloth', ['id' => $record->id]);
-                $this->toast->say('{cloth} is saved.', ['cloth' => $record->name], $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $here]));
+                $this->toast->say(
+                    '{cloth} is saved.',
+                    ['cloth' => $record->name],
+                    $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $here]),
+                );
 
                 return Back::to($request, $here);
             }
@@ -162,7 +178,11 @@ final class ClothController extends AbstractController
         $record = $this->own($account, $id);
         $record->removedAt = $clock->now();
         $this->entities->flush();
-        $this->toast->say('{cloth} is taken out of the stash.', ['cloth' => $record->name], $this->generateUrl('cloth_restore', ['id' => $id]));
+        $this->toast->say(
+            '{cloth} is taken out of the stash.',
+            ['cloth' => $record->name],
+            $this->generateUrl('cloth_restore', ['id' => $id]),
+        );
 
         return $this->redirectToRoute('cloths');
     }
@@ -179,24 +199,38 @@ final class ClothController extends AbstractController
     }
 
     /** Also shown again by the cut's forms, with what was typed into them. */
-    public function page(ClothRecord $record, Account $account, Entry $entry, string $today, ?string $cutInHand = null, string $back = ''): Response
-    {
+    public function page(
+        ClothRecord $record,
+        Account $account,
+        Entry $entry,
+        string $today,
+        ?string $cutInHand = null,
+        string $back = '',
+    ): Response {
         $settings = $this->settings->of($account);
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
         $longest = Stash::longest($cloth, $settings->assumptions);
 
-        return $this->render('cloth/show.html.twig', [
-            'cloth' => $cloth,
-            'cuts' => $this->cuts($cloth, $this->plan->promises($account), Scale::full($longest), $account),
-            'revisions' => array_column($record->cuts->map(static fn (CutRecord $cut): array => ['id' => $cut->id, 'revision' => $cut->revision])->toArray(), 'revision', 'id'),
-            'typed' => $entry->typed,
-            'faults' => $entry->faults(),
-            'inHand' => $cutInHand,
-            'back' => $back,
-            'today' => $today,
-            'photo' => null === $cloth->photo ? null : $this->shelf->these($account, [$cloth->photo])[0] ?? null,
-            'care' => false === $cloth->care?->mayBeWashed() ? [] : (new Care())->of($cloth->fibres),
-        ], new Response(status: $entry->status()));
+        return $this->render(
+            'cloth/show.html.twig',
+            [
+                'cloth' => $cloth,
+                'cuts' => $this->cuts($cloth, $this->plan->promises($account), Scale::full($longest), $account),
+                'revisions' => array_column(
+                    $record->cuts->map(static fn (CutRecord $cut): array => ['id' => $cut->id, 'revision' => $cut->revision])->toArray(),
+                    'revision',
+                    'id',
+                ),
+                'typed' => $entry->typed,
+                'faults' => $entry->faults(),
+                'inHand' => $cutInHand,
+                'back' => $back,
+                'today' => $today,
+                'photo' => null === $cloth->photo ? null : $this->shelf->these($account, [$cloth->photo])[0] ?? null,
+                'care' => false === $cloth->care?->mayBeWashed() ? [] : (new Care())->of($cloth->fibres),
+            ],
+            new Response(status: $entry->status()),
+        );
     }
 
     /**
@@ -226,14 +260,18 @@ final class ClothController extends AbstractController
     /** @param array<string, string> $values */
     private function form(?ClothRecord $record, array $values, Entry $entry, string $back = ''): Response
     {
-        return $this->render('cloth/form.html.twig', [
-            'record' => $record,
-            'back' => $back,
-            'values' => $entry->typed + $values,
-            'colours' => array_keys(Words::COLOURS),
-            'rows' => [] === $entry->rows('cuts') ? ['0'] : $entry->rows('cuts'),
-            'faults' => $entry->faults(),
-        ], new Response(status: $entry->status()));
+        return $this->render(
+            'cloth/form.html.twig',
+            [
+                'record' => $record,
+                'back' => $back,
+                'values' => $entry->typed + $values,
+                'colours' => array_keys(Words::COLOURS),
+                'rows' => [] === $entry->rows('cuts') ? ['0'] : $entry->rows('cuts'),
+                'faults' => $entry->faults(),
+            ],
+            new Response(status: $entry->status()),
+        );
     }
 
     private function own(Account $account, string $id): ClothRecord

@@ -19,7 +19,15 @@ use Octavum\Store\Stash;
 /** Which cloths of a stash are shown, in what order, and how many each further choice would leave. */
 final readonly class ClothFilter
 {
-    public const SORTS = ['length' => 'length', 'width' => 'width', 'kind' => 'kind', 'colour' => 'colour', 'place' => 'place', 'name' => 'name', 'newest' => 'newest'];
+    public const SORTS = [
+        'length' => 'length',
+        'width' => 'width',
+        'kind' => 'kind',
+        'colour' => 'colour',
+        'place' => 'place',
+        'name' => 'name',
+        'newest' => 'newest',
+    ];
 
     /** CIEDE2000; about twice of what still goes by the same name. */
     private const NEAR = 20.0;
@@ -74,7 +82,10 @@ final readonly class ClothFilter
             }
         }
         if ([] === $found && [] !== $nearly) {
-            return array_map(static fn (string $id): Cloth => $nearly[$id], (new Forgiving())->find($this->words, array_map($this->text(...), $nearly), 50));
+            return array_map(
+                static fn (string $id): Cloth => $nearly[$id],
+                (new Forgiving())->find($this->words, array_map($this->text(...), $nearly), 50),
+            );
         }
         $keys = array_map(fn (Cloth $cloth): array => [$this->key($cloth, $assumptions), mb_strtolower($cloth->name)], $found);
         array_multisort($keys, $found);
@@ -87,7 +98,10 @@ final readonly class ClothFilter
      *
      * @param list<Cloth> $cloths
      *
-     * @return array{kind: array<string, int>, weight: array<string, int>, place: array<string, int>, set: array<string, int>, unwashed: int, aside: int}
+     * @return array{
+     *     kind: array<string, int>, weight: array<string, int>, place: array<string, int>, set: array<string, int>,
+     *     unwashed: int, aside: int,
+     * }
      */
     public function counts(array $cloths, Assumptions $assumptions): array
     {
@@ -95,7 +109,7 @@ final readonly class ClothFilter
         foreach ($cloths as $cloth) {
             $fails = $this->fails($cloth, $assumptions);
             $choices = [
-                'kind' => [$cloth->structure->value, ...(null === $cloth->type ? [] : [$cloth->type->value])],
+                'kind' => [$cloth->structure->value, ...null === $cloth->type ? [] : [$cloth->type->value]],
                 'weight' => null === $cloth->weight ? [] : [$cloth->weight->class->value],
                 'place' => Place::paths($cloth->place),
                 'set' => '' === $cloth->set ? [] : [$cloth->set],
@@ -124,19 +138,21 @@ final readonly class ClothFilter
     {
         $longest = null === $this->atLeast ? null : Stash::longest($cloth, $assumptions);
 
-        return array_keys(array_filter([
-            'words' => !$this->isCalled($cloth),
-            'kind' => '' !== $this->kind && !\in_array($this->kind, [$cloth->structure->value, $cloth->type?->value], true),
-            'weight' => null !== $this->weight && $cloth->weight?->class !== $this->weight,
-            'place' => !Place::isWithin($cloth->place, $this->place),
-            'set' => '' !== $this->set && $cloth->set !== $this->set,
-            'length' => null !== $this->atLeast && (null === $longest || $longest->isLessThan($this->atLeast)),
-            'width' => null !== $this->wideAtLeast && (null === $cloth->width || $cloth->width->full->isLessThan($this->wideAtLeast)),
-            'unwashed' => $this->unwashed && !$this->isUnwashed($cloth),
-            'aside' => $cloth->setAside !== $this->setAside,
-            'colour' => null !== $this->near && $this->distance($cloth) > self::NEAR,
-            'free' => null !== $this->taken && !$this->isFree($cloth, $this->taken),
-        ]));
+        return array_keys(
+            array_filter([
+                'words' => !$this->isCalled($cloth),
+                'kind' => '' !== $this->kind && !\in_array($this->kind, [$cloth->structure->value, $cloth->type?->value], true),
+                'weight' => null !== $this->weight && $cloth->weight?->class !== $this->weight,
+                'place' => !Place::isWithin($cloth->place, $this->place),
+                'set' => '' !== $this->set && $cloth->set !== $this->set,
+                'length' => null !== $this->atLeast && (null === $longest || $longest->isLessThan($this->atLeast)),
+                'width' => null !== $this->wideAtLeast && (null === $cloth->width || $cloth->width->full->isLessThan($this->wideAtLeast)),
+                'unwashed' => $this->unwashed && !$this->isUnwashed($cloth),
+                'aside' => $cloth->setAside !== $this->setAside,
+                'colour' => null !== $this->near && $this->distance($cloth) > self::NEAR,
+                'free' => null !== $this->taken && !$this->isFree($cloth, $this->taken),
+            ]),
+        );
     }
 
     private function isCalled(Cloth $cloth): bool
@@ -153,7 +169,16 @@ final readonly class ClothFilter
 
     private function text(Cloth $cloth): string
     {
-        return implode(' ', [$cloth->name, $cloth->type->value ?? '', $cloth->structure->value, $cloth->place, $cloth->print->value, $cloth->notes, $cloth->set, ...array_keys($cloth->fibres->shares)]);
+        return implode(' ', [
+            $cloth->name,
+            $cloth->type->value ?? '',
+            $cloth->structure->value,
+            $cloth->place,
+            $cloth->print->value,
+            $cloth->notes,
+            $cloth->set,
+            ...array_keys($cloth->fibres->shares),
+        ]);
     }
 
     private function isUnwashed(Cloth $cloth): bool
@@ -172,7 +197,10 @@ final readonly class ClothFilter
     {
         $near = $this->near;
 
-        return $this->distances[$cloth] ??= null === $near || [] === $cloth->colours ? \INF : min(array_map(static fn (string $colour): float => $near->difference(Lab::ofHex($colour)), $cloth->colours));
+        return $this->distances[$cloth] ??=
+            null === $near || [] === $cloth->colours
+                ? \INF
+                : min(array_map(static fn (string $colour): float => $near->difference(Lab::ofHex($colour)), $cloth->colours));
     }
 
     private function key(Cloth $cloth, Assumptions $assumptions): string|int|float
@@ -205,10 +233,11 @@ final readonly class ClothFilter
             return -2 + $max;
         }
 
-        return 60 * match (true) {
-            $max === $r => fmod(($g - $b) / $span + 6, 6),
-            $max === $g => ($b - $r) / $span + 2,
-            default => ($r - $g) / $span + 4,
-        };
+        return 60
+            * match (true) {
+                $max === $r => fmod(($g - $b) / $span + 6, 6),
+                $max === $g => ($b - $r) / $span + 2,
+                default => ($r - $g) / $span + 4,
+            };
     }
 }

@@ -96,7 +96,12 @@ final readonly class ClothForm
         $selvage = $entry->length('selvage', $settings->system->widthUnit()) ?? $settings->assumptions->selvage;
         $knowledge = $entry->choice('fibresKnown', Knowledge::class) ?? Knowledge::Unknown;
         if (null !== $full && !Width::isBelievable($full)) {
-            $entry->fault('width', new Sentence('{width} is no width of a cloth: type one from 20 to 330 cm, such as 140 cm or 54 in.', ['width' => Figure::exact($full)]));
+            $entry->fault(
+                'width',
+                new Sentence('{width} is no width of a cloth: type one from 20 to 330 cm, such as 140 cm or 54 in.', [
+                    'width' => Figure::exact($full),
+                ]),
+            );
         }
 
         if (null === $full && '' !== $entry->raw('selvage')) {
@@ -109,7 +114,13 @@ final readonly class ClothForm
             null === $full ? null : $entry->attempt('width', static fn (): Width => Width::of($full, $selvage)),
             $entry->choice('structure', Structure::class),
             $entry->choice('type', ClothType::class),
-            $entry->attempt('fibres', static fn (): FibreMix => (new FibreReader())->read($entry->raw('fibres'), Knowledge::Unknown === $knowledge ? Knowledge::Guess : $knowledge)),
+            $entry->attempt(
+                'fibres',
+                static fn (): FibreMix => (new FibreReader())->read(
+                    $entry->raw('fibres'),
+                    Knowledge::Unknown === $knowledge ? Knowledge::Guess : $knowledge,
+                ),
+            ),
             $this->weight($entry),
             $entry->choice('print', PrintKind::class) ?? PrintKind::Plain,
             $entry->choice('direction', Direction::class),
@@ -138,7 +149,9 @@ final readonly class ClothForm
      */
     private function tests(Cloth $before, ?Length $full): array
     {
-        return null === $full || null === $before->width || $full->equals($before->width->full) ? $before->tests : [...$before->tests, new TestDone($this->clock->now()->setTime(0, 0), TestKind::Width, 'typed anew')];
+        return null === $full || null === $before->width || $full->equals($before->width->full)
+            ? $before->tests
+            : [...$before->tests, new TestDone($this->clock->now()->setTime(0, 0), TestKind::Width, 'typed anew')];
     }
 
     /** The stretch across is tested: what 10 cm, or another length, come to when they are pulled. */
@@ -147,11 +160,24 @@ final readonly class ClothForm
         $from = $entry->length('stretchFrom', $settings->system->widthUnit());
         $to = $entry->length('stretchTo', $settings->system->widthUnit());
         if ((null === $from) !== (null === $to) && $entry->isSound()) {
-            $entry->fault(null === $from ? 'stretchFrom' : 'stretchTo', new Sentence('The stretch test wants both lengths: 10 cm, and what they come to when you pull them.'));
+            $entry->fault(
+                null === $from ? 'stretchFrom' : 'stretchTo',
+                new Sentence('The stretch test wants both lengths: 10 cm, and what they come to when you pull them.'),
+            );
         }
         $across = null === $from || null === $to ? null : $entry->attempt('stretchTo', static fn (): int => Feel::stretch($from, $to));
 
-        return $entry->attempt('stretchTo', static fn (): Feel => new Feel($across, $entry->integer('stretchAlong', 0, 300), $entry->choice('drape', Drape::class), $entry->choice('opacity', Opacity::class), self::said($entry, 'takesCrease'), self::said($entry, 'clearSide'))) ?? new Feel();
+        return $entry->attempt(
+            'stretchTo',
+            static fn (): Feel => new Feel(
+                $across,
+                $entry->integer('stretchAlong', 0, 300),
+                $entry->choice('drape', Drape::class),
+                $entry->choice('opacity', Opacity::class),
+                self::said($entry, 'takesCrease'),
+                self::said($entry, 'clearSide'),
+            ),
+        ) ?? new Feel();
     }
 
     private static function said(Entry $entry, string $field): ?bool
@@ -181,7 +207,11 @@ final readonly class ClothForm
     {
         $cuts = [];
         foreach ($entry->rows('cuts') as $i) {
-            if ('' !== $entry->raw('cuts.'.$i.'.length') || '' !== $entry->raw('cuts.'.$i.'.label') || $entry->boolean('cuts.'.$i.'.ordered')) {
+            if (
+                '' !== $entry->raw('cuts.'.$i.'.length')
+                || '' !== $entry->raw('cuts.'.$i.'.label')
+                || $entry->boolean('cuts.'.$i.'.ordered')
+            ) {
                 $cuts[] = $this->cut($entry, 'cuts.'.$i.'.', $settings);
             }
         }
@@ -201,7 +231,13 @@ final readonly class ClothForm
         }
         $ordered = $entry->boolean($prefix.'ordered');
 
-        return new Cut('', $ledger, $entry->text($prefix.'label', 60), $ordered ? CutState::Ordered : CutState::Arrived, $ordered ? $entry->date($prefix.'expected') : null);
+        return new Cut(
+            '',
+            $ledger,
+            $entry->text($prefix.'label', 60),
+            $ordered ? CutState::Ordered : CutState::Arrived,
+            $ordered ? $entry->date($prefix.'expected') : null,
+        );
     }
 
     private function weight(Entry $entry): ?Weight
@@ -227,7 +263,16 @@ final readonly class ClothForm
     /** @return list<string> */
     private function colours(Entry $entry): array
     {
-        return array_values(array_filter(array_map(fn (string $field): ?string => '' === $entry->raw($field) ? null : $this->colour($entry, $field), ['colour1', 'colour2', 'colour3']), static fn (?string $colour): bool => null !== $colour));
+        return array_values(
+            array_filter(
+                array_map(fn (string $field): ?string => '' === $entry->raw($field) ? null : $this->colour($entry, $field), [
+                    'colour1',
+                    'colour2',
+                    'colour3',
+                ]),
+                static fn (?string $colour): bool => null !== $colour,
+            ),
+        );
     }
 
     /** A colour by its name or code; null with a fault when it is neither. */
@@ -238,7 +283,12 @@ final readonly class ClothForm
         if (1 === preg_match('/^#[0-9a-f]{6}$/D', $colour)) {
             return $colour;
         }
-        $entry->fault($field, new Sentence('“{text}” is not a colour known here: type a name such as bottle green, or a code such as #27405e.', ['text' => mb_substr($colour, 0, 40)]));
+        $entry->fault(
+            $field,
+            new Sentence('“{text}” is not a colour known here: type a name such as bottle green, or a code such as #27405e.', [
+                'text' => mb_substr($colour, 0, 40),
+            ]),
+        );
 
         return null;
     }
@@ -249,12 +299,19 @@ final readonly class ClothForm
         $bites = [];
         foreach ($entry->rows('bites') as $i) {
             $at = 'bites.'.$i.'.';
-            $read = static fn (string $field): ?Length => \in_array($entry->raw($at.$field), ['', '0'], true) ? null : $entry->length($at.$field, $system->widthUnit());
+            $read = static fn (string $field): ?Length => \in_array($entry->raw($at.$field), ['', '0'], true)
+                ? null
+                : $entry->length($at.$field, $system->widthUnit());
             [$length, $width, $from, $below] = [$read('length'), $read('width'), $read('from'), $read('below')];
             if (null !== $length && null !== $width) {
                 $bites[] = new Bite($from ?? Length::zero(), $below ?? Length::zero(), $length, $width);
             } elseif ((null !== $length || null !== $width || null !== $from || null !== $below) && $entry->isSound()) {
-                $entry->fault($at.(null === $length ? 'length' : 'width'), new Sentence('How large is the part that is missing? Type its length along the cloth and its width across it, or empty the line.'));
+                $entry->fault(
+                    $at.(null === $length ? 'length' : 'width'),
+                    new Sentence(
+                        'How large is the part that is missing? Type its length along the cloth and its width across it, or empty the line.',
+                    ),
+                );
             }
         }
 

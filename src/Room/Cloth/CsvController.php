@@ -28,8 +28,11 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/cloth/csv', priority: 1)]
 final class CsvController extends AbstractController
 {
-    public function __construct(private readonly AccountSettings $settings, private readonly Stash $stash, private readonly CsvReader $reader = new CsvReader())
-    {
+    public function __construct(
+        private readonly AccountSettings $settings,
+        private readonly Stash $stash,
+        private readonly CsvReader $reader = new CsvReader(),
+    ) {
     }
 
     #[Route('', name: 'cloth_csv', methods: ['GET', 'POST'])]
@@ -41,29 +44,43 @@ final class CsvController extends AbstractController
         $new = array_filter($rows, static fn (array $row): bool => 'new' === $row['state']);
         if ($entry->boolean('confirmed') && $entry->isSound()) {
             $store->put(array_values(array_map(static fn (array $row): HaulLine => $row['line'], $new)), $account);
-            $toast->say('{count, plural, one {One cloth is} other {# cloths are}} in the stash; {left, plural, =0 {no row was} one {one row was} other {# rows were}} there already.', ['count' => (string) \count($new), 'left' => (string) (\count($rows) - \count($new))], $this->generateUrl('haul_undo'));
+            $toast->say(
+                '{count, plural, one {One cloth is} other {# cloths are}} in the stash; {left, plural, =0 {no row was} one {one row was} other {# rows were}} there already.',
+                ['count' => (string) \count($new), 'left' => (string) (\count($rows) - \count($new))],
+                $this->generateUrl('haul_undo'),
+            );
 
             return $this->redirectToRoute('cloths', ['sort' => 'newest']);
         }
         $tape = $this->settings->tape();
 
-        return $this->render('part/csv.html.twig', [
-            'heading' => 'Cloth from a spreadsheet',
-            'in_room' => 'cloths',
-            'out' => 'cloth_csv_out',
-            'back' => 'cloths',
-            'put' => 'Put {count, plural, one {one cloth} other {# cloths}} into the stash',
-            'columns' => Column::class,
-            'heads' => ['Cloth', 'Length', 'Width', 'Fibres'],
-            'brought' => $brought,
-            'rows' => array_map(static fn (array $row): array => $row + ['cells' => [
-                $row['line']->name.($row['line']->count > 1 ? ' × '.$row['line']->count : ''),
-                null === $row['line']->length ? '' : $tape->write(Figure::owned($row['line']->length)),
-                null === $row['line']->width ? '' : $tape->write(Figure::width($row['line']->width)),
-                $row['line']->fibres->typed(),
-            ], 'says' => [...$row['line']->doubts, ...$row['line']->missing()]], $rows),
-            'faults' => $entry->faults(),
-        ], new Response(status: $entry->status()));
+        return $this->render(
+            'part/csv.html.twig',
+            [
+                'heading' => 'Cloth from a spreadsheet',
+                'in_room' => 'cloths',
+                'out' => 'cloth_csv_out',
+                'back' => 'cloths',
+                'put' => 'Put {count, plural, one {one cloth} other {# cloths}} into the stash',
+                'columns' => Column::class,
+                'heads' => ['Cloth', 'Length', 'Width', 'Fibres'],
+                'brought' => $brought,
+                'rows' => array_map(
+                    static fn (array $row): array => $row + [
+                        'cells' => [
+                            $row['line']->name.($row['line']->count > 1 ? ' × '.$row['line']->count : ''),
+                            null === $row['line']->length ? '' : $tape->write(Figure::owned($row['line']->length)),
+                            null === $row['line']->width ? '' : $tape->write(Figure::width($row['line']->width)),
+                            $row['line']->fibres->typed(),
+                        ],
+                        'says' => [...$row['line']->doubts, ...$row['line']->missing()],
+                    ],
+                    $rows,
+                ),
+                'faults' => $entry->faults(),
+            ],
+            new Response(status: $entry->status()),
+        );
     }
 
     /** One row a cut, with the headings that are read back here. */
@@ -92,7 +109,28 @@ final class CsvController extends AbstractController
             }
         }
 
-        return new Response(TableEntry::write(['Name', 'Length (cm)', 'Width (cm)', 'Fibres', 'Type', 'Weight (g/m²)', 'Colour', 'Print', 'Direction', 'Care', 'Price per metre', 'Place', 'State', 'Notes'], $rows), headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-cloth.csv"']);
+        return new Response(
+            TableEntry::write(
+                [
+                    'Name',
+                    'Length (cm)',
+                    'Width (cm)',
+                    'Fibres',
+                    'Type',
+                    'Weight (g/m²)',
+                    'Colour',
+                    'Print',
+                    'Direction',
+                    'Care',
+                    'Price per metre',
+                    'Place',
+                    'State',
+                    'Notes',
+                ],
+                $rows,
+            ),
+            headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-cloth.csv"'],
+        );
     }
 
     /**
@@ -117,7 +155,11 @@ final class CsvController extends AbstractController
                 continue;
             }
             $line = $this->reader->line($table->headings, $cells, $columns, $system);
-            $rows[$number] = ['state' => isset($doubles[$number]) ? 'double' : (isset($there[$this->reader->key($line)]) ? 'there' : 'new'), 'line' => $line, 'of' => $doubles[$number] ?? ''];
+            $rows[$number] = [
+                'state' => isset($doubles[$number]) ? 'double' : (isset($there[$this->reader->key($line)]) ? 'there' : 'new'),
+                'line' => $line,
+                'of' => $doubles[$number] ?? '',
+            ];
         }
 
         return $rows;
@@ -126,6 +168,13 @@ final class CsvController extends AbstractController
     /** @param list<Cut> $cuts */
     private function keyOf(Cloth $cloth, array $cuts): string
     {
-        return CsvReader::keyOf($cloth->name, $cloth->width?->full->micrometres, array_map(static fn (Cut $cut): ?int => ([] === $cut->ledger ? null : $cut->ledger[0]->length ?? $cut->length)?->micrometres, $cuts));
+        return CsvReader::keyOf(
+            $cloth->name,
+            $cloth->width?->full->micrometres,
+            array_map(
+                static fn (Cut $cut): ?int => ([] === $cut->ledger ? null : $cut->ledger[0]->length ?? $cut->length)?->micrometres,
+                $cuts,
+            ),
+        );
     }
 }

@@ -57,7 +57,11 @@ final class CutController extends AbstractController
         $this->mapper->storeCut($cut, $record = new CutRecord($cloth));
         $this->entities->persist($record);
         $this->entities->flush();
-        $this->toast->say('One more cut of {cloth}. Cuts are kept apart: they are never added up.', ['cloth' => $cloth->name], $this->generateUrl('cut_remove', ['id' => $record->id]));
+        $this->toast->say(
+            'One more cut of {cloth}. Cuts are kept apart: they are never added up.',
+            ['cloth' => $cloth->name],
+            $this->generateUrl('cut_remove', ['id' => $record->id]),
+        );
 
         return $this->redirectToRoute('cloth', ['id' => $id]);
     }
@@ -67,7 +71,11 @@ final class CutController extends AbstractController
     {
         $back = Back::path($request);
 
-        return $this->redirectToRoute('cloth', ['id' => $this->own($account, $id)->cloth->id, 'cut' => $id, '_fragment' => 'cut-'.$id] + ('' === $back ? [] : ['back' => $back]));
+        return $this->redirectToRoute(
+            'cloth',
+            ['id' => $this->own($account, $id)->cloth->id, 'cut' => $id, '_fragment' => 'cut-'.$id]
+                + ('' === $back ? [] : ['back' => $back]),
+        );
     }
 
     #[Route('/cut/{id}/ledger', name: 'cut_ledger', methods: ['POST'])]
@@ -85,7 +93,12 @@ final class CutController extends AbstractController
         if (!$entry->isSound()) {
             return $this->page->page($record->cloth, $account, $entry, $this->today(), $id);
         }
-        $this->change($record, $this->mapper->cut($record)->with(new LedgerEntry($on, $kind, $length, $entry->text('note', 500))), 'Written into the ledger of {cloth}: {kind}.', ['kind' => $kind->value]);
+        $this->change(
+            $record,
+            $this->mapper->cut($record)->with(new LedgerEntry($on, $kind, $length, $entry->text('note', 500))),
+            'Written into the ledger of {cloth}: {kind}.',
+            ['kind' => $kind->value],
+        );
 
         return $this->back($request, $record);
     }
@@ -102,7 +115,11 @@ final class CutController extends AbstractController
             return $this->page->page($record->cloth, $account, $entry, $this->today(), $id);
         }
         $cut = $this->mapper->cut($record);
-        $this->change($record, new Cut($cut->id, $cut->ledger, $cut->label, $cut->state, $cut->expected, $bites), [] === $bites ? 'The cut of {cloth} is whole.' : 'What is missing from {cloth} is noted: nothing is laid there.');
+        $this->change(
+            $record,
+            new Cut($cut->id, $cut->ledger, $cut->label, $cut->state, $cut->expected, $bites),
+            [] === $bites ? 'The cut of {cloth} is whole.' : 'What is missing from {cloth} is noted: nothing is laid there.',
+        );
 
         return $this->back($request, $record);
     }
@@ -126,7 +143,10 @@ final class CutController extends AbstractController
         if (\count($cut->ledger) < 2) {
             $this->toast->say('There is nothing left to undo on this cut.');
         } else {
-            $this->store($record, new Cut($cut->id, \array_slice($cut->ledger, 0, -1), $cut->label, $cut->state, $cut->expected, $cut->bites));
+            $this->store(
+                $record,
+                new Cut($cut->id, \array_slice($cut->ledger, 0, -1), $cut->label, $cut->state, $cut->expected, $cut->bites),
+            );
             $this->toast->say('The last entry for {cloth} is undone.', ['cloth' => $record->cloth->name]);
         }
 
@@ -139,7 +159,11 @@ final class CutController extends AbstractController
         $record = $this->own($account, $id);
         $record->removedAt = $this->clock->now();
         $this->entities->flush();
-        $this->toast->say('The cut of {cloth} is taken out.', ['cloth' => $record->cloth->name], $this->generateUrl('cut_restore', ['id' => $id]));
+        $this->toast->say(
+            'The cut of {cloth} is taken out.',
+            ['cloth' => $record->cloth->name],
+            $this->generateUrl('cut_restore', ['id' => $id]),
+        );
 
         return $this->redirectToRoute('cloth', ['id' => $record->cloth->id]);
     }
@@ -160,7 +184,14 @@ final class CutController extends AbstractController
     {
         $before = $this->takeBack->state([$record]);
         $this->store($record, $cut);
-        $this->toast->say($message, ['cloth' => $record->cloth->name] + $with, $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $this->generateUrl('cloth', ['id' => $record->cloth->id])]));
+        $this->toast->say(
+            $message,
+            ['cloth' => $record->cloth->name] + $with,
+            $this->generateUrl('undo', [
+                'key' => $this->takeBack->keep($before, [$record]),
+                'back' => $this->generateUrl('cloth', ['id' => $record->cloth->id]),
+            ]),
+        );
     }
 
     private function store(CutRecord $record, Cut $cut): void

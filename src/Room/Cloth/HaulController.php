@@ -23,8 +23,11 @@ final class HaulController extends AbstractController
 {
     private const MOST_LINES = 300;
 
-    public function __construct(private readonly AccountSettings $settings, private readonly HaulStore $store, private readonly Toast $toast)
-    {
+    public function __construct(
+        private readonly AccountSettings $settings,
+        private readonly HaulStore $store,
+        private readonly Toast $toast,
+    ) {
     }
 
     #[Route('', name: 'haul', methods: ['GET', 'POST'])]
@@ -34,17 +37,28 @@ final class HaulController extends AbstractController
         $lines = $this->lines($entry, $account);
         if ($request->isMethod('POST')) {
             if ([] === $lines) {
-                $entry->fault('haul', new Sentence('Nothing is typed yet: one line for each cloth, such as 1.8m 142cm cotton drill bottle green.'));
+                $entry->fault(
+                    'haul',
+                    new Sentence('Nothing is typed yet: one line for each cloth, such as 1.8m 142cm cotton drill bottle green.'),
+                );
             }
             if ($entry->isSound()) {
                 $this->store->put($lines, $account);
-                $this->toast->say('{count, plural, one {One cloth is} other {# cloths are}} in the stash.', ['count' => (string) \count($lines)], $this->generateUrl('haul_undo'));
+                $this->toast->say(
+                    '{count, plural, one {One cloth is} other {# cloths are}} in the stash.',
+                    ['count' => (string) \count($lines)],
+                    $this->generateUrl('haul_undo'),
+                );
 
                 return $this->redirectToRoute('cloths', ['sort' => 'newest']);
             }
         }
 
-        return $this->render('cloth/haul.html.twig', ['values' => $entry->typed, 'lines' => $lines, 'faults' => $entry->faults()], new Response(status: $entry->status()));
+        return $this->render(
+            'cloth/haul.html.twig',
+            ['values' => $entry->typed, 'lines' => $lines, 'faults' => $entry->faults()],
+            new Response(status: $entry->status()),
+        );
     }
 
     /** What the lines are understood as; nothing is saved. */
@@ -69,16 +83,33 @@ final class HaulController extends AbstractController
     {
         $reader = new HaulReader();
         $system = $this->settings->of($account)->system;
-        $typed = array_values(array_filter(array_map(trim(...), explode("\n", $entry->raw('haul'))), static fn (string $line): bool => '' !== $line));
+        $typed = array_values(
+            array_filter(array_map(trim(...), explode("\n", $entry->raw('haul'))), static fn (string $line): bool => '' !== $line),
+        );
         if (\count($typed) > self::MOST_LINES) {
-            $entry->fault('haul', new Sentence('{count} lines are more than the {most} that are read at once: save these first, and go on.', ['count' => \count($typed), 'most' => self::MOST_LINES]));
+            $entry->fault(
+                'haul',
+                new Sentence('{count} lines are more than the {most} that are read at once: save these first, and go on.', [
+                    'count' => \count($typed),
+                    'most' => self::MOST_LINES,
+                ]),
+            );
         }
         foreach ($typed as $i => $line) {
             if (mb_strlen($line) > 400) {
-                $entry->fault('haul', new Sentence('Line {number} has {count} characters, and 400 can be read: one line for each cloth.', ['number' => $i + 1, 'count' => mb_strlen($line)]));
+                $entry->fault(
+                    'haul',
+                    new Sentence('Line {number} has {count} characters, and 400 can be read: one line for each cloth.', [
+                        'number' => $i + 1,
+                        'count' => mb_strlen($line),
+                    ]),
+                );
             }
         }
 
-        return array_map(static fn (string $line): HaulLine => $reader->read(mb_substr($line, 0, 400), $system), \array_slice($typed, 0, self::MOST_LINES));
+        return array_map(
+            static fn (string $line): HaulLine => $reader->read(mb_substr($line, 0, 400), $system),
+            \array_slice($typed, 0, self::MOST_LINES),
+        );
     }
 }

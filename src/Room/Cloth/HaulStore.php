@@ -17,8 +17,13 @@ use Symfony\Component\Clock\ClockInterface;
 /** Puts what was read from lines or a table into the stash, and takes the last lot out again. */
 final readonly class HaulStore
 {
-    public function __construct(private EntityManagerInterface $entities, private ClothMapper $mapper, private AccountSettings $settings, private ClockInterface $clock, private LastBrought $last)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private ClothMapper $mapper,
+        private AccountSettings $settings,
+        private ClockInterface $clock,
+        private LastBrought $last,
+    ) {
     }
 
     /** @param list<HaulLine> $lines */

@@ -75,7 +75,11 @@ final class PhotoController extends AbstractController
         preg_match_all('/#[0-9a-f]{6}/', $request->query->getString('are'), $colours);
         $cloth->colours = \array_slice($colours[0], 0, 6);
         $this->entities->flush();
-        $this->toast->say('The colours of {cloth} are changed.', ['cloth' => $cloth->name], $this->generateUrl('photo_colours', ['id' => $id, 'are' => $before]));
+        $this->toast->say(
+            'The colours of {cloth} are changed.',
+            ['cloth' => $cloth->name],
+            $this->generateUrl('photo_colours', ['id' => $id, 'are' => $before]),
+        );
 
         return $this->redirectToRoute('cloth', ['id' => $id]);
     }
@@ -83,12 +87,17 @@ final class PhotoController extends AbstractController
     private function change(ClothRecord $cloth, ?string $file, string $says): Response
     {
         $former = $cloth->photo;
-        foreach ($this->shelf->these($cloth->account, array_values(array_filter([$former, $file], static fn (?string $id): bool => null !== $id))) as $known) {
+        $both = array_values(array_filter([$former, $file], static fn (?string $id): bool => null !== $id));
+        foreach ($this->shelf->these($cloth->account, $both) as $known) {
             $known->removedAt = $known->id === $file ? null : $this->clock->now();
         }
         $cloth->photo = $file;
         $this->entities->flush();
-        $this->toast->say($says, ['cloth' => $cloth->name], $this->generateUrl('photo_use', ['id' => $cloth->id, 'file' => $former ?? 'none']));
+        $this->toast->say(
+            $says,
+            ['cloth' => $cloth->name],
+            $this->generateUrl('photo_use', ['id' => $cloth->id, 'file' => $former ?? 'none']),
+        );
 
         return $this->redirectToRoute('cloth', ['id' => $cloth->id]);
     }

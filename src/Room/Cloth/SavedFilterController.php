@@ -49,7 +49,11 @@ final class SavedFilterController extends AbstractController
         $query = $account->filters[$name] ?? throw $this->createNotFoundException();
         $account->filters = array_diff_key($account->filters, [$name => '']);
         $this->entities->flush();
-        $this->toast->say('The filter “{name}” is taken out.', ['name' => $name], $this->generateUrl('filter_save', ['name' => $name, 'query' => $query]));
+        $this->toast->say(
+            'The filter “{name}” is taken out.',
+            ['name' => $name],
+            $this->generateUrl('filter_save', ['name' => $name, 'query' => $query]),
+        );
 
         return $this->redirectToRoute('cloths');
     }

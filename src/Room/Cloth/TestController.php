@@ -65,10 +65,17 @@ final class TestController extends AbstractController
             $showed = $this->apply($kind, $entry, $record, $cloth, $settings);
             Revision::check($entry, $record->revision);
             if ($entry->isSound()) {
-                $record->tests = [...$record->tests, ['on' => $this->clock->now()->format('Y-m-d'), 'kind' => $kind->value, 'showed' => $showed]];
+                $record->tests = [
+                    ...$record->tests,
+                    ['on' => $this->clock->now()->format('Y-m-d'), 'kind' => $kind->value, 'showed' => $showed],
+                ];
                 $this->entities->flush();
                 $key = $this->takeBack->keep($before, $touched);
-                $this->toast->say('Written down for {cloth}: {showed}.', ['cloth' => $cloth->name, 'showed' => $showed], $this->generateUrl('undo', ['key' => $key, 'back' => $this->generateUrl('cloth', ['id' => $id])]));
+                $this->toast->say(
+                    'Written down for {cloth}: {showed}.',
+                    ['cloth' => $cloth->name, 'showed' => $showed],
+                    $this->generateUrl('undo', ['key' => $key, 'back' => $this->generateUrl('cloth', ['id' => $id])]),
+                );
 
                 return Back::to($request, $this->generateUrl('cloth', ['id' => $id]));
             }
@@ -78,7 +85,19 @@ final class TestController extends AbstractController
             $cuts[$cut->id] = trim(\sprintf('%d %s', $i + 1, $cut->label));
         }
 
-        return $this->render('cloth/test.html.twig', ['cloth' => $cloth, 'record' => $record, 'kind' => $kind->value, 'cuts' => $cuts, 'back' => Back::path($request), 'values' => $entry->typed, 'faults' => $entry->faults()], new Response(status: $entry->status()));
+        return $this->render(
+            'cloth/test.html.twig',
+            [
+                'cloth' => $cloth,
+                'record' => $record,
+                'kind' => $kind->value,
+                'cuts' => $cuts,
+                'back' => Back::path($request),
+                'values' => $entry->typed,
+                'faults' => $entry->faults(),
+            ],
+            new Response(status: $entry->status()),
+        );
     }
 
     /** @return string what the test showed, in a few words; empty with a fault at its field */
@@ -88,20 +107,31 @@ final class TestController extends AbstractController
         $length = fn (string $field): ?Length => $this->required($entry, $field, $settings);
         switch ($kind) {
             case TestKind::Width:
-                $measured = array_values(array_filter(array_map(static fn (int $i): ?Length => $entry->length('at'.$i, $settings->system->widthUnit()), [1, 2, 3]), static fn (?Length $at): bool => null !== $at));
+                $measured = array_values(
+                    array_filter(
+                        array_map(static fn (int $i): ?Length => $entry->length('at'.$i, $settings->system->widthUnit()), [1, 2, 3]),
+                        static fn (?Length $at): bool => null !== $at,
+                    ),
+                );
                 if ([] === $measured) {
                     $entry->fault('at1', new Sentence('Nothing is measured yet: type the width at one place at least.'));
 
                     return '';
                 }
                 $least = array_reduce($measured, static fn (Length $a, Length $b): Length => $a->smaller($b), $measured[0]);
-                $width = $entry->attempt('at1', static fn (): Width => Width::of($least, $cloth->width->selvage ?? $settings->assumptions->selvage));
+                $width = $entry->attempt(
+                    'at1',
+                    static fn (): Width => Width::of($least, $cloth->width->selvage ?? $settings->assumptions->selvage),
+                );
                 $record->width = $width?->full->micrometres;
 
                 return $tape->write(Figure::width($least));
             case TestKind::Shrink:
                 [$before, $along, $across] = [$length('before'), $length('along'), $length('across')];
-                $tested = null === $before || null === $along || null === $across ? null : $entry->attempt('along', static fn (): Shrinkage => Shrinkage::square($before, $along, $across));
+                $tested
+                    = null === $before || null === $along || null === $across
+                        ? null
+                        : $entry->attempt('along', static fn (): Shrinkage => Shrinkage::square($before, $along, $across));
                 $record->shrinkAlong = $tested?->along->hundredths;
                 $record->shrinkAcross = $tested?->across->hundredths;
 
@@ -111,22 +141,44 @@ final class TestController extends AbstractController
                 $stretch = null === $from || null === $to ? null : $entry->attempt('to', static fn (): int => Feel::stretch($from, $to));
                 $way = 'along' === $entry->raw('way') ? 'along' : 'across';
                 $feel = $cloth->feel;
-                $changed = $entry->attempt('to', static fn (): Feel => new Feel('across' === $way ? $stretch : $feel->across, 'along' === $way ? $stretch : $feel->along, $feel->drape, $feel->opacity, $feel->takesCrease, $feel->clearSide));
+                $changed = $entry->attempt(
+                    'to',
+                    static fn (): Feel => new Feel(
+                        'across' === $way ? $stretch : $feel->across,
+                        'along' === $way ? $stretch : $feel->along,
+                        $feel->drape,
+                        $feel->opacity,
+                        $feel->takesCrease,
+                        $feel->clearSide,
+                    ),
+                );
                 $this->mapper->storeFeel($changed ?? $feel, $record);
 
                 return $stretch.' % '.$way;
             case TestKind::Swatch:
                 [$long, $wide, $mass] = [$length('long'), $length('wide'), $this->milligrams($entry, 'mass')];
-                $weight = null === $long || null === $wide || null === $mass ? null : $entry->attempt('mass', static fn (): Weight => Weight::ofSwatch($mass, $long, $wide));
+                $weight
+                    = null === $long || null === $wide || null === $mass
+                        ? null
+                        : $entry->attempt('mass', static fn (): Weight => Weight::ofSwatch($mass, $long, $wide));
                 $record->grams = $weight?->grams;
                 $record->weight = null;
 
                 return $weight?->grams.' g/m²';
             case TestKind::Burn:
-                $signs = array_map(static fn (string $field, array $known): ?FibreFamily => $known[$entry->raw($field)] ?? null, ['flame', 'smell', 'residue'], [BurnTest::FLAME, BurnTest::SMELL, BurnTest::RESIDUE]);
+                $signs = array_map(
+                    static fn (string $field, array $known): ?FibreFamily => $known[$entry->raw($field)] ?? null,
+                    ['flame', 'smell', 'residue'],
+                    [BurnTest::FLAME, BurnTest::SMELL, BurnTest::RESIDUE],
+                );
                 [$flame, $smell, $residue] = $signs;
                 if (null === $flame || null === $smell || null === $residue) {
-                    $entry->fault('flame', new Sentence('Choose what the flame, the smell and the residue were like; without all three nothing is written down.'));
+                    $entry->fault(
+                        'flame',
+                        new Sentence(
+                            'Choose what the flame, the smell and the residue were like; without all three nothing is written down.',
+                        ),
+                    );
 
                     return '';
                 }
@@ -146,17 +198,28 @@ final class TestController extends AbstractController
         if (TestKind::ByWeight === $kind) {
             $mass = $this->milligrams($entry, 'mass');
             if (null === $cloth->width || null === $cloth->weight) {
-                $entry->fault('mass', new Sentence('This wants the width of the cloth and its weight in g/m²: measure the one, and weigh a swatch for the other, first.'));
+                $entry->fault(
+                    'mass',
+                    new Sentence(
+                        'This wants the width of the cloth and its weight in g/m²: measure the one, and weigh a swatch for the other, first.',
+                    ),
+                );
             }
             [$width, $weight] = [$cloth->width, $cloth->weight];
-            $found = null === $mass || null === $width || null === $weight ? null : $entry->attempt('mass', static fn (): Length => (new Gauge())->byWeight($mass, $weight, $width));
+            $found
+                = null === $mass || null === $width || null === $weight
+                    ? null
+                    : $entry->attempt('mass', static fn (): Length => (new Gauge())->byWeight($mass, $weight, $width));
         } else {
             $layers = $entry->integer('layers', 1, 500);
             if (null === $layers && '' === $entry->raw('layers')) {
                 $entry->fault('layers', new Sentence('Count the layers on one side of the bolt.'));
             }
             [$board, $thick] = [$this->required($entry, 'board', $settings), $this->required($entry, 'thick', $settings)];
-            $found = null === $layers || null === $board || null === $thick ? null : $entry->attempt('layers', static fn (): Length => (new Gauge())->onBolt($layers, $board, $thick));
+            $found
+                = null === $layers || null === $board || null === $thick
+                    ? null
+                    : $entry->attempt('layers', static fn (): Length => (new Gauge())->onBolt($layers, $board, $thick));
         }
         $chosen = null;
         foreach ($record->cuts as $cut) {
@@ -168,7 +231,19 @@ final class TestController extends AbstractController
         if (null === $found || null === $chosen) {
             return '';
         }
-        $this->mapper->storeCut($this->mapper->cut($chosen)->with(new LedgerEntry($this->clock->now()->setTime(0, 0), LedgerKind::Measured, $found, TestKind::ByWeight === $kind ? 'estimated by weight' : 'estimated by the layers on the bolt')), $chosen);
+        $this->mapper->storeCut(
+            $this->mapper
+                ->cut($chosen)
+                ->with(
+                    new LedgerEntry(
+                        $this->clock->now()->setTime(0, 0),
+                        LedgerKind::Measured,
+                        $found,
+                        TestKind::ByWeight === $kind ? 'estimated by weight' : 'estimated by the layers on the bolt',
+                    ),
+                ),
+            $chosen,
+        );
 
         return 'about '.$this->settings->tape()->write(Figure::owned($found));
     }
@@ -186,16 +261,24 @@ final class TestController extends AbstractController
     {
         $text = str_replace(',', '.', $entry->raw($field));
         if (1 !== preg_match('/^(\d{1,6}(?:\.\d{1,3})?)\s*(g|kg|oz)?$/i', $text, $part) || 0.0 === (float) $part[1]) {
-            $entry->fault($field, new Sentence('“{text}” cannot be read as a mass: type what the scales say, such as 12.4 g.', ['text' => mb_substr($text, 0, 40)]));
+            $entry->fault(
+                $field,
+                new Sentence('“{text}” cannot be read as a mass: type what the scales say, such as 12.4 g.', [
+                    'text' => mb_substr($text, 0, 40),
+                ]),
+            );
 
             return null;
         }
 
-        return (int) round((float) $part[1] * match (mb_strtolower($part[2] ?? 'g')) {
-            'kg' => 1_000_000,
-            'oz' => 28_349.523125,
-            default => 1_000,
-        });
+        return (int) round(
+            (float) $part[1]
+                * match (mb_strtolower($part[2] ?? 'g')) {
+                    'kg' => 1_000_000,
+                    'oz' => 28_349.523125,
+                    default => 1_000,
+                },
+        );
     }
 
     private function own(Account $account, string $id): ClothRecord

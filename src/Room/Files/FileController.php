@@ -28,7 +28,14 @@ final class FileController extends AbstractController
         $response = new BinaryFileResponse($shelf->path($file, $small), headers: ['Content-Type' => $file->kind->mime()], public: false);
         $response->setPrivate()->setMaxAge(31_536_000)->setImmutable();
         if (FileKind::Document === $file->kind) {
-            $response->headers->set('Content-Disposition', HeaderUtils::makeDisposition(HeaderUtils::DISPOSITION_ATTACHMENT, $file->name, preg_replace('/[^\x20-\x7e]|%/', '_', $file->name) ?? 'file.pdf'));
+            $response->headers->set(
+                'Content-Disposition',
+                HeaderUtils::makeDisposition(
+                    HeaderUtils::DISPOSITION_ATTACHMENT,
+                    $file->name,
+                    preg_replace('/[^\x20-\x7e]|%/', '_', $file->name) ?? 'file.pdf',
+                ),
+            );
         }
 
         return $response;

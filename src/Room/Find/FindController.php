@@ -14,7 +14,10 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** Finds a cloth, pattern, project, notion or person by any words of it, to jump there; when there is none, by words that mean the same, or nearly look the same. */
+/**
+ * Finds a cloth, pattern, project, notion or person by any words of it, to jump there; when there is none, by words that mean the
+ * same, or nearly look the same.
+ */
 final class FindController extends AbstractController
 {
     private const MOST = 8;
@@ -37,7 +40,13 @@ final class FindController extends AbstractController
     {
         $text = mb_substr(trim($request->query->getString('q')), 0, 80);
         $words = \array_slice(Words::of($text), 0, 6);
-        $where = implode(' AND ', array_map(static fn (int $i): string => "name || ' ' || more || ' ' || rest LIKE :word".$i." ESCAPE '!'", array_keys($words)));
+        $where = implode(
+            ' AND ',
+            array_map(
+                static fn (int $i): string => "name || ' ' || more || ' ' || rest LIKE :word".$i." ESCAPE '!'",
+                array_keys($words),
+            ),
+        );
         $with = [];
         foreach ($words as $i => $word) {
             $with['word'.$i] = '%'.strtr($word, ['!' => '!!', '%' => '!%', '_' => '!_']).'%';
@@ -48,7 +57,10 @@ final class FindController extends AbstractController
         }
         $found = [] === $found && [] !== $words ? $this->forgiving($text, $account) : $found;
 
-        return $this->render($request->isXmlHttpRequest() ? 'find/_found.html.twig' : 'find/show.html.twig', ['found' => $found, 'text' => $text]);
+        return $this->render($request->isXmlHttpRequest() ? 'find/_found.html.twig' : 'find/show.html.twig', [
+            'found' => $found,
+            'text' => $text,
+        ]);
     }
 
     /** @return list<array{kind: string, id: string, name: string, more: string, rest: string}> */
@@ -73,7 +85,10 @@ final class FindController extends AbstractController
     private function rows(string $kind, string $where, array $with, Account $account): array
     {
         /** @var list<array{id: string, name: string, more: string, rest: string}> $rows */
-        $rows = $this->connection->fetchAllAssociative('SELECT * FROM ('.self::SOURCES[$kind].')'.$where, ['account' => $account->id] + $with);
+        $rows = $this->connection->fetchAllAssociative(
+            'SELECT * FROM ('.self::SOURCES[$kind].')'.$where,
+            ['account' => $account->id] + $with,
+        );
 
         return array_map(static fn (array $row): array => ['kind' => $kind] + $row, $rows);
     }

@@ -58,9 +58,20 @@ final class NotionController extends AbstractController
         }
         $order = array_flip(array_column(NotionKind::cases(), 'value'));
         $notions = $this->tins->all($account);
-        usort($notions, static fn (Notion $a, Notion $b): int => [$order[$a->kind->value], $a->measure->micrometres ?? 0, $a->name] <=> [$order[$b->kind->value], $b->measure->micrometres ?? 0, $b->name]);
+        usort(
+            $notions,
+            static fn (Notion $a, Notion $b): int => [$order[$a->kind->value], $a->measure->micrometres ?? 0, $a->name] <=> [
+                $order[$b->kind->value],
+                $b->measure->micrometres ?? 0,
+                $b->name,
+            ],
+        );
 
-        return $this->render('notions/list.html.twig', ['notions' => $notions, 'values' => $entry->typed, 'faults' => $entry->faults()], new Response(status: $entry->status()));
+        return $this->render(
+            'notions/list.html.twig',
+            ['notions' => $notions, 'values' => $entry->typed, 'faults' => $entry->faults()],
+            new Response(status: $entry->status()),
+        );
     }
 
     /** Takes out again what was last put in. */
@@ -88,7 +99,11 @@ final class NotionController extends AbstractController
         }
         $this->entities->flush();
         $back = $this->generateUrl('shopping').'#notions';
-        $this->toast->say('Its notions are taken out of the tins.', [], $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, $touched, ['count', 'length']), 'back' => $back]));
+        $this->toast->say(
+            'Its notions are taken out of the tins.',
+            [],
+            $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, $touched, ['count', 'length']), 'back' => $back]),
+        );
 
         return new RedirectResponse($back);
     }
@@ -101,7 +116,16 @@ final class NotionController extends AbstractController
         if ($request->isMethod('POST')) {
             $system = $this->settings->of($account)->system;
             $kind = $entry->choice('kind', NotionKind::class) ?? NotionKind::Other;
-            $notion = new Notion($id, $kind, $entry->length('measure', $system->widthUnit()), $entry->integer('count', 0, 10_000), $entry->length('length', $system->widthUnit()), $entry->text('name', 120), $entry->text('place', 120), $entry->text('notes'));
+            $notion = new Notion(
+                $id,
+                $kind,
+                $entry->length('measure', $system->widthUnit()),
+                $entry->integer('count', 0, 10_000),
+                $entry->length('length', $system->widthUnit()),
+                $entry->text('name', 120),
+                $entry->text('place', 120),
+                $entry->text('notes'),
+            );
             Revision::check($entry, $record->revision, $this->values($record));
             if ($entry->isSound()) {
                 $this->tins->store($notion, $record);
@@ -112,7 +136,11 @@ final class NotionController extends AbstractController
             }
         }
 
-        return $this->render('notions/form.html.twig', ['record' => $record, 'faults' => $entry->faults(), 'values' => $entry->typed + $this->values($record)], new Response(status: $entry->status()));
+        return $this->render(
+            'notions/form.html.twig',
+            ['record' => $record, 'faults' => $entry->faults(), 'values' => $entry->typed + $this->values($record)],
+            new Response(status: $entry->status()),
+        );
     }
 
     /** @return array<string, string> */
@@ -156,17 +184,34 @@ final class NotionController extends AbstractController
     /** @return list<Notion> */
     private function lines(Entry $entry): array
     {
-        $lines = array_values(array_filter(array_map(trim(...), explode("\n", $entry->text('lines'))), static fn (string $line): bool => '' !== $line));
+        $lines = array_values(
+            array_filter(array_map(trim(...), explode("\n", $entry->text('lines'))), static fn (string $line): bool => '' !== $line),
+        );
         if ([] === $lines || \count($lines) > self::MOST) {
-            $entry->fault('lines', [] === $lines
-                ? new Sentence('Nothing is typed yet: a line such as “7 shell buttons 11 mm, tin 2”.')
-                : new Sentence('{count} lines are more than the {most} that are read in one go. Everything typed is kept.', ['count' => \count($lines), 'most' => self::MOST]));
+            $entry->fault(
+                'lines',
+                [] === $lines
+                    ? new Sentence('Nothing is typed yet: a line such as “7 shell buttons 11 mm, tin 2”.')
+                    : new Sentence('{count} lines are more than the {most} that are read in one go. Everything typed is kept.', [
+                        'count' => \count($lines),
+                        'most' => self::MOST,
+                    ]),
+            );
         }
 
         return array_map(static function (string $line): Notion {
             $read = (new NotionReader())->read($line, withPlace: true);
 
-            return new Notion('', $read->kind, $read->measure, $read->count ?? ($read->kind->goesByLength() ? null : 1), $read->length, mb_substr($read->name, 0, 120), mb_substr($read->place, 0, 120), mb_strlen($line) > 120 ? $line : '');
+            return new Notion(
+                '',
+                $read->kind,
+                $read->measure,
+                $read->count ?? ($read->kind->goesByLength() ? null : 1),
+                $read->length,
+                mb_substr($read->name, 0, 120),
+                mb_substr($read->place, 0, 120),
+                mb_strlen($line) > 120 ? $line : '',
+            );
         }, $lines);
     }
 

@@ -42,7 +42,18 @@ final class NotionCsvController extends AbstractController
         foreach ($brought->table->rows ?? [] as $number => $cells) {
             $notion = $this->notion($brought->values($cells), $brought->table->headings ?? [], $cells);
             $state = isset($doubles[$number]) ? 'double' : (isset($there[self::key($notion)]) ? 'there' : 'new');
-            $rows[$number] = ['state' => $state, 'of' => $doubles[$number] ?? '', 'cells' => [$notion->kind->value, null === $notion->measure ? '' : $tape->write(Figure::notion($notion->measure)), $this->amount($notion, $tape), $notion->name, $notion->place], 'says' => NotionKind::Other === $notion->kind ? [new Sentence('no kind of notion is known in it')] : []];
+            $rows[$number] = [
+                'state' => $state,
+                'of' => $doubles[$number] ?? '',
+                'cells' => [
+                    $notion->kind->value,
+                    null === $notion->measure ? '' : $tape->write(Figure::notion($notion->measure)),
+                    $this->amount($notion, $tape),
+                    $notion->name,
+                    $notion->place,
+                ],
+                'says' => NotionKind::Other === $notion->kind ? [new Sentence('no kind of notion is known in it')] : [],
+            ];
             if ('new' === $state) {
                 $new[] = $notion;
             }
@@ -53,34 +64,48 @@ final class NotionCsvController extends AbstractController
             return $this->redirectToRoute('notions');
         }
 
-        return $this->render('part/csv.html.twig', [
-            'heading' => 'Notions from a spreadsheet',
-            'in_room' => 'cloths',
-            'out' => 'notion_csv_out',
-            'back' => 'notions',
-            'put' => 'Put {count, plural, one {one notion} other {# notions}} into the tins',
-            'columns' => NotionColumn::class,
-            'heads' => ['Kind', 'Measure', 'How much', 'What it is like', 'Place'],
-            'brought' => $brought,
-            'rows' => $rows,
-            'faults' => $entry->faults(),
-        ], new Response(status: $entry->status()));
+        return $this->render(
+            'part/csv.html.twig',
+            [
+                'heading' => 'Notions from a spreadsheet',
+                'in_room' => 'cloths',
+                'out' => 'notion_csv_out',
+                'back' => 'notions',
+                'put' => 'Put {count, plural, one {one notion} other {# notions}} into the tins',
+                'columns' => NotionColumn::class,
+                'heads' => ['Kind', 'Measure', 'How much', 'What it is like', 'Place'],
+                'brought' => $brought,
+                'rows' => $rows,
+                'faults' => $entry->faults(),
+            ],
+            new Response(status: $entry->status()),
+        );
     }
 
     /** One row an entry, with the headings that are read back here. */
     #[Route('/out', name: 'notion_csv_out', methods: ['GET'])]
     public function export(#[CurrentUser] Account $account): Response
     {
-        $rows = array_map(static fn (Notion $notion): array => [
-            $notion->kind->value,
-            null === $notion->measure ? '' : $notion->measure->millimetres().' mm',
-            $notion->kind->goesByLength() ? (null === $notion->length ? '' : ($notion->length->millimetres() / 10).' cm') : (string) $notion->count,
-            $notion->name,
-            $notion->place,
-            $notion->notes,
-        ], $this->tins->all($account));
+        $rows = array_map(
+            static fn (Notion $notion): array => [
+                $notion->kind->value,
+                null === $notion->measure ? '' : $notion->measure->millimetres().' mm',
+                $notion->kind->goesByLength()
+                    ? (null === $notion->length
+                        ? ''
+                        : $notion->length->millimetres() / 10 .' cm')
+                    : (string) $notion->count,
+                $notion->name,
+                $notion->place,
+                $notion->notes,
+            ],
+            $this->tins->all($account),
+        );
 
-        return new Response(TableEntry::write(['Kind', 'Measure', 'Amount', 'Name', 'Place', 'Notes'], $rows), headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-notions.csv"']);
+        return new Response(
+            TableEntry::write(['Kind', 'Measure', 'Amount', 'Name', 'Place', 'Notes'], $rows),
+            headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-notions.csv"'],
+        );
     }
 
     /**
@@ -100,21 +125,52 @@ final class NotionCsvController extends AbstractController
 
             return $value.' '.(1 === preg_match('~\b(mm|cm|m|in|inches|yd)\b~i', $heading, $said) ? $said[1] : $usual);
         };
-        $kind = (new NotionReader())->read($values['kind'] ?? $values['name'] ?? '')->kind;
+        $kind = (new NotionReader())->read($values['kind'] ?? ($values['name'] ?? ''))->kind;
         $amount = $values['amount'] ?? '';
-        $line = implode(' ', array_filter([$kind->goesByLength() ? $unit($amount, 'cm') : $amount, $values['name'] ?? '', NotionKind::Other->value === ($values['kind'] ?? '') ? '' : $values['kind'] ?? '', $unit($values['measure'] ?? '', NotionKind::Zip === $kind ? 'cm' : 'mm')], static fn (string $part): bool => '' !== $part));
+        $line = implode(
+            ' ',
+            array_filter(
+                [
+                    $kind->goesByLength() ? $unit($amount, 'cm') : $amount,
+                    $values['name'] ?? '',
+                    NotionKind::Other->value === ($values['kind'] ?? '') ? '' : $values['kind'] ?? '',
+                    $unit($values['measure'] ?? '', NotionKind::Zip === $kind ? 'cm' : 'mm'),
+                ],
+                static fn (string $part): bool => '' !== $part,
+            ),
+        );
         $read = (new NotionReader())->read($line);
 
-        return new Notion('', $read->kind, $read->measure, $read->count ?? ($read->kind->goesByLength() ? null : 1), $read->length, mb_substr($read->name, 0, 120), mb_substr($values['place'] ?? '', 0, 120), $values['notes'] ?? '');
+        return new Notion(
+            '',
+            $read->kind,
+            $read->measure,
+            $read->count ?? ($read->kind->goesByLength() ? null : 1),
+            $read->length,
+            mb_substr($read->name, 0, 120),
+            mb_substr($values['place'] ?? '', 0, 120),
+            $values['notes'] ?? '',
+        );
     }
 
     private function amount(Notion $notion, Tape $tape): string
     {
-        return $notion->kind->goesByLength() ? (null === $notion->length ? 'some' : $tape->write(Figure::owned($notion->length))) : (string) $notion->count;
+        return $notion->kind->goesByLength()
+            ? (null === $notion->length
+                ? 'some'
+                : $tape->write(Figure::owned($notion->length)))
+            : (string) $notion->count;
     }
 
     private static function key(Notion $notion): string
     {
-        return implode('|', [$notion->kind->value, $notion->measure?->micrometres, $notion->count, $notion->length?->micrometres, mb_strtolower($notion->name), mb_strtolower($notion->place)]);
+        return implode('|', [
+            $notion->kind->value,
+            $notion->measure?->micrometres,
+            $notion->count,
+            $notion->length?->micrometres,
+            mb_strtolower($notion->name),
+            mb_strtolower($notion->place),
+        ]);
     }
 }

@@ -25,19 +25,31 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class AlterationController extends AbstractController
 {
     #[Route('/patterns/{id}/alterations', name: 'pattern_alterations', methods: ['GET', 'POST'])]
-    public function edit(string $id, Request $request, PatternRepository $patterns, PatternMapper $mapper, People $people, AccountSettings $settings, EntityManagerInterface $entities, Toast $toast, #[CurrentUser] Account $account): Response
-    {
+    public function edit(
+        string $id,
+        Request $request,
+        PatternRepository $patterns,
+        PatternMapper $mapper,
+        People $people,
+        AccountSettings $settings,
+        EntityManagerInterface $entities,
+        Toast $toast,
+        #[CurrentUser] Account $account,
+    ): Response {
         $record = $patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $everyone = $people->all($account);
         $pattern = $mapper->pattern($record);
         $entry = new Entry($request->request->all());
         $tape = $settings->tape();
-        $rows = array_map(static fn (KeptAlteration $one): array => [
-            'person' => $one->person,
-            'name' => $one->name,
-            'length' => null === $one->length ? '' : $tape->typed($one->length, small: true),
-            'drawn' => $one->drawn ? '1' : '',
-        ], $pattern->alterations);
+        $rows = array_map(
+            static fn (KeptAlteration $one): array => [
+                'person' => $one->person,
+                'name' => $one->name,
+                'length' => null === $one->length ? '' : $tape->typed($one->length, small: true),
+                'drawn' => $one->drawn ? '1' : '',
+            ],
+            $pattern->alterations,
+        );
         if ($request->isMethod('POST')) {
             $kept = [];
             foreach ($entry->rows('rows') as $i) {
@@ -49,7 +61,12 @@ final class AlterationController extends AbstractController
                 if (!isset($everyone[$person])) {
                     $entry->fault($at.'person', new Sentence('Choose who this is for: alterations belong to a person.'));
                 }
-                $kept[] = new KeptAlteration($person, $entry->name($at.'name'), $entry->change($at.'length', $settings->of($account)->system->widthUnit()), $entry->boolean($at.'drawn'));
+                $kept[] = new KeptAlteration(
+                    $person,
+                    $entry->name($at.'name'),
+                    $entry->change($at.'length', $settings->of($account)->system->widthUnit()),
+                    $entry->boolean($at.'drawn'),
+                );
             }
             Revision::check($entry, $record->revision, ['rows' => $rows]);
             if ($entry->isSound()) {
@@ -61,6 +78,16 @@ final class AlterationController extends AbstractController
             }
         }
 
-        return $this->render('pattern/alterations.html.twig', ['pattern' => $pattern, 'record' => $record, 'people' => $everyone, 'values' => $entry->typed + ['rows' => $rows], 'faults' => $entry->faults()], new Response(status: $entry->status()));
+        return $this->render(
+            'pattern/alterations.html.twig',
+            [
+                'pattern' => $pattern,
+                'record' => $record,
+                'people' => $everyone,
+                'values' => $entry->typed + ['rows' => $rows],
+                'faults' => $entry->faults(),
+            ],
+            new Response(status: $entry->status()),
+        );
     }
 }

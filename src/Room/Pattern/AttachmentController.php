@@ -50,7 +50,11 @@ final class AttachmentController extends AbstractController
         }
         $pattern->files = [...$pattern->files, $file->id];
         $this->entities->flush();
-        $this->toast->say('“{file}” is kept with {pattern}.', ['file' => $file->name, 'pattern' => $pattern->title], $this->generateUrl('pattern_file_remove', ['id' => $id, 'file' => $file->id]));
+        $this->toast->say(
+            '“{file}” is kept with {pattern}.',
+            ['file' => $file->name, 'pattern' => $pattern->title],
+            $this->generateUrl('pattern_file_remove', ['id' => $id, 'file' => $file->id]),
+        );
 
         return $this->redirectToRoute('pattern', ['id' => $id]);
     }
@@ -63,7 +67,11 @@ final class AttachmentController extends AbstractController
         $pattern->files = array_values(array_diff($pattern->files, [$file]));
         $known->removedAt = $this->clock->now();
         $this->entities->flush();
-        $this->toast->say('“{file}” is taken out.', ['file' => $known->name], $this->generateUrl('pattern_file_restore', ['id' => $id, 'file' => $file]));
+        $this->toast->say(
+            '“{file}” is taken out.',
+            ['file' => $known->name],
+            $this->generateUrl('pattern_file_restore', ['id' => $id, 'file' => $file]),
+        );
 
         return $this->redirectToRoute('pattern', ['id' => $id]);
     }

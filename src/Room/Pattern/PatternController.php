@@ -63,7 +63,12 @@ final class PatternController extends AbstractController
     {
         $entry = new Entry($request->query->all());
         $without = $entry->typed['without'] ?? [];
-        $filter = new PatternFilter(Garment::tryFrom($entry->raw('garment')), $entry->raw('words'), Ownership::tryFrom($entry->raw('ownership')), \is_array($without) ? array_keys($without) : []);
+        $filter = new PatternFilter(
+            Garment::tryFrom($entry->raw('garment')),
+            $entry->raw('words'),
+            Ownership::tryFrom($entry->raw('ownership')),
+            \is_array($without) ? array_keys($without) : [],
+        );
         $all = $this->patterns->titles($account);
         $pager = Pager::of($filter->of($all), $request->query->getInt('page', 1));
 
@@ -99,7 +104,13 @@ final class PatternController extends AbstractController
         }
         $values = $this->form->values(new Pattern('', ''), $system) + ['versionName' => 'A', 'notions' => '', 'units' => $system->value];
 
-        return $this->form('pattern/form.html.twig', ['record' => null, 'withVersion' => true], $values, $entry, $this->grid($entry, $system));
+        return $this->form(
+            'pattern/form.html.twig',
+            ['record' => null, 'withVersion' => true],
+            $values,
+            $entry,
+            $this->grid($entry, $system),
+        );
     }
 
     #[Route('/patterns/{id}', name: 'pattern', methods: ['GET'])]
@@ -112,7 +123,10 @@ final class PatternController extends AbstractController
     #[Route('/patterns/{id}/card', name: 'pattern_card', methods: ['GET'])]
     public function card(string $id, #[CurrentUser] Account $account): Response
     {
-        return $this->render('pattern/card.html.twig', ['pattern' => $this->mapper->pattern($this->own($account, $id)), 'people' => $this->people->all($account)]);
+        return $this->render('pattern/card.html.twig', [
+            'pattern' => $this->mapper->pattern($this->own($account, $id)),
+            'people' => $this->people->all($account),
+        ]);
     }
 
     /** @param ?Sentence $fault of a file that could not be kept */
@@ -120,14 +134,23 @@ final class PatternController extends AbstractController
     {
         $pattern = $this->mapper->pattern($record);
 
-        return $this->render('pattern/show.html.twig', [
-            'pattern' => $pattern,
-            'advice' => $pattern->chart->hasRows() ? array_map(fn (Person $person): SizeAdvice => (new SizeChooser())->choose($person, $pattern, $this->clock->now()), array_values($this->people->all($account))) : [],
-            'files' => $this->shelf->these($account, $pattern->files),
-            'fault' => $fault,
-            'people' => $this->people->all($account),
-            'history' => $this->plan->ofPattern($account, $record->id),
-        ], new Response(status: null === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY));
+        return $this->render(
+            'pattern/show.html.twig',
+            [
+                'pattern' => $pattern,
+                'advice' => $pattern->chart->hasRows()
+                    ? array_map(
+                        fn (Person $person): SizeAdvice => (new SizeChooser())->choose($person, $pattern, $this->clock->now()),
+                        array_values($this->people->all($account)),
+                    )
+                    : [],
+                'files' => $this->shelf->these($account, $pattern->files),
+                'fault' => $fault,
+                'people' => $this->people->all($account),
+                'history' => $this->plan->ofPattern($account, $record->id),
+            ],
+            new Response(status: null === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
+        );
     }
 
     #[Route('/patterns/{id}/edit', name: 'pattern_edit', methods: ['GET', 'POST'])]
@@ -151,7 +174,12 @@ final class PatternController extends AbstractController
             }
         }
 
-        return $this->form('pattern/form.html.twig', ['record' => $record, 'withVersion' => false], $this->form->values($this->mapper->pattern($record), $system), $entry);
+        return $this->form(
+            'pattern/form.html.twig',
+            ['record' => $record, 'withVersion' => false],
+            $this->form->values($this->mapper->pattern($record), $system),
+            $entry,
+        );
     }
 
     #[Route('/patterns/{id}/versions/new', name: 'version_new', methods: ['GET', 'POST'])]
@@ -178,13 +206,18 @@ final class PatternController extends AbstractController
         $grid = $this->form->grid($entry);
         $system = System::tryFrom($entry->raw('units')) ?? $this->settings->current()->system;
         $tape = $this->settings->tape();
-        $understood = array_map(static fn (array $row): array => array_map(static function (string $cell) use ($system, $tape): string {
-            try {
-                return '' === $cell || 1 === preg_match('/^[-–—]+$/u', $cell) ? '' : '= '.$tape->write(Figure::needed(Length::parse($cell, $system->lengthUnit(), larger: true)));
-            } catch (Unreadable) {
-                return '?';
-            }
-        }, $row['cells']), $grid->rows);
+        $understood = array_map(
+            static fn (array $row): array => array_map(static function (string $cell) use ($system, $tape): string {
+                try {
+                    return '' === $cell || 1 === preg_match('/^[-–—]+$/u', $cell)
+                        ? ''
+                        : '= '.$tape->write(Figure::needed(Length::parse($cell, $system->lengthUnit(), larger: true)));
+                } catch (Unreadable) {
+                    return '?';
+                }
+            }, $row['cells']),
+            $grid->rows,
+        );
 
         return new JsonResponse(['sizes' => $grid->sizes, 'rows' => $grid->rows, 'understood' => $understood]);
     }
@@ -205,7 +238,11 @@ final class PatternController extends AbstractController
         $record = $this->own($account, $id);
         $record->removedAt = $this->clock->now();
         $this->entities->flush();
-        $this->toast->say('{pattern} is taken out of the library.', ['pattern' => $record->title], $this->generateUrl('pattern_restore', ['id' => $id]));
+        $this->toast->say(
+            '{pattern} is taken out of the library.',
+            ['pattern' => $record->title],
+            $this->generateUrl('pattern_restore', ['id' => $id]),
+        );
 
         return $this->redirectToRoute('patterns');
     }
@@ -227,7 +264,11 @@ final class PatternController extends AbstractController
         $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
         $record->removedAt = $this->clock->now();
         $this->entities->flush();
-        $this->toast->say('Version {version} is taken out.', ['version' => $record->name], $this->generateUrl('version_restore', ['id' => $id]));
+        $this->toast->say(
+            'Version {version} is taken out.',
+            ['version' => $record->name],
+            $this->generateUrl('version_restore', ['id' => $id]),
+        );
 
         return $this->redirectToRoute('pattern', ['id' => $record->pattern->id]);
     }
@@ -261,7 +302,13 @@ final class PatternController extends AbstractController
         }
         $values = $this->form->versionValues($version, $system);
 
-        return $this->form('pattern/version.html.twig', ['pattern' => $pattern, 'record' => $record], $values, $entry, $this->grid($entry, $system, $values));
+        return $this->form(
+            'pattern/version.html.twig',
+            ['pattern' => $pattern, 'record' => $record],
+            $values,
+            $entry,
+            $this->grid($entry, $system, $values),
+        );
     }
 
     /** Says before it is saved that a pattern may be owned already; a tick keeps both. */
@@ -299,11 +346,15 @@ final class PatternController extends AbstractController
      */
     private function form(string $template, array $with, array $values, Entry $entry, ?array $grid = null): Response
     {
-        return $this->render($template, $with + [
-            'values' => $entry->typed + $values,
-            'grid' => $grid,
-            'faults' => $entry->faults(),
-        ], new Response(status: $entry->status()));
+        return $this->render(
+            $template,
+            $with + [
+                'values' => $entry->typed + $values,
+                'grid' => $grid,
+                'faults' => $entry->faults(),
+            ],
+            new Response(status: $entry->status()),
+        );
     }
 
     private function own(Account $account, string $id): PatternRecord

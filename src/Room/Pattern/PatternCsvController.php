@@ -41,7 +41,20 @@ final class PatternCsvController extends AbstractController
         foreach ($brought->table->rows ?? [] as $number => $cells) {
             $line = $this->line($brought->values($cells));
             $state = isset($doubles[$number]) ? 'double' : ([] === (new Twins())->of($line->pattern(), $known) ? 'new' : 'there');
-            $rows[$number] = ['state' => $state, 'of' => $doubles[$number] ?? '', 'cells' => [$line->title, implode(', ', array_filter([$line->maker, $line->number, ...$line->otherNumbers], static fn (string $part): bool => '' !== $part)), $line->garment->value ?? '', implode(' ', $line->sizes)], 'says' => [...$line->doubts, ...$line->missing()]];
+            $rows[$number] = [
+                'state' => $state,
+                'of' => $doubles[$number] ?? '',
+                'cells' => [
+                    $line->title,
+                    implode(
+                        ', ',
+                        array_filter([$line->maker, $line->number, ...$line->otherNumbers], static fn (string $part): bool => '' !== $part),
+                    ),
+                    $line->garment->value ?? '',
+                    implode(' ', $line->sizes),
+                ],
+                'says' => [...$line->doubts, ...$line->missing()],
+            ];
             if ('new' === $state) {
                 $lines[] = $line;
             }
@@ -52,59 +65,124 @@ final class PatternCsvController extends AbstractController
             return $this->redirectToRoute('patterns');
         }
 
-        return $this->render('part/csv.html.twig', [
-            'heading' => 'Patterns from a spreadsheet',
-            'in_room' => 'patterns',
-            'out' => 'pattern_csv_out',
-            'back' => 'patterns',
-            'put' => 'Put {count, plural, one {one pattern} other {# patterns}} into the library',
-            'columns' => PatternColumn::class,
-            'heads' => ['Pattern', 'Maker, number', 'Garment', 'Sizes'],
-            'brought' => $brought,
-            'rows' => $rows,
-            'faults' => $entry->faults(),
-        ], new Response(status: $entry->status()));
+        return $this->render(
+            'part/csv.html.twig',
+            [
+                'heading' => 'Patterns from a spreadsheet',
+                'in_room' => 'patterns',
+                'out' => 'pattern_csv_out',
+                'back' => 'patterns',
+                'put' => 'Put {count, plural, one {one pattern} other {# patterns}} into the library',
+                'columns' => PatternColumn::class,
+                'heads' => ['Pattern', 'Maker, number', 'Garment', 'Sizes'],
+                'brought' => $brought,
+                'rows' => $rows,
+                'faults' => $entry->faults(),
+            ],
+            new Response(status: $entry->status()),
+        );
     }
 
     /** One row a pattern, with the headings that are read back here. */
     #[Route('/out', name: 'pattern_csv_out', methods: ['GET'])]
     public function export(#[CurrentUser] Account $account): Response
     {
-        $rows = array_map(static fn (Pattern $pattern): array => [
-            $pattern->title,
-            $pattern->maker,
-            $pattern->number,
-            implode(' / ', $pattern->otherNumbers),
-            $pattern->garment->value,
-            $pattern->format->value,
-            implode(' ', array_unique(array_merge(...array_map(static fn (Edition $edition): array => $edition->sizes, $pattern->editions)))),
-            implode(', ', array_filter(array_map(static fn (Edition $edition): string => $edition->paper->value ?? '', $pattern->editions), static fn (string $paper): bool => '' !== $paper)),
-            $pattern->ownership->value,
-            implode(', ', array_unique(array_merge(...array_map(static fn (Version $version): array => $version->notions, $pattern->versions)))),
-            Entry::hours($pattern->minutes),
-            $pattern->place,
-            $pattern->notes,
-        ], $this->library->all($account));
+        $rows = array_map(
+            static fn (Pattern $pattern): array => [
+                $pattern->title,
+                $pattern->maker,
+                $pattern->number,
+                implode(' / ', $pattern->otherNumbers),
+                $pattern->garment->value,
+                $pattern->format->value,
+                implode(
+                    ' ',
+                    array_unique(array_merge(...array_map(static fn (Edition $edition): array => $edition->sizes, $pattern->editions))),
+                ),
+                implode(
+                    ', ',
+                    array_filter(
+                        array_map(static fn (Edition $edition): string => $edition->paper->value ?? '', $pattern->editions),
+                        static fn (string $paper): bool => '' !== $paper,
+                    ),
+                ),
+                $pattern->ownership->value,
+                implode(
+                    ', ',
+                    array_unique(array_merge(...array_map(static fn (Version $version): array => $version->notions, $pattern->versions))),
+                ),
+                Entry::hours($pattern->minutes),
+                $pattern->place,
+                $pattern->notes,
+            ],
+            $this->library->all($account),
+        );
 
-        return new Response(TableEntry::write(['Title', 'Maker', 'Number', 'Other numbers', 'Garment', 'Format', 'Sizes', 'State of the paper', 'Ownership', 'Notions', 'Hours', 'Place', 'Notes'], $rows), headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-patterns.csv"']);
+        return new Response(
+            TableEntry::write(
+                [
+                    'Title',
+                    'Maker',
+                    'Number',
+                    'Other numbers',
+                    'Garment',
+                    'Format',
+                    'Sizes',
+                    'State of the paper',
+                    'Ownership',
+                    'Notions',
+                    'Hours',
+                    'Place',
+                    'Notes',
+                ],
+                $rows,
+            ),
+            headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-patterns.csv"'],
+        );
     }
 
     /** @param array<string, string> $values of a row, by what its columns hold */
     private function line(array $values): Line
     {
         $plain = static fn (string $field): string => trim(strtr($values[$field] ?? '', [',' => ' ', ';' => ' ']));
-        $notions = array_values(array_filter(array_map(trim(...), explode(',', strtr($values['notions'] ?? '', ';', ','))), static fn (string $one): bool => '' !== $one));
-        $ownership = ['yes' => '', 'y' => '', 'owned' => '', 'x' => '', 'no' => 'wished for', 'n' => 'wished for'][mb_strtolower($plain('ownership'))] ?? $plain('ownership');
+        $notions = array_values(
+            array_filter(
+                array_map(trim(...), explode(',', strtr($values['notions'] ?? '', ';', ','))),
+                static fn (string $one): bool => '' !== $one,
+            ),
+        );
+        $ownership
+            = ['yes' => '', 'y' => '', 'owned' => '', 'x' => '', 'no' => 'wished for', 'n' => 'wished for'][
+                mb_strtolower($plain('ownership'))
+            ] ?? $plain('ownership');
         $hours = $plain('hours');
-        $parts = [$plain('garment'), $plain('format'), '' === $plain('sizes') ? '' : 'sizes '.$plain('sizes'), $plain('paper'), $ownership, '' === $hours ? '' : $hours.(is_numeric(strtr($hours, ',', '.')) ? ' h' : ''), $plain('place')];
+        $parts = [
+            $plain('garment'),
+            $plain('format'),
+            '' === $plain('sizes') ? '' : 'sizes '.$plain('sizes'),
+            $plain('paper'),
+            $ownership,
+            '' === $hours ? '' : $hours.(is_numeric(strtr($hours, ',', '.')) ? ' h' : ''),
+            $plain('place'),
+        ];
         $read = (new LineReader())->read(implode(', ', ['row', ...array_filter($parts, static fn (string $part): bool => '' !== $part)]));
         $title = $values['title'] ?? '';
-        $others = array_values(array_filter(array_map(trim(...), explode('/', strtr($values['other numbers'] ?? '', [',' => '/', ';' => '/']))), static fn (string $number): bool => '' !== $number));
+        $others = array_values(
+            array_filter(
+                array_map(trim(...), explode('/', strtr($values['other numbers'] ?? '', [',' => '/', ';' => '/']))),
+                static fn (string $number): bool => '' !== $number,
+            ),
+        );
         $fromTitle = (new LineReader())->read(strtr($title, [',' => ' ']));
         $unread = array_values(array_diff($read->unread, [$plain('place')]));
 
         return new Line(
-            trim(implode("\n", [$values['notes'] ?? '', ...array_map(static fn (string $part): string => 'not understood: '.$part, $unread)])),
+            trim(
+                implode("\n", [
+                    $values['notes'] ?? '',
+                    ...array_map(static fn (string $part): string => 'not understood: '.$part, $unread),
+                ]),
+            ),
             mb_substr('' === $title ? ('' === $plain('number') ? 'A pattern' : 'Number '.$plain('number')) : $title, 0, 120),
             mb_substr($values['maker'] ?? '', 0, 120),
             mb_substr($values['number'] ?? '', 0, 60),
@@ -119,7 +197,15 @@ final class PatternCsvController extends AbstractController
             $read->minutes,
             mb_substr($values['place'] ?? '', 0, 120),
             $read->chips,
-            [...$read->doubts, ...array_map(static fn (string $part): Sentence => new Sentence('“{text}” is not understood and kept in the notes', ['text' => $part]), $unread)],
+            [
+                ...$read->doubts,
+                ...array_map(
+                    static fn (string $part): Sentence => new Sentence('“{text}” is not understood and kept in the notes', [
+                        'text' => $part,
+                    ]),
+                    $unread,
+                ),
+            ],
             $unread,
         );
     }

@@ -13,7 +13,10 @@ use Octavum\Input\Words;
 /**
  * Which patterns of a library are shown, by what they are and by what they do not ask for.
  *
- * @phpstan-type Title array{id: string, title: string, maker: string, number: string, otherNumbers: list<string>, garment: Garment, place: string, ownership: Ownership, details: array<string, mixed>}
+ * @phpstan-type Title array{
+ *     id: string, title: string, maker: string, number: string, otherNumbers: list<string>, garment: Garment, place: string,
+ *     ownership: Ownership, details: array<string, mixed>,
+ * }
  */
 final readonly class PatternFilter
 {
@@ -21,8 +24,12 @@ final readonly class PatternFilter
     public array $without;
 
     /** @param list<int|string> $without */
-    public function __construct(public ?Garment $garment = null, public string $words = '', public ?Ownership $ownership = null, array $without = [])
-    {
+    public function __construct(
+        public ?Garment $garment = null,
+        public string $words = '',
+        public ?Ownership $ownership = null,
+        array $without = [],
+    ) {
         $this->without = array_values(array_intersect(array_column(Technique::cases(), 'value'), $without));
     }
 
@@ -33,13 +40,32 @@ final readonly class PatternFilter
      */
     public function of(array $titles): array
     {
-        $fitting = array_values(array_filter($titles, fn (array $title): bool => $this->lets($title) && (null === $this->garment || $title['garment'] === $this->garment)));
+        $fitting = array_values(
+            array_filter(
+                $titles,
+                fn (array $title): bool => $this->lets($title) && (null === $this->garment || $title['garment'] === $this->garment),
+            ),
+        );
         $found = array_values(array_filter($fitting, fn (array $title): bool => $this->isCalled($title)));
         if ([] === $found && '' !== $this->words) {
-            return (new Forgiving())->find($this->words, array_column(array_map(fn (array $title): array => ['id' => $title['id'], 'text' => $this->text($title)], $fitting), 'text', 'id'), 50);
+            return (new Forgiving())->find(
+                $this->words,
+                array_column(
+                    array_map(fn (array $title): array => ['id' => $title['id'], 'text' => $this->text($title)], $fitting),
+                    'text',
+                    'id',
+                ),
+                50,
+            );
         }
         $order = array_flip(array_column(Garment::cases(), 'value'));
-        usort($found, static fn (array $a, array $b): int => [$order[$a['garment']->value], mb_strtolower($a['title'])] <=> [$order[$b['garment']->value], mb_strtolower($b['title'])]);
+        usort(
+            $found,
+            static fn (array $a, array $b): int => [$order[$a['garment']->value], mb_strtolower($a['title'])] <=> [
+                $order[$b['garment']->value],
+                mb_strtolower($b['title']),
+            ],
+        );
 
         return array_column($found, 'id');
     }
@@ -51,7 +77,12 @@ final readonly class PatternFilter
      */
     public function counts(array $titles): array
     {
-        return array_count_values(array_map(static fn (array $title): string => $title['garment']->value, array_filter($titles, fn (array $title): bool => $this->lets($title) && $this->isCalled($title))));
+        return array_count_values(
+            array_map(
+                static fn (array $title): string => $title['garment']->value,
+                array_filter($titles, fn (array $title): bool => $this->lets($title) && $this->isCalled($title)),
+            ),
+        );
     }
 
     /** @param Title $title */
@@ -59,7 +90,9 @@ final readonly class PatternFilter
     {
         $techniques = $title['details']['techniques'] ?? [];
 
-        return (null === $this->ownership || $title['ownership'] === $this->ownership) && [] === array_filter($this->without, static fn (string $one): bool => \is_array($techniques) && \in_array($one, $techniques, true));
+        return (null === $this->ownership || $title['ownership'] === $this->ownership)
+            && []
+                === array_filter($this->without, static fn (string $one): bool => \is_array($techniques) && \in_array($one, $techniques, true));
     }
 
     /** @param Title $title */
@@ -78,6 +111,15 @@ final readonly class PatternFilter
     /** @param Title $title */
     private function text(array $title): string
     {
-        return mb_strtolower(implode(' ', [$title['title'], $title['maker'], $title['number'], ...$title['otherNumbers'], $title['garment']->value, $title['place']]));
+        return mb_strtolower(
+            implode(' ', [
+                $title['title'],
+                $title['maker'],
+                $title['number'],
+                ...$title['otherNumbers'],
+                $title['garment']->value,
+                $title['place'],
+            ]),
+        );
     }
 }

@@ -62,8 +62,19 @@ final readonly class PatternForm
             'crispest' => $pattern->advice->crispest->value ?? '',
             'mostFluid' => $pattern->advice->mostFluid->value ?? '',
             'notFor' => $pattern->advice->notFor,
-            'techniques' => array_fill_keys(array_map(static fn (Technique $technique): string => $technique->value, $pattern->techniques), '1'),
-            'editions' => array_map(static fn (Edition $edition): array => ['name' => $edition->name, 'sizes' => implode(', ', $edition->sizes), 'paper' => $edition->paper->value ?? '', 'missing' => $edition->missing], $pattern->editions),
+            'techniques' => array_fill_keys(
+                array_map(static fn (Technique $technique): string => $technique->value, $pattern->techniques),
+                '1',
+            ),
+            'editions' => array_map(
+                static fn (Edition $edition): array => [
+                    'name' => $edition->name,
+                    'sizes' => implode(', ', $edition->sizes),
+                    'paper' => $edition->paper->value ?? '',
+                    'missing' => $edition->missing,
+                ],
+                $pattern->editions,
+            ),
         ];
     }
 
@@ -101,17 +112,41 @@ final readonly class PatternForm
             $editions,
             chart: $this->chart($entry, $system),
             files: $before->files,
-            advice: new ClothAdvice($entry->text('recommended', 300), $entry->integer('stretchLeast', 0, 300), $entry->choice('lightest', WeightClass::class), $entry->choice('heaviest', WeightClass::class), $entry->choice('crispest', Drape::class), $entry->choice('mostFluid', Drape::class), $entry->text('notFor', 200)),
-            techniques: array_values(array_filter(Technique::cases(), static fn (Technique $technique): bool => $entry->boolean('techniques.'.$technique->value))),
+            advice: new ClothAdvice(
+                $entry->text('recommended', 300),
+                $entry->integer('stretchLeast', 0, 300),
+                $entry->choice('lightest', WeightClass::class),
+                $entry->choice('heaviest', WeightClass::class),
+                $entry->choice('crispest', Drape::class),
+                $entry->choice('mostFluid', Drape::class),
+                $entry->text('notFor', 200),
+            ),
+            techniques: array_values(
+                array_filter(
+                    Technique::cases(),
+                    static fn (Technique $technique): bool => $entry->boolean('techniques.'.$technique->value),
+                ),
+            ),
             alterations: $before->alterations,
         );
     }
 
     public function chart(Entry $entry, System $system): SizeChart
     {
-        $chart = $entry->attempt('chart', static fn (): SizeChart => (new SizeChartReader())->read($entry->text('chart'), $system->widthUnit())) ?? new SizeChart();
+        $chart
+            = $entry->attempt(
+                'chart',
+                static fn (): SizeChart => (new SizeChartReader())->read($entry->text('chart'), $system->widthUnit()),
+            ) ?? new SizeChart();
 
-        return new SizeChart($chart->sizes, $chart->body, $chart->finished, $entry->choice('chartBy', BodyPoint::class), $entry->length('draftedFor', $system->widthUnit()), $entry->choice('runs', Runs::class));
+        return new SizeChart(
+            $chart->sizes,
+            $chart->body,
+            $chart->finished,
+            $entry->choice('chartBy', BodyPoint::class),
+            $entry->length('draftedFor', $system->widthUnit()),
+            $entry->choice('runs', Runs::class),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -138,7 +173,13 @@ final readonly class PatternForm
         $grid = $this->grid($entry);
         foreach ($grid->sizes as $size) {
             if (mb_strlen($size) > self::LONGEST_SIZE) {
-                $entry->fault('sizes', new Sentence('“{size}” is too long for a size: up to {most} characters can be kept.', ['size' => mb_substr($size, 0, 40).'…', 'most' => self::LONGEST_SIZE]));
+                $entry->fault(
+                    'sizes',
+                    new Sentence('“{size}” is too long for a size: up to {most} characters can be kept.', [
+                        'size' => mb_substr($size, 0, 40).'…',
+                        'most' => self::LONGEST_SIZE,
+                    ]),
+                );
             }
         }
         $table = $grid->table($system, static function (string $place, Sentence $sentence) use ($entry): void {
@@ -158,10 +199,18 @@ final readonly class PatternForm
     /** @return list<string> */
     private function lines(Entry $entry, string $field, int $most): array
     {
-        $lines = array_values(array_filter(array_map(trim(...), explode("\n", $entry->text($field))), static fn (string $line): bool => '' !== $line));
+        $lines = array_values(
+            array_filter(array_map(trim(...), explode("\n", $entry->text($field))), static fn (string $line): bool => '' !== $line),
+        );
         foreach ($lines as $line) {
             if (mb_strlen($line) > $most) {
-                $entry->fault($field, new Sentence('A line has {count} characters; {most} can be kept. Put each notion on a line of its own.', ['count' => mb_strlen($line), 'most' => $most]));
+                $entry->fault(
+                    $field,
+                    new Sentence('A line has {count} characters; {most} can be kept. Put each notion on a line of its own.', [
+                        'count' => mb_strlen($line),
+                        'most' => $most,
+                    ]),
+                );
             }
         }
 
@@ -178,12 +227,18 @@ final readonly class PatternForm
         }
         $columns = $entry->rows('sizes');
 
-        return new Grid($sizes, array_map(static fn (string $i): array => [
-            'role' => $entry->raw('rows.'.$i.'.role'),
-            'width' => $entry->raw('rows.'.$i.'.width'),
-            'nap' => $entry->raw('rows.'.$i.'.nap'),
-            'cells' => array_map(static fn (string $j): string => $entry->raw('rows.'.$i.'.cells.'.$j), $columns),
-        ], $entry->rows('rows')));
+        return new Grid(
+            $sizes,
+            array_map(
+                static fn (string $i): array => [
+                    'role' => $entry->raw('rows.'.$i.'.role'),
+                    'width' => $entry->raw('rows.'.$i.'.width'),
+                    'nap' => $entry->raw('rows.'.$i.'.nap'),
+                    'cells' => array_map(static fn (string $j): string => $entry->raw('rows.'.$i.'.cells.'.$j), $columns),
+                ],
+                $entry->rows('rows'),
+            ),
+        );
     }
 
     /** A grid to begin with. */
@@ -191,6 +246,17 @@ final readonly class PatternForm
     {
         $widths = System::Metric === $system ? ['115 cm', '150 cm'] : ['45 in', '60 in'];
 
-        return new Grid(['', '', '', ''], array_map(static fn (string $width): array => ['role' => Role::Main->value, 'width' => $width, 'nap' => Nap::Without->value, 'cells' => ['', '', '', '']], $widths));
+        return new Grid(
+            ['', '', '', ''],
+            array_map(
+                static fn (string $width): array => [
+                    'role' => Role::Main->value,
+                    'width' => $width,
+                    'nap' => Nap::Without->value,
+                    'cells' => ['', '', '', ''],
+                ],
+                $widths,
+            ),
+        );
     }
 }

@@ -17,8 +17,13 @@ use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 /** Puts the patterns of a haul, or of a table, into the library, and takes the last ones out again. */
 final readonly class PatternHaul
 {
-    public function __construct(private EntityManagerInterface $entities, private PatternMapper $mapper, private Toast $toast, private LastBrought $last, private UrlGeneratorInterface $addresses)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private PatternMapper $mapper,
+        private Toast $toast,
+        private LastBrought $last,
+        private UrlGeneratorInterface $addresses,
+    ) {
     }
 
     /** @param list<Line> $lines */
@@ -37,7 +42,11 @@ final readonly class PatternHaul
         }
         $this->entities->flush();
         $this->last->keep(PatternRecord::class, $added);
-        $this->toast->say('{count, plural, one {One pattern is} other {# patterns are}} in the library. Each waits for its table.', ['count' => (string) \count($lines)], $this->addresses->generate('pattern_haul_undo'));
+        $this->toast->say(
+            '{count, plural, one {One pattern is} other {# patterns are}} in the library. Each waits for its table.',
+            ['count' => (string) \count($lines)],
+            $this->addresses->generate('pattern_haul_undo'),
+        );
     }
 
     public function takeOut(Account $account): void

@@ -39,7 +39,13 @@ final class PatternHaulController extends AbstractController
             }
             $twins = array_filter($lines, static fn (array $line): bool => [] !== $line['twins']);
             if ([] !== $twins && !$entry->boolean('both')) {
-                $entry->fault('both', new Sentence('{count, plural, one {One of these may be} other {# of these may be}} in the library already: look at {count, plural, one {the line} other {the lines}} marked below.', ['count' => \count($twins)]));
+                $entry->fault(
+                    'both',
+                    new Sentence(
+                        '{count, plural, one {One of these may be} other {# of these may be}} in the library already: look at {count, plural, one {the line} other {the lines}} marked below.',
+                        ['count' => \count($twins)],
+                    ),
+                );
             }
             if ($entry->isSound()) {
                 $this->haul->put(array_column($lines, 'line'), $account);
@@ -48,7 +54,11 @@ final class PatternHaulController extends AbstractController
             }
         }
 
-        return $this->render('pattern/haul.html.twig', ['values' => $entry->typed, 'lines' => $lines, 'faults' => $entry->faults()], new Response(status: $entry->status()));
+        return $this->render(
+            'pattern/haul.html.twig',
+            ['values' => $entry->typed, 'lines' => $lines, 'faults' => $entry->faults()],
+            new Response(status: $entry->status()),
+        );
     }
 
     /** What the lines are understood as; nothing is saved. */
@@ -70,15 +80,30 @@ final class PatternHaulController extends AbstractController
     /** @return list<array{line: Line, twins: list<Sentence>}> */
     private function lines(Entry $entry, Account $account): array
     {
-        $typed = array_values(array_filter(array_map(trim(...), explode("\n", $entry->raw('haul'))), static fn (string $line): bool => '' !== $line));
+        $typed = array_values(
+            array_filter(array_map(trim(...), explode("\n", $entry->raw('haul'))), static fn (string $line): bool => '' !== $line),
+        );
         if (\count($typed) > self::MOST_LINES) {
-            $entry->fault('haul', new Sentence('{count} lines are more than the {most} that are read at once: save these first, and go on.', ['count' => \count($typed), 'most' => self::MOST_LINES]));
+            $entry->fault(
+                'haul',
+                new Sentence('{count} lines are more than the {most} that are read at once: save these first, and go on.', [
+                    'count' => \count($typed),
+                    'most' => self::MOST_LINES,
+                ]),
+            );
         }
         $known = [] === $typed ? [] : $this->library->sketches($account);
         $lines = [];
         foreach (\array_slice($typed, 0, self::MOST_LINES) as $i => $text) {
             if (mb_strlen($text) > self::LONGEST_LINE) {
-                $entry->fault('haul', new Sentence('Line {number} has {count} characters, and {most} can be read: one line for each pattern.', ['number' => $i + 1, 'count' => mb_strlen($text), 'most' => self::LONGEST_LINE]));
+                $entry->fault(
+                    'haul',
+                    new Sentence('Line {number} has {count} characters, and {most} can be read: one line for each pattern.', [
+                        'number' => $i + 1,
+                        'count' => mb_strlen($text),
+                        'most' => self::LONGEST_LINE,
+                    ]),
+                );
             }
             $line = (new LineReader())->read(mb_substr($text, 0, self::LONGEST_LINE));
             $lines[] = ['line' => $line, 'twins' => (new Twins())->of($line->pattern(), $known)];

@@ -62,20 +62,38 @@ final class PieceController extends AbstractController
         $tallest = 1.0;
         foreach ($pieces as $piece) {
             $shape = $piece->in($size);
-            $tallest = max($tallest, null === $shape ? 0 : max($shape->cutOut($piece->onFold)->length(), $shape->cutOut($piece->onFold)->width() * 0.7));
+            $tallest = max(
+                $tallest,
+                null === $shape ? 0 : max($shape->cutOut($piece->onFold)->length(), $shape->cutOut($piece->onFold)->width() * 0.7),
+            );
         }
         foreach ($pieces as $at => $piece) {
             $shape = $piece->in($size);
-            $drawn[] = ['at' => $at, 'piece' => $piece, 'drawing' => null === $shape ? null : PieceDrawing::of($piece, [$shape], 210 / $tallest)];
+            $drawn[] = [
+                'at' => $at,
+                'piece' => $piece,
+                'drawing' => null === $shape ? null : PieceDrawing::of($piece, [$shape], 210 / $tallest),
+            ];
         }
 
-        return $this->render('pattern/pieces.html.twig', ['pattern' => $version->pattern, 'version' => $version, 'pieces' => $drawn, 'size' => $size]);
+        return $this->render('pattern/pieces.html.twig', [
+            'pattern' => $version->pattern,
+            'version' => $version,
+            'pieces' => $drawn,
+            'size' => $size,
+        ]);
     }
 
     #[Route('/versions/{id}/pieces/new', name: 'piece_new', methods: ['GET', 'POST'])]
     public function new(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        return $this->page($this->own($account, $id), null, $this->form->blank(Draft::tryFrom($request->query->getString('draft')) ?? Draft::Box), $request, $account);
+        return $this->page(
+            $this->own($account, $id),
+            null,
+            $this->form->blank(Draft::tryFrom($request->query->getString('draft')) ?? Draft::Box),
+            $request,
+            $account,
+        );
     }
 
     #[Route('/versions/{id}/pieces/{at}', name: 'piece_edit', requirements: ['at' => '\d{1,3}'], methods: ['GET', 'POST'])]
@@ -111,7 +129,14 @@ final class PieceController extends AbstractController
     {
         $version = $this->own($account, $id);
         if ($this->takeBack->undo($key)) {
-            $this->mapper->storePieces(PieceSet::of($this->pieces->read(Node::stored($this->mapper->pieceSet($version)->pieces, 'pieces of version '.$id)), $version->sizes), $version, $this->mapper->pieceSet($version));
+            $this->mapper->storePieces(
+                PieceSet::of(
+                    $this->pieces->read(Node::stored($this->mapper->pieceSet($version)->pieces, 'pieces of version '.$id)),
+                    $version->sizes,
+                ),
+                $version,
+                $this->mapper->pieceSet($version),
+            );
             $this->entities->flush();
             $this->toast->say('That is undone; what was written since stays.');
         }
@@ -125,7 +150,14 @@ final class PieceController extends AbstractController
     {
         $entry = new Entry($request->request->all());
 
-        return $this->render('pattern/_drawing.html.twig', ['drawing' => $this->drawing($this->form->read($entry, [], [], $this->settings->of($account)->system)), 'faults' => array_filter($entry->faults(), static fn (string $field): bool => str_starts_with($field, 'shapes'), \ARRAY_FILTER_USE_KEY)]);
+        return $this->render('pattern/_drawing.html.twig', [
+            'drawing' => $this->drawing($this->form->read($entry, [], [], $this->settings->of($account)->system)),
+            'faults' => array_filter(
+                $entry->faults(),
+                static fn (string $field): bool => str_starts_with($field, 'shapes'),
+                \ARRAY_FILTER_USE_KEY,
+            ),
+        ]);
     }
 
     /** Pieces of another version or size, a little larger or smaller. */
@@ -142,25 +174,63 @@ final class PieceController extends AbstractController
             $along = $entry->integer('along', 50, 200) ?? 100;
             $across = $entry->integer('across', 50, 200) ?? 100;
             if (null === $from) {
-                $entry->fault('from', new Sentence('There is no version called “{text}” in the library: choose one from the list.', ['text' => mb_substr($entry->raw('from'), 0, 60)]));
+                $entry->fault(
+                    'from',
+                    new Sentence('There is no version called “{text}” in the library: choose one from the list.', [
+                        'text' => mb_substr($entry->raw('from'), 0, 60),
+                    ]),
+                );
             } elseif ([] === array_filter($from->pieces->all(), static fn (Piece $piece): bool => null !== $piece->in($size))) {
-                $entry->fault('fromSize', new Sentence('That version has no pieces in size {size}: it has them in {sizes}.', ['size' => '' === $size ? '–' : $size, 'sizes' => [] === $from->pieces->marks ? 'none' : implode(', ', array_map(strval(...), array_keys($from->pieces->marks)))]));
+                $entry->fault(
+                    'fromSize',
+                    new Sentence('That version has no pieces in size {size}: it has them in {sizes}.', [
+                        'size' => '' === $size ? '–' : $size,
+                        'sizes' => [] === $from->pieces->marks ? 'none' : implode(', ', array_keys($from->pieces->marks)),
+                    ]),
+                );
             }
             foreach ($sizes as $one) {
                 if ([] !== $version->sizes && !\in_array($one, $version->sizes, true)) {
-                    $entry->fault('toSizes', new Sentence('Size {size} is not in the table of this version: it has {sizes}.', ['size' => $one, 'sizes' => implode(', ', $version->sizes)]));
+                    $entry->fault(
+                        'toSizes',
+                        new Sentence('Size {size} is not in the table of this version: it has {sizes}.', [
+                            'size' => $one,
+                            'sizes' => implode(', ', $version->sizes),
+                        ]),
+                    );
                 }
             }
             if ($entry->isSound() && null !== $from) {
-                $graded = array_values(array_filter(array_map(static fn (Piece $piece): ?Piece => $piece->graded($size, $sizes, $along / 100, $across / 100), $from->pieces->all())));
+                $graded = array_values(
+                    array_filter(
+                        array_map(
+                            static fn (Piece $piece): ?Piece => $piece->graded($size, $sizes, $along / 100, $across / 100),
+                            $from->pieces->all(),
+                        ),
+                    ),
+                );
                 $undo = $this->store($version, $this->joined($this->pieces($version), $graded));
-                $this->toast->say('{count, plural, one {One piece is} other {# pieces are}} copied.', ['count' => (string) \count($graded)], $undo);
+                $this->toast->say(
+                    '{count, plural, one {One piece is} other {# pieces are}} copied.',
+                    ['count' => (string) \count($graded)],
+                    $undo,
+                );
 
                 return $this->redirectToRoute('pieces', ['id' => $id, 'size' => $sizes[0] ?? '']);
             }
         }
 
-        return $this->render('pattern/copy.html.twig', ['pattern' => $version->pattern, 'version' => $version, 'names' => array_keys($names), 'values' => $entry->typed + ['along' => '100', 'across' => '100'], 'faults' => $entry->faults()], new Response(status: $entry->status()));
+        return $this->render(
+            'pattern/copy.html.twig',
+            [
+                'pattern' => $version->pattern,
+                'version' => $version,
+                'names' => array_keys($names),
+                'values' => $entry->typed + ['along' => '100', 'across' => '100'],
+                'faults' => $entry->faults(),
+            ],
+            new Response(status: $entry->status()),
+        );
     }
 
     /** Step one reads the file and shows what is in it; step two takes what is ticked, at the scale confirmed. */
@@ -176,29 +246,47 @@ final class PieceController extends AbstractController
             $pieces = $this->taken($entry, $found, $version, $account);
             if ($entry->isSound()) {
                 $undo = $this->store($version, $this->joined($this->pieces($version), $pieces));
-                $this->toast->say('{count, plural, one {One piece is} other {# pieces are}} taken from the file.', ['count' => (string) \count($pieces)], $undo);
+                $this->toast->say(
+                    '{count, plural, one {One piece is} other {# pieces are}} taken from the file.',
+                    ['count' => (string) \count($pieces)],
+                    $undo,
+                );
 
                 return $this->redirectToRoute('pieces', ['id' => $id]);
             }
         } elseif ($request->isMethod('POST')) {
             $file = $request->files->get('file');
-            if (!$file instanceof UploadedFile || !$file->isValid()) {
-                $entry->fault('file', new Sentence('Choose a file first: an SVG file ends in .svg. A file of more than 5 MB does not arrive.'));
+            if (!($file instanceof UploadedFile) || !$file->isValid()) {
+                $entry->fault(
+                    'file',
+                    new Sentence('Choose a file first: an SVG file ends in .svg. A file of more than 5 MB does not arrive.'),
+                );
             } else {
                 $drawing = $entry->attempt('file', static fn (): Drawing => (new SvgReader())->read($file->getContent()));
                 $found = $drawing->outlines ?? [];
             }
         }
 
-        return $this->render('pattern/import.html.twig', [
-            'pattern' => $version->pattern,
-            'version' => $version,
-            'drawing' => $drawing,
-            'found' => array_map(fn (array $one): array => ['name' => $one[0], 'outline' => json_encode($this->outlines->write($one[1]), \JSON_THROW_ON_ERROR), 'drawing' => PieceDrawing::of(new Piece($one[0]), [new Shape([], $one[1]->turned(270))], 0, 130)], $found),
-            'largest' => $this->largest($found),
-            'values' => $entry->typed,
-            'faults' => $entry->faults(),
-        ], new Response(status: $entry->status()));
+        return $this->render(
+            'pattern/import.html.twig',
+            [
+                'pattern' => $version->pattern,
+                'version' => $version,
+                'drawing' => $drawing,
+                'found' => array_map(
+                    fn (array $one): array => [
+                        'name' => $one[0],
+                        'outline' => json_encode($this->outlines->write($one[1]), \JSON_THROW_ON_ERROR),
+                        'drawing' => PieceDrawing::of(new Piece($one[0]), [new Shape([], $one[1]->turned(270))], 0, 130),
+                    ],
+                    $found,
+                ),
+                'largest' => $this->largest($found),
+                'values' => $entry->typed,
+                'faults' => $entry->faults(),
+            ],
+            new Response(status: $entry->status()),
+        );
     }
 
     private function page(VersionRecord $version, ?int $at, Piece $piece, Request $request, Account $account): Response
@@ -210,7 +298,12 @@ final class PieceController extends AbstractController
         $revision = $this->mapper->pieceSet($version)->revision;
         $typed = $entry->typed;
         if ($request->isMethod('POST')) {
-            $changed = $this->form->read($entry, $version->sizes, array_map(static fn (Piece $other): string => $other->name, array_values($others)), $system);
+            $changed = $this->form->read(
+                $entry,
+                $version->sizes,
+                array_map(static fn (Piece $other): string => $other->name, array_values($others)),
+                $system,
+            );
             if (!$entry->boolean('redraw') && !$entry->boolean('more')) {
                 Revision::check($entry, $revision, null === $at ? [] : $this->form->values($piece, $system));
                 if ($entry->isSound()) {
@@ -229,17 +322,21 @@ final class PieceController extends AbstractController
         $draft = Draft::tryFrom(\is_string($values['draft'] ?? null) ? $values['draft'] : '');
         $quiet = new Entry($values);
 
-        return $this->render('pattern/piece.html.twig', [
-            'pattern' => $version->pattern,
-            'version' => $version,
-            'at' => $at,
-            'revision' => $revision,
-            'was' => $was,
-            'values' => $values,
-            'draft' => $draft,
-            'faults' => $entry->faults(),
-            'drawing' => $this->drawing($this->form->read($quiet, [], [], $system)),
-        ], new Response(status: $entry->status()));
+        return $this->render(
+            'pattern/piece.html.twig',
+            [
+                'pattern' => $version->pattern,
+                'version' => $version,
+                'at' => $at,
+                'revision' => $revision,
+                'was' => $was,
+                'values' => $values,
+                'draft' => $draft,
+                'faults' => $entry->faults(),
+                'drawing' => $this->drawing($this->form->read($quiet, [], [], $system)),
+            ],
+            new Response(status: $entry->status()),
+        );
     }
 
     /**
@@ -258,14 +355,24 @@ final class PieceController extends AbstractController
             $last = $shapes[\count($shapes) - 1] ?? [];
             $shapes[] = ['sizes' => ''] + (\is_array($last) ? $last : []);
         } else {
-            $typed = ['pair' => $usual['pair'], 'onFold' => $usual['onFold'], 'quantity' => $usual['quantity'], 'grain' => $usual['grain']] + $typed;
+            $typed
+                = ['pair' => $usual['pair'], 'onFold' => $usual['onFold'], 'quantity' => $usual['quantity'], 'grain' => $usual['grain']]
+                + $typed;
             if ('' === $entry->raw('pieceName')) {
                 $typed['pieceName'] = ucfirst(Draft::Box === $draft ? '' : $draft->value);
             }
         }
         $first = \is_array($usual['shapes']) ? $usual['shapes'][0] ?? [] : [];
         $measures = \is_array($first) && \is_array($first['m'] ?? null) ? $first['m'] : [];
-        $typed['shapes'] = array_map(static fn (mixed $shape): array => \is_array($shape) ? ['m' => array_intersect_key(\is_array($shape['m'] ?? null) && $entry->boolean('more') ? $shape['m'] : [], $measures) + $measures] + $shape : [], $shapes);
+        $typed['shapes'] = array_map(
+            static fn (mixed $shape): array => \is_array($shape)
+                ? [
+                    'm' => array_intersect_key(\is_array($shape['m'] ?? null) && $entry->boolean('more') ? $shape['m'] : [], $measures)
+                        + $measures,
+                ] + $shape
+                : [],
+            $shapes,
+        );
 
         return $typed;
     }
@@ -280,7 +387,10 @@ final class PieceController extends AbstractController
     {
         $found = [];
         foreach ($entry->rows('found') as $i) {
-            $shape = $this->pieces->read(Node::typed([['name' => '-', 'shapes' => [['outline' => json_decode($entry->raw('found.'.$i.'.outline'), true)]]]]))[0]->shapes[0] ?? null;
+            $shape
+                = $this->pieces->read(
+                    Node::typed([['name' => '-', 'shapes' => [['outline' => json_decode($entry->raw('found.'.$i.'.outline'), true)]]]]),
+                )[0]->shapes[0] ?? null;
             if (null !== $shape) {
                 $found[] = [$entry->text('found.'.$i.'.name', 60), $shape->drawn];
             }
@@ -302,36 +412,67 @@ final class PieceController extends AbstractController
         $length = $entry->length('known', $this->settings->of($account)->system->widthUnit());
         $scale = null === $length || null === $known ? 1.0 : $length->millimetres() / max(1, $known[1]);
         if ($scale < 0.05 || $scale > 20) {
-            $entry->fault('known', new Sentence('That would make everything {factor} times as large: check the length and its unit.', ['factor' => (string) round($scale, 2)]));
+            $entry->fault(
+                'known',
+                new Sentence('That would make everything {factor} times as large: check the length and its unit.', [
+                    'factor' => (string) round($scale, 2),
+                ]),
+            );
         }
         $sizes = $entry->texts('sizes', 20);
         foreach ($sizes as $size) {
             if ([] !== $version->sizes && !\in_array($size, $version->sizes, true)) {
-                $entry->fault('sizes', new Sentence('Size {size} is not in the table of this version: it has {sizes}.', ['size' => $size, 'sizes' => implode(', ', $version->sizes)]));
+                $entry->fault(
+                    'sizes',
+                    new Sentence('Size {size} is not in the table of this version: it has {sizes}.', [
+                        'size' => $size,
+                        'sizes' => implode(', ', $version->sizes),
+                    ]),
+                );
             }
         }
-        $allowance = \in_array($entry->raw('allowance'), ['', '0'], true) ? null : $entry->length('allowance', $this->settings->of($account)->system->widthUnit());
+        $allowance = \in_array($entry->raw('allowance'), ['', '0'], true)
+            ? null
+            : $entry->length('allowance', $this->settings->of($account)->system->widthUnit());
         foreach ($entry->rows('found') as $j => $i) {
             if (!$entry->boolean('found.'.$i.'.take') || !isset($found[$j])) {
                 continue;
             }
             $name = $entry->name('found.'.$i.'.name', 60);
             if (isset($names[mb_strtolower($name)])) {
-                $entry->fault('found.'.$i.'.name', new Sentence('There is a piece “{name}” already: give this one another name, such as “{name} 2”.', ['name' => $name]));
+                $entry->fault(
+                    'found.'.$i.'.name',
+                    new Sentence('There is a piece “{name}” already: give this one another name, such as “{name} 2”.', ['name' => $name]),
+                );
             }
             $names[mb_strtolower($name)] = true;
             $onFold = $entry->boolean('found.'.$i.'.onFold');
             $quantity = $entry->integer('found.'.$i.'.quantity', 1, 60) ?? 1;
             $pair = $entry->boolean('found.'.$i.'.pair');
             if ($pair && 0 !== $quantity % 2) {
-                $entry->fault('found.'.$i.'.quantity', new Sentence('A left and a right make an even number: type 2, 4 …, or take the tick from “left and right”.'));
+                $entry->fault(
+                    'found.'.$i.'.quantity',
+                    new Sentence('A left and a right make an even number: type 2, 4 …, or take the tick from “left and right”.'),
+                );
             }
             $outline = PieceForm::placed($found[$j][1]->scaled($scale, $scale), 'across' !== $entry->raw('grain'), $onFold);
             if (null === $outline) {
-                $entry->fault('found.'.$i.'.onFold', new Sentence('“{name}” has no straight edge along the grain that could lie on the fold.', ['name' => $name]));
+                $entry->fault(
+                    'found.'.$i.'.onFold',
+                    new Sentence('“{name}” has no straight edge along the grain that could lie on the fold.', ['name' => $name]),
+                );
                 continue;
             }
-            $pieces[] = new Piece($name, $entry->choice('found.'.$i.'.role', Role::class) ?? Role::Main, $quantity, $pair, $onFold, Grain::Along, [], [new Shape($sizes, $outline, $allowance)]);
+            $pieces[] = new Piece(
+                $name,
+                $entry->choice('found.'.$i.'.role', Role::class) ?? Role::Main,
+                $quantity,
+                $pair,
+                $onFold,
+                Grain::Along,
+                [],
+                [new Shape($sizes, $outline, $allowance)],
+            );
         }
         if ([] === $pieces && $entry->isSound()) {
             $entry->fault('found', new Sentence('Nothing is ticked: tick the outlines that are pieces of this version.'));
@@ -417,7 +558,7 @@ final class PieceController extends AbstractController
         $marked = array_map(strval(...), array_keys($version->marks));
         $all = [] === $version->sizes ? $marked : $version->sizes;
 
-        return \in_array($asked, $all, true) ? $asked : ($marked[intdiv(\count($marked), 2)] ?? $all[intdiv(\count($all), 2)] ?? '');
+        return \in_array($asked, $all, true) ? $asked : $marked[intdiv(\count($marked), 2)] ?? ($all[intdiv(\count($all), 2)] ?? '');
     }
 
     private function own(Account $account, string $id): VersionRecord

@@ -43,13 +43,24 @@ final readonly class PieceDrawing
         $top = min(array_map(static fn (Outline $outline): float => $outline->left, $cut));
         $high = max(array_map(static fn (Outline $outline): float => $outline->right, $cut)) - $top;
         $wide = $right - min(array_map(static fn (Outline $outline): float => $outline->bottom, $cut));
-        $scale = $scale > 0 ? $scale : min($room / $high, 0.72 * $room / $wide);
-        $path = static fn (Outline $outline): string => 'M'.implode('L', array_map(static fn (array $p): string => \sprintf('%.1f %.1f', ($right - $p[1]) * $scale, ($p[0] - $top) * $scale), $outline->points)).'Z';
+        $scale = $scale > 0 ? $scale : min($room / $high, (0.72 * $room) / $wide);
+        $path = static fn (Outline $outline): string => 'M'
+            .implode(
+                'L',
+                array_map(
+                    static fn (array $p): string => \sprintf('%.1f %.1f', ($right - $p[1]) * $scale, ($p[0] - $top) * $scale),
+                    $outline->points,
+                ),
+            )
+            .'Z';
 
         return new self(
             $piece,
             array_map($path, $cut),
-            array_map(static fn (Shape $shape): string => $path($shape->drawn), array_values(array_filter($shapes, static fn (Shape $shape): bool => null !== $shape->allowance))),
+            array_map(
+                static fn (Shape $shape): string => $path($shape->drawn),
+                array_values(array_filter($shapes, static fn (Shape $shape): bool => null !== $shape->allowance)),
+            ),
             round($wide * $scale, 1),
             round($high * $scale, 1),
             Figure::exact(Length::ofMillimetres($cut[0]->length())),

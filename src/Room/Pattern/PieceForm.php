@@ -34,7 +34,16 @@ final readonly class PieceForm
     /** A piece to begin with. */
     public function blank(Draft $draft, string $name = ''): Piece
     {
-        return new Piece($name, Role::Main, $draft->pair() ? 2 : 1, $draft->pair(), $draft->onFold(), \in_array($draft, [Draft::Cuff, Draft::Waistband, Draft::Strip], true) ? Grain::Either : Grain::Along, [], [Shape::drafted(Drafted::of($draft, []), [], Length::ofMillimetres(15))]);
+        return new Piece(
+            $name,
+            Role::Main,
+            $draft->pair() ? 2 : 1,
+            $draft->pair(),
+            $draft->onFold(),
+            \in_array($draft, [Draft::Cuff, Draft::Waistband, Draft::Strip], true) ? Grain::Either : Grain::Along,
+            [],
+            [Shape::drafted(Drafted::of($draft, []), [], Length::ofMillimetres(15))],
+        );
     }
 
     /** @return array<string, mixed> by field, as typed */
@@ -52,20 +61,32 @@ final readonly class PieceForm
             'grain' => $piece->grain->value,
             'instead' => array_fill_keys(array_map(static fn (Instead $instead): string => $instead->name, $piece->instead), '1'),
             'draft' => $piece->shapes[0]->drafted->draft->value ?? '',
-            'shapes' => array_map(fn (Shape $shape): array => [
-                'sizes' => implode(', ', $shape->sizes),
-                'allowance' => null === $shape->allowance ? '' : $write((float) $shape->allowance->millimetres()),
-                'outline' => null === $shape->drafted ? json_encode($this->outlines->write($shape->drawn), \JSON_THROW_ON_ERROR) : '',
-                'm' => null === $shape->drafted ? [] : array_combine(array_keys($shape->drafted->measures), array_map(static function (string $name, float $value) use ($shape, $write): string {
-                    foreach ($shape->drafted->draft->measures() as $measure) {
-                        if ($measure->name === $name && 'mm' !== $measure->unit) {
-                            return (string) $value;
-                        }
-                    }
+            'shapes' => array_map(
+                fn (Shape $shape): array => [
+                    'sizes' => implode(', ', $shape->sizes),
+                    'allowance' => null === $shape->allowance ? '' : $write((float) $shape->allowance->millimetres()),
+                    'outline' => null === $shape->drafted ? json_encode($this->outlines->write($shape->drawn), \JSON_THROW_ON_ERROR) : '',
+                    'm' => null === $shape->drafted
+                            ? []
+                            : array_combine(
+                                array_keys($shape->drafted->measures),
+                                array_map(
+                                    static function (string $name, float $value) use ($shape, $write): string {
+                                        foreach ($shape->drafted->draft->measures() as $measure) {
+                                            if ($measure->name === $name && 'mm' !== $measure->unit) {
+                                                return (string) $value;
+                                            }
+                                        }
 
-                    return 0.0 === $value ? '0' : $write($value);
-                }, array_keys($shape->drafted->measures), $shape->drafted->measures)),
-            ], $piece->shapes),
+                                        return 0.0 === $value ? '0' : $write($value);
+                                    },
+                                    array_keys($shape->drafted->measures),
+                                    $shape->drafted->measures,
+                                ),
+                            ),
+                ],
+                $piece->shapes,
+            ),
         ];
     }
 
@@ -77,12 +98,18 @@ final readonly class PieceForm
     {
         $name = $entry->name('pieceName', 60);
         if (\in_array(mb_strtolower($name), array_map(mb_strtolower(...), $names), true)) {
-            $entry->fault('pieceName', new Sentence('There is a piece “{name}” already: give this one another name, such as “{name} 2”.', ['name' => $name]));
+            $entry->fault(
+                'pieceName',
+                new Sentence('There is a piece “{name}” already: give this one another name, such as “{name} 2”.', ['name' => $name]),
+            );
         }
         $quantity = $entry->integer('quantity', 1, self::MOST_QUANTITY) ?? 1;
         $pair = $entry->boolean('pair');
         if ($pair && 0 !== $quantity % 2) {
-            $entry->fault('quantity', new Sentence('A left and a right make an even number: type 2, 4 …, or take the tick from “left and right”.'));
+            $entry->fault(
+                'quantity',
+                new Sentence('A left and a right make an even number: type 2, 4 …, or take the tick from “left and right”.'),
+            );
         }
         $onFold = $entry->boolean('onFold');
         $instead = array_values(array_filter(Instead::cases(), static fn (Instead $one): bool => $entry->boolean('instead.'.$one->name)));
@@ -96,12 +123,21 @@ final readonly class PieceForm
             }
             foreach ($shape->sizes as $size) {
                 if ([] !== $sizes && !\in_array($size, $sizes, true)) {
-                    $entry->fault('shapes.'.$i.'.sizes', new Sentence('Size {size} is not in the table of this version: it has {sizes}.', ['size' => $size, 'sizes' => implode(', ', $sizes)]));
+                    $entry->fault(
+                        'shapes.'.$i.'.sizes',
+                        new Sentence('Size {size} is not in the table of this version: it has {sizes}.', [
+                            'size' => $size,
+                            'sizes' => implode(', ', $sizes),
+                        ]),
+                    );
                 }
             }
             foreach ([] === $shape->sizes ? ['all sizes'] : $shape->sizes as $size) {
                 if (isset($seen[$size]) || isset($seen['all sizes'])) {
-                    $entry->fault('shapes.'.$i.'.sizes', new Sentence('Size {size} has a column already: each size may stand in one.', ['size' => $size]));
+                    $entry->fault(
+                        'shapes.'.$i.'.sizes',
+                        new Sentence('Size {size} has a column already: each size may stand in one.', ['size' => $size]),
+                    );
                 }
                 $seen[$size] = true;
             }
@@ -111,22 +147,53 @@ final readonly class PieceForm
             $entry->fault('draft', new Sentence('A piece needs its measurements: fill in one column.'));
         }
 
-        return new Piece($name, $entry->choice('role', Role::class) ?? Role::Main, $quantity, $pair, $onFold, $entry->choice('grain', Grain::class) ?? Grain::Along, $instead, $shapes);
+        return new Piece(
+            $name,
+            $entry->choice('role', Role::class) ?? Role::Main,
+            $quantity,
+            $pair,
+            $onFold,
+            $entry->choice('grain', Grain::class) ?? Grain::Along,
+            $instead,
+            $shapes,
+        );
     }
 
     private function shape(Entry $entry, string $at, ?Draft $draft, bool $onFold, System $system): ?Shape
     {
         $sizes = $entry->texts($at.'.sizes', 20);
-        $allowance = \in_array($entry->raw($at.'.allowance'), ['0', ''], true) ? null : $entry->length($at.'.allowance', $system->widthUnit());
+        $allowance = \in_array($entry->raw($at.'.allowance'), ['0', ''], true)
+            ? null
+            : $entry->length($at.'.allowance', $system->widthUnit());
         if (null !== $allowance && Length::ofMillimetres(100)->isLessThan($allowance)) {
-            $entry->fault($at.'.allowance', new Sentence('An allowance of more than 10 cm cannot be: type such as 1.5 cm, or leave it empty when it is included.'));
+            $entry->fault(
+                $at.'.allowance',
+                new Sentence('An allowance of more than 10 cm cannot be: type such as 1.5 cm, or leave it empty when it is included.'),
+            );
             $allowance = null;
         }
         if (null === $draft) {
             $faults = new Faults();
-            $shape = $this->pieces->read(new Node([['name' => '-', 'onFold' => $onFold, 'shapes' => [['outline' => json_decode($entry->raw($at.'.outline'), true)]]]], $faults))[0]->shapes[0] ?? null;
+            $shape
+                = $this->pieces->read(
+                    new Node(
+                        [
+                            [
+                                'name' => '-',
+                                'onFold' => $onFold,
+                                'shapes' => [['outline' => json_decode($entry->raw($at.'.outline'), true)]],
+                            ],
+                        ],
+                        $faults,
+                    ),
+                )[0]->shapes[0] ?? null;
             if (null === $shape) {
-                $entry->fault($at.'.sizes', new Sentence('This outline cannot be used so: {why}', ['why' => $faults->all()[0]->sentence ?? new Sentence('it is not an outline.')]));
+                $entry->fault(
+                    $at.'.sizes',
+                    new Sentence('This outline cannot be used so: {why}', [
+                        'why' => $faults->all()[0]->sentence ?? new Sentence('it is not an outline.'),
+                    ]),
+                );
 
                 return null;
             }
@@ -137,13 +204,17 @@ final readonly class PieceForm
         foreach ($draft->measures() as $measure) {
             $field = $at.'.m.'.$measure->name;
             if ('mm' !== $measure->unit) {
-                $measures[$measure->name] = (float) ($entry->integer($field, (int) $measure->least, (int) $measure->most) ?? $measure->usual);
+                $measures[$measure->name]
+                    = (float) ($entry->integer($field, (int) $measure->least, (int) $measure->most) ?? $measure->usual);
             } elseif ('0' === $entry->raw($field)) {
                 $measures[$measure->name] = 0.0;
             } else {
                 $length = $entry->length($field, $system->widthUnit());
                 if (null === $length && '' === $entry->raw($field)) {
-                    $entry->fault($field, new Sentence('{measure} is missing: measure it on the paper.', ['measure' => ucfirst($measure->name)]));
+                    $entry->fault(
+                        $field,
+                        new Sentence('{measure} is missing: measure it on the paper.', ['measure' => ucfirst($measure->name)]),
+                    );
                 }
                 $measures[$measure->name] = (float) ($length?->millimetres() ?? $measure->usual);
             }
@@ -174,6 +245,8 @@ final readonly class PieceForm
             $outline = $edge ? $outline->flipped()->atOrigin() : $outline;
         }
 
-        return Outline::convex(array_map(static fn (array $p): array => [round($p[0], 2), $onFold && $p[1] < 1 ? 0.0 : round($p[1], 2)], $outline->points));
+        return Outline::convex(
+            array_map(static fn (array $p): array => [round($p[0], 2), $onFold && $p[1] < 1 ? 0.0 : round($p[1], 2)], $outline->points),
+        );
     }
 }

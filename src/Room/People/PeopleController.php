@@ -62,13 +62,17 @@ final class PeopleController extends AbstractController
             }
         }
 
-        return $this->render('people/list.html.twig', [
-            'people' => $this->people->all($account),
-            'points' => [BodyPoint::Bust, BodyPoint::Waist, BodyPoint::Hip, BodyPoint::Height],
-            'today' => $this->clock->now(),
-            'values' => $entry->typed,
-            'faults' => $entry->faults(),
-        ], new Response(status: $entry->status()));
+        return $this->render(
+            'people/list.html.twig',
+            [
+                'people' => $this->people->all($account),
+                'points' => [BodyPoint::Bust, BodyPoint::Waist, BodyPoint::Hip, BodyPoint::Height],
+                'today' => $this->clock->now(),
+                'values' => $entry->typed,
+                'faults' => $entry->faults(),
+            ],
+            new Response(status: $entry->status()),
+        );
     }
 
     #[Route('/{id}', name: 'person', methods: ['GET', 'POST'])]
@@ -81,9 +85,20 @@ final class PeopleController extends AbstractController
             $measured = $this->measured($entry, $account);
             Revision::check($entry, $record->revision, $this->values($person, $request->query->getString('on')));
             if ($entry->isSound() && null !== $measured) {
-                $kept = array_filter($person->measured, static fn (Measured $other): bool => !\in_array($other->on->format('Y-m-d'), [$measured->on->format('Y-m-d'), $entry->raw('was')], true));
+                $kept = array_filter(
+                    $person->measured,
+                    static fn (Measured $other): bool => !\in_array(
+                        $other->on->format('Y-m-d'),
+                        [$measured->on->format('Y-m-d'), $entry->raw('was')],
+                        true,
+                    ),
+                );
 
-                return $this->change($record, new Person($id, $person->name, $person->child, $person->notes, [...array_values($kept), $measured]), 'The measurements of {person} are written down.');
+                return $this->change(
+                    $record,
+                    new Person($id, $person->name, $person->child, $person->notes, [...array_values($kept), $measured]),
+                    'The measurements of {person} are written down.',
+                );
             }
         }
 
@@ -95,22 +110,44 @@ final class PeopleController extends AbstractController
     {
         $person = $this->people->person($record);
         $charted = $library->charted($account);
-        $advice = array_map(fn (Pattern $pattern): array => ['pattern' => $pattern, 'advice' => (new SizeChooser())->choose($person, $pattern, $this->clock->now())], $charted);
-        usort($advice, static fn (array $a, array $b): int => [null === $a['advice']->size, mb_strtolower($a['pattern']->title)] <=> [null === $b['advice']->size, mb_strtolower($b['pattern']->title)]);
+        $advice = array_map(
+            fn (Pattern $pattern): array => [
+                'pattern' => $pattern,
+                'advice' => (new SizeChooser())->choose($person, $pattern, $this->clock->now()),
+            ],
+            $charted,
+        );
+        usort(
+            $advice,
+            static fn (array $a, array $b): int => [null === $a['advice']->size, mb_strtolower($a['pattern']->title)] <=> [
+                null === $b['advice']->size,
+                mb_strtolower($b['pattern']->title),
+            ],
+        );
 
-        return $this->render('people/show.html.twig', [
-            'person' => $person,
-            'record' => $record,
-            'points' => BodyPoint::cases(),
-            'shown' => array_values(array_filter(BodyPoint::cases(), static fn (BodyPoint $point): bool => null !== $person->at($point))),
-            'values' => $entry->typed + $this->values($person, $request->query->getString('on')),
-            'faults' => $entry->faults(),
-            'about' => $about->typed + ['name' => $person->name, 'notes' => $person->notes, 'child' => [] === $about->typed && $person->child ? '1' : ''],
-            'aboutFaults' => $about->faults(),
-            'advice' => $advice,
-            'without' => array_diff_key($library->titles($account), array_column($charted, 'title', 'id')),
-            'today' => $this->clock->now(),
-        ], new Response(status: max($entry->status(), $about->status())));
+        return $this->render(
+            'people/show.html.twig',
+            [
+                'person' => $person,
+                'record' => $record,
+                'points' => BodyPoint::cases(),
+                'shown' => array_values(
+                    array_filter(BodyPoint::cases(), static fn (BodyPoint $point): bool => null !== $person->at($point)),
+                ),
+                'values' => $entry->typed + $this->values($person, $request->query->getString('on')),
+                'faults' => $entry->faults(),
+                'about' => $about->typed + [
+                    'name' => $person->name,
+                    'notes' => $person->notes,
+                    'child' => [] === $about->typed && $person->child ? '1' : '',
+                ],
+                'aboutFaults' => $about->faults(),
+                'advice' => $advice,
+                'without' => array_diff_key($library->titles($account), array_column($charted, 'title', 'id')),
+                'today' => $this->clock->now(),
+            ],
+            new Response(status: max($entry->status(), $about->status())),
+        );
     }
 
     #[Route('/{id}/edit', name: 'person_edit', methods: ['POST'])]
@@ -139,7 +176,19 @@ final class PeopleController extends AbstractController
         $person = $this->people->person($record);
         $day = $request->request->getString('on');
 
-        return $this->change($record, new Person($id, $person->name, $person->child, $person->notes, array_values(array_filter($person->measured, static fn (Measured $measured): bool => $measured->on->format('Y-m-d') !== $day))), 'A day’s measurements of {person} are taken out.');
+        return $this->change(
+            $record,
+            new Person(
+                $id,
+                $person->name,
+                $person->child,
+                $person->notes,
+                array_values(
+                    array_filter($person->measured, static fn (Measured $measured): bool => $measured->on->format('Y-m-d') !== $day),
+                ),
+            ),
+            'A day’s measurements of {person} are taken out.',
+        );
     }
 
     #[Route('/{id}/remove', name: 'person_remove', methods: ['POST'])]
@@ -148,7 +197,11 @@ final class PeopleController extends AbstractController
         $record = $this->own($account, $id);
         $record->removedAt = $this->clock->now();
         $this->entities->flush();
-        $this->toast->say('{person} is taken out; what is planned for them stays.', ['person' => $record->name], $this->generateUrl('person_restore', ['id' => $id]));
+        $this->toast->say(
+            '{person} is taken out; what is planned for them stays.',
+            ['person' => $record->name],
+            $this->generateUrl('person_restore', ['id' => $id]),
+        );
 
         return $this->redirectToRoute('people');
     }
@@ -177,7 +230,11 @@ final class PeopleController extends AbstractController
     {
         $this->entities->flush();
         $here = $this->generateUrl('person', ['id' => $record->id]);
-        $this->toast->say($says, ['person' => $record->name], $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $here]));
+        $this->toast->say(
+            $says,
+            ['person' => $record->name],
+            $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $here]),
+        );
 
         return $this->redirect($here);
     }
@@ -195,14 +252,20 @@ final class PeopleController extends AbstractController
             $field = 'points.'.$point->value;
             $length = $entry->length($field, $this->settings->of($account)->system->widthUnit());
             if (null !== $length && Length::of(self::TALLEST, Unit::Metre)->isLessThan($length)) {
-                $entry->fault($field, new Sentence('“{text}” is longer than a person is tall: is the unit right?', ['text' => $entry->raw($field)]));
+                $entry->fault(
+                    $field,
+                    new Sentence('“{text}” is longer than a person is tall: is the unit right?', ['text' => $entry->raw($field)]),
+                );
             }
             if (null !== $length) {
                 $points[$point->value] = $length;
             }
         }
         if ([] === $points && $entry->isSound()) {
-            $entry->fault('points.'.BodyPoint::Bust->value, new Sentence('Nothing is measured yet: type one figure at least, such as the bust and the hip.'));
+            $entry->fault(
+                'points.'.BodyPoint::Bust->value,
+                new Sentence('Nothing is measured yet: type one figure at least, such as the bust and the hip.'),
+            );
         }
 
         return [] === $points ? null : new Measured($on, $points);
@@ -214,7 +277,11 @@ final class PeopleController extends AbstractController
         $tape = $this->settings->tape();
         foreach ($person->measured as $measured) {
             if ($measured->on->format('Y-m-d') === $day) {
-                return ['on' => $day, 'was' => $day, 'points' => array_map(static fn (Length $length): string => $tape->typed($length, small: true), $measured->points)];
+                return [
+                    'on' => $day,
+                    'was' => $day,
+                    'points' => array_map(static fn (Length $length): string => $tape->typed($length, small: true), $measured->points),
+                ];
             }
         }
 

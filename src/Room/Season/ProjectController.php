@@ -71,7 +71,19 @@ final class ProjectController extends AbstractController
         [$pattern, $version] = $library->version($account, $request->query->getString('version')) ?? [null, null];
         $roles = $version?->table->roles() ?? [];
         [$cloth, $cut] = $this->stash->cut($account, $request->query->getString('cut')) ?? [null, null];
-        $blank = new Project('', '', $this->mapper->season($season), $rank, null, $pattern, $version, claims: array_map(static fn (Role $role): Claim => Role::Main === $role ? new Claim('', $role, $cloth, $cut) : new Claim('', $role), [] === $roles ? [Role::Main] : $roles));
+        $blank = new Project(
+            '',
+            '',
+            $this->mapper->season($season),
+            $rank,
+            null,
+            $pattern,
+            $version,
+            claims: array_map(
+                static fn (Role $role): Claim => Role::Main === $role ? new Claim('', $role, $cloth, $cut) : new Claim('', $role),
+                [] === $roles ? [Role::Main] : $roles,
+            ),
+        );
 
         return $this->page($request, null, $blank, [], $seasons, $account);
     }
@@ -86,7 +98,14 @@ final class ProjectController extends AbstractController
             $project = $known->id === $id ? $known : $project;
         }
 
-        return $this->page($request, $record, $project ?? throw $this->createNotFoundException(), $projects, $this->plan->seasons($account), $account);
+        return $this->page(
+            $request,
+            $record,
+            $project ?? throw $this->createNotFoundException(),
+            $projects,
+            $this->plan->seasons($account),
+            $account,
+        );
     }
 
     /** What the project as typed would come to; nothing is saved. */
@@ -97,7 +116,16 @@ final class ProjectController extends AbstractController
         $seasons = $this->seasons($this->plan->seasons($account));
         $season = $seasons[$entry->raw('season')] ?? throw $this->createNotFoundException();
         $id = $entry->raw('id');
-        $project = $this->form->read($entry, '' === $id ? 'new' : $id, 1000, $season, $seasons, $this->people->all($account), $this->form->choices($account), $account);
+        $project = $this->form->read(
+            $entry,
+            '' === $id ? 'new' : $id,
+            1000,
+            $season,
+            $seasons,
+            $this->people->all($account),
+            $this->form->choices($account),
+            $account,
+        );
 
         return $this->answer($project, $this->plan->projects($account), $account);
     }
@@ -108,14 +136,21 @@ final class ProjectController extends AbstractController
     {
         [, $version] = $library->version($account, $library->names($account)[$request->query->getString('name')] ?? '') ?? [null, null];
 
-        return new JsonResponse(['sizes' => $version->table->sizes ?? [], 'roles' => array_map(static fn (Role $role): string => $role->value, $version?->table->roles() ?? [])]);
+        return new JsonResponse([
+            'sizes' => $version->table->sizes ?? [],
+            'roles' => array_map(static fn (Role $role): string => $role->value, $version?->table->roles() ?? []),
+        ]);
     }
 
     /** @param ?array<string, mixed> $before what the form showed; null for a new project */
     private function offerUndo(Request $request, ProjectRecord $saved, ?array $before): void
     {
         $request->getSession()->set(self::BEFORE.$saved->id, ['revision' => $saved->revision, 'values' => $before]);
-        $this->toast->say('{project} is saved.', ['project' => $saved->name], $this->generateUrl(null === $before ? 'project_remove' : 'project_undo', ['id' => $saved->id]));
+        $this->toast->say(
+            '{project} is saved.',
+            ['project' => $saved->name],
+            $this->generateUrl(null === $before ? 'project_remove' : 'project_undo', ['id' => $saved->id]),
+        );
     }
 
     /** The project as it was before it was last saved, unless it was changed since. */
@@ -131,7 +166,16 @@ final class ProjectController extends AbstractController
             return $this->redirectToRoute('project', ['id' => $id]);
         }
         $seasons = $this->seasons($this->plan->seasons($account));
-        $project = $this->form->read(new Entry($before['values']), $id, $record->rank, $this->mapper->season($record->season), $seasons, $this->people->all($account), $this->form->choices($account), $account);
+        $project = $this->form->read(
+            new Entry($before['values']),
+            $id,
+            $record->rank,
+            $this->mapper->season($record->season),
+            $seasons,
+            $this->people->all($account),
+            $this->form->choices($account),
+            $account,
+        );
         $this->store($project, $record, $account);
         $this->toast->say('{project} is as it was before.', ['project' => $record->name]);
 
@@ -173,11 +217,17 @@ final class ProjectController extends AbstractController
         $before = $this->takeBack->state($touched);
         if (Remedy::TakeVersion->value === $request->request->getString('remedy')) {
             $versions = $record->version?->pattern->versions->getValues() ?? [];
-            $record->version = array_values(array_filter($versions, static fn (VersionRecord $version): bool => $version->id === $subject))[0] ?? throw $this->createNotFoundException();
+            $record->version
+                = array_values(array_filter($versions, static fn (VersionRecord $version): bool => $version->id === $subject))[0]
+                ?? throw $this->createNotFoundException();
         } else {
             $cut = $this->stash->record($account, $subject) ?? throw $this->createNotFoundException();
             foreach ($record->claims as $claim) {
-                if ($claim->role->value === $request->request->getString('role') && null !== $claim->cut && $claim->cut->cloth === $cut->cloth) {
+                if (
+                    $claim->role->value === $request->request->getString('role')
+                    && null !== $claim->cut
+                    && $claim->cut->cloth === $cut->cloth
+                ) {
                     $claim->cut = $cut;
                     break;
                 }
@@ -185,13 +235,23 @@ final class ProjectController extends AbstractController
         }
         $this->entities->flush();
 
-        return $this->taken($request, $record, '{project} is changed.', $this->takeBack->keep($before, $touched), $this->generateUrl('project', ['id' => $id]));
+        return $this->taken(
+            $request,
+            $record,
+            '{project} is changed.',
+            $this->takeBack->keep($before, $touched),
+            $this->generateUrl('project', ['id' => $id]),
+        );
     }
 
     private function taken(Request $request, ProjectRecord $record, string $message, string $key, ?string $else = null): Response
     {
         $answer = Back::to($request, $else ?? $this->generateUrl('season', ['id' => $record->season->id]));
-        $this->toast->say($message, ['project' => $record->name], $this->generateUrl('undo', ['key' => $key, 'back' => $answer->getTargetUrl()]));
+        $this->toast->say(
+            $message,
+            ['project' => $record->name],
+            $this->generateUrl('undo', ['key' => $key, 'back' => $answer->getTargetUrl()]),
+        );
 
         return $answer;
     }
@@ -202,7 +262,11 @@ final class ProjectController extends AbstractController
         $record = $this->own($account, $id);
         $record->removedAt = $this->clock->now();
         $this->entities->flush();
-        $this->toast->say('{project} is taken off the plan.', ['project' => $record->name], $this->generateUrl('project_restore', ['id' => $id]));
+        $this->toast->say(
+            '{project} is taken off the plan.',
+            ['project' => $record->name],
+            $this->generateUrl('project_restore', ['id' => $id]),
+        );
 
         return $this->redirectToRoute('season', ['id' => $record->season->id]);
     }
@@ -222,13 +286,28 @@ final class ProjectController extends AbstractController
      * @param list<Project>      $projects of all seasons; none for a new project, which has no answer yet
      * @param list<SeasonRecord> $seasons
      */
-    private function page(Request $request, ?ProjectRecord $record, Project $project, array $projects, array $seasons, Account $account): Response
-    {
+    private function page(
+        Request $request,
+        ?ProjectRecord $record,
+        Project $project,
+        array $projects,
+        array $seasons,
+        Account $account,
+    ): Response {
         $entry = new Entry($request->request->all());
         $choices = $this->form->choices($account);
         if ($request->isMethod('POST')) {
             $known = $this->seasons($seasons);
-            $changed = $this->form->read($entry, $project->id, $project->rank, $project->season, $known, $this->people->all($account), $choices, $account);
+            $changed = $this->form->read(
+                $entry,
+                $project->id,
+                $project->rank,
+                $project->season,
+                $known,
+                $this->people->all($account),
+                $choices,
+                $account,
+            );
             if (null !== $record) {
                 Revision::check($entry, $record->revision, $this->form->values($project, $choices, $this->settings->of($account)->system));
             }
@@ -237,20 +316,30 @@ final class ProjectController extends AbstractController
                 $saved = $this->store($changed, $record, $account);
                 $this->offerUndo($request, $saved, $before);
 
-                return $this->redirectToRoute('season', ['id' => $saved->season->id, 'project' => $saved->id, '_fragment' => 'p'.$saved->id]);
+                return $this->redirectToRoute('season', [
+                    'id' => $saved->season->id,
+                    'project' => $saved->id,
+                    '_fragment' => 'p'.$saved->id,
+                ]);
             }
         }
 
-        return $this->render('season/project.html.twig', [
-            'record' => $record,
-            'project' => $project,
-            'values' => $entry->typed + $this->form->values($project, $choices, $this->settings->of($account)->system),
-            'choices' => $choices,
-            'seasons' => $seasons,
-            'people' => $this->people->all($account),
-            'faults' => $entry->faults(),
-            'answer' => [] === $entry->typed && null !== $record && $project->state->isOpen() ? $this->answer($project, $projects, $account)->getContent() : '',
-        ], new Response(status: $entry->status()));
+        return $this->render(
+            'season/project.html.twig',
+            [
+                'record' => $record,
+                'project' => $project,
+                'values' => $entry->typed + $this->form->values($project, $choices, $this->settings->of($account)->system),
+                'choices' => $choices,
+                'seasons' => $seasons,
+                'people' => $this->people->all($account),
+                'faults' => $entry->faults(),
+                'answer' => [] === $entry->typed && null !== $record && $project->state->isOpen()
+                        ? $this->answer($project, $projects, $account)->getContent()
+                        : '',
+            ],
+            new Response(status: $entry->status()),
+        );
     }
 
     /** @param list<Project> $projects of all seasons */
@@ -265,7 +354,9 @@ final class ProjectController extends AbstractController
             if ($row['answer']->project->id === $project->id) {
                 return $this->render('season/_answer.html.twig', [
                     'row' => $row,
-                    'advice' => null === $project->person || true !== $project->pattern?->chart->hasRows() ? null : (new SizeChooser())->choose($project->person, $project->pattern, $this->clock->now()),
+                    'advice' => null === $project->person || true !== $project->pattern?->chart->hasRows()
+                            ? null
+                            : (new SizeChooser())->choose($project->person, $project->pattern, $this->clock->now()),
                 ]);
             }
         }

@@ -95,7 +95,14 @@ final readonly class ProjectForm
             'state' => $project->state->value,
             'deadline' => $project->deadline?->format('Y-m-d') ?? '',
             'hours' => Entry::hours($project->minutes),
-            'alterations' => array_map(static fn (Alteration $alteration): array => ['name' => $alteration->name, 'length' => $tape->typed($alteration->length, small: true), 'roles' => self::named($alteration->roles)], $project->alterations),
+            'alterations' => array_map(
+                static fn (Alteration $alteration): array => [
+                    'name' => $alteration->name,
+                    'length' => $tape->typed($alteration->length, small: true),
+                    'roles' => self::named($alteration->roles),
+                ],
+                $project->alterations,
+            ),
             'claims' => $claims,
             'notes' => $project->notes,
             'notionsTaken' => $project->notionsTaken ? '1' : '',
@@ -110,8 +117,16 @@ final readonly class ProjectForm
      * @param array<string, Person>                                                          $people  by id
      * @param array{cuts: array<string, array{Cloth, Cut}>, versions: array<string, string>} $choices
      */
-    public function read(Entry $entry, string $id, int $rank, Season $season, array $seasons, array $people, array $choices, Account $account): Project
-    {
+    public function read(
+        Entry $entry,
+        string $id,
+        int $rank,
+        Season $season,
+        array $seasons,
+        array $people,
+        array $choices,
+        Account $account,
+    ): Project {
         $system = $this->settings->of($account)->system;
         $pattern = $version = null;
         $typed = $entry->raw('version');
@@ -119,14 +134,27 @@ final readonly class ProjectForm
             $name = $this->meant($entry, 'version', $typed, array_keys($choices['versions']));
             [$pattern, $version] = $this->library->version($account, $choices['versions'][$name] ?? '') ?? [null, null];
             if (null === $version && !isset($entry->faults()['version'])) {
-                $entry->fault('version', new Sentence('There is no version called “{text}” in the library: choose one from the list, or add the pattern first.', ['text' => mb_substr($typed, 0, 60)]));
+                $entry->fault(
+                    'version',
+                    new Sentence(
+                        'There is no version called “{text}” in the library: choose one from the list, or add the pattern first.',
+                        ['text' => mb_substr($typed, 0, 60)],
+                    ),
+                );
             }
         }
         $size = $this->size($entry, 'size');
         $gradedTo = $this->size($entry, 'gradedTo');
         foreach (['size' => $size, 'gradedTo' => $gradedTo] as $field => $chosen) {
             if (null !== $chosen && null !== $version && [] !== $version->table->sizes && !$version->table->hasSize($chosen)) {
-                $entry->fault($field, new Sentence('Size {size} is not in the table of version {version}: it has {sizes}.', ['size' => $chosen, 'version' => $version->name, 'sizes' => implode(', ', $version->table->sizes)]));
+                $entry->fault(
+                    $field,
+                    new Sentence('Size {size} is not in the table of version {version}: it has {sizes}.', [
+                        'size' => $chosen,
+                        'version' => $version->name,
+                        'sizes' => implode(', ', $version->table->sizes),
+                    ]),
+                );
             }
         }
 
@@ -150,7 +178,11 @@ final readonly class ProjectForm
             $entry->boolean('notionsTaken'),
             $entry->choice('matching', Matching::class),
             array_map(static fn (string $i): string => $entry->text('leftOut.'.$i, 120), $entry->rows('leftOut')),
-            array_values(array_filter(array_map(static fn (string $i): ?Role => $entry->choice('declined.'.$i, Role::class), $entry->rows('declined')))),
+            array_values(
+                array_filter(
+                    array_map(static fn (string $i): ?Role => $entry->choice('declined.'.$i, Role::class), $entry->rows('declined')),
+                ),
+            ),
         );
     }
 
@@ -181,9 +213,22 @@ final readonly class ProjectForm
             return $typed;
         }
         $words = array_filter(explode(' ', strtr(mb_strtolower($typed), ',', ' ')), static fn (string $word): bool => '' !== $word);
-        $found = array_values(array_filter($names, static fn (string $name): bool => [] === array_filter($words, static fn (string $word): bool => !str_contains(mb_strtolower($name), $word))));
+        $found = array_values(
+            array_filter(
+                $names,
+                static fn (string $name): bool => []
+                    === array_filter($words, static fn (string $word): bool => !str_contains(mb_strtolower($name), $word)),
+            ),
+        );
         if (\count($found) > 1) {
-            $entry->fault($field, new Sentence('“{text}” may be {names}{more}: type a little more.', ['text' => mb_substr($typed, 0, 40), 'names' => implode(' · ', \array_slice($found, 0, 5)), 'more' => \count($found) > 5 ? ' …' : '']));
+            $entry->fault(
+                $field,
+                new Sentence('“{text}” may be {names}{more}: type a little more.', [
+                    'text' => mb_substr($typed, 0, 40),
+                    'names' => implode(' · ', \array_slice($found, 0, 5)),
+                    'more' => \count($found) > 5 ? ' …' : '',
+                ]),
+            );
         }
 
         return 1 === \count($found) ? $found[0] : '';
@@ -204,9 +249,16 @@ final readonly class ProjectForm
             $name = $entry->text('alterations.'.$i.'.name', 120);
             $length = $entry->change('alterations.'.$i.'.length', $system->widthUnit());
             if (null !== $length) {
-                $alterations[] = new Alteration('' === $name ? 'Alteration' : $name, $length, self::roles($entry->raw('alterations.'.$i.'.roles')));
+                $alterations[] = new Alteration(
+                    '' === $name ? 'Alteration' : $name,
+                    $length,
+                    self::roles($entry->raw('alterations.'.$i.'.roles')),
+                );
             } elseif ('' !== $name && '' === $entry->raw('alterations.'.$i.'.length')) {
-                $entry->fault('alterations.'.$i.'.length', new Sentence('How much longer does this make the lay? Type a length such as 5 cm, or empty the line.'));
+                $entry->fault(
+                    'alterations.'.$i.'.length',
+                    new Sentence('How much longer does this make the lay? Type a length such as 5 cm, or empty the line.'),
+                );
             }
         }
 
@@ -229,13 +281,21 @@ final readonly class ProjectForm
             if ('own' === $from && '' !== $typed) {
                 [$cloth, $cut] = $cuts[$this->meant($entry, $at.'cut', $typed, array_keys($cuts))] ?? [null, null];
                 if (null === $cut && !isset($entry->faults()[$at.'cut'])) {
-                    $entry->fault($at.'cut', new Sentence('There is no cut called “{text}” in the stash: choose one from the list, or add the cloth first.', ['text' => mb_substr($typed, 0, 60)]));
+                    $entry->fault(
+                        $at.'cut',
+                        new Sentence('There is no cut called “{text}” in the stash: choose one from the list, or add the cloth first.', [
+                            'text' => mb_substr($typed, 0, 60),
+                        ]),
+                    );
                 }
             }
             if ('buy' === $from) {
                 $wish = new Wish(
                     '' === $entry->raw($at.'buy') ? 'Cloth for '.$entry->raw($at.'role') : $entry->text($at.'buy', 120),
-                    $entry->attempt($at.'fibres', static fn (): FibreMix => (new FibreReader())->read($entry->raw($at.'fibres'), Knowledge::Seller)) ?? FibreMix::unknown(),
+                    $entry->attempt(
+                        $at.'fibres',
+                        static fn (): FibreMix => (new FibreReader())->read($entry->raw($at.'fibres'), Knowledge::Seller),
+                    ) ?? FibreMix::unknown(),
                     $entry->choice($at.'structure', Structure::class) ?? Structure::Woven,
                     $entry->boolean($at.'oneWay'),
                     $entry->length($at.'repeat', $system->widthUnit()),
@@ -244,7 +304,15 @@ final readonly class ProjectForm
                 );
             }
             $stated = $entry->length($at.'stated', $system->lengthUnit());
-            $claims[] = new Claim($project.'#'.$i, $entry->choice($at.'role', Role::class) ?? Role::Main, $cloth, $cut, $wish, $stated, $entry->boolean($at.'cutOut'));
+            $claims[] = new Claim(
+                $project.'#'.$i,
+                $entry->choice($at.'role', Role::class) ?? Role::Main,
+                $cloth,
+                $cut,
+                $wish,
+                $stated,
+                $entry->boolean($at.'cutOut'),
+            );
         }
 
         return $claims;

@@ -56,17 +56,27 @@ final class SeasonController extends AbstractController
         $projects = $this->plan->projects($account);
         $checked = $this->plan->check($account, $this->mapper->season($current), $projects);
 
-        return $this->render('season/show.html.twig', $drawing->of($checked, $this->settings->of($account)) + [
-            'seasons' => $seasons,
-            'done' => array_values(array_filter($projects, static fn ($project): bool => $project->season->id === $current->id && !$project->state->isOpen())),
-        ]);
+        return $this->render(
+            'season/show.html.twig',
+            $drawing->of($checked, $this->settings->of($account)) + [
+                'seasons' => $seasons,
+                'done' => array_values(
+                    array_filter(
+                        $projects,
+                        static fn ($project): bool => $project->season->id === $current->id && !$project->state->isOpen(),
+                    ),
+                ),
+            ],
+        );
     }
 
     /** The arithmetic of every project, which the page fetches once it stands. */
     #[Route('/season/{id}/workings', name: 'season_workings', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
     public function workings(string $id, #[CurrentUser] Account $account): Response
     {
-        return $this->render('season/_workings.html.twig', ['checked' => $this->plan->check($account, $this->mapper->season($this->own($account, $id)))]);
+        return $this->render('season/_workings.html.twig', [
+            'checked' => $this->plan->check($account, $this->mapper->season($this->own($account, $id))),
+        ]);
     }
 
     /** A new order of rank: the ids of the open projects, the first first. */
@@ -76,7 +86,9 @@ final class SeasonController extends AbstractController
         $season = $this->own($account, $id);
         $before = $repository->ranked($season);
         if ($request->request->getString('was') !== implode(',', array_keys($before))) {
-            $this->toast->say('The rank was changed somewhere else since you opened it: this is how it stands now. Move the project once more if it should.');
+            $this->toast->say(
+                'The rank was changed somewhere else since you opened it: this is how it stands now. Move the project once more if it should.',
+            );
 
             return $this->redirectToRoute('season', ['id' => $id], Response::HTTP_SEE_OTHER);
         }
@@ -148,11 +160,16 @@ final class SeasonController extends AbstractController
             }
         }
 
-        return $this->render('season/form.html.twig', ['record' => $record, 'values' => $entry->typed + $values, 'faults' => $entry->faults()], new Response(status: $entry->status()));
+        return $this->render(
+            'season/form.html.twig',
+            ['record' => $record, 'values' => $entry->typed + $values, 'faults' => $entry->faults()],
+            new Response(status: $entry->status()),
+        );
     }
 
     private function own(Account $account, string $id): SeasonRecord
     {
-        return $this->entities->getRepository(SeasonRecord::class)->findOneBy(['id' => $id, 'account' => $account]) ?? throw $this->createNotFoundException();
+        return $this->entities->getRepository(SeasonRecord::class)->findOneBy(['id' => $id, 'account' => $account])
+            ?? throw $this->createNotFoundException();
     }
 }

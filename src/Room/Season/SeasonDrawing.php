@@ -27,7 +27,14 @@ final readonly class SeasonDrawing
     /**
      * @param bool $narrow for the margin of a page
      *
-     * @return array{checked: CheckedSeason, rows: list<array{answer: ProjectAnswer, roles: list<array{role: RoleAnswer, strip: ?Strip}>, weeks: array{x: float, width: float, deadline: ?float}}>, chalkLine: ?int, months: list<array{x: float, name: string}>, weekLines: string} for the template season/show.html.twig
+     * @return array{
+     *     checked: CheckedSeason,
+     *  rows: list<array{
+     *     answer: ProjectAnswer, roles: list<array{role: RoleAnswer, strip: ?Strip}>,
+     *     weeks: array{x: float, width: float, deadline: ?float},
+     * }>,
+     *     chalkLine: ?int, months: list<array{x: float, name: string}>, weekLines: string,
+     * } for the template season/show.html.twig
      */
     public function of(CheckedSeason $checked, Settings $settings, bool $narrow = false): array
     {
@@ -41,12 +48,24 @@ final readonly class SeasonDrawing
             }
             $rows[] = [
                 'answer' => $answer,
-                'roles' => array_map(fn (RoleAnswer $role): array => ['role' => $role, 'strip' => $this->strips->role($role, $answer->project->name, $scale, $settings->system)], $answer->roles),
+                'roles' => array_map(
+                    fn (RoleAnswer $role): array => [
+                        'role' => $role,
+                        'strip' => $this->strips->role($role, $answer->project->name, $scale, $settings->system),
+                    ],
+                    $answer->roles,
+                ),
                 'weeks' => $this->weeks($answer, $checked->season),
             ];
         }
 
-        return ['checked' => $checked, 'rows' => $rows, 'chalkLine' => $line, 'months' => $this->months($checked->season), 'weekLines' => $this->weekLines($checked->season)];
+        return [
+            'checked' => $checked,
+            'rows' => $rows,
+            'chalkLine' => $line,
+            'months' => $this->months($checked->season),
+            'weekLines' => $this->weekLines($checked->season),
+        ];
     }
 
     /** @param list<ProjectAnswer> $projects */
@@ -67,7 +86,9 @@ final readonly class SeasonDrawing
     private function weeks(ProjectAnswer $answer, Season $season): array
     {
         $week = self::RULER / $season->weeks;
-        $x = static fn (int $minutes): float => 0 === $season->minutesPerWeek ? 0 : min(self::RULER, $minutes / $season->minutesPerWeek * $week);
+        $x = static fn (int $minutes): float => 0 === $season->minutesPerWeek
+            ? 0
+            : min(self::RULER, ($minutes / $season->minutesPerWeek) * $week);
         // what begins after the last week is drawn at the end of the ruler
         $from = min($x($answer->from), self::RULER - 12);
         $deadline = $answer->project->deadline;
@@ -75,14 +96,22 @@ final readonly class SeasonDrawing
         return [
             'x' => round($from, 1),
             'width' => round(max(3, $x($answer->to) - $from), 1),
-            'deadline' => null === $deadline ? null : round(max(2, min(self::RULER - 2, (float) $season->starts->diff($deadline)->format('%r%a') / 7 * $week)), 1),
+            'deadline' => null === $deadline
+                    ? null
+                    : round(max(2, min(self::RULER - 2, ((float) $season->starts->diff($deadline)->format('%r%a') / 7) * $week)), 1),
         ];
     }
 
     /** A line for the end of each week, as a path. */
     private function weekLines(Season $season): string
     {
-        return implode('', array_map(static fn (int $i): string => \sprintf('M%.1f 10v14', 0.5 + $i * (self::RULER - 1) / $season->weeks), range(0, $season->weeks)));
+        return implode(
+            '',
+            array_map(
+                static fn (int $i): string => \sprintf('M%.1f 10v14', 0.5 + ($i * (self::RULER - 1)) / $season->weeks),
+                range(0, $season->weeks),
+            ),
+        );
     }
 
     /** @return list<array{x: float, name: string}> */
@@ -91,7 +120,7 @@ final readonly class SeasonDrawing
         $months = [['x' => 0.0, 'name' => $season->starts->format('M')]];
         $first = $season->starts->modify('first day of next month');
         while ($first <= $season->ends()) {
-            $x = round($season->starts->diff($first)->days / 7 * self::RULER / $season->weeks, 1);
+            $x = round((($season->starts->diff($first)->days / 7) * self::RULER) / $season->weeks, 1);
             if (1 === \count($months) && $x < 26) {
                 $months = [];
             }

@@ -95,7 +95,11 @@ final class AccountController extends AbstractController
             }
         }
 
-        return $this->render('account/register.html.twig', ['values' => $entry->typed, 'faults' => $entry->faults()], new Response(status: $entry->status()));
+        return $this->render(
+            'account/register.html.twig',
+            ['values' => $entry->typed, 'faults' => $entry->faults()],
+            new Response(status: $entry->status()),
+        );
     }
 
     #[Route('/settings', name: 'settings', methods: ['GET', 'POST'])]
@@ -109,12 +113,20 @@ final class AccountController extends AbstractController
             if (1 !== preg_match('/^[A-Z]{3}$/D', $currency)) {
                 $entry->fault('currency', new Sentence('A currency is three letters, such as EUR.'));
             }
-            $settings = new Settings($system, $entry->choice('counter', Counter::class) ?? Counter::TenCentimetres, $currency, new Assumptions(
-                $entry->length('squaring', $system->widthUnit()),
-                $entry->length('selvage', $system->widthUnit()),
-                $entry->length('fitsLeast', $system->widthUnit()),
-                $entry->choice('matching', Matching::class) ?? Matching::MainSeams,
-            ), $entry->choice('dialect', Dialect::class) ?? Dialect::British, $entry->choice('dates', DateStyle::class) ?? DateStyle::DayFirst, $entry->boolean('bothUnits'));
+            $settings = new Settings(
+                $system,
+                $entry->choice('counter', Counter::class) ?? Counter::TenCentimetres,
+                $currency,
+                new Assumptions(
+                    $entry->length('squaring', $system->widthUnit()),
+                    $entry->length('selvage', $system->widthUnit()),
+                    $entry->length('fitsLeast', $system->widthUnit()),
+                    $entry->choice('matching', Matching::class) ?? Matching::MainSeams,
+                ),
+                $entry->choice('dialect', Dialect::class) ?? Dialect::British,
+                $entry->choice('dates', DateStyle::class) ?? DateStyle::DayFirst,
+                $entry->boolean('bothUnits'),
+            );
             Revision::check($entry, $account->revision, $page->values($account));
             if ($entry->isSound()) {
                 $account->name = $name;
@@ -205,7 +217,10 @@ final class AccountController extends AbstractController
         $typed = $entry->typed['currentPassword'] ?? '';
         $tries = 'password of '.$account->id;
         if (!$this->brake->try($tries, self::MOST_TRIES)) {
-            $entry->fault('currentPassword', new Sentence('Too many attempts: wait a quarter of an hour, then try again. Nothing has been changed.'));
+            $entry->fault(
+                'currentPassword',
+                new Sentence('Too many attempts: wait a quarter of an hour, then try again. Nothing has been changed.'),
+            );
         } elseif (!\is_string($typed) || !$this->hasher->isPasswordValid($account, mb_substr($typed, 0, self::LONGEST_PASSWORD))) {
             $entry->fault('currentPassword', new Sentence('This is not the password of this account. Nothing has been changed.'));
         } else {
@@ -217,7 +232,13 @@ final class AccountController extends AbstractController
     {
         $password = $entry->typed['password'] ?? '';
         if (!\is_string($password) || mb_strlen($password) < self::SHORTEST_PASSWORD || mb_strlen($password) > self::LONGEST_PASSWORD) {
-            $entry->fault('password', new Sentence('A password has {least} to {most} characters; a few words in a row are easy to keep in mind.', ['least' => self::SHORTEST_PASSWORD, 'most' => self::LONGEST_PASSWORD]));
+            $entry->fault(
+                'password',
+                new Sentence('A password has {least} to {most} characters; a few words in a row are easy to keep in mind.', [
+                    'least' => self::SHORTEST_PASSWORD,
+                    'most' => self::LONGEST_PASSWORD,
+                ]),
+            );
 
             return '';
         }

@@ -23,17 +23,23 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** The whole workroom as one file, out and in. */
 final class ExchangeController extends AbstractController
 {
-    public function __construct(private readonly Workrooms $workrooms, private readonly WorkroomReader $reader, private readonly Toast $toast)
-    {
+    public function __construct(
+        private readonly Workrooms $workrooms,
+        private readonly WorkroomReader $reader,
+        private readonly Toast $toast,
+    ) {
     }
 
     #[Route('/settings/export', name: 'export', methods: ['GET'])]
     public function export(WorkroomWriter $writer, #[CurrentUser] Account $account): Response
     {
-        return new Response($writer->write($this->workrooms->load($account)), headers: [
-            'Content-Type' => 'application/json',
-            'Content-Disposition' => 'attachment; filename="octavum-workroom.json"',
-        ]);
+        return new Response(
+            $writer->write($this->workrooms->load($account)),
+            headers: [
+                'Content-Type' => 'application/json',
+                'Content-Disposition' => 'attachment; filename="octavum-workroom.json"',
+            ],
+        );
     }
 
     #[Route('/settings/import', name: 'import', methods: ['POST'])]
@@ -46,7 +52,7 @@ final class ExchangeController extends AbstractController
         } elseif (!$file->isValid() || $file->getSize() > WorkroomReader::MOST_BYTES) {
             $entry->fault('document', new Sentence('This file is larger than 20 MB, or did not arrive whole. Nothing has been changed.'));
         }
-        if (!$entry->isSound() || !$file instanceof UploadedFile) {
+        if (!$entry->isSound() || !($file instanceof UploadedFile)) {
             return $page->show($account, $entry);
         }
         try {
@@ -55,7 +61,11 @@ final class ExchangeController extends AbstractController
         } catch (Refused $refused) {
             return $page->show($account, $entry, $refused->faults);
         }
-        $this->toast->say('The workroom “{name}” is imported.', ['name' => $workroom->name], null === $kept ? null : $this->generateUrl('import_undo', ['key' => $kept]));
+        $this->toast->say(
+            'The workroom “{name}” is imported.',
+            ['name' => $workroom->name],
+            null === $kept ? null : $this->generateUrl('import_undo', ['key' => $kept]),
+        );
 
         return $this->redirectToRoute('season');
     }
@@ -68,7 +78,11 @@ final class ExchangeController extends AbstractController
         $kept = $this->workrooms->replace($account, $this->reader->read($workroom));
         // only now that it stands in its place again
         $replaced->forget($account, $key);
-        $this->toast->say('The workroom is as it was before the import.', [], null === $kept ? null : $this->generateUrl('import_undo', ['key' => $kept]));
+        $this->toast->say(
+            'The workroom is as it was before the import.',
+            [],
+            null === $kept ? null : $this->generateUrl('import_undo', ['key' => $kept]),
+        );
 
         return $this->redirectToRoute('season');
     }

@@ -31,6 +31,10 @@ final readonly class LengthController
         $other = new Tape(System::Metric === $tape->system ? System::Imperial : System::Metric);
         $figure = 'width' === $request->query->getString('as') ? Figure::width($length) : Figure::owned($length);
 
-        return new JsonResponse(['understood' => true, 'millimetres' => $length->millimetres(), 'text' => \sprintf('%s (%s)', $tape->write($figure), $other->write($figure))]);
+        return new JsonResponse([
+            'understood' => true,
+            'millimetres' => $length->millimetres(),
+            'text' => \sprintf('%s (%s)', $tape->write($figure), $other->write($figure)),
+        ]);
     }
 }

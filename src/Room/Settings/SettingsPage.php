@@ -17,21 +17,28 @@ use Twig\Environment;
 /** The settings page, which several forms come back to with what was typed into them. */
 final readonly class SettingsPage
 {
-    public function __construct(private Environment $twig, private AccountSettings $settings, private People $people, private Replaced $replaced)
-    {
+    public function __construct(
+        private Environment $twig,
+        private AccountSettings $settings,
+        private People $people,
+        private Replaced $replaced,
+    ) {
     }
 
     /** @param list<Fault> $documentFaults of a document that was refused */
     public function show(Account $account, Entry $entry, array $documentFaults = []): Response
     {
-        return new Response($this->twig->render('account/settings.html.twig', [
-            'account' => $account,
-            'people' => $this->people->all($account),
-            'replaced' => $this->replaced->of($account),
-            'values' => $entry->typed + $this->values($account),
-            'faults' => $entry->faults(),
-            'documentFaults' => $documentFaults,
-        ]), $entry->isSound() && [] !== $documentFaults ? Response::HTTP_UNPROCESSABLE_ENTITY : $entry->status());
+        return new Response(
+            $this->twig->render('account/settings.html.twig', [
+                'account' => $account,
+                'people' => $this->people->all($account),
+                'replaced' => $this->replaced->of($account),
+                'values' => $entry->typed + $this->values($account),
+                'faults' => $entry->faults(),
+                'documentFaults' => $documentFaults,
+            ]),
+            $entry->isSound() && [] !== $documentFaults ? Response::HTTP_UNPROCESSABLE_ENTITY : $entry->status(),
+        );
     }
 
     /** @return array<string, string> */

@@ -20,8 +20,13 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class ShoppingController extends AbstractController
 {
     #[Route('/shopping', name: 'shopping', methods: ['GET'])]
-    public function list(Request $request, Plan $plan, ProjectMapper $mapper, AccountSettings $settings, #[CurrentUser] Account $account): Response
-    {
+    public function list(
+        Request $request,
+        Plan $plan,
+        ProjectMapper $mapper,
+        AccountSettings $settings,
+        #[CurrentUser] Account $account,
+    ): Response {
         $seasons = $plan->seasons($account);
         $season = $plan->current($account, $seasons, $request->query->getString('season'));
         if (null === $season) {

@@ -25,15 +25,31 @@ use Symfony\Contracts\Cache\CacheInterface;
 final class BlockController extends AbstractController
 {
     #[Route('/project/{id}/block', name: 'project_block', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
-    public function show(string $id, Plan $plan, AccountSettings $settings, CacheInterface $cache, #[CurrentUser] Account $account): Response
-    {
+    public function show(
+        string $id,
+        Plan $plan,
+        AccountSettings $settings,
+        CacheInterface $cache,
+        #[CurrentUser] Account $account,
+    ): Response {
         $opinion = null;
         $laid = false;
         $project = $plan->project($account, $id);
         if (null !== $project) {
             foreach ($project->claims as $claim) {
                 $laid = $laid || null !== $claim->lay;
-                $opinion ??= Role::Main === $claim->role && !$claim->cutOut && null === $claim->lay ? $this->opinion($project, $claim, $settings->of($account)->assumptions->selvage, null === $claim->cloth || null === $claim->cut ? null : ToCut::of($claim->cloth, $claim->cut, $settings->of($account)->assumptions)->width, $cache) : null;
+                $opinion ??=
+                    Role::Main === $claim->role && !$claim->cutOut && null === $claim->lay
+                        ? $this->opinion(
+                            $project,
+                            $claim,
+                            $settings->of($account)->assumptions->selvage,
+                            null === $claim->cloth || null === $claim->cut
+                                ? null
+                                : ToCut::of($claim->cloth, $claim->cut, $settings->of($account)->assumptions)->width,
+                            $cache,
+                        )
+                        : null;
             }
         }
 
@@ -54,9 +70,39 @@ final class BlockController extends AbstractController
             return null;
         }
         $oneWay = true === ($claim->cloth?->isOneWay() ?? $claim->wish?->oneWay);
-        $key = 'opinion-'.hash('xxh128', serialize([$project->garment()->value, $version->table, $size, $full->micrometres, $usable->micrometres, $oneWay, $project->person?->child]));
-        $length = $cache->get($key, static fn (): ?int => (new Block())->need($project->garment(), $version->table, Role::Main, $size, $usable, $oneWay, true === $project->person?->child)?->micrometres);
+        $key
+            = 'opinion-'
+            .hash(
+                'xxh128',
+                serialize([
+                    $project->garment()->value,
+                    $version->table,
+                    $size,
+                    $full->micrometres,
+                    $usable->micrometres,
+                    $oneWay,
+                    $project->person?->child,
+                ]),
+            );
+        $length = $cache->get(
+            $key,
+            static fn (): ?int => (new Block())->need(
+                $project->garment(),
+                $version->table,
+                Role::Main,
+                $size,
+                $usable,
+                $oneWay,
+                true === $project->person?->child,
+            )?->micrometres,
+        );
 
-        return null === $length ? null : ['length' => Length::ofMicrometres($length), 'width' => $full, 'way' => (new Block())->isCalibrated($version->table, $size) ? Way::CalibratedBlock : Way::RoughBlock];
+        return null === $length
+            ? null
+            : [
+                'length' => Length::ofMicrometres($length),
+                'width' => $full,
+                'way' => (new Block())->isCalibrated($version->table, $size) ? Way::CalibratedBlock : Way::RoughBlock,
+            ];
     }
 }

@@ -27,7 +27,8 @@ final readonly class ByHand
     public function lay(Setup $setup, array $asked): array
     {
         $fold = Fold::tryFrom(\is_string($asked['fold'] ?? null) ? $asked['fold'] : '') ?? Fold::Flat;
-        $request = $setup->lay->request([$fold]) ?? throw Refused::because('There is nothing to lay: choose a garment with pieces, and a cloth.');
+        $request
+            = $setup->lay->request([$fold]) ?? throw Refused::because('There is nothing to lay: choose a garment with pieces, and a cloth.');
         try {
             return [$request, (new Hand())->lay($request, $fold, self::places($asked['places'] ?? null))];
         } catch (\InvalidArgumentException $unknown) {
@@ -50,14 +51,18 @@ final readonly class ByHand
             return [];
         }
         if (Fold::Part === $fold) {
-            throw Refused::because('Pieces cannot be locked where the cloth is part folded, part flat: unlock them, or choose another way of laying.');
+            throw Refused::because(
+                'Pieces cannot be locked where the cloth is part folded, part flat: unlock them, or choose another way of laying.',
+            );
         }
         try {
             $lay = (new Hand())->lay($request, $fold, $places);
         } catch (\InvalidArgumentException $unknown) {
             throw Refused::saying(strtr('This cannot be laid so: '.$unknown->getMessage().'.', $setup->lay->names()));
         }
-        $faults = array_values(array_filter((new Judge())->faults($request, $lay), static fn (string $fault): bool => !str_contains($fault, 'accounted for')));
+        $faults = array_values(
+            array_filter((new Judge())->faults($request, $lay), static fn (string $fault): bool => !str_contains($fault, 'accounted for')),
+        );
         if ([] !== $faults) {
             throw Refused::saying(strtr('The locked pieces do not lie soundly: '.$faults[0].'. Move them first.', $setup->lay->names()));
         }
@@ -72,7 +77,15 @@ final readonly class ByHand
         $places = array_map(static function (Node $node): array {
             $number = static fn (Node $at): float => max(-1e6, min(1e6, (float) $at->number()));
 
-            return ['piece' => $node->at('piece')->text(80), 'copy' => $node->at('copy')->requiredInteger(1, 1000), 'sheet' => $node->at('sheet')->text(10), 'turn' => $node->at('turn')->requiredInteger(0, 359), 'flipped' => $node->at('flipped')->boolean(), 'x' => $number($node->at('x')), 'y' => $number($node->at('y'))];
+            return [
+                'piece' => $node->at('piece')->text(80),
+                'copy' => $node->at('copy')->requiredInteger(1, 1000),
+                'sheet' => $node->at('sheet')->text(10),
+                'turn' => $node->at('turn')->requiredInteger(0, 359),
+                'flipped' => $node->at('flipped')->boolean(),
+                'x' => $number($node->at('x')),
+                'y' => $number($node->at('y')),
+            ];
         }, (new Node($list, $faults))->items(3000));
         $faults->refuse();
 

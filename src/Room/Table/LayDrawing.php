@@ -18,7 +18,16 @@ final readonly class LayDrawing
     {
     }
 
-    /** @return list<array{name: string, length: float, drawn: float, height: float, width: Figure, used: Figure, folds: list<float>, upper: string, lower: string, pieces: list<array{number: int, piece: LaidPiece, garment: string, path: string, x: float, y: float, grain: string, size: float, from: Figure, to: Figure, above: Figure, below: Figure}>}> for the templates table/print.html.twig and table/lay.svg.twig */
+    /**
+     * @return list<array{
+     *     name: string, length: float, drawn: float, height: float, width: Figure, used: Figure, folds: list<float>,
+     *     upper: string, lower: string,
+     *  pieces: list<array{
+     *     number: int, piece: LaidPiece, garment: string, path: string, x: float, y: float, grain: string, size: float,
+     *     from: Figure, to: Figure, above: Figure, below: Figure,
+     * }>,
+     * }> for the templates table/print.html.twig and table/lay.svg.twig
+     */
     public function sheets(SavedLay $lay): array
     {
         $sheets = [];
@@ -27,7 +36,13 @@ final readonly class LayDrawing
             $width = (float) $sheet->width->millimetres();
             $folded = \in_array($lay->fold, [Fold::Lengthwise, Fold::Gate], true);
             $on = array_values(array_filter($lay->pieces, static fn (LaidPiece $piece): bool => $piece->sheet === $i));
-            usort($on, static fn (LaidPiece $a, LaidPiece $b): int => [round($a->outline->left, -1), $a->outline->bottom] <=> [round($b->outline->left, -1), $b->outline->bottom]);
+            usort(
+                $on,
+                static fn (LaidPiece $a, LaidPiece $b): int => [round($a->outline->left, -1), $a->outline->bottom] <=> [
+                    round($b->outline->left, -1),
+                    $b->outline->bottom,
+                ],
+            );
             $end = max([100.0, ...array_map(static fn (LaidPiece $piece): float => $piece->outline->right, $on)]);
             $pieces = [];
             foreach ($on as $piece) {
@@ -85,7 +100,19 @@ final readonly class LayDrawing
         [$hx, $hy] = [$x - $reach * $ux, $y - $reach * $uy];
         $h = min(18.0, $reach / 3);
 
-        return \sprintf('M%.1f %.1fL%.1f %.1fM%.1f %.1fL%.1f %.1fL%.1f %.1f', $x + $reach * $ux, $y + $reach * $uy, $hx, $hy, $hx + $h * ($ux - 0.6 * $uy), $hy + $h * ($uy + 0.6 * $ux), $hx, $hy, $hx + $h * ($ux + 0.6 * $uy), $hy + $h * ($uy - 0.6 * $ux));
+        return \sprintf(
+            'M%.1f %.1fL%.1f %.1fM%.1f %.1fL%.1f %.1fL%.1f %.1f',
+            $x + $reach * $ux,
+            $y + $reach * $uy,
+            $hx,
+            $hy,
+            $hx + $h * ($ux - 0.6 * $uy),
+            $hy + $h * ($uy + 0.6 * $ux),
+            $hx,
+            $hy,
+            $hx + $h * ($ux + 0.6 * $uy),
+            $hy + $h * ($uy - 0.6 * $ux),
+        );
     }
 
     private static function figure(float $millimetres): Figure

@@ -27,8 +27,12 @@ final readonly class Machine
 
     private const MOST_SECONDS = 60;
 
-    public function __construct(private SetupReader $setups, private Mat $mat, private SentenceWriter $sentences, private AccountSettings $settings)
-    {
+    public function __construct(
+        private SetupReader $setups,
+        private Mat $mat,
+        private SentenceWriter $sentences,
+        private AccountSettings $settings,
+    ) {
     }
 
     /**
@@ -39,7 +43,12 @@ final readonly class Machine
     public function run(Account $account, string $asked, \Closure $say, \Closure $goOn): void
     {
         [$setup, $request] = $this->read((array) json_decode($asked, true), $account);
-        $this->lay($setup, $request, static fn (array $line): mixed => $say(json_encode($line, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE)), $goOn);
+        $this->lay(
+            $setup,
+            $request,
+            static fn (array $line): mixed => $say(json_encode($line, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE)),
+            $goOn,
+        );
     }
 
     /**
@@ -52,12 +61,22 @@ final readonly class Machine
     public function read(array $asked, Account $account): array
     {
         $setup = $this->setups->read($asked['setup'] ?? null, $account);
-        $folds = array_values(array_filter(array_map(static fn (mixed $fold): ?Fold => \is_string($fold) ? Fold::tryFrom($fold) : null, \is_array($asked['folds'] ?? null) ? $asked['folds'] : [])));
+        $folds = array_values(
+            array_filter(
+                array_map(
+                    static fn (mixed $fold): ?Fold => \is_string($fold) ? Fold::tryFrom($fold) : null,
+                    \is_array($asked['folds'] ?? null) ? $asked['folds'] : [],
+                ),
+            ),
+        );
         $folds = [] === $folds ? [Fold::Flat] : $folds;
         $seconds = max(1.0, min(self::MOST_SECONDS, is_numeric($asked['seconds'] ?? null) ? (float) $asked['seconds'] : 5));
 
-        return [$setup, $setup->lay->request($folds, $seconds, (new ByHand())->locked($setup, $folds[0], $asked))
-            ?? throw Refused::because('There is nothing to lay: choose a garment with pieces, and a cloth.')];
+        return [
+            $setup,
+            $setup->lay->request($folds, $seconds, (new ByHand())->locked($setup, $folds[0], $asked))
+            ?? throw Refused::because('There is nothing to lay: choose a garment with pieces, and a cloth.'),
+        ];
     }
 
     /**
@@ -80,10 +99,18 @@ final readonly class Machine
             return $stopped ? \INF : $now;
         };
         $best = [\PHP_INT_MAX, \INF];
-        $lay = (new LayMaker())->make($request, $elapsed, function (Fold $fold, float $length, \Closure $placements, int $missing) use ($say, &$best): void {
+        $lay = (new LayMaker())->make($request, $elapsed, function (Fold $fold, float $length, \Closure $placements, int $missing) use (
+            $say,
+            &$best,
+        ): void {
             if ([$missing, round($length)] < $best) {
                 $best = [$missing, round($length)];
-                $say(['better' => $this->mat->length($length), 'missing' => $missing, 'fold' => $fold->value, 'places' => $this->mat->places($placements())]);
+                $say([
+                    'better' => $this->mat->length($length),
+                    'missing' => $missing,
+                    'fold' => $fold->value,
+                    'places' => $this->mat->places($placements()),
+                ]);
             }
         });
         $answer = $this->mat->answer($setup, $lay, (new Judge())->faults($request, $lay));
@@ -107,11 +134,27 @@ final readonly class Machine
         $sheets = $request->sheets;
         $sheets[$longest] = new Sheet($sheet->id, $sheet->width, null, $sheet->outline, $sheet->bites);
         $start = microtime(true);
-        $lay = (new LayMaker())->make(new Request(array_values($sheets), $request->pieces, $request->gap, $request->oneWay, $request->folds, min(self::MORE_SECONDS, $request->seconds)), static fn (): float => microtime(true) - $start);
+        $lay = (new LayMaker())->make(
+            new Request(
+                array_values($sheets),
+                $request->pieces,
+                $request->gap,
+                $request->oneWay,
+                $request->folds,
+                min(self::MORE_SECONDS, $request->seconds),
+            ),
+            static fn (): float => microtime(true) - $start,
+        );
         $more = ($lay->used[$sheet->id] ?? 0) - $sheet->length;
 
-        return [] !== $lay->unplaced || $more <= 0 ? null : $this->sentences->write(new Sentence('With {more} more of {cloth} all of it would go on.', [
-            'more' => $this->mat->figure($more), 'cloth' => $this->mat->sheetName($setup->lay->sheets[$longest], $longest),
-        ]), $this->settings->tape());
+        return [] !== $lay->unplaced || $more <= 0
+            ? null
+            : $this->sentences->write(
+                new Sentence('With {more} more of {cloth} all of it would go on.', [
+                    'more' => $this->mat->figure($more),
+                    'cloth' => $this->mat->sheetName($setup->lay->sheets[$longest], $longest),
+                ]),
+                $this->settings->tape(),
+            );
     }
 }

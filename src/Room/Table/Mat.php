@@ -39,10 +39,16 @@ final readonly class Mat
         foreach ($lay->pieces as $id => [$garment, $piece, $laid]) {
             $flat = $laid->flat();
             $pieces[$id] = [
-                'id' => $id, 'name' => $piece->name, 'label' => $names[$id], 'garment' => $garment, 'quantity' => $piece->quantity, 'grain' => $piece->grain->value,
+                'id' => $id,
+                'name' => $piece->name,
+                'label' => $names[$id],
+                'garment' => $garment,
+                'quantity' => $piece->quantity,
+                'grain' => $piece->grain->value,
                 'instead' => array_map(static fn ($instead): string => $instead->value, $piece->instead),
                 'off' => \in_array($id, $lay->off, true),
-                'flat' => $this->shape($flat), 'half' => $laid->onFold ? $this->shape($laid->outline) : null,
+                'flat' => $this->shape($flat),
+                'half' => $laid->onFold ? $this->shape($laid->outline) : null,
             ];
         }
         $ways = [];
@@ -56,15 +62,53 @@ final readonly class Mat
                 'name' => $this->sentences->write(new Sentence($fold->words()), $this->settings->tape()),
                 'refused' => null === $way->refused ? null : ucfirst(strtr($way->refused, $names)).'.',
                 'doubled' => $way->doubled,
-                'lanes' => array_map(static fn (Lane $lane): array => ['sheet' => $lane->sheet, 'width' => $lane->width, 'length' => is_infinite($lane->length) ? null : $lane->length, 'layers' => $lane->layers, 'fold' => $lane->fold, 'offset' => $lane->offset, 'down' => $lane->down], $way->lanes),
-                'items' => array_map(static fn (Item $item): array => ['piece' => $item->piece->id, 'copy' => $item->copy, 'layers' => $item->layers, 'onFold' => $item->onFold, 'ways' => array_map(static fn (Variant $variant): array => [$variant->turn, $variant->flipped], $item->variants)], $way->items),
+                'lanes' => array_map(
+                    static fn (Lane $lane): array => [
+                        'sheet' => $lane->sheet,
+                        'width' => $lane->width,
+                        'length' => is_infinite($lane->length) ? null : $lane->length,
+                        'layers' => $lane->layers,
+                        'fold' => $lane->fold,
+                        'offset' => $lane->offset,
+                        'down' => $lane->down,
+                    ],
+                    $way->lanes,
+                ),
+                'items' => array_map(
+                    static fn (Item $item): array => [
+                        'piece' => $item->piece->id,
+                        'copy' => $item->copy,
+                        'layers' => $item->layers,
+                        'onFold' => $item->onFold,
+                        'ways' => array_map(static fn (Variant $variant): array => [$variant->turn, $variant->flipped], $item->variants),
+                    ],
+                    $way->items,
+                ),
             ];
         }
 
         return [
             'setup' => ['oneWay' => $lay->oneWay, 'gap' => $lay->gap] + $setup->asked,
-            'sheets' => array_map($this->sheet(...), $lay->sheets, array_keys($lay->sheets), [] === $ways ? array_fill(0, \count($lay->sheets), null) : ($lay->request([Fold::Flat])->sheets ?? [])),
-            'garments' => array_map(static fn ($garment, string $known, array $sizes): array => ['sizes' => $sizes, 'name' => $garment->name, 'size' => $garment->size, 'known' => $known, 'project' => $garment->project, 'version' => $garment->version, 'role' => $garment->role->value], $lay->garments, $setup->known, $setup->sizes),
+            'sheets' => array_map(
+                $this->sheet(...),
+                $lay->sheets,
+                array_keys($lay->sheets),
+                [] === $ways ? array_fill(0, \count($lay->sheets), null) : $lay->request([Fold::Flat])->sheets ?? [],
+            ),
+            'garments' => array_map(
+                static fn ($garment, string $known, array $sizes): array => [
+                    'sizes' => $sizes,
+                    'name' => $garment->name,
+                    'size' => $garment->size,
+                    'known' => $known,
+                    'project' => $garment->project,
+                    'version' => $garment->version,
+                    'role' => $garment->role->value,
+                ],
+                $lay->garments,
+                $setup->known,
+                $setup->sizes,
+            ),
             'pieces' => (object) $pieces,
             'ways' => (object) $ways,
             'repeat' => null === $lay->repeat() ? null : $lay->repeat()->millimetres(),
@@ -78,13 +122,41 @@ final readonly class Mat
      */
     public function places(array $placements): array
     {
-        return array_map(static fn (Placement $p): array => ['piece' => $p->piece->id, 'copy' => $p->copy, 'sheet' => $p->sheet, 'turn' => $p->turn, 'flipped' => $p->flipped, 'layers' => $p->layers, 'x' => $p->x, 'y' => $p->y], $placements);
+        return array_map(
+            static fn (Placement $p): array => [
+                'piece' => $p->piece->id,
+                'copy' => $p->copy,
+                'sheet' => $p->sheet,
+                'turn' => $p->turn,
+                'flipped' => $p->flipped,
+                'layers' => $p->layers,
+                'x' => $p->x,
+                'y' => $p->y,
+            ],
+            $placements,
+        );
     }
 
     /** @return array{fold: string, places: list<array<string, mixed>>} */
     public function saved(SavedLay $lay): array
     {
-        return ['fold' => $lay->fold->value, 'places' => array_map(static fn (LaidPiece $p): array => ['piece' => $p->garment.'/'.$p->piece, 'copy' => $p->copy, 'sheet' => 's'.$p->sheet, 'turn' => $p->turn, 'flipped' => $p->flipped, 'layers' => $p->layers, 'x' => $p->x, 'y' => $p->y, 'locked' => $p->locked], $lay->pieces)];
+        return [
+            'fold' => $lay->fold->value,
+            'places' => array_map(
+                static fn (LaidPiece $p): array => [
+                    'piece' => $p->garment.'/'.$p->piece,
+                    'copy' => $p->copy,
+                    'sheet' => 's'.$p->sheet,
+                    'turn' => $p->turn,
+                    'flipped' => $p->flipped,
+                    'layers' => $p->layers,
+                    'x' => $p->x,
+                    'y' => $p->y,
+                    'locked' => $p->locked,
+                ],
+                $lay->pieces,
+            ),
+        ];
     }
 
     /**
@@ -101,7 +173,13 @@ final readonly class Mat
         $missing = [];
         foreach ($setup->lay->sheets as $i => $sheet) {
             $length = Length::ofMillimetres(round($lay->used['s'.$i] ?? 0, 1));
-            $used[] = ['name' => $this->sheetName($sheet, $i), 'millimetres' => $length->millimetres(), 'used' => $this->write(Figure::needed($length)), 'spare' => null === $sheet->length ? null : $this->write(Figure::owned($sheet->length->minus($length)->larger(Length::zero())))];
+            $used[] = [
+                'name' => $this->sheetName($sheet, $i),
+                'millimetres' => $length->millimetres(),
+                'used' => $this->write(Figure::needed($length)),
+                'spare' => null === $sheet->length
+                    ? null : $this->write(Figure::owned($sheet->length->minus($length)->larger(Length::zero()))),
+            ];
         }
         foreach ($lay->unplaced as ['piece' => $piece, 'copy' => $copy]) {
             $missing[] = strtr($piece, $names).' '.$copy;
@@ -127,7 +205,19 @@ final readonly class Mat
             'why' => [] === $lay->unplaced ? null : $this->why($setup, $lay),
             'faults' => array_map(static fn (string $fault): string => ucfirst(strtr($fault, $names)).'.', $faults),
             'folds' => $folds,
-            'leftovers' => array_map(fn (array $free): array => ['sheet' => $free['cut'], 'x' => $free['x'], 'y' => $free['y'], 'length' => $free['length'], 'width' => $free['width'], 'says' => $this->write(Figure::owned(Length::ofMillimetres($free['length']))).' × '.$this->write(Figure::owned(Length::ofMillimetres($free['width'])))], $lay->leftovers),
+            'leftovers' => array_map(
+                fn (array $free): array => [
+                    'sheet' => $free['cut'],
+                    'x' => $free['x'],
+                    'y' => $free['y'],
+                    'length' => $free['length'],
+                    'width' => $free['width'],
+                    'says' => $this->write(Figure::owned(Length::ofMillimetres($free['length'])))
+                        .' × '
+                        .$this->write(Figure::owned(Length::ofMillimetres($free['width']))),
+                ],
+                $lay->leftovers,
+            ),
         ];
     }
 
@@ -140,15 +230,23 @@ final readonly class Mat
         }
         $flat = $setup->lay->pieces[$piece][2]->flat();
 
-        return $this->sentences->write(new Sentence('{piece}, {length} long and {width} wide when it is opened, is longer or wider than every cut.', [
-            'piece' => $names[$piece], 'length' => Figure::exact(Length::ofMillimetres(round($flat->length(), 1))), 'width' => Figure::exact(Length::ofMillimetres(round($flat->width(), 1))),
-        ]), $this->settings->tape());
+        return $this->sentences->write(
+            new Sentence('{piece}, {length} long and {width} wide when it is opened, is longer or wider than every cut.', [
+                'piece' => $names[$piece],
+                'length' => Figure::exact(Length::ofMillimetres(round($flat->length(), 1))),
+                'width' => Figure::exact(Length::ofMillimetres(round($flat->width(), 1))),
+            ]),
+            $this->settings->tape(),
+        );
     }
 
     public function sheetName(LaidSheet $sheet, int $i): string
     {
         if (null === $sheet->cloth || null === $sheet->cut) {
-            return $this->sentences->write(new Sentence('a roll, {width} usable', ['width' => Figure::width($sheet->width)]), $this->settings->tape());
+            return $this->sentences->write(
+                new Sentence('a roll, {width} usable', ['width' => Figure::width($sheet->width)]),
+                $this->settings->tape(),
+            );
         }
 
         return implode(', ', array_filter([$sheet->cloth->name, $sheet->cut->label], static fn (string $part): bool => '' !== $part));
@@ -157,7 +255,10 @@ final readonly class Mat
     /** @return array{points: list<array{float, float}>, parts: list<list<array{float, float}>>} */
     private function shape(Outline $outline): array
     {
-        return ['points' => array_map(static fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $outline->points), 'parts' => $outline->convexParts()];
+        return [
+            'points' => array_map(static fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $outline->points),
+            'parts' => $outline->convexParts(),
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -166,7 +267,9 @@ final readonly class Mat
         return [
             'id' => 's'.$i,
             'name' => $this->sheetName($sheet, $i),
-            'says' => null === $sheet->length ? '' : $this->write(Figure::owned($sheet->length)).' × '.$this->write(Figure::width($sheet->width)),
+            'says' => null === $sheet->length
+                    ? ''
+                    : $this->write(Figure::owned($sheet->length)).' × '.$this->write(Figure::width($sheet->width)),
             'width' => $sheet->width->millimetres(),
             'length' => $sheet->length?->millimetres(),
             'cloth' => $sheet->cloth?->id,

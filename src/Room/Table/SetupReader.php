@@ -79,7 +79,14 @@ final readonly class SetupReader
                 }
                 [$name, $size] = [$pattern->title, $one->at('size')->text(20)];
             }
-            $garments[] = new LaidGarment(Role::Main === $role ? $name : $name.' ('.$role->value.')', $id, $version?->id, $role, $size, $version?->pieces->mark($size) ?? '');
+            $garments[] = new LaidGarment(
+                Role::Main === $role ? $name : $name.' ('.$role->value.')',
+                $id,
+                $version?->id,
+                $role,
+                $size,
+                $version?->pieces->mark($size) ?? '',
+            );
             [$pieces[], $known[]] = $this->pieces($pattern, $version, $role, $size);
             $marked = array_map(strval(...), array_keys($version->pieces->marks ?? []));
             $sizes[] = null !== $id ? [] : ([] === $marked ? $version->table->sizes : $marked);
@@ -90,14 +97,26 @@ final readonly class SetupReader
             $one->object(['cut', 'width']);
             $id = $one->at('cut')->optionalText(60);
             if (null === $id) {
-                $sheets[] = new LaidSheet(null, null, Length::ofMillimetres($this->number($one->at('width'), ...self::WIDTHS)), null, Length::zero());
+                $sheets[] = new LaidSheet(
+                    null,
+                    null,
+                    Length::ofMillimetres($this->number($one->at('width'), ...self::WIDTHS)),
+                    null,
+                    Length::zero(),
+                );
                 continue;
             }
             $cuts = [] === $cuts ? $this->cuts($account) : $cuts;
             [$cloth, $cut] = $cuts[$id] ?? [null, null];
-            $toCut = null === $cloth || null === $cut ? null : ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions, laid: true);
+            $toCut
+                = null === $cloth || null === $cut ? null : ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions, laid: true);
             if (null === $cloth || null === $toCut?->width || null === $toCut->length || $toCut->length->micrometres < 1000) {
-                $one->at('cut')->fault(null === $cloth ? 'This cut is no longer in the stash.' : '{cloth} cannot be laid on: measure its length and width first.', ...(null === $cloth ? [] : ['cloth' => $cloth->name]));
+                $one->at('cut')->fault(
+                    null === $cloth
+                        ? 'This cut is no longer in the stash.'
+                        : '{cloth} cannot be laid on: measure its length and width first.',
+                    ...null === $cloth ? [] : ['cloth' => $cloth->name],
+                );
                 continue;
             }
             $sheets[] = new LaidSheet($cloth, $cut, $toCut->width, $toCut->length, Length::zero());
@@ -108,7 +127,17 @@ final readonly class SetupReader
         }
         $allowance = $node->at('allowance')->isThere() ? Length::ofMillimetres($this->number($node->at('allowance'), 1, 100)) : null;
         $off = array_map(static fn (Node $one): string => $one->text(80), $node->at('off')->items(500));
-        $lay = new LaySetup($sheets, $garments, $pieces, $oneWay, $node->at('gap')->isThere() ? $this->number($node->at('gap'), 0, 100) : 0, $allowance, $node->at('match')->boolean(), $off, $this->settings->of($account)->assumptions);
+        $lay = new LaySetup(
+            $sheets,
+            $garments,
+            $pieces,
+            $oneWay,
+            $node->at('gap')->isThere() ? $this->number($node->at('gap'), 0, 100) : 0,
+            $allowance,
+            $node->at('match')->boolean(),
+            $off,
+            $this->settings->of($account)->assumptions,
+        );
         $faults->refuse();
 
         return new Setup($lay, $node->map(), $known, $sizes);
@@ -126,18 +155,24 @@ final readonly class SetupReader
         }
         $block = $this->block($pattern->garment ?? Garment::Other, $version, $role, $size);
 
-        return [$block, match (true) {
-            [] === $block => 'none',
-            (new Block())->isCalibrated($version->table, $size) => 'calibrated',
-            default => 'rough',
-        }];
+        return [
+            $block,
+            match (true) {
+                [] === $block => 'none',
+                (new Block())->isCalibrated($version->table, $size) => 'calibrated',
+                default => 'rough',
+            },
+        ];
     }
 
     /** @return list<Piece> */
     private function block(Garment $garment, Version $version, Role $role, string $size): array
     {
         $key = 'block-'.hash('xxh128', serialize([$garment->value, $version->table, $role->value, $size]));
-        $stored = $this->cache->get($key, fn (): array => $this->pieces->write((new Block())->pieces($garment, $version->table, $role, $size)));
+        $stored = $this->cache->get(
+            $key,
+            fn (): array => $this->pieces->write((new Block())->pieces($garment, $version->table, $role, $size)),
+        );
 
         return $this->pieces->read(Node::typed($stored));
     }
@@ -146,7 +181,12 @@ final readonly class SetupReader
     {
         $value = (float) $node->number();
         if ($value < $least || $value > $most) {
-            $node->fault('A number from {least} to {most} is expected here, found {found}.', least: (string) $least, most: (string) $most, found: $node->found());
+            $node->fault(
+                'A number from {least} to {most} is expected here, found {found}.',
+                least: (string) $least,
+                most: (string) $most,
+                found: $node->found(),
+            );
 
             return $least;
         }

@@ -71,10 +71,25 @@ final class TableController extends AbstractController
 
         return $this->render('table/list.html.twig', [
             'lays' => $lays,
-            'answers' => array_column(array_map(static fn (ProjectAnswer $answer): array => [$answer->project->id, $answer->roles], array_merge(...array_values($answers))), 1, 0),
-            'projects' => array_values(array_filter($projects, static fn (Project $project): bool => $project->state->isOpen() && null !== $project->version)),
+            'answers' => array_column(
+                array_map(
+                    static fn (ProjectAnswer $answer): array => [$answer->project->id, $answer->roles],
+                    array_merge(...array_values($answers)),
+                ),
+                1,
+                0,
+            ),
+            'projects' => array_values(
+                array_filter($projects, static fn (Project $project): bool => $project->state->isOpen() && null !== $project->version),
+            ),
             'assumptions' => $this->settings->of($account)->assumptions,
-            'patterns' => array_values(array_filter($library->all($account), static fn ($pattern): bool => [] !== array_filter($pattern->versions, static fn ($version): bool => [] !== $version->pieces->marks))),
+            'patterns' => array_values(
+                array_filter(
+                    $library->all($account),
+                    static fn ($pattern): bool => []
+                        !== array_filter($pattern->versions, static fn ($version): bool => [] !== $version->pieces->marks),
+                ),
+            ),
         ]);
     }
 
@@ -96,14 +111,25 @@ final class TableController extends AbstractController
             $marked = array_map(strval(...), array_keys($version->pieces->marks));
             $sizes = [] === $marked ? $version->table->sizes : $marked;
             $asked = $request->query->getString('size');
-            $garments[] = ['version' => $version->id, 'role' => $role->value, 'size' => \in_array($asked, $sizes, true) ? $asked : $sizes[intdiv(\count($sizes), 2)] ?? ''];
+            $garments[] = [
+                'version' => $version->id,
+                'role' => $role->value,
+                'size' => \in_array($asked, $sizes, true) ? $asked : $sizes[intdiv(\count($sizes), 2)] ?? '',
+            ];
         }
         $cut = $request->query->getString('cut');
         if ('' !== $cut && null !== $stash->record($account, $cut)) {
             $sheets = [['cut' => $cut]];
         }
 
-        return $this->page(['garments' => $garments, 'sheets' => [] === $sheets ? [['width' => 1380]] : $sheets], null, null, $account, $stash, $library);
+        return $this->page(
+            ['garments' => $garments, 'sheets' => [] === $sheets ? [['width' => 1380]] : $sheets],
+            null,
+            null,
+            $account,
+            $stash,
+            $library,
+        );
     }
 
     #[Route('/{id}', name: 'table_lay', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
@@ -114,20 +140,42 @@ final class TableController extends AbstractController
         $projects = array_map(static fn (Project $project): string => $project->id, $this->plan->projects($account));
         $garments = [];
         foreach ($lay->garments as $garment) {
-            $garments[] = null !== $garment->project && \in_array($garment->project, $projects, true)
-                ? ['project' => $garment->project, 'role' => $garment->role->value]
-                : ['version' => $garment->version ?? '', 'size' => $garment->size, 'role' => $garment->role->value];
+            $garments[]
+                = null !== $garment->project && \in_array($garment->project, $projects, true)
+                    ? ['project' => $garment->project, 'role' => $garment->role->value]
+                    : ['version' => $garment->version ?? '', 'size' => $garment->size, 'role' => $garment->role->value];
         }
-        $sheets = array_map(static fn ($sheet): array => null === $sheet->cut ? ['width' => $sheet->width->millimetres()] : ['cut' => $sheet->cut->id], $lay->sheets);
+        $sheets = array_map(
+            static fn ($sheet): array => null === $sheet->cut ? ['width' => $sheet->width->millimetres()] : ['cut' => $sheet->cut->id],
+            $lay->sheets,
+        );
 
-        return $this->page(['garments' => $garments, 'sheets' => $sheets, 'oneWay' => $lay->oneWay, 'gap' => $lay->gap, 'allowance' => $lay->allowance?->millimetres(), 'match' => $lay->match, 'off' => $lay->off], $record, $lay, $account, $stash, $library);
+        return $this->page(
+            [
+                'garments' => $garments,
+                'sheets' => $sheets,
+                'oneWay' => $lay->oneWay,
+                'gap' => $lay->gap,
+                'allowance' => $lay->allowance?->millimetres(),
+                'match' => $lay->match,
+                'off' => $lay->off,
+            ],
+            $record,
+            $lay,
+            $account,
+            $stash,
+            $library,
+        );
     }
 
     /** The mat for another setup; nothing is saved. */
     #[Route('/mat', name: 'table_mat', methods: ['POST'])]
     public function mat(Request $request, #[CurrentUser] Account $account): Response
     {
-        return $this->answering(fn (array $asked): array => $this->mat->of($this->setups->read($asked['setup'] ?? null, $account)), $request);
+        return $this->answering(
+            fn (array $asked): array => $this->mat->of($this->setups->read($asked['setup'] ?? null, $account)),
+            $request,
+        );
     }
 
     /** The swatches of cloths, for a mat that gets another cut. */
@@ -136,7 +184,9 @@ final class TableController extends AbstractController
     {
         $wanted = explode(',', $request->query->getString('cloths'));
 
-        return $this->render('table/_swatches.html.twig', ['cloths' => array_values(array_filter($stash->all($account), static fn ($cloth): bool => \in_array($cloth->id, $wanted, true)))]);
+        return $this->render('table/_swatches.html.twig', [
+            'cloths' => array_values(array_filter($stash->all($account), static fn ($cloth): bool => \in_array($cloth->id, $wanted, true))),
+        ]);
     }
 
     /** What the core says of a lay made by hand; nothing is saved. */
@@ -158,8 +208,10 @@ final class TableController extends AbstractController
         return $this->answering(static function (array $asked) use ($machine, $jobs, $account): array {
             $machine->read($asked, $account);
 
-            return ['job' => $jobs->begin($account, 'octavum:lay-job', json_encode($asked, \JSON_THROW_ON_ERROR))
-                ?? throw Refused::because('Three lays of yours are being made already: wait for one of them, or stop it.')];
+            return [
+                'job' => $jobs->begin($account, 'octavum:lay-job', json_encode($asked, \JSON_THROW_ON_ERROR))
+                    ?? throw Refused::because('Three lays of yours are being made already: wait for one of them, or stop it.'),
+            ];
         }, $request);
     }
 
@@ -195,11 +247,25 @@ final class TableController extends AbstractController
             if (!$entry->isSound()) {
                 throw Refused::saying($this->sentences->write(array_values($entry->faults())[0], $this->settings->tape()));
             }
-            $this->mapper->store($setup->lay->saved($record->id, $name, $lay, $sound, array_values(array_filter((array) ($asked['locked'] ?? []), is_string(...)))), $record);
+            $this->mapper->store(
+                $setup->lay->saved(
+                    $record->id,
+                    $name,
+                    $lay,
+                    $sound,
+                    array_values(array_filter((array) ($asked['locked'] ?? []), is_string(...))),
+                ),
+                $record,
+            );
             $this->entities->persist($record);
             $this->plan->lay($account, $record, $setup->lay->garments, $sound);
             $this->entities->flush();
-            $this->toast->say($sound ? '{lay} is saved: its projects count this length now.' : '{lay} is saved as it is. It counts once every piece is laid and none lies over another.', ['lay' => $name]);
+            $this->toast->say(
+                $sound
+                    ? '{lay} is saved: its projects count this length now.'
+                    : '{lay} is saved as it is. It counts once every piece is laid and none lies over another.',
+                ['lay' => $name],
+            );
 
             return ['url' => $this->generateUrl('table_lay', ['id' => $record->id])];
         }, $request);
@@ -219,10 +285,13 @@ final class TableController extends AbstractController
     {
         $lay = $this->saved($this->own($account, $id), $account);
 
-        return new Response($this->renderView('table/lay.svg.twig', ['lay' => $lay, 'sheets' => $drawing->sheets($lay)]), headers: [
-            'Content-Type' => 'image/svg+xml',
-            'Content-Disposition' => 'attachment; filename="lay.svg"',
-        ]);
+        return new Response(
+            $this->renderView('table/lay.svg.twig', ['lay' => $lay, 'sheets' => $drawing->sheets($lay)]),
+            headers: [
+                'Content-Type' => 'image/svg+xml',
+                'Content-Disposition' => 'attachment; filename="lay.svg"',
+            ],
+        );
     }
 
     #[Route('/{id}/remove', name: 'table_remove', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['POST'])]
@@ -255,7 +324,11 @@ final class TableController extends AbstractController
             foreach ($pattern->versions as $version) {
                 if ([] !== $version->pieces->marks) {
                     $sizes = array_keys($version->pieces->marks);
-                    $patterns[] = ['id' => $version->id, 'name' => $pattern->title.', '.$version->name, 'size' => $sizes[intdiv(\count($sizes), 2)]];
+                    $patterns[] = [
+                        'id' => $version->id,
+                        'name' => $pattern->title.', '.$version->name,
+                        'size' => $sizes[intdiv(\count($sizes), 2)],
+                    ];
                 }
             }
         }
@@ -292,7 +365,14 @@ final class TableController extends AbstractController
             'problem' => $problem,
             'cuts' => $cuts,
             'patterns' => $patterns,
-            'projects' => array_values(array_filter($this->plan->projects($account), static fn (Project $project): bool => $project->state->isOpen() && null !== $project->version && [] !== array_filter($project->claims, static fn (Claim $claim): bool => !$claim->cutOut))),
+            'projects' => array_values(
+                array_filter(
+                    $this->plan->projects($account),
+                    static fn (Project $project): bool => $project->state->isOpen()
+                        && null !== $project->version
+                        && [] !== array_filter($project->claims, static fn (Claim $claim): bool => !$claim->cutOut),
+                ),
+            ),
             'cloths' => array_values(array_filter(array_map(static fn ($sheet) => $sheet->cloth, $setup->lay->sheets))),
         ]);
     }
@@ -311,7 +391,10 @@ final class TableController extends AbstractController
 
     private function refusal(Refused $refused): Response
     {
-        return new JsonResponse(['fault' => $this->sentences->write($refused->faults[0]->sentence, $this->settings->tape())], Response::HTTP_UNPROCESSABLE_ENTITY);
+        return new JsonResponse(
+            ['fault' => $this->sentences->write($refused->faults[0]->sentence, $this->settings->tape())],
+            Response::HTTP_UNPROCESSABLE_ENTITY,
+        );
     }
 
     private function saved(LayRecord $record, Account $account): SavedLay

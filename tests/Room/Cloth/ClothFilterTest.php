@@ -23,7 +23,10 @@ final class ClothFilterTest extends TestCase
     #[DataProvider('filters')]
     public function testWhichClothsAndInWhatOrder(ClothFilter $filter, array $names): void
     {
-        self::assertSame($names, array_map(static fn (Cloth $cloth): string => $cloth->name, $filter->of($this->stash(), new Assumptions())));
+        self::assertSame(
+            $names,
+            array_map(static fn (Cloth $cloth): string => $cloth->name, $filter->of($this->stash(), new Assumptions())),
+        );
     }
 
     /** @return iterable<string, array{ClothFilter, list<string>}> */
@@ -60,7 +63,11 @@ final class ClothFilterTest extends TestCase
         self::assertSame(['knit' => 1, 'jersey' => 1, 'woven' => 3, 'linen cloth' => 1, 'twill' => 1], $all['kind']);
         self::assertSame([2, 1], [$all['unwashed'], $all['aside']]);
         foreach ($all['kind'] as $kind => $count) {
-            self::assertCount($count, (new ClothFilter(kind: $kind))->of($this->stash(), new Assumptions()), $kind.': the count is what one gets');
+            self::assertCount(
+                $count,
+                (new ClothFilter(kind: $kind))->of($this->stash(), new Assumptions()),
+                $kind.': the count is what one gets',
+            );
         }
     }
 
@@ -70,10 +77,36 @@ final class ClothFilterTest extends TestCase
         $width = static fn (string $metres): Width => Width::of(Length::ofMetres($metres), Length::ofMetres('0.01'));
 
         return [
-            new Cloth('1', 'Slate', $width('1.6'), Structure::Knit, ClothType::Jersey, colours: ['#777777'], cuts: [Plan::cut('1', true), Plan::cut('0.5', true)]),
-            new Cloth('2', 'Moss', $width('1.4'), Structure::Woven, ClothType::Linen, colours: ['#4f7d3e'], place: 'Locker 2', cuts: [Plan::cut('3')]),
+            new Cloth(
+                '1',
+                'Slate',
+                $width('1.6'),
+                Structure::Knit,
+                ClothType::Jersey,
+                colours: ['#777777'],
+                cuts: [Plan::cut('1', true), Plan::cut('0.5', true)],
+            ),
+            new Cloth(
+                '2',
+                'Moss',
+                $width('1.4'),
+                Structure::Woven,
+                ClothType::Linen,
+                colours: ['#4f7d3e'],
+                place: 'Locker 2',
+                cuts: [Plan::cut('3')],
+            ),
             new Cloth('3', 'Rook', place: 'Tin', cuts: [Plan::cut(null)]),
-            new Cloth('4', 'Ember', $width('1.5'), type: ClothType::Twill, fibres: FibreMix::of(['cotton' => 100], Knowledge::Label), colours: ['#b8442f'], place: 'Box', cuts: [Plan::cut('2', true)]),
+            new Cloth(
+                '4',
+                'Ember',
+                $width('1.5'),
+                type: ClothType::Twill,
+                fibres: FibreMix::of(['cotton' => 100], Knowledge::Label),
+                colours: ['#b8442f'],
+                place: 'Box',
+                cuts: [Plan::cut('2', true)],
+            ),
             new Cloth('5', 'Cinder', setAside: true),
         ];
     }

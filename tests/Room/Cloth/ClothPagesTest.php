@@ -27,14 +27,25 @@ final class ClothPagesTest extends PageTestCase
     {
         $this->enter(['name' => 'Moss linen', 'width' => '140', 'cuts' => [['length' => '1 5/8 yd']]]);
         $cloth = $this->only();
-        self::assertSame(['Moss linen', 1_400_000, 1_485_900], [$cloth->name, $cloth->width?->full->micrometres, $cloth->cuts[0]->length?->micrometres]);
-        self::assertStringContainsString('1.34 m to cut from', self::says($this->get('/cloth/'.$cloth->id)), '(1.4859 − 0.06) × 0.94, fibre unknown');
+        self::assertSame(
+            ['Moss linen', 1_400_000, 1_485_900],
+            [$cloth->name, $cloth->width?->full->micrometres, $cloth->cuts[0]->length?->micrometres],
+        );
+        self::assertStringContainsString(
+            '1.34 m to cut from',
+            self::says($this->get('/cloth/'.$cloth->id)),
+            '(1.4859 − 0.06) × 0.94, fibre unknown',
+        );
     }
 
     public function testSeveralCutsStayApart(): void
     {
         $this->get('/cloth/new');
-        $this->send('Save the cloth', ['name' => 'Quarry tweed', 'width' => '146 cm', 'cuts' => [['length' => '1.80', 'washed' => '1'], ['length' => '1.65', 'washed' => '1'], ['length' => '', 'label' => '']]]);
+        $this->send('Save the cloth', [
+            'name' => 'Quarry tweed',
+            'width' => '146 cm',
+            'cuts' => [['length' => '1.80', 'washed' => '1'], ['length' => '1.65', 'washed' => '1'], ['length' => '', 'label' => '']],
+        ]);
         $cloth = $this->only();
         self::assertCount(2, $cloth->cuts);
         $page = self::says($this->get('/cloth/'.$cloth->id));
@@ -45,7 +56,28 @@ final class ClothPagesTest extends PageTestCase
 
     public function testTheFormShowsBackWhatIsStored(): void
     {
-        $entered = ['name' => 'Kelp twill', 'width' => '54 in', 'selvage' => '2 cm', 'structure' => 'woven', 'type' => 'twill', 'fibres' => '97 cotton, 3 elastane', 'fibresKnown' => 'label', 'grams' => '260', 'print' => 'check', 'direction' => 'one-way', 'repeat' => '8 cm', 'shrinkAlong' => '2.5', 'shrinkAcross' => '1', 'colour1' => '#3c4f3f', 'colour2' => '#aabbcc', 'place' => 'Locker 4', 'price' => '12.80', 'more' => 'no', 'setAside' => '1', 'notes' => "two\nlines"];
+        $entered = [
+            'name' => 'Kelp twill',
+            'width' => '54 in',
+            'selvage' => '2 cm',
+            'structure' => 'woven',
+            'type' => 'twill',
+            'fibres' => '97 cotton, 3 elastane',
+            'fibresKnown' => 'label',
+            'grams' => '260',
+            'print' => 'check',
+            'direction' => 'one-way',
+            'repeat' => '8 cm',
+            'shrinkAlong' => '2.5',
+            'shrinkAcross' => '1',
+            'colour1' => '#3c4f3f',
+            'colour2' => '#aabbcc',
+            'place' => 'Locker 4',
+            'price' => '12.80',
+            'more' => 'no',
+            'setAside' => '1',
+            'notes' => "two\nlines",
+        ];
         $this->enter($entered);
         $page = $this->get('/cloth/'.$this->only()->id.'/edit');
         foreach ($entered as $field => $value) {
@@ -115,7 +147,13 @@ final class ClothPagesTest extends PageTestCase
     public function testTextIsNeverRunAsMarkup(): void
     {
         $evil = '"><script>alert(1)</script>{{7*7}}';
-        $this->enter(['name' => $evil, 'place' => $evil, 'notes' => $evil, 'width' => '140', 'cuts' => [['length' => '2', 'label' => $evil]]]);
+        $this->enter([
+            'name' => $evil,
+            'place' => $evil,
+            'notes' => $evil,
+            'width' => '140',
+            'cuts' => [['length' => '2', 'label' => $evil]],
+        ]);
         $id = $this->only()->id;
         foreach (['/cloth', '/cloth/'.$id, '/cloth/'.$id.'/edit', '/find?q=script'] as $path) {
             $this->get($path);
@@ -136,7 +174,10 @@ final class ClothPagesTest extends PageTestCase
         self::assertTrue($this->only()->cuts[0]->settled);
         $this->write($id, ['kind' => 'given away']);
         self::assertTrue($this->only()->cuts[0]->gone);
-        self::assertSame([LedgerKind::Bought, LedgerKind::Washed, LedgerKind::Measured, LedgerKind::GivenAway], array_column($this->only()->cuts[0]->ledger, 'kind'));
+        self::assertSame(
+            [LedgerKind::Bought, LedgerKind::Washed, LedgerKind::Measured, LedgerKind::GivenAway],
+            array_column($this->only()->cuts[0]->ledger, 'kind'),
+        );
         $this->browser->followRedirect();
         $this->send('undo', []);
         self::assertFalse($this->only()->cuts[0]->gone, 'undone from the toast');
@@ -160,9 +201,15 @@ final class ClothPagesTest extends PageTestCase
     {
         $this->enter(['name' => 'Lawn', 'cuts' => [['length' => '2.5']]]);
         $id = $this->only()->id;
-        $tab = $this->get('/cloth/'.$id)->selectButton('Write it down')->form();
+        $tab = $this->get('/cloth/'.$id)
+            ->selectButton('Write it down')
+            ->form();
         $this->write($id, ['kind' => 'measured', 'length' => '2.3']);
-        $page = $this->browser->request('POST', $tab->getUri(), array_merge($tab->getPhpValues(), ['kind' => 'measured', 'length' => '2.1 m', 'note' => 'the other tab']));
+        $page = $this->browser->request(
+            'POST',
+            $tab->getUri(),
+            array_merge($tab->getPhpValues(), ['kind' => 'measured', 'length' => '2.1 m', 'note' => 'the other tab']),
+        );
         self::assertResponseStatusCodeSame(409);
         self::assertStringContainsString('changed somewhere else since you opened it', self::says($page));
         self::assertSame('2.1 m', $page->filter('form[action$=ledger] [name=length]')->attr('value'), 'what was typed is kept');
@@ -176,7 +223,9 @@ final class ClothPagesTest extends PageTestCase
     {
         $this->enter(['name' => 'Lawn']);
         $id = $this->only()->id;
-        $tab = $this->get('/cloth/'.$id.'/edit')->selectButton('Save the cloth')->form();
+        $tab = $this->get('/cloth/'.$id.'/edit')
+            ->selectButton('Save the cloth')
+            ->form();
         $this->send('Save the cloth', ['place' => 'Locker 1']);
         $this->browser->request('POST', $tab->getUri(), array_merge($tab->getPhpValues(), ['place' => 'Locker 2']));
         self::assertResponseStatusCodeSame(409);
@@ -216,10 +265,15 @@ final class ClothPagesTest extends PageTestCase
     public function testTheListIsSortedAndFiltered(): void
     {
         $this->signInToDemo();
-        $names = fn (string $query): array => $this->get('/cloth'.$query)->filter('.sheet tbody tr td:nth-child(2)')->each(static fn ($cell): string => $cell->text());
+        $names = fn (string $query): array => $this->get('/cloth'.$query)
+            ->filter('.sheet tbody tr td:nth-child(2)')
+            ->each(static fn ($cell): string => $cell->text());
         self::assertSame('Toile cotton', $names('')[0], 'the longest first');
         self::assertSame(['Moss linen'], $names('?words=linen+locker+1&length=2.5+m'));
-        self::assertSame(['Drizzle boiled wool', 'Tar coating'], array_values(array_intersect(['Drizzle boiled wool', 'Tar coating'], $names('?aside=1'))));
+        self::assertSame(
+            ['Drizzle boiled wool', 'Tar coating'],
+            array_values(array_intersect(['Drizzle boiled wool', 'Tar coating'], $names('?aside=1'))),
+        );
         self::assertContains('Rowan dot jersey', $names('?kind=knit&width=1.6+m'));
         self::assertNotContains('Heron lawn', $names('?width=150'));
         self::assertStringContainsString('No cloth is like that', self::says($this->get('/cloth?words=moonbeam')));
@@ -230,11 +284,16 @@ final class ClothPagesTest extends PageTestCase
 
     public function testALengthIsShownBackWhileItIsTyped(): void
     {
-        foreach ([
-            'text=1+5/8+yd&unit=m' => ['understood' => true, 'millimetres' => 1485.9, 'text' => '1.48 m (1⅝ yd)'],
-            'text=54+in&unit=cm&as=width' => ['understood' => true, 'millimetres' => 1371.6, 'text' => '137 cm (54 in)'],
-            'text=lots&unit=m' => ['understood' => false, 'text' => '“lots” cannot be read as a length: type one such as 1.4 m, 140 cm, 1 5/8 yd or 62 in.'],
-        ] as $query => $answer) {
+        foreach (
+            [
+                'text=1+5/8+yd&unit=m' => ['understood' => true, 'millimetres' => 1485.9, 'text' => '1.48 m (1⅝ yd)'],
+                'text=54+in&unit=cm&as=width' => ['understood' => true, 'millimetres' => 1371.6, 'text' => '137 cm (54 in)'],
+                'text=lots&unit=m' => [
+                    'understood' => false,
+                    'text' => '“lots” cannot be read as a length: type one such as 1.4 m, 140 cm, 1 5/8 yd or 62 in.',
+                ],
+            ] as $query => $answer
+        ) {
             $this->browser->request('GET', '/read/length?'.$query);
             self::assertSame($answer, json_decode((string) $this->browser->getResponse()->getContent(), true));
         }
@@ -304,15 +363,19 @@ final class ClothPagesTest extends PageTestCase
             $this->get('/cloth');
             $this->post('/cloth/bulk', ['cloths' => $ids, 'what' => $what, 'text' => $text, 'query' => 'sort=name']);
             self::assertResponseRedirects('/cloth?sort=name');
-            $cloths = array_values(array_filter($this->workroom($account)->cloths, static fn (Cloth $cloth): bool => \in_array($cloth->id, $ids, true)));
+            $cloths = array_values(
+                array_filter($this->workroom($account)->cloths, static fn (Cloth $cloth): bool => \in_array($cloth->id, $ids, true)),
+            );
             self::assertCount('remove' === $what ? 0 : 3, $cloths);
             foreach ($cloths as $cloth) {
-                self::assertTrue(match ($what) {
-                    'move' => 'Loft / box 9' === $cloth->place,
-                    'washed' => [] === array_filter($cloth->cuts, static fn (Cut $cut): bool => !$cut->gone && !$cut->washed),
-                    'set' => 'Thaw palette' === $cloth->set,
-                    default => $cloth->setAside,
-                });
+                self::assertTrue(
+                    match ($what) {
+                        'move' => 'Loft / box 9' === $cloth->place,
+                        'washed' => [] === array_filter($cloth->cuts, static fn (Cut $cut): bool => !$cut->gone && !$cut->washed),
+                        'set' => 'Thaw palette' === $cloth->set,
+                        default => $cloth->setAside,
+                    },
+                );
             }
             $this->browser->followRedirect();
             self::assertStringContainsString('3 cloths are changed', self::says($this->browser->getCrawler()));

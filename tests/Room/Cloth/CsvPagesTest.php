@@ -27,13 +27,39 @@ final class CsvPagesTest extends PageTestCase
     {
         $rows = [];
         for ($i = 1; $i <= 400; ++$i) {
-            $length = [\sprintf('%d,%02d', 1 + $i % 4, $i % 90 + 10), ($i % 90 + 20).' cm', (1 + $i % 3).' 1/4 yd', '', '1.'.($i % 9).'m'][$i % 5];
-            $rows[] = \sprintf('Crêpe n° %d;%s;%s;%s;%s;;locker %d', $i, $length, ['142', '54 in', '', '1,4m'][$i % 4], ['100% cotton', '95 cotton 5 elastane', '', 'linen'][$i % 4], 0 === $i % 7 ? '8,50' : '', $i % 6 + 1);
+            $length = [
+                \sprintf('%d,%02d', 1 + ($i % 4), ($i % 90) + 10),
+                ($i % 90) + 20 .' cm',
+                1 + ($i % 3).' 1/4 yd',
+                '',
+                '1.'.$i % 9 .'m',
+            ][$i % 5];
+            $rows[] = \sprintf(
+                'Crêpe n° %d;%s;%s;%s;%s;;locker %d',
+                $i,
+                $length,
+                ['142', '54 in', '', '1,4m'][$i % 4],
+                ['100% cotton', '95 cotton 5 elastane', '', 'linen'][$i % 4],
+                0 === $i % 7 ? '8,50' : '',
+                ($i % 6) + 1,
+            );
         }
-        $table = "Cloth;Length (m);Width (cm);Fibre content;Price per metre;;Box\r\n".implode("\r\n", $rows)."\r\n\r\n".$rows[4]."\r\n".$rows[9]."\r\n";
+        $table
+            = "Cloth;Length (m);Width (cm);Fibre content;Price per metre;;Box\r\n"
+            .implode("\r\n", $rows)
+            ."\r\n\r\n"
+            .$rows[4]
+            ."\r\n"
+            .$rows[9]
+            ."\r\n";
         foreach ([mb_convert_encoding($table, 'Windows-1252'), "\xEF\xBB\xBF".$table] as $i => $bytes) {
             $page = self::says($this->upload($bytes));
-            self::assertStringContainsString(0 === $i ? '402 rows, separated by semicolons, in Windows-1252: 400 new, 2 there already or twice in the file' : '402 rows, separated by semicolons, in UTF-8: 0 new, 402 there already', $page);
+            self::assertStringContainsString(
+                0 === $i
+                    ? '402 rows, separated by semicolons, in Windows-1252: 400 new, 2 there already or twice in the file'
+                    : '402 rows, separated by semicolons, in UTF-8: 0 new, 402 there already',
+                $page,
+            );
             if (0 === $i) {
                 self::assertStringContainsString('the same as row', $page);
                 $this->confirm();
@@ -43,7 +69,10 @@ final class CsvPagesTest extends PageTestCase
         $cloths = $this->workroom($this->account)->cloths;
         self::assertCount(400, $cloths);
         $named = array_combine(array_map(static fn (Cloth $cloth): string => $cloth->name, $cloths), $cloths);
-        self::assertSame([2_150_000, 1_371_600], [$named['Crêpe n° 5']->cuts[0]->length?->micrometres, $named['Crêpe n° 5']->width?->full->micrometres]);
+        self::assertSame(
+            [2_150_000, 1_371_600],
+            [$named['Crêpe n° 5']->cuts[0]->length?->micrometres, $named['Crêpe n° 5']->width?->full->micrometres],
+        );
         self::assertSame('locker 2', $named['Crêpe n° 7']->place);
         self::assertSame(850, $named['Crêpe n° 7']->pricePerMetre);
     }
@@ -72,12 +101,28 @@ final class CsvPagesTest extends PageTestCase
         $this->upload($csv);
         $this->confirm();
         $cloth = $this->workroom($other)->cloths[0];
-        self::assertSame([1_800_000, 1_420_000, ['cotton' => 100], Structure::Knit, 640], [$cloth->cuts[0]->length?->micrometres, $cloth->width?->full->micrometres, $cloth->fibres->shares, $cloth->structure, $cloth->pricePerMetre]);
+        self::assertSame(
+            [1_800_000, 1_420_000, ['cotton' => 100], Structure::Knit, 640],
+            [
+                $cloth->cuts[0]->length?->micrometres,
+                $cloth->width?->full->micrometres,
+                $cloth->fibres->shares,
+                $cloth->structure,
+                $cloth->pricePerMetre,
+            ],
+        );
     }
 
     public function testWhatIsNoTableIsSaid(): void
     {
-        foreach (['' => 'Choose a file first', "\n\n" => 'This file is empty', 'only,headings' => 'no rows below the headings', "a\0b\n1\0" => 'not a table of separated values'] as $bytes => $sentence) {
+        foreach (
+            [
+                '' => 'Choose a file first',
+                "\n\n" => 'This file is empty',
+                'only,headings' => 'no rows below the headings',
+                "a\0b\n1\0" => 'not a table of separated values',
+            ] as $bytes => $sentence
+        ) {
             self::assertStringContainsString($sentence, self::says($this->upload($bytes)));
         }
     }
@@ -88,7 +133,12 @@ final class CsvPagesTest extends PageTestCase
         $file = (string) tempnam(sys_get_temp_dir(), 'csv');
         file_put_contents($file, $bytes);
 
-        return $this->browser->request('POST', '/cloth/csv', ['_token' => $token], ['file' => new UploadedFile($file, 'stash.csv', 'text/csv', null, true)]);
+        return $this->browser->request(
+            'POST',
+            '/cloth/csv',
+            ['_token' => $token],
+            ['file' => new UploadedFile($file, 'stash.csv', 'text/csv', null, true)],
+        );
     }
 
     private function confirm(): void

@@ -14,10 +14,15 @@ final class HaulPagesTest extends PageTestCase
         $account = $this->account();
         $this->browser->loginUser($account);
         $this->get('/cloth/haul');
-        $this->send('Put them into the stash', ['haul' => "1.8m 142cm cotton drill bottle green, 6.40/half m\n\n2 x 1.6m lawn one-way herons 136 wide\n<script>alert(1)</script> jersey"]);
+        $this->send('Put them into the stash', [
+            'haul' => "1.8m 142cm cotton drill bottle green, 6.40/half m\n\n2 x 1.6m lawn one-way herons 136 wide\n<script>alert(1)</script> jersey",
+        ]);
         self::assertResponseRedirects('/cloth?sort=newest');
         $cloths = $this->workroom($account)->cloths;
-        self::assertSame(['Cotton drill bottle green', 'Lawn one-way herons'], array_map(static fn (Cloth $cloth): string => $cloth->name, \array_slice($cloths, 0, 2)));
+        self::assertSame(
+            ['Cotton drill bottle green', 'Lawn one-way herons'],
+            array_map(static fn (Cloth $cloth): string => $cloth->name, \array_slice($cloths, 0, 2)),
+        );
         self::assertSame([1, 2, 1], array_map(static fn (Cloth $cloth): int => \count($cloth->cuts), $cloths));
         self::assertSame('1.8m 142cm cotton drill bottle green, 6.40/half m', $cloths[0]->notes, 'the line as typed');
         $this->browser->followRedirect();
@@ -55,13 +60,35 @@ final class HaulPagesTest extends PageTestCase
         $this->get('/cloth/new');
         $page = $this->send('Save the cloth', ['name' => 'Jersey', 'stretchFrom' => '10', 'stretchTo' => '9']);
         self::assertStringContainsString('Pulled, it cannot be shorter', self::says($page));
-        $this->send('Save the cloth', ['stretchTo' => '14', 'drape' => 'fluid', 'opacity' => 'sheer', 'takesCrease' => 'no', 'clearSide' => 'no', 'colour1' => 'Bottle green']);
+        $this->send('Save the cloth', [
+            'stretchTo' => '14',
+            'drape' => 'fluid',
+            'opacity' => 'sheer',
+            'takesCrease' => 'no',
+            'clearSide' => 'no',
+            'colour1' => 'Bottle green',
+        ]);
         self::assertResponseRedirects();
         $cloth = $this->workroom($account)->cloths[0];
-        self::assertSame([40, 'fluid', 'sheer', false, false, '#0f4a35'], [$cloth->feel->across, $cloth->feel->drape?->value, $cloth->feel->opacity?->value, $cloth->feel->takesCrease, $cloth->feel->clearSide, $cloth->colours[0]]);
+        self::assertSame(
+            [40, 'fluid', 'sheer', false, false, '#0f4a35'],
+            [
+                $cloth->feel->across,
+                $cloth->feel->drape?->value,
+                $cloth->feel->opacity?->value,
+                $cloth->feel->takesCrease,
+                $cloth->feel->clearSide,
+                $cloth->colours[0],
+            ],
+        );
         $says = self::says($this->get('/cloth/'.$cloth->id));
         self::assertStringContainsString('Stretches 40 % across', $says);
         self::assertStringContainsString('takes no crease', $says);
-        self::assertSame('14 cm', $this->get('/cloth/'.$cloth->id.'/edit')->filter('[name=stretchTo]')->attr('value'));
+        self::assertSame(
+            '14 cm',
+            $this->get('/cloth/'.$cloth->id.'/edit')
+                ->filter('[name=stretchTo]')
+                ->attr('value'),
+        );
     }
 }

@@ -34,13 +34,48 @@ final class TestPagesTest extends PageTestCase
     /** @return iterable<string, array{string, array<string, string>, string, \Closure(Cloth): bool}> */
     public static function steps(): iterable
     {
-        yield 'the narrowest place counts' => ['width', ['at1' => '139', 'at2' => '138', 'at3' => '139.5'], '138 cm', static fn (Cloth $cloth): bool => 1380 === $cloth->width?->full->millimetres()];
-        yield 'a square' => ['shrink', ['before' => '20', 'along' => '19', 'across' => '19.5'], '5 % along, 2.5 % across', static fn (Cloth $cloth): bool => 500 === $cloth->tested?->along->hundredths];
-        yield 'a pull' => ['stretch', ['from' => '10', 'to' => '14', 'way' => 'across'], '40 % across', static fn (Cloth $cloth): bool => 40 === $cloth->feel->across];
-        yield 'a swatch' => ['swatch', ['long' => '10', 'wide' => '10', 'mass' => '1,92 g'], '192 g/m²', static fn (Cloth $cloth): bool => 192 === $cloth->weight?->grams];
-        yield 'scales' => ['length by weight', ['mass' => '0.518 kg'], 'about 2.00 m', static fn (Cloth $cloth): bool => 2000 === $cloth->cuts[0]->length?->millimetres()];
-        yield 'a bolt' => ['length on a bolt', ['layers' => '4', 'board' => '22', 'thick' => '2'], 'about 1.92 m', static fn (Cloth $cloth): bool => 1920 === $cloth->cuts[0]->length?->millimetres()];
-        yield 'a flame' => ['burn', ['flame' => 'flares', 'smell' => 'paper', 'residue' => 'ash'], 'cellulose', static fn (Cloth $cloth): bool => FibreFamily::Cellulose === $cloth->family];
+        yield 'the narrowest place counts' => [
+            'width',
+            ['at1' => '139', 'at2' => '138', 'at3' => '139.5'],
+            '138 cm',
+            static fn (Cloth $cloth): bool => 1380 === $cloth->width?->full->millimetres(),
+        ];
+        yield 'a square' => [
+            'shrink',
+            ['before' => '20', 'along' => '19', 'across' => '19.5'],
+            '5 % along, 2.5 % across',
+            static fn (Cloth $cloth): bool => 500 === $cloth->tested?->along->hundredths,
+        ];
+        yield 'a pull' => [
+            'stretch',
+            ['from' => '10', 'to' => '14', 'way' => 'across'],
+            '40 % across',
+            static fn (Cloth $cloth): bool => 40 === $cloth->feel->across,
+        ];
+        yield 'a swatch' => [
+            'swatch',
+            ['long' => '10', 'wide' => '10', 'mass' => '1,92 g'],
+            '192 g/m²',
+            static fn (Cloth $cloth): bool => 192 === $cloth->weight?->grams,
+        ];
+        yield 'scales' => [
+            'length by weight',
+            ['mass' => '0.518 kg'],
+            'about 2.00 m',
+            static fn (Cloth $cloth): bool => 2000 === $cloth->cuts[0]->length?->millimetres(),
+        ];
+        yield 'a bolt' => [
+            'length on a bolt',
+            ['layers' => '4', 'board' => '22', 'thick' => '2'],
+            'about 1.92 m',
+            static fn (Cloth $cloth): bool => 1920 === $cloth->cuts[0]->length?->millimetres(),
+        ];
+        yield 'a flame' => [
+            'burn',
+            ['flame' => 'flares', 'smell' => 'paper', 'residue' => 'ash'],
+            'cellulose',
+            static fn (Cloth $cloth): bool => FibreFamily::Cellulose === $cloth->family,
+        ];
     }
 
     /** @param array<string, string> $fields */
@@ -53,7 +88,11 @@ final class TestPagesTest extends PageTestCase
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString($says, self::says($page));
         foreach ($fields as $field => $value) {
-            self::assertSame($value, $page->filter('[name='.$field.']')->attr('value') ?? $page->filter('[name='.$field.'] option[selected]')->attr('value'));
+            self::assertSame(
+                $value,
+                $page->filter('[name='.$field.']')->attr('value')
+                    ?? $page->filter('[name='.$field.'] option[selected]')->attr('value'),
+            );
         }
         self::assertEquals($before, $this->workroom($account)->cloths[0]);
     }

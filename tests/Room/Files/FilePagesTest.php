@@ -93,7 +93,11 @@ final class FilePagesTest extends PageTestCase
         // Exif says: turned by 90°. Little-endian, one entry, orientation (0x0112) = 6.
         $exif = "Exif\0\0II*\0\x08\0\0\0\x01\0\x12\x01\x03\0\x01\0\0\0\x06\0\0\0\0\0\0\0";
         $jpeg = $this->jpeg(200, 100, [39, 64, 94]);
-        $this->upload('/cloth/'.$id.'/photo', 'photo', $this->file('turned.jpg', substr($jpeg, 0, 2)."\xff\xe1".pack('n', \strlen($exif) + 2).$exif.substr($jpeg, 2)));
+        $this->upload(
+            '/cloth/'.$id.'/photo',
+            'photo',
+            $this->file('turned.jpg', substr($jpeg, 0, 2)."\xff\xe1".pack('n', \strlen($exif) + 2).$exif.substr($jpeg, 2)),
+        );
         $page = $this->browser->followRedirect();
         $this->browser->request('GET', (string) $page->filter('.photo a')->attr('href'));
         self::assertSame([100, 200], \array_slice((array) getimagesizefromstring($this->handedOut()), 0, 2));
@@ -149,12 +153,36 @@ final class FilePagesTest extends PageTestCase
     /** @return iterable<string, array{string, \Closure(self): string, string}> */
     public static function refused(): iterable
     {
-        yield 'a program named .jpg' => ['cloth.jpg', static fn (): string => '<?php system($_GET["c"]);', 'is not a photo that can be read here (text/x-php)'];
-        yield 'a picture that holds gigabytes' => ['bomb.png', static fn (self $test): string => $test->pngHeader(10, 10, 200_000_000), 'holds far more than a picture of 10 by 10 points'];
-        yield 'a picture that would not fit into memory' => ['bomb.png', static fn (self $test): string => $test->pngHeader(20_000, 20_000), 'is 20000 by 20000 points large'];
-        yield 'a drawing with a script' => ['drawing.svg', static fn (): string => '<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>', 'is not a photo that can be read here (image/svg+xml)'];
-        yield 'a file of 60 MB' => ['huge.jpg', static fn (self $test): string => $test->jpeg(20, 20, [1, 2, 3]).str_repeat("\0", 60_000_000), 'is larger than 25 MB'];
-        yield 'a photo cut off' => ['half.jpg', static fn (self $test): string => substr($test->jpeg(400, 400, [9, 9, 9]), 0, 100), 'it may have been cut off'];
+        yield 'a program named .jpg' => [
+            'cloth.jpg',
+            static fn (): string => '<?php system($_GET["c"]);',
+            'is not a photo that can be read here (text/x-php)',
+        ];
+        yield 'a picture that holds gigabytes' => [
+            'bomb.png',
+            static fn (self $test): string => $test->pngHeader(10, 10, 200_000_000),
+            'holds far more than a picture of 10 by 10 points',
+        ];
+        yield 'a picture that would not fit into memory' => [
+            'bomb.png',
+            static fn (self $test): string => $test->pngHeader(20_000, 20_000),
+            'is 20000 by 20000 points large',
+        ];
+        yield 'a drawing with a script' => [
+            'drawing.svg',
+            static fn (): string => '<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>',
+            'is not a photo that can be read here (image/svg+xml)',
+        ];
+        yield 'a file of 60 MB' => [
+            'huge.jpg',
+            static fn (self $test): string => $test->jpeg(20, 20, [1, 2, 3]).str_repeat("\0", 60_000_000),
+            'is larger than 25 MB',
+        ];
+        yield 'a photo cut off' => [
+            'half.jpg',
+            static fn (self $test): string => substr($test->jpeg(400, 400, [9, 9, 9]), 0, 100),
+            'it may have been cut off',
+        ];
         yield 'nothing at all' => ['empty.jpg', static fn (): string => '', 'is not a photo that can be read here'];
     }
 
@@ -182,7 +210,10 @@ final class FilePagesTest extends PageTestCase
         self::assertResponseHeaderSame('X-Content-Type-Options', 'nosniff');
         self::assertSame($pdf, $this->handedOut());
         $this->get('/patterns/'.$id);
-        self::assertStringContainsString('can not be kept here (text/x-php)', self::says($this->upload('/patterns/'.$id.'/files', 'file', $this->file('steps.pdf', '<?php echo 1;'))));
+        self::assertStringContainsString(
+            'can not be kept here (text/x-php)',
+            self::says($this->upload('/patterns/'.$id.'/files', 'file', $this->file('steps.pdf', '<?php echo 1;'))),
+        );
         $this->get('/patterns/'.$id);
         $this->send('take out', []);
         self::assertSame([], $this->workroom($account)->patterns[0]->files);
@@ -228,7 +259,12 @@ final class FilePagesTest extends PageTestCase
 
     private function upload(string $path, string $field, string $file): Crawler
     {
-        return $this->browser->request('POST', $path, ['_token' => (string) $this->browser->getCrawler()->filter('meta[name=csrf]')->attr('content')], [$field => new UploadedFile($file, basename($file), test: true)]);
+        return $this->browser->request(
+            'POST',
+            $path,
+            ['_token' => (string) $this->browser->getCrawler()->filter('meta[name=csrf]')->attr('content')],
+            [$field => new UploadedFile($file, basename($file), test: true)],
+        );
     }
 
     private function handedOut(): string
@@ -275,9 +311,15 @@ final class FilePagesTest extends PageTestCase
         for ($left = $bytes; $left > 0; $left -= 1_000_000) {
             $packed .= deflate_add($deflate, str_repeat("\0", min($left, 1_000_000)), $left > 1_000_000 ? \ZLIB_NO_FLUSH : \ZLIB_FINISH);
         }
-        $chunk = static fn (string $type, string $data): string => pack('N', \strlen($data)).$type.$data.pack('N', crc32($type.$data));
+        $chunk = static fn (string $type, string $data): string => pack('N', \strlen($data))
+            .$type
+            .$data
+            .pack('N', crc32($type.$data));
 
-        return "\x89PNG\r\n\x1a\n".$chunk('IHDR', pack('NNCCCCC', $width, $height, 8, 2, 0, 0, 0)).$chunk('IDAT', $packed).$chunk('IEND', '');
+        return "\x89PNG\r\n\x1a\n"
+            .$chunk('IHDR', pack('NNCCCCC', $width, $height, 8, 2, 0, 0, 0))
+            .$chunk('IDAT', $packed)
+            .$chunk('IEND', '');
     }
 
     /** With an Exif part that holds a place, as a phone writes it. */

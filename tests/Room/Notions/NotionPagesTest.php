@@ -15,10 +15,15 @@ final class NotionPagesTest extends PageTestCase
         $account = $this->account();
         $this->browser->loginUser($account);
         $this->get('/notions');
-        $this->send('Put them into the tins', ['lines' => "7 shell buttons 11 mm, tin 2\n\n1.5 m soft elastic 10 mm\ninvisible zip 22 in navy, drawer\n🦆 <script>alert(1)</script>"]);
+        $this->send('Put them into the tins', [
+            'lines' => "7 shell buttons 11 mm, tin 2\n\n1.5 m soft elastic 10 mm\ninvisible zip 22 in navy, drawer\n🦆 <script>alert(1)</script>",
+        ]);
         self::assertResponseRedirects('/notions');
         $notions = $this->workroom($account)->notions;
-        self::assertSame([NotionKind::Button, NotionKind::Elastic, NotionKind::Zip, NotionKind::Other], array_map(static fn (Notion $notion): NotionKind => $notion->kind, $notions));
+        self::assertSame(
+            [NotionKind::Button, NotionKind::Elastic, NotionKind::Zip, NotionKind::Other],
+            array_map(static fn (Notion $notion): NotionKind => $notion->kind, $notions),
+        );
         self::assertSame([7, 'tin 2', 'shell'], [$notions[0]->count, $notions[0]->place, $notions[0]->name]);
         self::assertSame(1500, $notions[1]->length?->millimetres());
         self::assertSame('invisible navy', $notions[2]->name);
@@ -28,7 +33,10 @@ final class NotionPagesTest extends PageTestCase
         $this->browser->click($page->selectLink('button')->link());
         self::assertStringContainsString('cannot be read', self::says($this->send('Save the notion', ['measure' => 'wide'])));
         $this->send('Save the notion', ['measure' => '12 mm', 'count' => '5']);
-        self::assertSame([12, 5], [$this->workroom($account)->notions[0]->measure?->millimetres(), $this->workroom($account)->notions[0]->count]);
+        self::assertSame(
+            [12, 5],
+            [$this->workroom($account)->notions[0]->measure?->millimetres(), $this->workroom($account)->notions[0]->count],
+        );
 
         $this->get('/notions/'.$notions[0]->id);
         $this->send('Take it out', []);

@@ -30,22 +30,50 @@ final class PatternFilterTest extends TestCase
         yield 'a garment as a word' => [new PatternFilter(words: 'dress'), ['moth']];
         yield 'a slip' => [new PatternFilter(words: 'smokhouse'), ['smoke']];
         yield 'nothing like it' => [new PatternFilter(words: 'zeppelin'), []];
-        yield 'without buttonholes; who says nothing is let through' => [new PatternFilter(without: ['buttonholes']), ['tee', 'smoke', 'moth', 'coat']];
+        yield 'without buttonholes; who says nothing is let through' => [
+            new PatternFilter(without: ['buttonholes']),
+            ['tee', 'smoke', 'moth', 'coat'],
+        ];
         yield 'without either' => [new PatternFilter(without: ['buttonholes', 'lining', 'nonsense']), ['tee', 'smoke', 'moth']];
         yield 'borrowed' => [new PatternFilter(ownership: Ownership::Borrowed), ['moth']];
     }
 
     public function testTheCountsFollowAllButTheGarment(): void
     {
-        self::assertEquals(['T-shirt' => 1, 'shirt' => 2, 'dress' => 1, 'coat' => 1], (new PatternFilter(Garment::Coat))->counts(self::library()));
-        self::assertEquals(['T-shirt' => 1, 'shirt' => 1, 'dress' => 1], (new PatternFilter(Garment::Coat, without: ['buttonholes', 'lining']))->counts(self::library()));
+        self::assertEquals(
+            ['T-shirt' => 1, 'shirt' => 2, 'dress' => 1, 'coat' => 1],
+            (new PatternFilter(Garment::Coat))->counts(self::library()),
+        );
+        self::assertEquals(
+            ['T-shirt' => 1, 'shirt' => 1, 'dress' => 1],
+            (new PatternFilter(Garment::Coat, without: ['buttonholes', 'lining']))->counts(self::library()),
+        );
         self::assertEquals(['shirt' => 1], (new PatternFilter(words: 'sallowmere bow'))->counts(self::library()));
     }
 
     /** @return list<Title> */
     private static function library(): array
     {
-        $title = static fn (string $id, string $title, string $maker, string $number, Garment $garment, array $techniques = [], Ownership $ownership = Ownership::Owned, string ...$others): array => ['id' => $id, 'title' => $title, 'maker' => $maker, 'number' => $number, 'otherNumbers' => array_values($others), 'garment' => $garment, 'place' => '', 'ownership' => $ownership, 'details' => [] === $techniques ? [] : ['techniques' => $techniques]];
+        $title = static fn (
+            string $id,
+            string $title,
+            string $maker,
+            string $number,
+            Garment $garment,
+            array $techniques = [],
+            Ownership $ownership = Ownership::Owned,
+            string ...$others,
+        ): array => [
+            'id' => $id,
+            'title' => $title,
+            'maker' => $maker,
+            'number' => $number,
+            'otherNumbers' => array_values($others),
+            'garment' => $garment,
+            'place' => '',
+            'ownership' => $ownership,
+            'details' => [] === $techniques ? [] : ['techniques' => $techniques],
+        ];
 
         return [
             $title('coat', 'Towpath coat', 'Marrowlane', 'T118', Garment::Coat, ['lining']),

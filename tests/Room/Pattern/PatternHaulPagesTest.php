@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Room\Pattern;
 
-use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Piece\Garment;
 use Octavum\Tests\PageTestCase;
 
@@ -16,13 +15,16 @@ final class PatternHaulPagesTest extends PageTestCase
         $this->browser->loginUser($account);
         $this->get('/patterns/haul');
         $token = ['_token' => (string) $this->browser->getCrawler()->filter('meta[name=csrf]')->attr('content')];
-        self::assertStringContainsString('“8-20” is read as 8, 10', self::says($this->post('/patterns/haul/read', ['haul' => 'Q112 wrap dress, PDF, 8-20'] + $token)));
+        self::assertStringContainsString(
+            '“8-20” is read as 8, 10',
+            self::says($this->post('/patterns/haul/read', ['haul' => 'Q112 wrap dress, PDF, 8-20'] + $token)),
+        );
         self::assertSame([], $this->workroom($account)->patterns);
         $this->get('/patterns/haul');
         $this->send('Put them into the library', ['haul' => "Q112 wrap dress, PDF, 8-20, not printed\n\n<script>alert(1)</script> skirt"]);
         self::assertResponseRedirects('/patterns');
         $patterns = $this->workroom($account)->patterns;
-        self::assertSame([Garment::Dress, Garment::Skirt], array_map(static fn (Pattern $pattern): Garment => $pattern->garment, $patterns));
+        self::assertSame([Garment::Dress, Garment::Skirt], array_column($patterns, 'garment'));
         $this->browser->followRedirect();
         $this->send('undo', []);
         self::assertSame([], $this->workroom($account)->patterns);
@@ -45,6 +47,9 @@ final class PatternHaulPagesTest extends PageTestCase
         $this->browser->loginUser($this->account());
         $this->get('/patterns/haul');
         self::assertStringContainsString('Nothing is typed yet', self::says($this->send('Put them into the library', ['haul' => " \n"])));
-        self::assertStringContainsString('301 lines are more than the 300', self::says($this->send('Put them into the library', ['haul' => str_repeat("skirt\n", 301)])));
+        self::assertStringContainsString(
+            '301 lines are more than the 300',
+            self::says($this->send('Put them into the library', ['haul' => str_repeat("skirt\n", 301)])),
+        );
     }
 }

@@ -32,17 +32,34 @@ final class PatternPagesTest extends PageTestCase
     {
         $this->get('/patterns/new');
         $this->send('Save the pattern', [
-            'title' => 'Towpath coat', 'maker' => 'Marrowlane', 'number' => 'T118', 'otherNumbers' => 'K204, K871', 'garment' => 'coat', 'hours' => '16', 'versionName' => 'C', 'notions' => "4 buttons 25 mm\nshoulder pads",
-            'units' => 'imperial', 'sizes' => ['12', '14', '', ''],
-            'rows' => [['role' => 'main', 'width' => '45', 'nap' => 'without', 'cells' => ['2 5/8', '2¾', '', '']], ['role' => 'lining', 'width' => '60', 'nap' => 'either', 'cells' => ['1-1/2', '', '', '']]],
+            'title' => 'Towpath coat',
+            'maker' => 'Marrowlane',
+            'number' => 'T118',
+            'otherNumbers' => 'K204, K871',
+            'garment' => 'coat',
+            'hours' => '16',
+            'versionName' => 'C',
+            'notions' => "4 buttons 25 mm\nshoulder pads",
+            'units' => 'imperial',
+            'sizes' => ['12', '14', '', ''],
+            'rows' => [
+                ['role' => 'main', 'width' => '45', 'nap' => 'without', 'cells' => ['2 5/8', '2¾', '', '']],
+                ['role' => 'lining', 'width' => '60', 'nap' => 'either', 'cells' => ['1-1/2', '', '', '']],
+            ],
             'editions' => [['name' => 'Envelope', 'sizes' => '12, 14', 'paper' => 'uncut']],
         ]);
         self::assertResponseRedirects();
         $pattern = $this->only();
-        self::assertSame([Garment::Coat, 960, ['K204', 'K871'], ['12', '14']], [$pattern->garment, $pattern->minutes, $pattern->otherNumbers, $pattern->editions[0]->sizes]);
+        self::assertSame(
+            [Garment::Coat, 960, ['K204', 'K871'], ['12', '14']],
+            [$pattern->garment, $pattern->minutes, $pattern->otherNumbers, $pattern->editions[0]->sizes],
+        );
         $table = $pattern->versions[0]->table;
         self::assertSame(['12', '14'], $table->sizes);
-        self::assertSame([[Role::Main, Nap::Without, 2_400_300], [Role::Lining, Nap::Either, 1_371_600]], array_map(static fn (Requirement $row): array => [$row->role, $row->nap, $row->cells['12']->micrometres], $table->rows));
+        self::assertSame(
+            [[Role::Main, Nap::Without, 2_400_300], [Role::Lining, Nap::Either, 1_371_600]],
+            array_map(static fn (Requirement $row): array => [$row->role, $row->nap, $row->cells['12']->micrometres], $table->rows),
+        );
         self::assertSame(2_514_600, $table->rows[0]->cells['14']->micrometres);
         self::assertArrayNotHasKey('14', $table->rows[1]->cells);
         $page = self::says($this->get('/patterns/'.$pattern->id));
@@ -58,7 +75,10 @@ final class PatternPagesTest extends PageTestCase
         $this->get('/patterns/new');
         $page = $this->send('Save the pattern', ['title' => 'Canal coat', 'number' => 'K871', 'otherNumbers' => ''] + $fields);
         self::assertResponseStatusCodeSame(422);
-        self::assertStringContainsString('Number K871 is another number of Towpath coat (Marrowlane), which is owned: a reissue of the same pattern.', self::says($page));
+        self::assertStringContainsString(
+            'Number K871 is another number of Towpath coat (Marrowlane), which is owned: a reissue of the same pattern.',
+            self::says($page),
+        );
         self::assertCount(1, $this->workroom($this->account)->patterns);
         $this->send('Save the pattern', ['both' => '1']);
         self::assertResponseRedirects();
@@ -79,13 +99,21 @@ final class PatternPagesTest extends PageTestCase
         $this->post('/patterns/table/read', ['pasted' => $pasted]);
         $grid = json_decode((string) $this->browser->getResponse()->getContent(), true);
         self::assertIsArray($grid);
-        self::assertSame(['role' => 'main', 'width' => '150 cm', 'nap' => 'without', 'cells' => ['1.95', '2', '2.05']], ((array) $grid['rows'])[1]);
+        self::assertSame(
+            ['role' => 'main', 'width' => '150 cm', 'nap' => 'without', 'cells' => ['1.95', '2', '2.05']],
+            ((array) $grid['rows'])[1],
+        );
     }
 
     public function testACellThatIsNoLengthIsNamedAndTheWholeTableKept(): void
     {
         $this->get('/patterns/new');
-        $page = $this->send('Save the pattern', ['title' => 'Coat', 'versionName' => 'A', 'sizes' => ['12', '14', '14', ''], 'rows' => [['role' => 'main', 'width' => '115', 'nap' => 'either', 'cells' => ['lots', '2.7', '', '']]]]);
+        $page = $this->send('Save the pattern', [
+            'title' => 'Coat',
+            'versionName' => 'A',
+            'sizes' => ['12', '14', '14', ''],
+            'rows' => [['role' => 'main', 'width' => '115', 'nap' => 'either', 'cells' => ['lots', '2.7', '', '']]],
+        ]);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('Row 1: “lots” cannot be read as a length', self::says($page));
         self::assertStringContainsString('A size stands here twice', self::says($page));
@@ -99,14 +127,21 @@ final class PatternPagesTest extends PageTestCase
         $this->send('Save the pattern', ['title' => 'Coat', 'versionName' => 'A']);
         $id = $this->only()->id;
         $this->get('/patterns/'.$id.'/versions/new');
-        $this->send('Save the version', ['versionName' => 'B', 'versionHours' => '2 h 30', 'sizes' => ['S'], 'rows' => [['role' => 'main', 'width' => '140', 'nap' => 'with', 'cells' => ['1.4']]]]);
+        $this->send('Save the version', [
+            'versionName' => 'B',
+            'versionHours' => '2 h 30',
+            'sizes' => ['S'],
+            'rows' => [['role' => 'main', 'width' => '140', 'nap' => 'with', 'cells' => ['1.4']]],
+        ]);
         self::assertSame(['A', 'B'], array_column($this->only()->versions, 'name'));
         self::assertSame(150, $this->only()->versions[1]->minutes);
         $before = $this->only();
         $this->get('/versions/'.$before->versions[1]->id);
         $this->send('Save the version', []);
         self::assertEquals($before, $this->only(), 'saved unchanged, it stays the same');
-        $tab = $this->get('/versions/'.$before->versions[1]->id)->selectButton('Save the version')->form();
+        $tab = $this->get('/versions/'.$before->versions[1]->id)
+            ->selectButton('Save the version')
+            ->form();
         $this->send('Save the version', ['versionName' => 'B, long']);
         $page = $this->browser->request('POST', $tab->getUri(), array_replace($tab->getPhpValues(), ['versionName' => 'B, short']));
         self::assertResponseStatusCodeSame(409);
@@ -122,7 +157,9 @@ final class PatternPagesTest extends PageTestCase
     public function testTheListIsByGarmentAndFound(): void
     {
         $this->signInToDemo();
-        $titles = fn (string $query): array => $this->get('/patterns'.$query)->filter('.sheet tbody tr td:nth-child(2) a')->each(static fn ($cell): string => $cell->text());
+        $titles = fn (string $query): array => $this->get('/patterns'.$query)
+            ->filter('.sheet tbody tr td:nth-child(2) a')
+            ->each(static fn ($cell): string => $cell->text());
         self::assertSame(['Mizzle cape', 'Towpath coat'], $titles('?garment=coat'));
         self::assertSame(['Evensong dress'], $titles('?words=k871'), 'by a reissue’s number');
         self::assertSame('Reedling blouse', $titles('')[0]);
@@ -153,7 +190,16 @@ final class PatternPagesTest extends PageTestCase
     public function testWhatAPatternSaysOfClothAndTechniquesIsKept(): void
     {
         $this->get('/patterns/new');
-        $this->send('Save the pattern', ['title' => 'Blouse', 'recommended' => 'lawn, crepe', 'stretchLeast' => '30', 'lightest' => 'light', 'mostFluid' => 'fluid', 'notFor' => 'plaids', 'techniques' => ['gathers' => '1', 'collar' => '1', 'nonsense' => '1'], 'editions' => [['name' => 'Envelope', 'missing' => 'cuff facing']]]);
+        $this->send('Save the pattern', [
+            'title' => 'Blouse',
+            'recommended' => 'lawn, crepe',
+            'stretchLeast' => '30',
+            'lightest' => 'light',
+            'mostFluid' => 'fluid',
+            'notFor' => 'plaids',
+            'techniques' => ['gathers' => '1', 'collar' => '1', 'nonsense' => '1'],
+            'editions' => [['name' => 'Envelope', 'missing' => 'cuff facing']],
+        ]);
         $pattern = $this->only();
         self::assertSame([Technique::Collar, Technique::Gathers], $pattern->techniques);
         self::assertEquals(new ClothAdvice('lawn, crepe', 30, WeightClass::Light, null, null, Drape::Fluid, 'plaids'), $pattern->advice);
@@ -178,7 +224,12 @@ final class PatternPagesTest extends PageTestCase
         $page = $this->browser->followRedirect();
         $this->browser->click($page->selectLink('Change the pattern')->link());
         $this->send('Save the pattern', ['notes' => 'Sews well.']);
-        $names = array_map(static fn (KeptAlteration $kept): string => $kept->name, array_values(array_filter($this->workroom($account)->patterns, static fn (Pattern $pattern): bool => 'Towpath coat' === $pattern->title))[0]->alterations);
+        $names = array_map(
+            static fn (KeptAlteration $kept): string => $kept->name,
+            array_values(
+                array_filter($this->workroom($account)->patterns, static fn (Pattern $pattern): bool => 'Towpath coat' === $pattern->title),
+            )[0]->alterations,
+        );
         self::assertSame(['Lengthen the body by 3 cm', 'Shorter sleeves'], $names);
     }
 
@@ -186,9 +237,16 @@ final class PatternPagesTest extends PageTestCase
     {
         $this->signInToDemo();
         $page = $this->get('/patterns?garment=shirt&without[buttonholes]=1');
-        self::assertSame(['Smokehouse overshirt'], $page->filter('.sheet tbody td:nth-child(2) a')->each(static fn ($node): string => $node->text()));
+        self::assertSame(
+            ['Smokehouse overshirt'],
+            $page->filter('.sheet tbody td:nth-child(2) a')->each(static fn ($node): string => $node->text()),
+        );
         self::assertStringContainsString('shirt (1)', $page->filter('#garment')->text(), 'the counts follow the filter');
-        self::assertSame('Lock-keeper trousers', $this->get('/patterns?words=lokkeeper')->filter('.sheet tbody td:nth-child(2) a')->first()->text(), 'a slip is forgiven');
+        self::assertSame(
+            'Lock-keeper trousers',
+            $this->get('/patterns?words=lokkeeper')->filter('.sheet tbody td:nth-child(2) a')->first()->text(),
+            'a slip is forgiven',
+        );
         $this->get('/patterns?without=x&words[]=y&page=-3');
     }
 

@@ -16,7 +16,9 @@ use Symfony\Component\HttpFoundation\File\UploadedFile;
 
 final class PiecePagesTest extends PageTestCase
 {
-    private const SVG = '<svg xmlns="http://www.w3.org/2000/svg" width="400mm" height="600mm" viewBox="0 0 400 600"><g id="Back"><path d="M0 0H300V500H40Z"/><path d="M20 20H200V300H40Z"/></g><g id="Cuff"><rect x="310" width="80" height="240"/></g></svg>';
+    private const SVG = '<svg xmlns="http://www.w3.org/2000/svg" width="400mm" height="600mm" viewBox="0 0 400 600">'
+        .'<g id="Back"><path d="M0 0H300V500H40Z"/><path d="M20 20H200V300H40Z"/></g>'
+        .'<g id="Cuff"><rect x="310" width="80" height="240"/></g></svg>';
 
     private Account $account;
 
@@ -26,16 +28,30 @@ final class PiecePagesTest extends PageTestCase
         $this->account = $this->account();
         $this->browser->loginUser($this->account);
         $this->get('/patterns/new');
-        $this->send('Save the pattern', ['title' => 'Evensong dress', 'versionName' => 'A', 'sizes' => ['12', '14', '16', ''], 'rows' => [['role' => 'main', 'width' => '150', 'cells' => ['2', '2.1', '2.2', '']]]]);
+        $this->send('Save the pattern', [
+            'title' => 'Evensong dress',
+            'versionName' => 'A',
+            'sizes' => ['12', '14', '16', ''],
+            'rows' => [['role' => 'main', 'width' => '150', 'cells' => ['2', '2.1', '2.2', '']]],
+        ]);
     }
 
     public function testABoxIsMeasuredAndDrawnInItsSizes(): void
     {
         $this->get($this->path('/new'));
-        $this->send('Save the piece', ['pieceName' => 'Cuff', 'quantity' => '4', 'grain' => 'either', 'instead' => ['OtherCloth' => '1'], 'shapes' => [['allowance' => '1 cm', 'm' => ['length' => '26', 'width' => '8,5 cm']]]]);
+        $this->send('Save the piece', [
+            'pieceName' => 'Cuff',
+            'quantity' => '4',
+            'grain' => 'either',
+            'instead' => ['OtherCloth' => '1'],
+            'shapes' => [['allowance' => '1 cm', 'm' => ['length' => '26', 'width' => '8,5 cm']]],
+        ]);
         self::assertResponseRedirects();
         [$piece] = $this->pieces();
-        self::assertSame(['Cuff', 4, Grain::Either, [Instead::OtherCloth]], [$piece->name, $piece->quantity, $piece->grain, $piece->instead]);
+        self::assertSame(
+            ['Cuff', 4, Grain::Either, [Instead::OtherCloth]],
+            [$piece->name, $piece->quantity, $piece->grain, $piece->instead],
+        );
         $outline = $piece->in('14')?->cutOut(false);
         self::assertSame([280.0, 105.0], [$outline?->length(), $outline?->width()]);
         self::assertStringContainsString('× 4', self::says($this->get($this->path())));
@@ -46,15 +62,30 @@ final class PiecePagesTest extends PageTestCase
     {
         $this->get($this->path('/new'));
         $page = $this->send('Take this shape', ['draft' => 'sleeve', 'pieceName' => '']);
-        self::assertSame(['Sleeve', '2', '60 cm'], [$page->filter('[name=pieceName]')->attr('value'), $page->filter('[name=quantity]')->attr('value'), $page->filter('[name="shapes[0][m][length]"]')->attr('value')]);
+        self::assertSame(
+            ['Sleeve', '2', '60 cm'],
+            [
+                $page->filter('[name=pieceName]')->attr('value'),
+                $page->filter('[name=quantity]')->attr('value'),
+                $page->filter('[name="shapes[0][m][length]"]')->attr('value'),
+            ],
+        );
         $page = $this->send('One more column for other sizes', ['shapes' => [['sizes' => '12', 'm' => ['length' => '58']]]]);
-        self::assertSame('58', $page->filter('[name="shapes[1][m][length]"]')->attr('value'), 'the column beside it is the start of the new one');
+        self::assertSame(
+            '58',
+            $page->filter('[name="shapes[1][m][length]"]')->attr('value'),
+            'the column beside it is the start of the new one',
+        );
         $this->send('Save the piece', ['shapes' => [1 => ['sizes' => '14, 16', 'm' => ['length' => '62']]]]);
         self::assertResponseRedirects();
         [$sleeve] = $this->pieces();
         self::assertTrue($sleeve->pair);
         self::assertSame(Draft::Sleeve, $sleeve->shapes[0]->drafted?->draft);
-        self::assertEqualsWithDelta([610, 650], [$sleeve->in('12')?->cutOut(false)->length(), $sleeve->in('16')?->cutOut(false)->length()], 0.5);
+        self::assertEqualsWithDelta(
+            [610, 650],
+            [$sleeve->in('12')?->cutOut(false)->length(), $sleeve->in('16')?->cutOut(false)->length()],
+            0.5,
+        );
         $edit = $this->get($this->path('/0'));
         self::assertSame('62 cm', $edit->filter('[name="shapes[1][m][length]"]')->attr('value'));
         self::assertStringContainsString('one scale', self::says($this->get($this->path().'?size=16')));
@@ -80,7 +111,10 @@ final class PiecePagesTest extends PageTestCase
         yield 'a length in words' => [['shapes' => [['m' => ['length' => 'long']]]], 'cannot be read as a length'];
         yield 'a missing measure' => [['shapes' => [['m' => ['shoulder' => '']]]], 'Shoulder is missing: measure it on the paper.'];
         yield 'a giant' => [['shapes' => [['m' => ['length' => '90 m']]]], 'Length: 90000 mm cannot be'];
-        yield 'measures that do not go together' => [['shapes' => [['m' => ['length' => '10', 'armhole depth' => '40']]]], 'do not go together'];
+        yield 'measures that do not go together' => [
+            ['shapes' => [['m' => ['length' => '10', 'armhole depth' => '40']]]],
+            'do not go together',
+        ];
         yield 'a size not in the table' => [['shapes' => [['sizes' => '99']]], 'Size 99 is not in the table'];
         yield 'a wide allowance' => [['shapes' => [['allowance' => '20 cm']]], 'more than 10 cm'];
     }
@@ -88,21 +122,38 @@ final class PiecePagesTest extends PageTestCase
     public function testTheDrawingFollowsWhatIsTyped(): void
     {
         $this->get($this->path('/new'));
-        $page = $this->post('/pieces/draw', ['draft' => 'box', 'pieceName' => 'Yoke', 'quantity' => '1', 'shapes' => [['m' => ['length' => '45', 'width' => '12']]]]);
+        $page = $this->post('/pieces/draw', [
+            'draft' => 'box',
+            'pieceName' => 'Yoke',
+            'quantity' => '1',
+            'shapes' => [['m' => ['length' => '45', 'width' => '12']]],
+        ]);
         self::assertStringContainsString('Yoke: 45 cm long, 12 cm wide', (string) $page->filter('svg')->attr('aria-label'));
         $this->get($this->path('/new'));
-        self::assertStringContainsString('cannot be read', self::says($this->post('/pieces/draw', ['draft' => 'box', 'shapes' => [['m' => ['length' => 'x', 'width' => '12']]]])));
+        self::assertStringContainsString(
+            'cannot be read',
+            self::says($this->post('/pieces/draw', ['draft' => 'box', 'shapes' => [['m' => ['length' => 'x', 'width' => '12']]]])),
+        );
     }
 
     public function testPiecesAreTakenFromAFileAtAConfirmedScale(): void
     {
         $page = $this->upload(self::SVG);
         self::assertStringContainsString('In the file the longer side of “Back” is 50.0 cm.', self::says($page));
-        $this->send('Take these pieces', ['known' => '1 m', 'sizes' => '14', 'allowance' => '1,5', 'found' => [['onFold' => '1', 'quantity' => '1'], ['quantity' => '2', 'pair' => '1', 'name' => 'Cuff']]]);
+        $this->send('Take these pieces', [
+            'known' => '1 m',
+            'sizes' => '14',
+            'allowance' => '1,5',
+            'found' => [['onFold' => '1', 'quantity' => '1'], ['quantity' => '2', 'pair' => '1', 'name' => 'Cuff']],
+        ]);
         self::assertResponseRedirects();
         [$back, $cuff] = $this->pieces();
         $outline = $back->in('14')?->drawn;
-        self::assertSame([1000.0, 600.0, 0.0], [$outline?->length(), $outline?->width(), $outline?->bottom], 'the grain runs down the page, and the scale is doubled');
+        self::assertSame(
+            [1000.0, 600.0, 0.0],
+            [$outline?->length(), $outline?->width(), $outline?->bottom],
+            'the grain runs down the page, and the scale is doubled',
+        );
         self::assertTrue($back->onFold && $cuff->pair);
         self::assertNull($back->in('12'));
         $this->get($this->path());
@@ -112,24 +163,54 @@ final class PiecePagesTest extends PageTestCase
 
     public function testWhatCannotBeTakenFromAFileIsSaid(): void
     {
-        self::assertStringContainsString('could run something', self::says($this->upload('<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>')));
+        self::assertStringContainsString(
+            'could run something',
+            self::says($this->upload('<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>')),
+        );
         self::assertStringContainsString('not a whole SVG', self::says($this->upload('nothing')));
-        self::assertStringContainsString('“bow” was left out', self::says($this->upload('<svg xmlns="http://www.w3.org/2000/svg"><path id="bow" d="M0 0L900 900L900 0L0 900Z"/><rect id="r" width="300" height="300"/></svg>')));
+        self::assertStringContainsString(
+            '“bow” was left out',
+            self::says(
+                $this->upload(
+                    '<svg xmlns="http://www.w3.org/2000/svg"><path id="bow" d="M0 0L900 900L900 0L0 900Z"/><rect id="r" width="300" height="300"/></svg>',
+                ),
+            ),
+        );
         self::assertStringContainsString('Choose a file first', self::says($this->post($this->path('/import'))));
         $this->upload('<svg xmlns="http://www.w3.org/2000/svg"><circle id="r" r="300"/></svg>');
-        self::assertStringContainsString('no straight edge along the grain', self::says($this->send('Take these pieces', ['found' => [['onFold' => '1']]])));
+        self::assertStringContainsString(
+            'no straight edge along the grain',
+            self::says($this->send('Take these pieces', ['found' => [['onFold' => '1']]])),
+        );
         $this->upload(self::SVG);
-        self::assertStringContainsString('Nothing is ticked', self::says($this->post($this->path('/import'), ['taking' => '1', 'found' => [['name' => 'Back', 'outline' => '[[0,0],[9,0],[9,9]]']]])));
+        self::assertStringContainsString(
+            'Nothing is ticked',
+            self::says(
+                $this->post($this->path('/import'), ['taking' => '1', 'found' => [['name' => 'Back', 'outline' => '[[0,0],[9,0],[9,9]]']]]),
+            ),
+        );
         self::assertSame([], $this->pieces());
     }
 
     public function testPiecesAreCopiedToOtherSizesWithAGradeAndTakenOut(): void
     {
         $this->get($this->path('/new'));
-        $this->send('Save the piece', ['pieceName' => 'Panel', 'shapes' => [['sizes' => '14', 'allowance' => '', 'm' => ['length' => '50', 'width' => '40']]]]);
+        $this->send('Save the piece', [
+            'pieceName' => 'Panel',
+            'shapes' => [['sizes' => '14', 'allowance' => '', 'm' => ['length' => '50', 'width' => '40']]],
+        ]);
         $this->get($this->path('/copy'));
-        self::assertStringContainsString('has no pieces in size 12', self::says($this->send('Copy the pieces', ['from' => 'Evensong dress, A', 'fromSize' => '12', 'toSizes' => '16'])));
-        $this->send('Copy the pieces', ['from' => 'Evensong dress, A', 'fromSize' => '14', 'toSizes' => '16', 'along' => '102', 'across' => '110']);
+        self::assertStringContainsString(
+            'has no pieces in size 12',
+            self::says($this->send('Copy the pieces', ['from' => 'Evensong dress, A', 'fromSize' => '12', 'toSizes' => '16'])),
+        );
+        $this->send('Copy the pieces', [
+            'from' => 'Evensong dress, A',
+            'fromSize' => '14',
+            'toSizes' => '16',
+            'along' => '102',
+            'across' => '110',
+        ]);
         self::assertResponseRedirects();
         [$panel] = $this->pieces();
         self::assertSame([510.0, 440.0], [$panel->in('16')?->drawn->length(), $panel->in('16')?->drawn->width()]);
@@ -139,7 +220,10 @@ final class PiecePagesTest extends PageTestCase
         self::assertSame([], $this->pieces());
         $undo = $this->browser->followRedirect()->filter('form[action*="pieces/undo"]')->form();
         $this->get($this->path('/new'));
-        $this->send('Save the piece', ['pieceName' => 'Strap', 'shapes' => [['sizes' => '14', 'allowance' => '', 'm' => ['length' => '50', 'width' => '4']]]]);
+        $this->send('Save the piece', [
+            'pieceName' => 'Strap',
+            'shapes' => [['sizes' => '14', 'allowance' => '', 'm' => ['length' => '50', 'width' => '4']]],
+        ]);
         $this->get($this->path());
         $this->post($this->path('/remove'), ['piece' => 'Panel']);
         self::assertSame(['Strap'], array_column($this->pieces(), 'name'), 'said twice, it takes out no other');
@@ -163,7 +247,12 @@ final class PiecePagesTest extends PageTestCase
         $file = tempnam(sys_get_temp_dir(), 'svg');
         file_put_contents((string) $file, $svg);
 
-        return $this->browser->request('POST', $this->path('/import'), ['_token' => $this->token()], ['file' => new UploadedFile((string) $file, 'pieces.svg', 'image/svg+xml', null, true)]);
+        return $this->browser->request(
+            'POST',
+            $this->path('/import'),
+            ['_token' => $this->token()],
+            ['file' => new UploadedFile((string) $file, 'pieces.svg', 'image/svg+xml', null, true)],
+        );
     }
 
     private function token(): string

@@ -32,7 +32,11 @@ final class PeoplePagesTest extends PageTestCase
         $this->get('/people/'.$person->id.'?on=2026-09-01');
         $this->send('Write it down', ['on' => '2026-09-02', 'points' => ['height' => '110']]);
         $changed = $this->workroom($account)->people[0];
-        self::assertSame(['2026-09-02', '2026-03-01'], array_map(static fn ($day): string => $day->on->format('Y-m-d'), $changed->measured), 'the day is moved, not doubled');
+        self::assertSame(
+            ['2026-09-02', '2026-03-01'],
+            array_map(static fn ($day): string => $day->on->format('Y-m-d'), $changed->measured),
+            'the day is moved, not doubled',
+        );
         $this->browser->followRedirect();
         $this->send('undo', []);
         self::assertSame(1095, $this->workroom($account)->people[0]->at(BodyPoint::Height)?->millimetres());
@@ -54,7 +58,10 @@ final class PeoplePagesTest extends PageTestCase
         self::assertStringContainsString('below zero', $text);
         self::assertStringContainsString('cannot be read as a length', $text);
         self::assertSame('🦆', $page->filter('[name="points[waist]"]')->attr('value'));
-        self::assertStringContainsString('Nothing is measured yet', self::says($this->send('Write it down', ['on' => '2026-01-01', 'points' => ['bust' => '', 'hip' => '', 'waist' => '']])));
+        self::assertStringContainsString(
+            'Nothing is measured yet',
+            self::says($this->send('Write it down', ['on' => '2026-01-01', 'points' => ['bust' => '', 'hip' => '', 'waist' => '']])),
+        );
         self::assertSame([], $this->workroom($account)->people[0]->measured);
     }
 
@@ -65,7 +72,10 @@ final class PeoplePagesTest extends PageTestCase
         $page = $this->get('/patterns?words=reedling');
         $page = $this->browser->click($page->selectLink('Reedling blouse')->link());
         $text = self::says($page);
-        self::assertStringContainsString('16 bust, 18 hip: grade between. Chosen by bust; cloth is worked out for 18, the largest used.', $text);
+        self::assertStringContainsString(
+            '16 bust, 18 hip: grade between. Chosen by bust; cloth is worked out for 18, the largest used.',
+            $text,
+        );
         self::assertStringContainsString('The bust, 94.5 cm, lies between 14 and 16', $text);
         self::assertStringContainsString('Size 18 is outside the copy owned (8, 10, 12, 14).', $text);
         $page = $this->browser->click($page->selectLink('Odalys')->link());
@@ -79,15 +89,24 @@ final class PeoplePagesTest extends PageTestCase
         $this->browser->loginUser($account);
         $this->get('/patterns/new');
         $token = ['_token' => (string) $this->browser->getCrawler()->filter('meta[name=csrf]')->attr('content')];
-        self::assertStringContainsString('Bust 80 cm 83 cm', self::says($this->post('/patterns/chart/read', ['chart' => "8 10\nbust 80 83"] + $token)));
-        self::assertStringContainsString('3 figures for 2 sizes', self::says($this->post('/patterns/chart/read', ['chart' => "8 10\nbust 80 83 87"] + $token)));
+        self::assertStringContainsString(
+            'Bust 80 cm 83 cm',
+            self::says($this->post('/patterns/chart/read', ['chart' => "8 10\nbust 80 83"] + $token)),
+        );
+        self::assertStringContainsString(
+            '3 figures for 2 sizes',
+            self::says($this->post('/patterns/chart/read', ['chart' => "8 10\nbust 80 83 87"] + $token)),
+        );
         $this->get('/patterns/new');
         $page = $this->send('Save the pattern', ['title' => 'Blouse', 'chart' => "8 10\nbust 83 80"]);
         self::assertStringContainsString('becomes smaller', self::says($page));
         self::assertSame("8 10\nbust 83 80", $page->filter('#f-chart')->text(null, false));
         $this->send('Save the pattern', ['chart' => "8 10\nbust 80 83.5", 'draftedFor' => '168', 'runs' => 'small', 'chartBy' => 'bust']);
         $chart = $this->workroom($account)->patterns[0]->chart;
-        self::assertSame([800, 835], array_map(static fn (Length $length): float|int => $length->millimetres(), array_values($chart->body['bust'])));
+        self::assertSame(
+            [800, 835],
+            array_map(static fn (Length $length): float|int => $length->millimetres(), array_values($chart->body['bust'])),
+        );
         self::assertSame(1680, $chart->height?->millimetres());
         self::assertSame(BodyPoint::Bust, $chart->by);
     }
@@ -100,7 +119,10 @@ final class PeoplePagesTest extends PageTestCase
         self::assertStringContainsString('16 waist, 14 hip: grade between', self::says($page));
         $answer = self::says($this->browser->submit($page->selectButton('Save the project')->form(), ['gradedTo' => '']));
         $this->browser->followRedirect();
-        self::assertStringContainsString('Lock-keeper trousers: size 14 is planned, and by the chart Ottoline takes 16.', self::says($this->get('/season')));
+        self::assertStringContainsString(
+            'Lock-keeper trousers: size 14 is planned, and by the chart Ottoline takes 16.',
+            self::says($this->get('/season')),
+        );
     }
 
     public function testAnotherAccountsPeopleAreNotToBeSeen(): void

@@ -17,14 +17,20 @@ final class SeasonDrawingTest extends TestCase
     {
         // 13 weeks of 4 h on 156 px: 12 px a week, 3 px an hour
         $rows = $this->rows($this->project('A', 1, 4), $this->project('B', 2, 8, '2027-04-05'), $this->project('C', 3, 80));
-        self::assertSame([[0.0, 12.0], [12.0, 24.0]], array_map(static fn (array $weeks): array => [$weeks['x'], $weeks['width']], \array_slice($rows, 0, 2)));
+        self::assertSame(
+            [[0.0, 12.0], [12.0, 24.0]],
+            array_map(static fn (array $weeks): array => [$weeks['x'], $weeks['width']], \array_slice($rows, 0, 2)),
+        );
         self::assertSame(156.0, $rows[2]['x'] + $rows[2]['width'], 'what runs on past the season ends with the ruler');
         self::assertSame([null, 60.0], [$rows[0]['deadline'], $rows[1]['deadline']], 'five weeks after the first day');
     }
 
     public function testTheChalkLineIsDrawnBeforeTheFirstProjectThatDoesNotFit(): void
     {
-        $draw = static fn (Project ...$projects): mixed => (new SeasonDrawing(new StripBuilder()))->of(Plan::check(...$projects), new Settings())['chalkLine'];
+        $draw = static fn (Project ...$projects): mixed => (new SeasonDrawing(new StripBuilder()))->of(
+            Plan::check(...$projects),
+            new Settings(),
+        )['chalkLine'];
         self::assertSame(2, $draw($this->project('A', 1, 40), $this->project('B', 2, 12), $this->project('C', 3, 1)));
         self::assertNull($draw($this->project('A', 1, 52)), 'exactly the hours there are');
         self::assertSame(0, $draw($this->project('A', 1, 53)));
@@ -59,6 +65,13 @@ final class SeasonDrawingTest extends TestCase
 
     private function project(string $name, int $rank, int $hours, ?string $deadline = null): Project
     {
-        return new Project($name, $name, Plan::season(), $rank, deadline: null === $deadline ? null : new \DateTimeImmutable($deadline), minutes: $hours * 60);
+        return new Project(
+            $name,
+            $name,
+            Plan::season(),
+            $rank,
+            deadline: null === $deadline ? null : new \DateTimeImmutable($deadline),
+            minutes: $hours * 60,
+        );
     }
 }

@@ -32,14 +32,22 @@ final class SeasonPagesTest extends PageTestCase
     /** @return iterable<string, array{string, string, string}> */
     public static function worked(): iterable
     {
-        yield 'a: read in the 115 row, short' => ['Towpath coat', 'short 26 cm missing', 'To cut from 2.342 m Size 14, 115 cm row; the cloth is 137 cm printed table 2.60 m Needed 2.60 m Missing, rounded up 26 cm'];
+        yield 'a: read in the 115 row, short' => [
+            'Towpath coat',
+            'short 26 cm missing',
+            'To cut from 2.342 m Size 14, 115 cm row; the cloth is 137 cm printed table 2.60 m Needed 2.60 m Missing, rounded up 26 cm',
+        ];
         yield 'b: on 150 cm it fits' => ['Choir dress', 'fits 24 cm to spare', 'Needed 2.10 m To spare, rounded down 24 cm'];
         yield 'b: a one-way print' => ['Lantern dress', 'short 8 cm missing', '+ 31.5 cm Needed 2.415 m Missing, rounded up 8 cm'];
         yield 'c: two cuts of one tweed' => ['Quarry pinafore', 'short 56 cm missing', 'Its cuts cannot be added up'];
         yield 'd: yards' => ['Bow-locker shirt', 'fits 62 cm to spare', 'To cut from 3.14 m'];
         yield 'd: converted up' => ['Towpath coat', 'tight 0 cm to spare', 'Converted up to 91 cm conversion chart + 62 cm Needed 3.135 m'];
         yield 'e: width unknown' => ['Lock-keeper trousers', 'not known yet Measure the width', 'Measure the width.'];
-        yield 'e: claimed twice' => ['Allotment shorts', 'short 26 cm missing', 'Heron skirt has it first your plan − 1.50 m Left for this 94 cm'];
+        yield 'e: claimed twice' => [
+            'Allotment shorts',
+            'short 26 cm missing',
+            'Heron skirt has it first your plan − 1.50 m Left for this 94 cm',
+        ];
         yield 'f: to buy' => ['Lantern dress', 'to buy 2.10 m at 140 cm', 'Needed 2.10 m'];
     }
 
@@ -51,7 +59,10 @@ final class SeasonPagesTest extends PageTestCase
         $this->get('/settings');
         $this->send('Save the settings', ['units' => 'imperial']);
         self::assertSame($metric, $verdicts());
-        self::assertStringContainsString('3⅜ yd to cut from', (string) $this->get('/season')->filter('.project[data-name="Bow-locker shirt"] svg.strip')->attr('aria-label'));
+        self::assertStringContainsString(
+            '3⅜ yd to cut from',
+            (string) $this->get('/season')->filter('.project[data-name="Bow-locker shirt"] svg.strip')->attr('aria-label'),
+        );
     }
 
     public function testBothProjectsOnAnOverclaimedCutNameTheOther(): void
@@ -59,7 +70,10 @@ final class SeasonPagesTest extends PageTestCase
         $this->signInToDemo();
         $snags = $this->get('/season')->filter('.margin .snags')->each(static fn ($list): string => $list->text());
         $snags = implode(' ', $snags);
-        self::assertStringContainsString('Heron lawn is promised more than once: Heron skirt has it first, and Allotment shorts would be 26 cm short.', $snags);
+        self::assertStringContainsString(
+            'Heron lawn is promised more than once: Heron skirt has it first, and Allotment shorts would be 26 cm short.',
+            $snags,
+        );
         self::assertStringContainsString('Allotment shorts is 26 cm short: Heron skirt has Heron lawn first.', $snags);
     }
 
@@ -70,17 +84,37 @@ final class SeasonPagesTest extends PageTestCase
         $before = array_map(strval(...), $page->filter('.project')->each(static fn ($row): ?string => $row->attr('data-id')));
         [$skirt, $shorts] = [$this->named($account, 'Heron skirt')->id, $this->named($account, 'Allotment shorts')->id];
         $after = array_replace($before, [array_search($skirt, $before, true) => $shorts, array_search($shorts, $before, true) => $skirt]);
-        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', ['was' => implode(',', $before), 'order' => implode(',', $after).',nonsense,'.str_repeat('0', 26)]);
+        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', [
+            'was' => implode(',', $before),
+            'order' => implode(',', $after).',nonsense,'.str_repeat('0', 26),
+        ]);
         self::assertResponseRedirects();
         $page = $this->browser->followRedirect();
         self::assertSame($after, $page->filter('.project')->extract(['data-id']));
-        self::assertStringContainsString('short 26 cm missing', self::says($page, '#p'.$skirt), '1.50 − (2.44 − 1.20): now the skirt is later');
-        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', ['was' => implode(',', $before), 'order' => implode(',', $before)]);
+        self::assertStringContainsString(
+            'short 26 cm missing',
+            self::says($page, '#p'.$skirt),
+            '1.50 − (2.44 − 1.20): now the skirt is later',
+        );
+        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', [
+            'was' => implode(',', $before),
+            'order' => implode(',', $before),
+        ]);
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('The rank was changed somewhere else', self::says($page));
         self::assertSame($after, $page->filter('.project')->extract(['data-id']), 'what was ranked in another tab stays');
-        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', ['was' => implode(',', $after), 'order' => implode(',', $before), 'undone' => '1']);
-        self::assertSame($before, $this->browser->followRedirect()->filter('.project')->extract(['data-id']));
+        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', [
+            'was' => implode(',', $after),
+            'order' => implode(',', $before),
+            'undone' => '1',
+        ]);
+        self::assertSame(
+            $before,
+            $this->browser
+                ->followRedirect()
+                ->filter('.project')
+                ->extract(['data-id']),
+        );
     }
 
     public function testAProjectIsPlannedFromNothing(): void
@@ -92,11 +126,26 @@ final class SeasonPagesTest extends PageTestCase
         $this->get('/cloth/new');
         $this->send('Save the cloth', ['name' => 'Reed canvas', 'width' => '137', 'fibres' => 'cotton', 'cuts' => [['length' => '2.50']]]);
         $this->get('/patterns/new');
-        $this->send('Save the pattern', ['title' => 'Towpath coat', 'number' => 'T118', 'garment' => 'coat', 'hours' => '16', 'versionName' => 'C', 'sizes' => ['14'], 'rows' => [['role' => 'main', 'width' => '115', 'nap' => 'without', 'cells' => ['2.60']], ['role' => 'main', 'width' => '150', 'nap' => 'without', 'cells' => ['2.10']]]]);
+        $this->send('Save the pattern', [
+            'title' => 'Towpath coat',
+            'number' => 'T118',
+            'garment' => 'coat',
+            'hours' => '16',
+            'versionName' => 'C',
+            'sizes' => ['14'],
+            'rows' => [
+                ['role' => 'main', 'width' => '115', 'nap' => 'without', 'cells' => ['2.60']],
+                ['role' => 'main', 'width' => '150', 'nap' => 'without', 'cells' => ['2.10']],
+            ],
+        ]);
         $page = $this->get('/project/new');
         self::assertSame(['T118 Towpath coat, C'], $page->filter('#versions option')->extract(['value']));
         self::assertSame(['Reed canvas, 2.34 m, 137 cm'], $page->filter('#cuts option')->extract(['value']));
-        $fields = ['version' => 'T118 Towpath coat, C', 'size' => '14', 'claims' => [['role' => 'main', 'from' => 'own', 'cut' => 'Reed canvas, 2.34 m, 137 cm']]];
+        $fields = [
+            'version' => 'T118 Towpath coat, C',
+            'size' => '14',
+            'claims' => [['role' => 'main', 'from' => 'own', 'cut' => 'Reed canvas, 2.34 m, 137 cm']],
+        ];
         $form = $page->selectButton('Save the project')->form();
         $preview = $this->browser->request('POST', '/project/preview', array_replace_recursive($form->getPhpValues(), $fields));
         self::assertStringContainsString('26 cm missing', self::says($preview));
@@ -112,7 +161,11 @@ final class SeasonPagesTest extends PageTestCase
         $this->get('/project/'.$before->id);
         $this->send('Save the project', []);
         $after = $this->only($account);
-        self::assertEquals([$before->version, $before->size, $before->rank, $before->claims[0]->cut], [$after->version, $after->size, $after->rank, $after->claims[0]->cut], 'saved unchanged, it stays the same');
+        self::assertEquals(
+            [$before->version, $before->size, $before->rank, $before->claims[0]->cut],
+            [$after->version, $after->size, $after->rank, $after->claims[0]->cut],
+            'saved unchanged, it stays the same',
+        );
     }
 
     /** @param array<string, mixed> $fields */
@@ -125,14 +178,21 @@ final class SeasonPagesTest extends PageTestCase
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString($sentence, self::says($page));
         self::assertSame($fields['size'] ?? '14', $page->filter('[name=size]')->attr('value'));
-        self::assertSame('Grandmother’s lining, 3.14 m, 91 cm', $page->filter('[name="claims[1][cut]"]')->attr('value'), 'what was sound is kept too');
+        self::assertSame(
+            'Grandmother’s lining, 3.14 m, 91 cm',
+            $page->filter('[name="claims[1][cut]"]')->attr('value'),
+            'what was sound is kept too',
+        );
         self::assertSame('14', $this->named($account, 'Towpath coat')->size, 'nothing is saved');
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
     public static function nonsense(): iterable
     {
-        yield 'a size not in the table' => [['size' => '99'], 'Size 99 is not in the table of version C: it has 8, 10, 12, 14, 16, 18, 20.'];
+        yield 'a size not in the table' => [
+            ['size' => '99'],
+            'Size 99 is not in the table of version C: it has 8, 10, 12, 14, 16, 18, 20.',
+        ];
         yield 'a version that is not there' => [['version' => 'Moon suit'], 'There is no version called “Moon suit” in the library'];
         yield 'a cut that is not there' => [['claims' => [['cut' => 'Moon cloth']]], 'There is no cut called “Moon cloth” in the stash'];
         yield 'hours in words' => [['hours' => 'ages'], '“ages” cannot be read as hours'];
@@ -159,7 +219,12 @@ final class SeasonPagesTest extends PageTestCase
         self::assertSame('Rime', $this->named($account, 'Towpath coat')->season->name);
         $this->get('/project/'.$coat->id);
         $this->send('Take it off the plan', []);
-        self::assertStringNotContainsString('Towpath coat', $this->get('/season/'.$rime->id)->filter('.ranked, .empty')->text());
+        self::assertStringNotContainsString(
+            'Towpath coat',
+            $this->get('/season/'.$rime->id)
+                ->filter('.ranked, .empty')
+                ->text(),
+        );
         $this->get('/season/'.$rime->id);
         $this->post('/project/'.$coat->id.'/restore');
         self::assertStringContainsString('Towpath coat', $this->browser->followRedirect()->filter('.ranked')->text());
@@ -234,16 +299,76 @@ final class SeasonPagesTest extends PageTestCase
     public function testMoreThanAFormHasRoomForIsKept(): void
     {
         $account = $this->account();
-        $this->service(Workrooms::class)->replace($this->fresh($account), (new WorkroomReader())->read(json_encode([
-            'format' => 'octavum-workroom', 'version' => 1, 'name' => 'Maud',
-            'cloths' => [['id' => 'c', 'name' => 'Lawn', 'colours' => ['#111111', '#222222', '#333333', '#444444', '#555555'], 'cuts' => [['id' => 'cut', 'ledger' => [['on' => '2027-01-01', 'kind' => 'bought', 'length' => 2286], ['on' => '2027-01-02', 'kind' => 'given away']]]]]],
-            'patterns' => [['id' => 'k', 'title' => 'Skirt', 'editions' => array_map(static fn (int $i): array => ['name' => 'Copy '.$i, 'sizes' => [(string) $i]], range(1, 6)), 'versions' => [['id' => 'v', 'name' => 'A', 'sizes' => ['14']]]]],
-            'seasons' => [['id' => 's', 'name' => 'Thaw', 'starts' => '2027-03-01', 'weeks' => 13, 'minutesPerWeek' => 240]],
-            'projects' => [['id' => 'j', 'name' => 'Skirt', 'season' => 's', 'rank' => 1, 'version' => 'v', 'alterations' => array_map(static fn (int $i): array => ['name' => 'Longer '.$i, 'length' => 10 * $i], range(1, 5)), 'claims' => [['role' => 'main', 'cut' => 'cut', 'cutOut' => true], ['role' => 'lining', 'buy' => ['name' => 'Silk', 'repeat' => 80, 'oneWay' => true, 'structure' => 'knit']]]]],
-        ], \JSON_THROW_ON_ERROR)));
+        $this->service(Workrooms::class)->replace(
+            $this->fresh($account),
+            (new WorkroomReader())->read(
+                json_encode(
+                    [
+                        'format' => 'octavum-workroom',
+                        'version' => 1,
+                        'name' => 'Maud',
+                        'cloths' => [
+                            [
+                                'id' => 'c',
+                                'name' => 'Lawn',
+                                'colours' => ['#111111', '#222222', '#333333', '#444444', '#555555'],
+                                'cuts' => [
+                                    [
+                                        'id' => 'cut',
+                                        'ledger' => [
+                                            ['on' => '2027-01-01', 'kind' => 'bought', 'length' => 2286],
+                                            ['on' => '2027-01-02', 'kind' => 'given away'],
+                                        ],
+                                    ],
+                                ],
+                            ],
+                        ],
+                        'patterns' => [
+                            [
+                                'id' => 'k',
+                                'title' => 'Skirt',
+                                'editions' => array_map(
+                                    static fn (int $i): array => ['name' => 'Copy '.$i, 'sizes' => [(string) $i]],
+                                    range(1, 6),
+                                ),
+                                'versions' => [['id' => 'v', 'name' => 'A', 'sizes' => ['14']]],
+                            ],
+                        ],
+                        'seasons' => [['id' => 's', 'name' => 'Thaw', 'starts' => '2027-03-01', 'weeks' => 13, 'minutesPerWeek' => 240]],
+                        'projects' => [
+                            [
+                                'id' => 'j',
+                                'name' => 'Skirt',
+                                'season' => 's',
+                                'rank' => 1,
+                                'version' => 'v',
+                                'alterations' => array_map(
+                                    static fn (int $i): array => ['name' => 'Longer '.$i, 'length' => 10 * $i],
+                                    range(1, 5),
+                                ),
+                                'claims' => [
+                                    ['role' => 'main', 'cut' => 'cut', 'cutOut' => true],
+                                    [
+                                        'role' => 'lining',
+                                        'buy' => ['name' => 'Silk', 'repeat' => 80, 'oneWay' => true, 'structure' => 'knit'],
+                                    ],
+                                ],
+                            ],
+                        ],
+                    ],
+                    \JSON_THROW_ON_ERROR,
+                ),
+            ),
+        );
         $this->browser->loginUser($account);
         $before = $this->workroom($account);
-        foreach (['/cloth/'.$before->cloths[0]->id.'/edit' => 'Save the cloth', '/patterns/'.$before->patterns[0]->id.'/edit' => 'Save the pattern', '/project/'.$before->projects[0]->id => 'Save the project'] as $path => $button) {
+        foreach (
+            [
+                '/cloth/'.$before->cloths[0]->id.'/edit' => 'Save the cloth',
+                '/patterns/'.$before->patterns[0]->id.'/edit' => 'Save the pattern',
+                '/project/'.$before->projects[0]->id => 'Save the project',
+            ] as $path => $button
+        ) {
             $this->get($path);
             $this->send($button, []);
             self::assertResponseRedirects();
@@ -255,8 +380,14 @@ final class SeasonPagesTest extends PageTestCase
     public function testAChildsProjectShowsTheUsualCautions(): void
     {
         $account = $this->signInToDemo();
-        self::assertStringContainsString('can be swallowed', self::says($this->get('/project/'.$this->named($account, 'Naming-day top')->id)));
-        self::assertStringNotContainsString('can be swallowed', self::says($this->get('/project/'.$this->named($account, 'Towpath coat')->id)));
+        self::assertStringContainsString(
+            'can be swallowed',
+            self::says($this->get('/project/'.$this->named($account, 'Naming-day top')->id)),
+        );
+        self::assertStringNotContainsString(
+            'can be swallowed',
+            self::says($this->get('/project/'.$this->named($account, 'Towpath coat')->id)),
+        );
     }
 
     public function testAWashedClothClearsItsSnag(): void
@@ -280,8 +411,16 @@ final class SeasonPagesTest extends PageTestCase
             $this->service(Workrooms::class)->replace($this->fresh($account), (new LargeWorkroom())->make(...$size));
             $project = $this->workroom($account)->projects[0];
             $rooms = [
-                '/season' => 7, '/cloth' => 8, '/patterns' => 4, '/shopping' => 7, '/project/new' => 8, '/project/'.$project->id => 16,
-                '/cloth/'.$project->claims[0]->cloth?->id => 8, '/find?q=moss' => 8, '/people' => 4, '/notions' => 4,
+                '/season' => 7,
+                '/cloth' => 8,
+                '/patterns' => 4,
+                '/shopping' => 7,
+                '/project/new' => 8,
+                '/project/'.$project->id => 16,
+                '/cloth/'.$project->claims[0]->cloth?->id => 8,
+                '/find?q=moss' => 8,
+                '/people' => 4,
+                '/notions' => 4,
             ];
             foreach ($rooms as $path => $most) {
                 $this->get($path);
@@ -309,7 +448,12 @@ final class SeasonPagesTest extends PageTestCase
     /** @return list<Project> of the latest season */
     private function open(Account $account): array
     {
-        return array_values(array_filter($this->workroom($account)->projects, static fn (Project $project): bool => $project->state->isOpen() && 'Thaw' === $project->season->name));
+        return array_values(
+            array_filter(
+                $this->workroom($account)->projects,
+                static fn (Project $project): bool => $project->state->isOpen() && 'Thaw' === $project->season->name,
+            ),
+        );
     }
 
     /** @phpstan-impure */

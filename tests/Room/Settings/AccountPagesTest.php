@@ -28,9 +28,25 @@ final class AccountPagesTest extends PageTestCase
 {
     public function testNothingIsShownToWhoIsNotSignedIn(): void
     {
-        foreach (['/season', '/cloth', '/patterns', '/shopping', '/settings', '/settings/export', '/find?q=a', '/read/length?text=1', '/project/new'] as $path) {
+        foreach (
+            [
+                '/season',
+                '/cloth',
+                '/patterns',
+                '/shopping',
+                '/settings',
+                '/settings/export',
+                '/find?q=a',
+                '/read/length?text=1',
+                '/project/new',
+            ] as $path
+        ) {
             $this->browser->request('GET', $path);
-            self::assertResponseRedirects('/season' === $path ? '/sign-in' : '/sign-in?to='.str_replace(['%2F', '%3F'], ['/', '?'], rawurlencode($path)), null, $path);
+            self::assertResponseRedirects(
+                '/season' === $path ? '/sign-in' : '/sign-in?to='.str_replace(['%2F', '%3F'], ['/', '?'], rawurlencode($path)),
+                null,
+                $path,
+            );
             self::assertNull($this->browser->getCookieJar()->get('MOCKSESSID'), 'no visit is begun for that');
         }
         $this->account();
@@ -46,9 +62,18 @@ final class AccountPagesTest extends PageTestCase
         self::assertResponseRedirects('/season');
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('Your first season', self::says($page));
-        foreach (['/cloth' => 'The lockers are empty', '/patterns' => 'The library is empty', '/shopping' => 'Your first season', '/project/new' => null] as $path => $teaches) {
+        foreach (
+            [
+                '/cloth' => 'The lockers are empty',
+                '/patterns' => 'The library is empty',
+                '/shopping' => 'Your first season',
+                '/project/new' => null,
+            ] as $path => $teaches
+        ) {
             $page = $this->browser->request('GET', $path);
-            null === $teaches ? self::assertResponseRedirects('/season/new') : self::assertStringContainsString($teaches, self::says($page));
+            null === $teaches
+                ? self::assertResponseRedirects('/season/new')
+                : self::assertStringContainsString($teaches, self::says($page));
         }
     }
 
@@ -104,7 +129,11 @@ final class AccountPagesTest extends PageTestCase
                 return false;
             }
         };
-        $throttle = new SignInThrottle($this->service(Brake::class), $this->service(AccountRepository::class), new PasswordHasherFactory([Account::class => $hasher]));
+        $throttle = new SignInThrottle(
+            $this->service(Brake::class),
+            $this->service(AccountRepository::class),
+            new PasswordHasherFactory([Account::class => $hasher]),
+        );
         $passport = new Passport(new UserBadge('nobody@example.org'), new PasswordCredentials('guess'));
         try {
             $throttle->onCheckPassport(new CheckPassportEvent(self::createStub(AuthenticatorInterface::class), $passport));
@@ -173,7 +202,10 @@ final class AccountPagesTest extends PageTestCase
         $this->get('/cloth/new');
         $this->send('Save the cloth', ['name' => 'Moss linen', 'cuts' => [['length' => '2']]]);
         $this->get('/settings');
-        self::assertStringContainsString('Type the word delete', self::says($this->send('Delete the account and all its data', ['confirm' => 'yes', 'currentPassword' => 'four quiet lockers'])));
+        self::assertStringContainsString(
+            'Type the word delete',
+            self::says($this->send('Delete the account and all its data', ['confirm' => 'yes', 'currentPassword' => 'four quiet lockers'])),
+        );
         $this->send('Delete the account and all its data', ['confirm' => 'delete', 'currentPassword' => 'four quiet lockers']);
         self::assertResponseRedirects('/sign-in');
         self::assertNull($this->service(AccountRepository::class)->byEmail('maud@example.org'));
@@ -193,12 +225,39 @@ final class AccountPagesTest extends PageTestCase
         $pattern = $demo->patterns[0];
         $project = $demo->projects[0];
         $season = $demo->seasons[0];
-        foreach (['/cloth/'.$cloth->id, '/cloth/'.$cloth->id.'/edit', '/cut/'.$cloth->cuts[0]->id, '/patterns/'.$pattern->id, '/patterns/'.$pattern->id.'/edit', '/patterns/'.$pattern->id.'/versions/new', '/versions/'.$pattern->versions[0]->id, '/project/'.$project->id, '/season/'.$season->id, '/season/'.$season->id.'/edit', '/season/'.$season->id.'/workings'] as $path) {
+        foreach (
+            [
+                '/cloth/'.$cloth->id,
+                '/cloth/'.$cloth->id.'/edit',
+                '/cut/'.$cloth->cuts[0]->id,
+                '/patterns/'.$pattern->id,
+                '/patterns/'.$pattern->id.'/edit',
+                '/patterns/'.$pattern->id.'/versions/new',
+                '/versions/'.$pattern->versions[0]->id,
+                '/project/'.$project->id,
+                '/season/'.$season->id,
+                '/season/'.$season->id.'/edit',
+                '/season/'.$season->id.'/workings',
+            ] as $path
+        ) {
             $this->browser->request('GET', $path);
             self::assertResponseStatusCodeSame(404, $path);
             self::assertStringNotContainsString($cloth->name, (string) $this->browser->getResponse()->getContent());
         }
-        foreach (['/cloth/'.$cloth->id.'/remove', '/cloth/'.$cloth->id.'/restore', '/cloth/'.$cloth->id.'/cuts', '/cut/'.$cloth->cuts[0]->id.'/ledger', '/cut/'.$cloth->cuts[0]->id.'/undo', '/cut/'.$cloth->cuts[0]->id.'/remove', '/patterns/'.$pattern->id.'/remove', '/versions/'.$pattern->versions[0]->id.'/remove', '/project/'.$project->id.'/remove', '/season/'.$season->id.'/rank'] as $path) {
+        foreach (
+            [
+                '/cloth/'.$cloth->id.'/remove',
+                '/cloth/'.$cloth->id.'/restore',
+                '/cloth/'.$cloth->id.'/cuts',
+                '/cut/'.$cloth->cuts[0]->id.'/ledger',
+                '/cut/'.$cloth->cuts[0]->id.'/undo',
+                '/cut/'.$cloth->cuts[0]->id.'/remove',
+                '/patterns/'.$pattern->id.'/remove',
+                '/versions/'.$pattern->versions[0]->id.'/remove',
+                '/project/'.$project->id.'/remove',
+                '/season/'.$season->id.'/rank',
+            ] as $path
+        ) {
             $this->get('/settings');
             $this->post($path, ['kind' => 'measured', 'length' => '1', 'order' => $project->id]);
             self::assertResponseStatusCodeSame(404, $path);
@@ -212,7 +271,11 @@ final class AccountPagesTest extends PageTestCase
     {
         $this->signInToDemo();
         foreach ([[], ['_token' => 'made up']] as $token) {
-            $page = $this->browser->request('POST', $path, $token + ['name' => 'Typed with care', 'password' => 'secret words', 'cuts' => [['length' => '2.5 m']]]);
+            $page = $this->browser->request(
+                'POST',
+                $path,
+                $token + ['name' => 'Typed with care', 'password' => 'secret words', 'cuts' => [['length' => '2.5 m']]],
+            );
             self::assertResponseStatusCodeSame(403);
             self::assertStringContainsString('This was not saved', self::says($page));
             self::assertStringContainsString('Typed with care', self::says($page));
@@ -224,7 +287,14 @@ final class AccountPagesTest extends PageTestCase
     public function testJsonWithoutItsTokenIsRefusedAsWell(): void
     {
         $this->signInToDemo();
-        $this->browser->request('POST', '/table/mat', [], [], ['CONTENT_TYPE' => 'application/json', 'CONTENT_LENGTH' => '16'], '{"setup":{"a":1}}');
+        $this->browser->request(
+            'POST',
+            '/table/mat',
+            [],
+            [],
+            ['CONTENT_TYPE' => 'application/json', 'CONTENT_LENGTH' => '16'],
+            '{"setup":{"a":1}}',
+        );
         self::assertResponseStatusCodeSame(403);
     }
 
@@ -235,13 +305,29 @@ final class AccountPagesTest extends PageTestCase
         $request = Request::create('/sign-in');
         $request->headers->set('Host', 'a b');
         $this->expectException(BadRequestHttpException::class);
-        (new Door())->onRequest(new RequestEvent(self::createStub(HttpKernelInterface::class), $request, HttpKernelInterface::MAIN_REQUEST));
+        (new Door())->onRequest(
+            new RequestEvent(self::createStub(HttpKernelInterface::class), $request, HttpKernelInterface::MAIN_REQUEST),
+        );
     }
 
     /** @return iterable<string, array{string}> */
     public static function changes(): iterable
     {
-        foreach (['/cloth/new', '/patterns/new', '/season/new', '/project/new', '/settings', '/settings/import', '/settings/delete', '/demo', '/sign-in', '/register', '/sign-out'] as $path) {
+        foreach (
+            [
+                '/cloth/new',
+                '/patterns/new',
+                '/season/new',
+                '/project/new',
+                '/settings',
+                '/settings/import',
+                '/settings/delete',
+                '/demo',
+                '/sign-in',
+                '/register',
+                '/sign-out',
+            ] as $path
+        ) {
             yield $path => [$path];
         }
     }
@@ -258,7 +344,10 @@ final class AccountPagesTest extends PageTestCase
         $page = $this->get('/sign-in');
         self::assertCount(0, $page->filter('[style], [onclick]'));
         foreach ($page->filter('script:not([src])')->each(static fn ($script): string => (string) $script->attr('nonce')) as $nonce) {
-            self::assertStringContainsString('nonce-'.$nonce."'", (string) $this->browser->getResponse()->headers->get('Content-Security-Policy'));
+            self::assertStringContainsString(
+                'nonce-'.$nonce."'",
+                (string) $this->browser->getResponse()->headers->get('Content-Security-Policy'),
+            );
         }
     }
 

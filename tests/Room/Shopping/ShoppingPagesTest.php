@@ -12,7 +12,19 @@ final class ShoppingPagesTest extends PageTestCase
     {
         $this->signInToDemo();
         $page = $this->get('/shopping');
-        self::assertSame(['Reed canvas', 'Heron lawn', 'Quarry tweed', 'Paper-lantern cotton', 'Viscose lining', 'Moth-wing silk', 'Quarry tweed', 'Notions'], $page->filter('.counter h2')->each(static fn ($node): string => $node->text()));
+        self::assertSame(
+            [
+                'Reed canvas',
+                'Heron lawn',
+                'Quarry tweed',
+                'Paper-lantern cotton',
+                'Viscose lining',
+                'Moth-wing silk',
+                'Quarry tweed',
+                'Notions',
+            ],
+            $page->filter('.counter h2')->each(static fn ($node): string => $node->text()),
+        );
         $viscose = self::says($page, 'section.counter:nth-of-type(5)');
         self::assertStringContainsString('112 cm wide 2.30 m €20.47', $viscose, '2.10 / 0.94 + 0.06 = 2.294 → 2.30; × 8.90');
         self::assertStringContainsString('Before rounding to the counter’s 10 cm 2.294 m Ask for 2.30 m', $viscose);

@@ -15,9 +15,17 @@ use Octavum\Work\Slots;
 use Symfony\Component\Filesystem\Filesystem;
 
 /**
- * @phpstan-type Place array{piece: string, copy: int, sheet: string, turn: int, flipped: bool, layers: int, x: float, y: float, locked?: bool}
- * @phpstan-type Answer array{status: string, faults: list<string>, missing: list<string>, used: list<array{millimetres: float}>, more?: string}
- * @phpstan-type Mat array{setup: array{oneWay: bool}, sheets: list<array{length: ?int, width: int}>, garments: list<array{known: string, size: string}>, ways: array<string, array{items: list<mixed>, refused: ?string}>, pieces: array<mixed>}
+ * @phpstan-type Place array{
+ *     piece: string, copy: int, sheet: string, turn: int, flipped: bool, layers: int, x: float, y: float, locked?: bool,
+ * }
+ * @phpstan-type Answer array{
+ *     status: string, faults: list<string>, missing: list<string>, used: list<array{millimetres: float}>, more?: string,
+ * }
+ * @phpstan-type Mat array{
+ *     setup: array{oneWay: bool}, sheets: list<array{length: ?int, width: int}>,
+ *     garments: list<array{known: string, size: string}>, ways: array<string, array{items: list<mixed>, refused: ?string}>,
+ *     pieces: array<mixed>,
+ * }
  */
 final class TablePagesTest extends PageTestCase
 {
@@ -110,11 +118,18 @@ final class TablePagesTest extends PageTestCase
         $setup = $this->threeOnTwo();
         $done = $this->make($setup, ['flat']);
         self::assertSame([[], []], [$done['done']['faults'], $done['done']['missing']]);
-        self::assertSame(['s0', 's1'], array_values(array_unique(array_column($done['places'], 'sheet'))), 'the pieces are named with their cut');
+        self::assertSame(
+            ['s0', 's1'],
+            array_values(array_unique(array_column($done['places'], 'sheet'))),
+            'the pieces are named with their cut',
+        );
         $short = ['sheets' => [$setup['sheets'][1]]] + $setup;
         $done = $this->make($short, ['flat'])['done'];
         self::assertSame('short', $done['status']);
-        self::assertMatchesRegularExpression('/With (\d+ cm|\d\.\d\d m) more of Quarry tweed, the shorter all of it would go on\./', $done['more'] ?? '');
+        self::assertMatchesRegularExpression(
+            '/With (\d+ cm|\d\.\d\d m) more of Quarry tweed, the shorter all of it would go on\./',
+            $done['more'] ?? '',
+        );
     }
 
     public function testOneWayTrousersTakeMoreThanTwoWay(): void
@@ -126,7 +141,10 @@ final class TablePagesTest extends PageTestCase
             }
         }
         $used = function (bool $oneWay) use ($trousers): float {
-            $done = $this->make(['garments' => [['version' => $trousers, 'size' => '14']], 'sheets' => [['width' => 1480]], 'oneWay' => $oneWay], ['flat'])['done'];
+            $done = $this->make(
+                ['garments' => [['version' => $trousers, 'size' => '14']], 'sheets' => [['width' => 1480]], 'oneWay' => $oneWay],
+                ['flat'],
+            )['done'];
             self::assertSame([[], []], [$done['faults'], $done['missing']]);
 
             return $done['used'][0]['millimetres'];
@@ -141,7 +159,10 @@ final class TablePagesTest extends PageTestCase
         self::assertCount(7, $made['places']);
         $saved = $this->ask('/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => $made['places'], 'name' => 'Without facings']);
         $lay = $this->workroom($this->account)->lays[2];
-        self::assertSame([true, 10, ['0/Front neck facing', '0/Back neck facing']], [$lay->sound, $lay->allowance?->millimetres(), $lay->off]);
+        self::assertSame(
+            [true, 10, ['0/Front neck facing', '0/Back neck facing']],
+            [$lay->sound, $lay->allowance?->millimetres(), $lay->off],
+        );
         self::assertCount(7, $this->mat($saved['url'])['ways']['flat']['items']);
     }
 
@@ -149,7 +170,14 @@ final class TablePagesTest extends PageTestCase
     {
         $this->savePinafore();
         $lay = $this->workroom($this->account)->lays[2];
-        $body = ['setup' => $this->pinafore(), 'fold' => 'flat', 'places' => [], 'id' => $lay->id, 'revision' => '7', 'name' => 'Second tab'];
+        $body = [
+            'setup' => $this->pinafore(),
+            'fold' => 'flat',
+            'places' => [],
+            'id' => $lay->id,
+            'revision' => '7',
+            'name' => 'Second tab',
+        ];
         self::assertStringContainsString('changed somewhere else', $this->ask('/table/save', $body, 409)['fault']);
         self::assertTrue($this->workroom($this->account)->lays[2]->sound, 'nothing is saved');
         $this->ask('/table/save', ['revision' => ''] + $body);
@@ -163,7 +191,13 @@ final class TablePagesTest extends PageTestCase
         $moved = [['x' => $places[1]['x'], 'y' => $places[1]['y']] + $places[0], ...\array_slice($places, 1)];
         $judged = $this->ask('/table/judge', ['setup' => $setup, 'fold' => 'flat', 'places' => $moved]);
         self::assertStringContainsString('overlap.', implode(' ', $judged['faults']));
-        $saved = $this->ask('/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => $places, 'name' => 'Pinafore on tweed', 'locked' => [$places[2]['piece'].' '.$places[2]['copy']]]);
+        $saved = $this->ask('/table/save', [
+            'setup' => $setup,
+            'fold' => 'flat',
+            'places' => $places,
+            'name' => 'Pinafore on tweed',
+            'locked' => [$places[2]['piece'].' '.$places[2]['copy']],
+        ]);
         self::assertMatchesRegularExpression('~^/table/[0-9A-Z]{26}$~', $saved['url']);
         $page = $this->get($saved['url']);
         self::assertSame('Pinafore on tweed', $page->filter('h1')->text());
@@ -172,7 +206,10 @@ final class TablePagesTest extends PageTestCase
         self::assertCount(9, $reopened['places']);
         self::assertCount(1, array_filter($reopened['places'], static fn (array $place): bool => $place['locked'] ?? false));
         $workings = self::says($this->get('/season/'.$this->project('Quarry pinafore')->season->id.'/workings'));
-        self::assertMatchesRegularExpression('/Laid out, flat, one layer: \d\d % of the length used is in pieces the lay 1\.\d+ m/', $workings);
+        self::assertMatchesRegularExpression(
+            '/Laid out, flat, one layer: \d\d % of the length used is in pieces the lay 1\.\d+ m/',
+            $workings,
+        );
         self::assertStringNotContainsString('Quarry pinafore is 56 cm short', self::says($this->get('/season')));
         self::assertStringContainsString('is-laid', $this->get('/season')->html(), 'an area on the strip');
         self::assertStringContainsString('From the cut end', self::says($this->get($saved['url'].'/print')));
@@ -188,7 +225,10 @@ final class TablePagesTest extends PageTestCase
         $this->get('/project/'.$id);
         $this->send('Save the project', ['size' => '16']);
         $season = self::says($this->get('/season'));
-        self::assertStringContainsString('The saved lay of Quarry pinafore does not count any more: it was laid in size 14, and the size is 16 now.', $season);
+        self::assertStringContainsString(
+            'The saved lay of Quarry pinafore does not count any more: it was laid in size 14, and the size is 16 now.',
+            $season,
+        );
         self::assertStringContainsString('Lay it again', $season);
         $lay = $this->workroom($this->account)->lays[2];
         self::assertStringContainsString('It does not count any more for Quarry pinafore', self::says($this->get('/table/'.$lay->id)));
@@ -216,21 +256,44 @@ final class TablePagesTest extends PageTestCase
         $written = (new WorkroomWriter())->write($before);
         $read = (new WorkroomReader())->read($written);
         self::assertSame($written, (new WorkroomWriter())->write($read));
-        self::assertSame($before->lays[2]->id, array_values(array_filter($read->projects, static fn (Project $project): bool => 'Quarry pinafore' === $project->name))[0]->claims[0]->lay?->id);
+        self::assertSame(
+            $before->lays[2]->id,
+            array_values(array_filter($read->projects, static fn (Project $project): bool => 'Quarry pinafore' === $project->name))[0]
+                ->claims[0]->lay?->id,
+        );
     }
 
     public function testNonsenseGetsASentence(): void
     {
         $setup = $this->pinafore();
-        foreach ([
-            ['/table/mat', ['setup' => ['garments' => [['project' => 'nobody']], 'sheets' => []]], 'no longer on the plan'],
-            ['/table/mat', ['setup' => ['garments' => [], 'sheets' => [['width' => -5]]]], 'A number from 100 to 4000'],
-            ['/table/mat', ['setup' => 'soup'], 'An object is expected'],
-            ['/table/judge', ['setup' => ['garments' => [], 'sheets' => []], 'places' => []], 'There is nothing to lay'],
-            ['/table/judge', ['setup' => $setup, 'fold' => 'flat', 'places' => [['piece' => '0/Moon', 'copy' => 1, 'sheet' => 's0', 'turn' => 0, 'x' => 0, 'y' => 0]]], 'This cannot be laid so: 0/Moon 1.'],
-            ['/table/save', ['setup' => $setup, 'fold' => 'flat', 'name' => 'x', 'places' => [['piece' => '0/Front bodice', 'copy' => 1, 'sheet' => 's9', 'turn' => 0, 'x' => 0, 'y' => 0]]], 'This cannot be laid so: s9.'],
-            ['/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => [], 'name' => ''], 'A name is missing'],
-        ] as [$path, $body, $sentence]) {
+        foreach (
+            [
+                ['/table/mat', ['setup' => ['garments' => [['project' => 'nobody']], 'sheets' => []]], 'no longer on the plan'],
+                ['/table/mat', ['setup' => ['garments' => [], 'sheets' => [['width' => -5]]]], 'A number from 100 to 4000'],
+                ['/table/mat', ['setup' => 'soup'], 'An object is expected'],
+                ['/table/judge', ['setup' => ['garments' => [], 'sheets' => []], 'places' => []], 'There is nothing to lay'],
+                [
+                    '/table/judge',
+                    [
+                        'setup' => $setup,
+                        'fold' => 'flat',
+                        'places' => [['piece' => '0/Moon', 'copy' => 1, 'sheet' => 's0', 'turn' => 0, 'x' => 0, 'y' => 0]],
+                    ],
+                    'This cannot be laid so: 0/Moon 1.',
+                ],
+                [
+                    '/table/save',
+                    [
+                        'setup' => $setup,
+                        'fold' => 'flat',
+                        'name' => 'x',
+                        'places' => [['piece' => '0/Front bodice', 'copy' => 1, 'sheet' => 's9', 'turn' => 0, 'x' => 0, 'y' => 0]],
+                    ],
+                    'This cannot be laid so: s9.',
+                ],
+                ['/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => [], 'name' => ''], 'A name is missing'],
+            ] as [$path, $body, $sentence]
+        ) {
             self::assertStringContainsString($sentence, $this->ask($path, $body, 422)['fault']);
         }
     }
@@ -261,13 +324,21 @@ final class TablePagesTest extends PageTestCase
 
     public function testTheBlockStandsBesideTheTable(): void
     {
-        self::assertStringContainsString('Calibrated block, give or take 15 %', self::says($this->get('/project/'.$this->project('Lantern dress')->id.'/block')));
+        self::assertStringContainsString(
+            'Calibrated block, give or take 15 %',
+            self::says($this->get('/project/'.$this->project('Lantern dress')->id.'/block')),
+        );
     }
 
     private function savePinafore(): void
     {
         $setup = $this->pinafore();
-        $this->ask('/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => $this->make($setup, ['flat'])['places'], 'name' => 'Pinafore']);
+        $this->ask('/table/save', [
+            'setup' => $setup,
+            'fold' => 'flat',
+            'places' => $this->make($setup, ['flat'])['places'],
+            'name' => 'Pinafore',
+        ]);
     }
 
     /** @return array<string, mixed> */
@@ -283,7 +354,14 @@ final class TablePagesTest extends PageTestCase
     {
         $cuts = $this->project('Quarry pinafore')->claims[0]->cloth->cuts ?? [];
 
-        return ['garments' => array_map(fn (string $name): array => ['project' => $this->project($name)->id, 'role' => 'main'], ['Quarry pinafore', 'Tweed waistcoat', 'Gathered tweed skirt']), 'sheets' => array_map(static fn ($cut): array => ['cut' => $cut->id], $cuts)];
+        return [
+            'garments' => array_map(fn (string $name): array => ['project' => $this->project($name)->id, 'role' => 'main'], [
+                'Quarry pinafore',
+                'Tweed waistcoat',
+                'Gathered tweed skirt',
+            ]),
+            'sheets' => array_map(static fn ($cut): array => ['cut' => $cut->id], $cuts),
+        ];
     }
 
     private function project(string $name): Project
@@ -368,6 +446,13 @@ final class TablePagesTest extends PageTestCase
     private function fetch(string $path, array $body): void
     {
         $token = (string) $this->get('/table/new')->filter('meta[name=csrf]')->attr('content');
-        $this->browser->request('POST', $path, [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_X_TOKEN' => $token], (string) json_encode($body));
+        $this->browser->request(
+            'POST',
+            $path,
+            [],
+            [],
+            ['CONTENT_TYPE' => 'application/json', 'HTTP_X_TOKEN' => $token],
+            (string) json_encode($body),
+        );
     }
 }

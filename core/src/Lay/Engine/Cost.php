@@ -33,7 +33,9 @@ final readonly class Cost
     {
         $used = array_filter($this->used($spots), static fn (float $length): bool => $length > 0);
 
-        return array_sum($used) + self::CUT * max(0, \count($used) - 1) + array_sum(array_map(static fn (Item $item): float => self::NO_ROOM + $item->area(), $left));
+        return array_sum($used)
+            + self::CUT * max(0, \count($used) - 1)
+            + array_sum(array_map(static fn (Item $item): float => self::NO_ROOM + $item->area(), $left));
     }
 
     /**
@@ -49,7 +51,7 @@ final readonly class Cost
             $ends += $spot->x + $spot->variant->length;
         }
 
-        return $this->of($spots, $left) + 0.002 * $ends / max(1, \count($spots));
+        return $this->of($spots, $left) + (0.002 * $ends) / max(1, \count($spots));
     }
 
     /**
@@ -65,7 +67,10 @@ final readonly class Cost
         }
         $used = [];
         foreach ($this->way->lanes as $i => $lane) {
-            $used[$lane->sheet] = Fold::Part === $this->way->fold ? ($used[$lane->sheet] ?? 0) + $ends[$i] : max($used[$lane->sheet] ?? 0, $ends[$i] * $this->way->doubled);
+            $used[$lane->sheet]
+                = Fold::Part === $this->way->fold
+                    ? ($used[$lane->sheet] ?? 0) + $ends[$i]
+                    : max($used[$lane->sheet] ?? 0, $ends[$i] * $this->way->doubled);
         }
 
         return $used;

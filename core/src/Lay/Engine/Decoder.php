@@ -29,8 +29,13 @@ final class Decoder
      * @param ?\Closure(): float   $left  share of the time that is left; when there is none, what remains is laid on shelves
      * @param array{float, float}  $phase where the repeat that pieces are matched to begins
      */
-    public function __construct(private readonly array $lanes, private readonly float $row, private readonly float $gap, private readonly ?\Closure $left = null, private readonly array $phase = [0.0, 0.0])
-    {
+    public function __construct(
+        private readonly array $lanes,
+        private readonly float $row,
+        private readonly float $gap,
+        private readonly ?\Closure $left = null,
+        private readonly array $phase = [0.0, 0.0],
+    ) {
         $this->empty = array_map($this->rows(...), $lanes);
     }
 
@@ -71,7 +76,16 @@ final class Decoder
     /** @return non-empty-list<Spot> of a pair, each for itself */
     private function apart(Spot $spot): array
     {
-        $apart = array_map(static fn (Member $member): Spot => new Spot($member->item, $member->variant, $spot->lane, $spot->x + $member->x, $spot->y + $member->y), $spot->variant->members);
+        $apart = array_map(
+            static fn (Member $member): Spot => new Spot(
+                $member->item,
+                $member->variant,
+                $spot->lane,
+                $spot->x + $member->x,
+                $spot->y + $member->y,
+            ),
+            $spot->variant->members,
+        );
 
         return [] === $apart ? [$spot] : $apart;
     }
@@ -95,7 +109,12 @@ final class Decoder
         foreach (array_merge(...array_map(static fn (Item $item): array => $item->split(), $items)) as $item) {
             foreach ($this->lanes as $i => $lane) {
                 $variant = $item->variants[0];
-                if ((null !== $item->piece->cut && $item->piece->cut !== $lane->sheet) || ($item->onFold && !$lane->fold) || $item->layers !== $lane->layers || [] !== $lane->missing) {
+                if (
+                    (null !== $item->piece->cut && $item->piece->cut !== $lane->sheet)
+                    || ($item->onFold && !$lane->fold)
+                    || $item->layers !== $lane->layers
+                    || [] !== $lane->missing
+                ) {
                     continue;
                 }
                 [$x, $y, $next] = $shelf[$i];
@@ -121,12 +140,22 @@ final class Decoder
         $best = null;
         $least = \INF;
         foreach ($this->lanes as $i => $lane) {
-            if ((null !== $item->piece->cut && $item->piece->cut !== $lane->sheet) || ($item->onFold && !$lane->fold) || $item->layers !== $lane->layers) {
+            if (
+                (null !== $item->piece->cut && $item->piece->cut !== $lane->sheet)
+                || ($item->onFold && !$lane->fold)
+                || $item->layers !== $lane->layers
+            ) {
                 continue;
             }
             foreach ($item->variants as $variant) {
                 $end = min($lane->length, $limit) - $variant->length;
-                $place = $this->place($variant, $taken[$i], $lane->width, min($end, $least - $variant->length * self::LENGTH_COUNTS + 1e-7), $item->onFold);
+                $place = $this->place(
+                    $variant,
+                    $taken[$i],
+                    $lane->width,
+                    min($end, $least - $variant->length * self::LENGTH_COUNTS + 1e-7),
+                    $item->onFold,
+                );
                 $felt = null === $place ? \INF : $place[0] + $variant->length * self::LENGTH_COUNTS;
                 // Of two turns that begin alike, the one that nestles closer to what lies there.
                 $closer = null !== $place && null !== $best && $felt < $least + 1e-6 && $best->lane === $i && $place[1] < $best->y - 1e-6;

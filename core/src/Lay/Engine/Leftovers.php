@@ -62,7 +62,7 @@ final readonly class Leftovers
                     continue;
                 }
                 foreach ([max($u[1], $a), min($v[1], $b)] as $y) {
-                    $x = $v[1] - $u[1] < 1e-9 ? $u[0] : $u[0] + ($v[0] - $u[0]) * ($y - $u[1]) / ($v[1] - $u[1]);
+                    $x = $v[1] - $u[1] < 1e-9 ? $u[0] : $u[0] + (($v[0] - $u[0]) * ($y - $u[1])) / ($v[1] - $u[1]);
                     $from = min($from, $x, $v[1] - $u[1] < 1e-9 ? $v[0] : $x);
                     $to = max($to, $x, $v[1] - $u[1] < 1e-9 ? $v[0] : $x);
                 }
@@ -112,7 +112,11 @@ final readonly class Leftovers
                             continue;
                         }
                         $next[] = [$x, $y];
-                        if ($width * ($y - $x) > $area && min($width, $y - $x) >= self::LEAST[0] && max($width, $y - $x) >= self::LEAST[1]) {
+                        if (
+                            $width * ($y - $x) > $area
+                            && min($width, $y - $x) >= self::LEAST[0]
+                            && max($width, $y - $x) >= self::LEAST[1]
+                        ) {
                             $area = $width * ($y - $x);
                             $best = ['x' => $x, 'y' => $r * self::ROW, 'length' => $y - $x, 'width' => $width];
                         }

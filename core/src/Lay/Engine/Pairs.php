@@ -47,7 +47,10 @@ final readonly class Pairs
                 $key = spl_object_id($first->variants[0]).' '.spl_object_id($item->variants[0]);
                 $ways[$key] ??= $this->ways($first, $item);
                 $variants = array_map(fn (array $way): Variant => $this->variant($first, $item, $way), $ways[$key]);
-                array_push($paired, ...([] === $variants ? [$first, $item] : [new Item($first->piece, $first->copy, $first->layers, false, $variants)]));
+                array_push(
+                    $paired,
+                    ...[] === $variants ? [$first, $item] : [new Item($first->piece, $first->copy, $first->layers, false, $variants)],
+                );
             }
         }
 
@@ -66,7 +69,11 @@ final readonly class Pairs
                 }
             }
         }
-        usort($found, static fn (array $p, array $q): int => max($p[0]->length, $p[1]->length) * ($p[2] + $p[1]->width) <=> max($q[0]->length, $q[1]->length) * ($q[2] + $q[1]->width));
+        usort(
+            $found,
+            static fn (array $p, array $q): int => max($p[0]->length, $p[1]->length) * ($p[2] + $p[1]->width)
+                <=> max($q[0]->length, $q[1]->length) * ($q[2] + $q[1]->width),
+        );
 
         return \array_slice($found, 0, self::KEPT);
     }
@@ -90,6 +97,13 @@ final readonly class Pairs
     {
         [$a, $b, $y] = $way;
 
-        return new Variant(Outline::rectangle(max($a->length, $b->length), max($a->width, $y + $b->width)), $a->turn, $a->flipped, $this->row, null, [new Member($first, $a, 0, 0), new Member($second, $b, 0, $y)]);
+        return new Variant(
+            Outline::rectangle(max($a->length, $b->length), max($a->width, $y + $b->width)),
+            $a->turn,
+            $a->flipped,
+            $this->row,
+            null,
+            [new Member($first, $a, 0, 0), new Member($second, $b, 0, $y)],
+        );
     }
 }

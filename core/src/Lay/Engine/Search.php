@@ -10,7 +10,8 @@ use Random\Randomizer;
 
 /**
  * Looks for the order in which a decoder lays items best: first the usual orders (largest, longest, widest first), then by
- * threshold accepting (Dueck and Scheuer 1990): two items change places, one moves, or one is held to another turn, and what is not worse than a falling
+ * threshold accepting (Dueck and Scheuer 1990): two items change places, one moves, or one is held to another turn, and what is not
+ * worse than a falling
  * threshold is kept. A lay that runs past the threshold is given up at once.
  */
 final class Search
@@ -40,7 +41,9 @@ final class Search
         $best = null;
         $cost = \INF;
         $order = $items;
-        foreach (\count($paired) < \count($items) ? [...$this->orders($paired), ...$this->orders($items)] : $this->orders($items) as $start) {
+        foreach (
+            \count($paired) < \count($items) ? [...$this->orders($paired), ...$this->orders($items)] : $this->orders($items) as $start
+        ) {
             $result = $this->decode($start);
             if (null !== $result && ($new = $this->cost->felt(...$result)) < $cost) {
                 [$best, $cost, $order] = [$result, $new, $start];
@@ -116,7 +119,10 @@ final class Search
         if (\count($item->all) < 2) {
             return null;
         }
-        $order[$i] = 1 === \count($item->variants) && 0 === $this->random->getInt(0, 1) ? $item->free() : $item->only($item->all[$this->random->getInt(0, \count($item->all) - 1)]);
+        $order[$i]
+            = 1 === \count($item->variants) && 0 === $this->random->getInt(0, 1)
+                ? $item->free()
+                : $item->only($item->all[$this->random->getInt(0, \count($item->all) - 1)]);
 
         return array_values($order);
     }
@@ -129,12 +135,14 @@ final class Search
     private function orders(array $items): array
     {
         $orders = [];
-        foreach ([
-            static fn (Item $item): float => $item->area(),
-            static fn (Item $item): float => $item->variants[0]->length + $item->variants[0]->width / 1000,
-            static fn (Item $item): float => $item->variants[0]->width + $item->variants[0]->length / 1000,
-            static fn (Item $item): float => $item->variants[0]->length * $item->variants[0]->width,
-        ] as $size) {
+        foreach (
+            [
+                static fn (Item $item): float => $item->area(),
+                static fn (Item $item): float => $item->variants[0]->length + $item->variants[0]->width / 1000,
+                static fn (Item $item): float => $item->variants[0]->width + $item->variants[0]->length / 1000,
+                static fn (Item $item): float => $item->variants[0]->length * $item->variants[0]->width,
+            ] as $size
+        ) {
             $order = $items;
             usort($order, static fn (Item $a, Item $b): int => [$b->onFold, $size($b)] <=> [$a->onFold, $size($a)]);
             $orders[] = $order;

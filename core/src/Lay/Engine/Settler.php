@@ -72,7 +72,13 @@ final readonly class Settler
         foreach ($spots as $j => $other) {
             [$at, $beside] = self::X === $axis ? [$other->x, $other->y] : [$other->y, $other->x];
             $wide = self::X === $axis ? $other->variant->width : $other->variant->length;
-            if ($j === $own || $other->lane !== $spot->lane || $at - $this->gap >= $reach || $beside - $this->gap >= $side + $breadth || $beside + $wide + $this->gap <= $side) {
+            if (
+                $j === $own
+                || $other->lane !== $spot->lane
+                || $at - $this->gap >= $reach
+                || $beside - $this->gap >= $side + $breadth
+                || $beside + $wide + $this->gap <= $side
+            ) {
                 continue;
             }
             $free = $this->past($other->variant->solids($axis), $this->gap, $moving, $start - $at, $side - $beside, $least - $at);
@@ -103,7 +109,12 @@ final readonly class Settler
         foreach ($fixed as $solid) {
             $points = null;
             foreach ($moving as $part) {
-                if ($solid->low - $gap >= $part->high + $side || $solid->high + $gap <= $part->low + $side || $solid->left - $gap >= $start + $part->right || $solid->right + $gap - $part->left <= $least) {
+                if (
+                    $solid->low - $gap >= $part->high + $side
+                    || $solid->high + $gap <= $part->low + $side
+                    || $solid->left - $gap >= $start + $part->right
+                    || $solid->right + $gap - $part->left <= $least
+                ) {
                     continue;
                 }
                 $points ??= $this->convex->widened($solid->points, $gap);

@@ -81,7 +81,10 @@ final readonly class Skyline
                 continue;
             }
             [$i, $variant] = $best;
-            $y = $after > $before && $after < \INF || \INF === $after && $before < \INF && $before < $x + $variant->length ? $to - $variant->width - $this->gap : $from;
+            $y
+                = ($after > $before && $after < \INF) || (\INF === $after && $before < \INF && $before < $x + $variant->length)
+                    ? $to - $variant->width - $this->gap
+                    : $from;
             $spots[] = new Spot($items[$i], $variant, 0, $x, $y);
             array_splice($items, $i, 1);
             [$xs, $ys] = $this->raised($xs, $ys, $y, $y + $variant->width + $this->gap, $x + $variant->length + $this->gap);

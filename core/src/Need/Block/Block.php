@@ -34,8 +34,15 @@ final readonly class Block
     /**
      * @return ?Length null when the garment has no block, or it does not go on at all
      */
-    public function need(Garment $garment, ?RequirementTable $table, Role $role, string $size, Length $usable, bool $oneWay, bool $child = false): ?Length
-    {
+    public function need(
+        Garment $garment,
+        ?RequirementTable $table,
+        Role $role,
+        string $size,
+        Length $usable,
+        bool $oneWay,
+        bool $child = false,
+    ): ?Length {
         $pieces = $this->pieces($garment, $table, $role, $size, $child);
 
         return [] === $pieces ? null : $this->laid($pieces, $usable, $oneWay, [Fold::Flat, Fold::Lengthwise, Fold::Gate]);
@@ -104,13 +111,26 @@ final readonly class Block
     private function laid(array $pieces, Length $usable, bool $oneWay, array $folds, string $size = ''): ?Length
     {
         $looks = 0;
-        $all = array_map(static fn (Piece $piece): LayPiece => new LayPiece($piece->name, ($piece->in($size) ?? $piece->shapes[0])->cutOut($piece->onFold), $piece->quantity, $piece->pair, $piece->onFold, $piece->grain), $pieces);
+        $all = array_map(
+            static fn (Piece $piece): LayPiece => new LayPiece(
+                $piece->name,
+                ($piece->in($size) ?? $piece->shapes[0])->cutOut($piece->onFold),
+                $piece->quantity,
+                $piece->pair,
+                $piece->onFold,
+                $piece->grain,
+            ),
+            $pieces,
+        );
         if ([] === $all) {
             return null;
         }
-        $lay = (new LayMaker())->make(new Request([new Sheet('c', (float) $usable->millimetres(), null)], $all, 0, $oneWay, $folds), static function () use (&$looks, $folds): float {
-            return 2 * ++$looks / (self::LOOKS * \count($folds));
-        });
+        $lay = (new LayMaker())->make(
+            new Request([new Sheet('c', (float) $usable->millimetres(), null)], $all, 0, $oneWay, $folds),
+            static function () use (&$looks, $folds): float {
+                return (2 * ++$looks) / (self::LOOKS * \count($folds));
+            },
+        );
 
         return [] === $lay->placements || [] !== $lay->unplaced ? null : Length::ofMillimetres(ceil($lay->used['c'] ?? 0));
     }
@@ -127,7 +147,10 @@ final readonly class Block
     {
         $ages = preg_grep('/\d\s*(m|mo|months?|y|yrs?|years?)\b/iu', $sizes);
         $numbers = array_map(intval(...), array_filter($sizes, is_numeric(...)));
-        $young = [] !== $numbers && max($numbers) <= 16 && (max($numbers) <= 6 || 2 === \count(array_unique(array_map(static fn (int $number): int => $number % 2, $numbers))));
+        $young
+            = [] !== $numbers
+            && max($numbers) <= 16
+            && (max($numbers) <= 6 || 2 === \count(array_unique(array_map(static fn (int $number): int => $number % 2, $numbers))));
         if ($child || $young || [] !== $ages) {
             $months = 1 === preg_match('/\d\s*(m|mo|months?)\b/iu', $size);
             $number = 1 === preg_match('/\d+(?=\D*$)/', $size, $found) ? (float) $found[0] : 6.0;
@@ -144,31 +167,147 @@ final readonly class Block
     {
         $g = $child ? 0.42 + 0.035 * $body : 1 + 0.03 * $body;
         $h = $child ? $g : 1.0;
-        $piece = static function (string $name, Draft $draft, array $measures, int $quantity = 1, bool $pair = false, bool $onFold = false): Piece {
+        $piece = static function (
+            string $name,
+            Draft $draft,
+            array $measures,
+            int $quantity = 1,
+            bool $pair = false,
+            bool $onFold = false,
+        ): Piece {
             /** @var array<string, float> $measures */
-            return new Piece($name, Role::Main, $quantity, $pair, $onFold, shapes: [Shape::drafted(Drafted::of($draft, $measures), [], Length::ofMillimetres(15))]);
+            return new Piece(
+                $name,
+                Role::Main,
+                $quantity,
+                $pair,
+                $onFold,
+                shapes: [Shape::drafted(Drafted::of($draft, $measures), [], Length::ofMillimetres(15))],
+            );
         };
-        $body = static fn (string $name, Draft $draft, float $length, float $hem, float $neck): Piece => $piece($name, $draft, ['length' => $length * $h, 'half chest' => 265 * $g, 'half hem' => $hem * $g, 'shoulder' => 125 * $g, 'half neck' => 78 * $g, 'neck depth' => $neck * $h, 'armhole depth' => 230 * $h, 'shoulder slope' => 40 * $h], onFold: true);
-        $trunk = static fn (float $length, float $hem): array => [$body('Front', Draft::BodiceFront, $length, $hem, 95), $body('Back', Draft::BodiceBack, $length, $hem, 25)];
-        $sleeve = static fn (float $length, float $hem): array => [$piece('Sleeve', Draft::Sleeve, ['length' => $length * $h, 'cap height' => 125 * $h, 'upper arm' => 370 * $g, 'hem' => $hem * $g], 2, true)];
-        $skirt = static fn (float $length, float $hem): array => [$piece('Skirt front', Draft::FlaredPanel, ['length' => $length * $h, 'half waist' => 210 * $g, 'half hem' => $hem * $g, 'waist curve' => 15], onFold: true), $piece('Skirt back', Draft::FlaredPanel, ['length' => $length * $h, 'half waist' => 210 * $g, 'half hem' => $hem * $g, 'waist curve' => 15], onFold: true)];
-        $legs = static fn (float $length, float $hem): array => [$piece('Leg front', Draft::TrouserFront, ['length' => $length * $h, 'crotch depth' => 290 * $h, 'waist' => 230 * $g, 'hip' => 255 * $g, 'crotch' => 62 * $g, 'hem' => $hem * $g], 2, true), $piece('Leg back', Draft::TrouserBack, ['length' => $length * $h, 'crotch depth' => 290 * $h, 'waist' => 245 * $g, 'hip' => 275 * $g, 'crotch' => 120 * $g, 'hem' => ($hem + 30) * $g, 'raised back' => 35], 2, true), $piece('Waistband', Draft::Waistband, ['length' => 420 * $g, 'height' => 80], 2)];
-        $small = static fn (string $name, float $length, float $width, int $quantity = 2): Piece => $piece($name, Draft::Box, ['length' => $length * $h, 'width' => $width * $g], $quantity, true);
+        $body = static fn (string $name, Draft $draft, float $length, float $hem, float $neck): Piece => $piece(
+            $name,
+            $draft,
+            [
+                'length' => $length * $h,
+                'half chest' => 265 * $g,
+                'half hem' => $hem * $g,
+                'shoulder' => 125 * $g,
+                'half neck' => 78 * $g,
+                'neck depth' => $neck * $h,
+                'armhole depth' => 230 * $h,
+                'shoulder slope' => 40 * $h,
+            ],
+            onFold: true,
+        );
+        $trunk = static fn (float $length, float $hem): array => [
+            $body('Front', Draft::BodiceFront, $length, $hem, 95),
+            $body('Back', Draft::BodiceBack, $length, $hem, 25),
+        ];
+        $sleeve = static fn (float $length, float $hem): array => [
+            $piece(
+                'Sleeve',
+                Draft::Sleeve,
+                ['length' => $length * $h, 'cap height' => 125 * $h, 'upper arm' => 370 * $g, 'hem' => $hem * $g],
+                2,
+                true,
+            ),
+        ];
+        $skirt = static fn (float $length, float $hem): array => [
+            $piece(
+                'Skirt front',
+                Draft::FlaredPanel,
+                ['length' => $length * $h, 'half waist' => 210 * $g, 'half hem' => $hem * $g, 'waist curve' => 15],
+                onFold: true,
+            ),
+            $piece(
+                'Skirt back',
+                Draft::FlaredPanel,
+                ['length' => $length * $h, 'half waist' => 210 * $g, 'half hem' => $hem * $g, 'waist curve' => 15],
+                onFold: true,
+            ),
+        ];
+        $legs = static fn (float $length, float $hem): array => [
+            $piece(
+                'Leg front',
+                Draft::TrouserFront,
+                [
+                    'length' => $length * $h,
+                    'crotch depth' => 290 * $h,
+                    'waist' => 230 * $g,
+                    'hip' => 255 * $g,
+                    'crotch' => 62 * $g,
+                    'hem' => $hem * $g,
+                ],
+                2,
+                true,
+            ),
+            $piece(
+                'Leg back',
+                Draft::TrouserBack,
+                [
+                    'length' => $length * $h,
+                    'crotch depth' => 290 * $h,
+                    'waist' => 245 * $g,
+                    'hip' => 275 * $g,
+                    'crotch' => 120 * $g,
+                    'hem' => ($hem + 30) * $g,
+                    'raised back' => 35,
+                ],
+                2,
+                true,
+            ),
+            $piece('Waistband', Draft::Waistband, ['length' => 420 * $g, 'height' => 80], 2),
+        ];
+        $small = static fn (string $name, float $length, float $width, int $quantity = 2): Piece => $piece(
+            $name,
+            Draft::Box,
+            ['length' => $length * $h, 'width' => $width * $g],
+            $quantity,
+            true,
+        );
 
         return match ($garment) {
             Garment::Top, Garment::Tee => [...$trunk(640, 270), ...$sleeve(230, 320)],
             Garment::Jumper => [...$trunk(640, 290), ...$sleeve(600, 240)],
-            Garment::Shirt => [...$trunk(760, 290), ...$sleeve(600, 300), $small('Yoke', 130, 480), $small('Collar', 90, 450), $small('Cuffs', 90, 270, 4), $small('Front band', 760, 60)],
-            Garment::Dress, Garment::Nightwear => [...$trunk(420, 230), ...$skirt(700, 350), ...$sleeve(260, 320), $small('Facings', 80, 400)],
+            Garment::Shirt => [
+                ...$trunk(760, 290),
+                ...$sleeve(600, 300),
+                $small('Yoke', 130, 480),
+                $small('Collar', 90, 450),
+                $small('Cuffs', 90, 270, 4),
+                $small('Front band', 760, 60),
+            ],
+            Garment::Dress, Garment::Nightwear => [
+                ...$trunk(420, 230),
+                ...$skirt(700, 350),
+                ...$sleeve(260, 320),
+                $small('Facings', 80, 400),
+            ],
             Garment::Pinafore => [...$trunk(420, 240), ...$skirt(640, 330), $small('Facings', 80, 400)],
             Garment::Skirt => [...$skirt(680, 340), $small('Waistband', 80, 420)],
             Garment::Trousers => $legs(1060, 240),
             Garment::Shorts => $legs(500, 300),
             Garment::Jumpsuit => [...$trunk(420, 250), ...$legs(1050, 260), ...$sleeve(260, 320)],
             Garment::Waistcoat => [...$trunk(580, 265), $small('Facings', 100, 500)],
-            Garment::Jacket => [...$trunk(680, 290), ...$sleeve(620, 290), $small('Collar', 110, 470), $small('Front facing', 660, 120), $small('Pockets', 200, 180)],
-            Garment::Coat => [...$trunk(1000, 350), ...$sleeve(630, 310), $small('Collar', 130, 480), $small('Front facing', 960, 130), $small('Pockets', 220, 190)],
-            Garment::Apron => [$piece('Apron', Draft::Box, ['length' => 850 * $h, 'width' => 700 * $g]), $piece('Ties', Draft::Strip, ['length' => 850 * $h, 'width' => 60], 2)],
+            Garment::Jacket => [
+                ...$trunk(680, 290),
+                ...$sleeve(620, 290),
+                $small('Collar', 110, 470),
+                $small('Front facing', 660, 120),
+                $small('Pockets', 200, 180),
+            ],
+            Garment::Coat => [
+                ...$trunk(1000, 350),
+                ...$sleeve(630, 310),
+                $small('Collar', 130, 480),
+                $small('Front facing', 960, 130),
+                $small('Pockets', 220, 190),
+            ],
+            Garment::Apron => [
+                $piece('Apron', Draft::Box, ['length' => 850 * $h, 'width' => 700 * $g]),
+                $piece('Ties', Draft::Strip, ['length' => 850 * $h, 'width' => 60], 2),
+            ],
             Garment::Bag => [$small('Side', 450, 400), $small('Lining side', 450, 400), $small('Strap', 600, 90)],
             Garment::Underwear => [$small('Front and back', 300, 260, 4)],
             Garment::Hat => [$small('Crown', 180, 320, 4), $small('Brim', 280, 420)],
@@ -183,6 +322,18 @@ final readonly class Block
      */
     private function scaled(array $pieces, float $scale): array
     {
-        return array_map(static fn (Piece $piece): Piece => new Piece($piece->name, $piece->role, $piece->quantity, $piece->pair, $piece->onFold, $piece->grain, [], [new Shape([], $piece->shapes[0]->drawn->scaled($scale, $scale), $piece->shapes[0]->allowance)]), $pieces);
+        return array_map(
+            static fn (Piece $piece): Piece => new Piece(
+                $piece->name,
+                $piece->role,
+                $piece->quantity,
+                $piece->pair,
+                $piece->onFold,
+                $piece->grain,
+                [],
+                [new Shape([], $piece->shapes[0]->drawn->scaled($scale, $scale), $piece->shapes[0]->allowance)],
+            ),
+            $pieces,
+        );
     }
 }

@@ -78,8 +78,10 @@ final readonly class OnCut
             ...$this->enough->warnings($project, $cloth, $need),
             ...$stock,
         ];
-        $waysOut = Verdict::Short === $verdict
-            ? $this->waysOut->of($wanted, $project->pattern, $cloth, $cut, $left, $need, $this->promised($all, $claim)) : [];
+        $waysOut
+            = Verdict::Short === $verdict
+                ? $this->waysOut->of($wanted, $project->pattern, $cloth, $cut, $left, $need, $this->promised($all, $claim))
+                : [];
         $working = $this->working($toCut, $ahead, $left, $need, $spare, $tooWide);
 
         return new RoleAnswer($claim, $verdict, $toCut, $need, $spare, $promises, $working, $snags, $waysOut, tooWide: $tooWide);
@@ -122,14 +124,18 @@ final readonly class OnCut
         if ([] !== $ahead) {
             $working = $working->result(new Sentence('Left for this'), Figure::exact($left));
         }
-        $working = $working->then($need->working)->result(
-            new Sentence($spare->isNegative() ? 'Missing, rounded up' : 'To spare, rounded down'),
-            $spare->isNegative() ? Figure::needed($spare->negated()) : Figure::owned($spare),
-        );
+        $working = $working
+            ->then($need->working)
+            ->result(
+                new Sentence($spare->isNegative() ? 'Missing, rounded up' : 'To spare, rounded down'),
+                $spare->isNegative() ? Figure::needed($spare->negated()) : Figure::owned($spare),
+            );
 
-        return null === $tooWide ? $working : $working
-            ->given(new Sentence('{piece}, across', ['piece' => $tooWide->piece]), Figure::needed($tooWide->across), Source::Lay)
-            ->given(new Sentence('The cloth between its selvages, after the wash'), Figure::owned($tooWide->usable), Source::Measured);
+        return null === $tooWide
+            ? $working
+            : $working
+                ->given(new Sentence('{piece}, across', ['piece' => $tooWide->piece]), Figure::needed($tooWide->across), Source::Lay)
+                ->given(new Sentence('The cloth between its selvages, after the wash'), Figure::owned($tooWide->usable), Source::Measured);
     }
 
     /**

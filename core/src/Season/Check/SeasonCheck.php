@@ -121,7 +121,7 @@ final readonly class SeasonCheck
         $verdict = [] === $roles ? Verdict::NotKnown : null;
         $snags = [];
         foreach ($roles as $role) {
-            $verdict = null === $role->verdict ? $verdict : ($verdict?->graver($role->verdict) ?? $role->verdict);
+            $verdict = null === $role->verdict ? $verdict : $verdict?->graver($role->verdict) ?? $role->verdict;
             $snags = [...$snags, ...$role->snags];
         }
         $snags = [...$snags, ...$this->snags($project, $notions, $from, $to)];
@@ -144,7 +144,7 @@ final readonly class SeasonCheck
             ...$pattern->paper($project),
             ...(new SizeSnags())->of($project),
             ...(new TimeSnags())->of($project, $from, $to),
-            ...([] === $this->notions ? [] : (new NotionSnags())->of($project, $notions)),
+            ...[] === $this->notions ? [] : (new NotionSnags())->of($project, $notions),
         ];
     }
 
@@ -180,7 +180,7 @@ final readonly class SeasonCheck
     {
         [[, $laidOut]] = $this->promises->places($project, $claim);
         $roll = null === $laidOut ? null : $claim->lay?->sheets[0]->width->plus($this->assumptions->selvage->times(2));
-        $width = $roll ?? $wish->width ?? Length::of((string) self::USUAL_WIDTH, Unit::Centimetre);
+        $width = $roll ?? ($wish->width ?? Length::of((string) self::USUAL_WIDTH, Unit::Centimetre));
         $assumed = null === ($roll ?? $wish->width);
         $on = new On($width, $wish->oneWay, $wish->repeat, $assumed, $this->usable($width, $wish));
         $wanted = $project->wanted($claim, $laidOut);

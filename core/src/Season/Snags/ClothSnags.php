@@ -37,31 +37,64 @@ final readonly class ClothSnags
     {
         $with = ['cloth' => $cloth->name, 'project' => $project->name];
         if ($cut->gone) {
-            return [new Snag(Severity::Short, new Sentence('The cut of {cloth} for {project} is no longer here.', $with), Action::ChooseInProject, $project->id)];
+            return [
+                new Snag(
+                    Severity::Short,
+                    new Sentence('The cut of {cloth} for {project} is no longer here.', $with),
+                    Action::ChooseInProject,
+                    $project->id,
+                ),
+            ];
         }
         if (CutState::Ordered !== $cut->state) {
             return [];
         }
 
-        return [new Snag(Severity::Tight, null === $cut->expected
-            ? new Sentence('{cloth} for {project} is ordered, and no day is known for it.', $with)
-            : new Sentence('{cloth} for {project} is ordered and expected on {day}.', $with + ['day' => $cut->expected]), Action::ShowCloth, $cloth->id)];
+        return [
+            new Snag(
+                Severity::Tight,
+                null === $cut->expected
+                    ? new Sentence('{cloth} for {project} is ordered, and no day is known for it.', $with)
+                    : new Sentence('{cloth} for {project} is ordered and expected on {day}.', $with + ['day' => $cut->expected]),
+                Action::ShowCloth,
+                $cloth->id,
+            ),
+        ];
     }
 
     /** @return list<Snag> one while the cut still shrinks, along or across */
     private function washed(Cloth $cloth, Cut $cut): array
     {
         $toCut = ToCut::of($cloth, $cut, $this->assumptions);
-        if ($cut->gone || null === $cut->length || CutState::Ordered === $cut->state || ($toCut->shrink->isZero() && $toCut->narrow->isZero())) {
+        if (
+            $cut->gone
+            || null === $cut->length
+            || CutState::Ordered === $cut->state
+            || ($toCut->shrink->isZero() && $toCut->narrow->isZero())
+        ) {
             return [];
         }
         $with = ['cloth' => $cloth->name, 'percent' => $toCut->shrink, 'across' => $toCut->narrow];
-        $snag = static fn (string $sentence, Action $action, string $subject): array => [new Snag(Severity::Note, new Sentence($sentence, $with), $action, $subject)];
+        $snag = static fn (string $sentence, Action $action, string $subject): array => [
+            new Snag(Severity::Note, new Sentence($sentence, $with), $action, $subject),
+        ];
 
         return match (true) {
-            $cut->settled => $snag('{cloth} was measured along after its wash, not across: counted {across} narrower until then.', Action::MeasureWidth, $cloth->id),
-            CareLabel::DryClean === $cloth->care && !$cut->washed => $snag('{cloth} is for dry cleaning only: steam it, do not wash it. Counted {percent} shorter until then.', Action::MarkSteamed, $cut->id),
-            $cut->washed => $snag('{cloth} is washed but not measured again: counted {percent} shorter until then.', Action::MeasureLength, $cut->id),
+            $cut->settled => $snag(
+                '{cloth} was measured along after its wash, not across: counted {across} narrower until then.',
+                Action::MeasureWidth,
+                $cloth->id,
+            ),
+            CareLabel::DryClean === $cloth->care && !$cut->washed => $snag(
+                '{cloth} is for dry cleaning only: steam it, do not wash it. Counted {percent} shorter until then.',
+                Action::MarkSteamed,
+                $cut->id,
+            ),
+            $cut->washed => $snag(
+                '{cloth} is washed but not measured again: counted {percent} shorter until then.',
+                Action::MeasureLength,
+                $cut->id,
+            ),
             default => $snag('{cloth} is not washed yet: counted {percent} shorter.', Action::MarkWashed, $cut->id),
         };
     }
@@ -70,7 +103,10 @@ final readonly class ClothSnags
     private function suits(Project $project, Claim $claim, Cloth $cloth): array
     {
         $pattern = $project->pattern;
-        if (null === $pattern || !\in_array($claim->role, [Role::Main, Role::Ribbing, Role::Contrast, Role::Contrast2, Role::Contrast3], true)) {
+        if (
+            null === $pattern
+            || !\in_array($claim->role, [Role::Main, Role::Ribbing, Role::Contrast, Role::Contrast2, Role::Contrast3], true)
+        ) {
             return [];
         }
         $with = ['project' => $project->name, 'pattern' => $pattern->title, 'cloth' => $cloth->name];
@@ -78,16 +114,45 @@ final readonly class ClothSnags
         $only = Role::Ribbing === $claim->role ? null : $pattern->onlyFor;
         if (null !== $only && $only !== $cloth->structure) {
             $snags[] = $cloth->isStructureKnown()
-                ? new Snag(Severity::Short, new Sentence('{project}: {pattern} is for {only} cloth only, and {cloth} is {structure}.', $with + ['only' => new Sentence($only->value), 'structure' => new Sentence($cloth->structure->value)]), Action::ChooseInProject, $project->id)
-                : new Snag(Severity::NotKnown, new Sentence('{project}: {pattern} is for {only} cloth only. Is {cloth} that? Nobody has said.', $with + ['only' => new Sentence($only->value)]), Action::ChangeCloth, $cloth->id);
+                ? new Snag(
+                    Severity::Short,
+                    new Sentence(
+                        '{project}: {pattern} is for {only} cloth only, and {cloth} is {structure}.',
+                        $with + ['only' => new Sentence($only->value), 'structure' => new Sentence($cloth->structure->value)],
+                    ),
+                    Action::ChooseInProject,
+                    $project->id,
+                )
+                : new Snag(
+                    Severity::NotKnown,
+                    new Sentence(
+                        '{project}: {pattern} is for {only} cloth only. Is {cloth} that? Nobody has said.',
+                        $with + ['only' => new Sentence($only->value)],
+                    ),
+                    Action::ChangeCloth,
+                    $cloth->id,
+                );
         }
         $least = $pattern->advice->stretch;
         if (null !== $least && $least > 0 && Role::Main === $claim->role) {
             $with += ['least' => $least, 'stretch' => $cloth->feel->across ?? 0];
             if (null !== $cloth->feel->across && $cloth->feel->across < $least) {
-                $snags[] = new Snag(Severity::Short, new Sentence('{project}: {pattern} wants a stretch of {least} % at least, and {cloth} has {stretch} %.', $with), Action::ChooseInProject, $project->id);
+                $snags[] = new Snag(
+                    Severity::Short,
+                    new Sentence('{project}: {pattern} wants a stretch of {least} % at least, and {cloth} has {stretch} %.', $with),
+                    Action::ChooseInProject,
+                    $project->id,
+                );
             } elseif (null === $cloth->feel->across && Structure::NonWoven !== $cloth->structure) {
-                $snags[] = new Snag(Severity::NotKnown, new Sentence('{project}: {pattern} wants a stretch of {least} % at least, and that of {cloth} is not known: try 10 cm of it.', $with), Action::TestStretch, $cloth->id);
+                $snags[] = new Snag(
+                    Severity::NotKnown,
+                    new Sentence(
+                        '{project}: {pattern} wants a stretch of {least} % at least, and that of {cloth} is not known: try 10 cm of it.',
+                        $with,
+                    ),
+                    Action::TestStretch,
+                    $cloth->id,
+                );
             }
         }
 

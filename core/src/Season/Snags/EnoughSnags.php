@@ -37,23 +37,30 @@ final readonly class EnoughSnags
     /** @return list<Snag> */
     public function tooWide(Project $project, ?TooWide $tooWide): array
     {
-        return null === $tooWide ? [] : [new Snag(
-            Severity::Short,
-            new Sentence('{project}: {why}', ['project' => $project->name, 'why' => $tooWide->sentence()]),
-            Action::MakeItEnough,
-            $project->id,
-        )];
+        return null === $tooWide
+            ? []
+            : [
+                new Snag(
+                    Severity::Short,
+                    new Sentence('{project}: {why}', ['project' => $project->name, 'why' => $tooWide->sentence()]),
+                    Action::MakeItEnough,
+                    $project->id,
+                ),
+            ];
     }
 
     /** @return list<Snag> */
     public function warnings(Project $project, Cloth $cloth, Need $need): array
     {
-        return array_map(static fn (Sentence $warning): Snag => new Snag(
-            Severity::Tight,
-            new Sentence('{project}: {warning}', ['project' => $project->name, 'warning' => $warning]),
-            Action::ShowCloth,
-            $cloth->id,
-        ), $need->warnings);
+        return array_map(
+            static fn (Sentence $warning): Snag => new Snag(
+                Severity::Tight,
+                new Sentence('{project}: {warning}', ['project' => $project->name, 'warning' => $warning]),
+                Action::ShowCloth,
+                $cloth->id,
+            ),
+            $need->warnings,
+        );
     }
 
     /** @param list<Promise> $ahead */
@@ -61,13 +68,23 @@ final readonly class EnoughSnags
     {
         $with = ['project' => $project->name, 'missing' => Figure::needed($missing), 'cloth' => $cloth->name];
         if ([] === $ahead) {
-            return new Snag(Severity::Short, new Sentence('{project} is {missing} short on {cloth}.', $with), Action::MakeItEnough, $project->id);
+            return new Snag(
+                Severity::Short,
+                new Sentence('{project} is {missing} short on {cloth}.', $with),
+                Action::MakeItEnough,
+                $project->id,
+            );
         }
 
-        return new Snag(Severity::Short, new Sentence(
-            '{project} is {missing} short: {others} {count, plural, one {has} other {have}} {cloth} first.',
-            $with + ['others' => $this->names($ahead), 'count' => \count($ahead)],
-        ), Action::ShowCloth, $cloth->id);
+        return new Snag(
+            Severity::Short,
+            new Sentence(
+                '{project} is {missing} short: {others} {count, plural, one {has} other {have}} {cloth} first.',
+                $with + ['others' => $this->names($ahead), 'count' => \count($ahead)],
+            ),
+            Action::ShowCloth,
+            $cloth->id,
+        );
     }
 
     /**
@@ -81,15 +98,21 @@ final readonly class EnoughSnags
         $total = Promise::total($promises);
         $behind = \array_slice($promises, \count($ahead) + 1);
 
-        return [] === $behind || !$toCut->isLessThan($total) ? [] : [new Snag(Severity::Tight, new Sentence(
-            '{cloth} is promised more than once: {project} has it first, and {others} would be {missing} short.',
-            [
-                'cloth' => $cloth->name,
-                'project' => $project->name,
-                'others' => $this->names($behind),
-                'missing' => Figure::needed($total->minus($toCut)),
-            ],
-        ), Action::ShowCloth, $cloth->id)];
+        return [] === $behind || !$toCut->isLessThan($total)
+            ? []
+            : [
+                new Snag(
+                    Severity::Tight,
+                    new Sentence('{cloth} is promised more than once: {project} has it first, and {others} would be {missing} short.', [
+                        'cloth' => $cloth->name,
+                        'project' => $project->name,
+                        'others' => $this->names($behind),
+                        'missing' => Figure::needed($total->minus($toCut)),
+                    ]),
+                    Action::ShowCloth,
+                    $cloth->id,
+                ),
+            ];
     }
 
     /** @param list<Promise> $promises */

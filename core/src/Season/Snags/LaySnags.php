@@ -28,7 +28,10 @@ final readonly class LaySnags
             return [];
         }
         if (!$lay->isGeneric($project->asked($claim, $this->assumptions)) || null === $project->pattern) {
-            $sentence = new Sentence('The saved lay of {project} does not count any more: {why}.', ['project' => $project->name, 'why' => $why]);
+            $sentence = new Sentence('The saved lay of {project} does not count any more: {why}.', [
+                'project' => $project->name,
+                'why' => $why,
+            ]);
 
             return [new Snag(Severity::Tight, $sentence, Action::LayAgain, $lay->id)];
         }

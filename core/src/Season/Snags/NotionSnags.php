@@ -22,10 +22,10 @@ final readonly class NotionSnags
     public function of(Project $project, array $answers): array
     {
         $missing = array_filter($answers, static fn (NotionAnswer $answer): bool => false === $answer->enough);
-        $sentence = new Sentence(
-            '{project}: not here, or not enough: {notions}.',
-            ['project' => $project->name, 'notions' => implode(', ', array_column($missing, 'text'))],
-        );
+        $sentence = new Sentence('{project}: not here, or not enough: {notions}.', [
+            'project' => $project->name,
+            'notions' => implode(', ', array_column($missing, 'text')),
+        ]);
 
         return [] === $missing ? [] : [new Snag(Severity::Note, $sentence, Action::BuyNotions, $project->season->id)];
     }

@@ -30,10 +30,15 @@ final readonly class PatternSnags
         $snags = [];
         foreach ($project->version?->table->roles() ?? [] as $role) {
             if (!\in_array($role, [...$planned, ...$project->declined], true)) {
-                $snags[] = new Snag(Severity::Note, new Sentence(
-                    '{project}: the envelope also asks for {role}, and none is planned.',
-                    ['project' => $project->name, 'role' => new Sentence($role->value)],
-                ), Action::PlanRole, $project->id.' '.$role->value);
+                $snags[] = new Snag(
+                    Severity::Note,
+                    new Sentence('{project}: the envelope also asks for {role}, and none is planned.', [
+                        'project' => $project->name,
+                        'role' => new Sentence($role->value),
+                    ]),
+                    Action::PlanRole,
+                    $project->id.' '.$role->value,
+                );
             }
         }
 
@@ -48,24 +53,29 @@ final readonly class PatternSnags
             return [];
         }
 
-        return array_map(
-            static fn (array $said): Snag => new Snag($said[0], $said[1], Action::ShowPattern, $pattern->id),
-            [
-                ...$this->ownership($project, $pattern),
-                ...$this->sizes($project, $pattern),
-                ...$this->pieces($project, $pattern),
-                ...$this->drawing($project, $pattern),
-            ],
-        );
+        return array_map(static fn (array $said): Snag => new Snag($said[0], $said[1], Action::ShowPattern, $pattern->id), [
+            ...$this->ownership($project, $pattern),
+            ...$this->sizes($project, $pattern),
+            ...$this->pieces($project, $pattern),
+            ...$this->drawing($project, $pattern),
+        ]);
     }
 
     /** @return list<array{Severity, Sentence}> */
     private function ownership(Project $project, Pattern $pattern): array
     {
-        return Ownership::Owned === $pattern->ownership ? [] : [[Severity::Tight, new Sentence(
-            '{project}: the pattern {pattern} is {ownership}, not owned.',
-            ['project' => $project->name, 'pattern' => $pattern->title, 'ownership' => $pattern->ownership->value],
-        )]];
+        return Ownership::Owned === $pattern->ownership
+            ? []
+            : [
+                [
+                    Severity::Tight,
+                    new Sentence('{project}: the pattern {pattern} is {ownership}, not owned.', [
+                        'project' => $project->name,
+                        'pattern' => $pattern->title,
+                        'ownership' => $pattern->ownership->value,
+                    ]),
+                ],
+            ];
     }
 
     /** @return list<array{Severity, Sentence}> */
@@ -76,10 +86,16 @@ final readonly class PatternSnags
             static fn (?string $size): bool => null !== $size && !$pattern->holdsSize($size),
         );
 
-        return array_map(static fn (?string $size): array => [Severity::Tight, new Sentence(
-            '{project}: size {size} is outside the copy owned. One size beyond can be graded, which takes time.',
-            ['project' => $project->name, 'size' => (string) $size],
-        )], array_values($outside));
+        return array_map(
+            static fn (?string $size): array => [
+                Severity::Tight,
+                new Sentence('{project}: size {size} is outside the copy owned. One size beyond can be graded, which takes time.', [
+                    'project' => $project->name,
+                    'size' => (string) $size,
+                ]),
+            ],
+            array_values($outside),
+        );
     }
 
     /** @return list<array{Severity, Sentence}> pieces the copy lacks */
@@ -87,10 +103,18 @@ final readonly class PatternSnags
     {
         $missing = null === $project->size ? '' : $pattern->missingFor($project->size);
 
-        return '' === $missing ? [] : [[Severity::Tight, new Sentence(
-            '{project}: the copy of {pattern} lacks {pieces}: trace or draft that before cutting.',
-            ['project' => $project->name, 'pattern' => $pattern->title, 'pieces' => $missing],
-        )]];
+        return '' === $missing
+            ? []
+            : [
+                [
+                    Severity::Tight,
+                    new Sentence('{project}: the copy of {pattern} lacks {pieces}: trace or draft that before cutting.', [
+                        'project' => $project->name,
+                        'pattern' => $pattern->title,
+                        'pieces' => $missing,
+                    ]),
+                ],
+            ];
     }
 
     /** @return list<array{Severity, Sentence}> alterations that are not drawn on it */
@@ -99,9 +123,16 @@ final readonly class PatternSnags
         $kept = $pattern->alterationsFor($project->person->id ?? '');
         $undrawn = array_filter($kept, static fn (KeptAlteration $alteration): bool => !$alteration->drawn);
 
-        return [] === $undrawn ? [] : [[Severity::Note, new Sentence(
-            '{project}: not drawn on the paper yet: {alterations}.',
-            ['project' => $project->name, 'alterations' => implode(', ', array_column($undrawn, 'name'))],
-        )]];
+        return [] === $undrawn
+            ? []
+            : [
+                [
+                    Severity::Note,
+                    new Sentence('{project}: not drawn on the paper yet: {alterations}.', [
+                        'project' => $project->name,
+                        'alterations' => implode(', ', array_column($undrawn, 'name')),
+                    ]),
+                ],
+            ];
     }
 }

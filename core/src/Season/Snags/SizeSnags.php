@@ -27,10 +27,12 @@ final readonly class SizeSnags
         if (null === $takes || !isset($order[$planned]) || $order[$planned] >= $order[$takes]) {
             return [];
         }
-        $sentence = new Sentence(
-            '{project}: size {size} is planned, and by the chart {person} takes {takes}.',
-            ['project' => $project->name, 'size' => $planned, 'person' => $advice->person->name, 'takes' => $takes],
-        );
+        $sentence = new Sentence('{project}: size {size} is planned, and by the chart {person} takes {takes}.', [
+            'project' => $project->name,
+            'size' => $planned,
+            'person' => $advice->person->name,
+            'takes' => $takes,
+        ]);
 
         return [new Snag(Severity::Tight, $sentence, Action::ChooseInProject, $project->id)];
     }

@@ -41,10 +41,10 @@ final readonly class TimeSnags
         if (null === $project->deadline || $done <= $project->deadline) {
             return [];
         }
-        $sentence = new Sentence(
-            '{project} would be done {days, plural, one {# day} other {# days}} after its deadline at this rank.',
-            ['project' => $project->name, 'days' => max(1, $project->deadline->diff($done)->days)],
-        );
+        $sentence = new Sentence('{project} would be done {days, plural, one {# day} other {# days}} after its deadline at this rank.', [
+            'project' => $project->name,
+            'days' => max(1, $project->deadline->diff($done)->days),
+        ]);
 
         return [new Snag(Severity::Short, $sentence, Action::MoveRank, $project->id)];
     }
@@ -53,14 +53,24 @@ final readonly class TimeSnags
     private function parcels(Project $project, int $from): array
     {
         $begins = $project->season->dayAfter($from);
-        $late = array_filter($project->claims, static fn (Claim $claim): bool => CutState::Ordered === $claim->cut?->state
-            && null !== $claim->cut->expected && $claim->cut->expected > $begins);
+        $late = array_filter(
+            $project->claims,
+            static fn (Claim $claim): bool => CutState::Ordered === $claim->cut?->state
+                && null !== $claim->cut->expected
+                && $claim->cut->expected > $begins,
+        );
 
-        return array_map(static fn (): Snag => new Snag(
-            Severity::Tight,
-            new Sentence('{project} begins about {start}, before its cloth is here.', ['project' => $project->name, 'start' => $begins]),
-            Action::MoveRank,
-            $project->id,
-        ), array_values($late));
+        return array_map(
+            static fn (): Snag => new Snag(
+                Severity::Tight,
+                new Sentence('{project} begins about {start}, before its cloth is here.', [
+                    'project' => $project->name,
+                    'start' => $begins,
+                ]),
+                Action::MoveRank,
+                $project->id,
+            ),
+            array_values($late),
+        );
     }
 }

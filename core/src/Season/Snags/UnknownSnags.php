@@ -47,12 +47,16 @@ final readonly class UnknownSnags
                 'Something was taken from {cloth}, and nobody said how much: measure what is left before {project}.',
                 $with,
             ),
-            Missing::Length === $unknown->missing => new Sentence('{cloth} has no length, so nobody can say whether {project} fits.', $with),
-            null === $guess => new Sentence('{project}: {settle}', ['project' => $project->name, 'settle' => $unknown->settle]),
-            default => new Sentence(
-                '{project}: {settle} {guess}',
-                ['project' => $project->name, 'settle' => $unknown->settle, 'guess' => $guess->sentence()],
+            Missing::Length === $unknown->missing => new Sentence(
+                '{cloth} has no length, so nobody can say whether {project} fits.',
+                $with,
             ),
+            null === $guess => new Sentence('{project}: {settle}', ['project' => $project->name, 'settle' => $unknown->settle]),
+            default => new Sentence('{project}: {settle} {guess}', [
+                'project' => $project->name,
+                'settle' => $unknown->settle,
+                'guess' => $guess->sentence(),
+            ]),
         };
     }
 }

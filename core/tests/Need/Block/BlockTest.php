@@ -51,7 +51,12 @@ final class BlockTest extends TestCase
     public function testItAlwaysComesToTheSameAndAChildsIsSmall(): void
     {
         self::assertSame($this->need(Garment::Dress, [], 1380), $this->need(Garment::Dress, [], 1380));
-        self::assertLessThan($this->need(Garment::Dress, [], 1380), (new Block())->need(Garment::Dress, new RequirementTable(['2', '4', '6'], []), Role::Main, '4', Length::ofMillimetres(1380), false)?->millimetres());
+        self::assertLessThan(
+            $this->need(Garment::Dress, [], 1380),
+            (new Block())
+                ->need(Garment::Dress, new RequirementTable(['2', '4', '6'], []), Role::Main, '4', Length::ofMillimetres(1380), false)
+                ?->millimetres(),
+        );
         self::assertSame([], (new Block())->pieces(Garment::Dress, null, Role::Lining, '14'));
         self::assertNull($this->need(Garment::Other, [], 1380));
         self::assertFalse((new Block())->isCalibrated(new RequirementTable(['14'], []), '14'));
@@ -61,7 +66,15 @@ final class BlockTest extends TestCase
     #[DataProvider('tables')]
     public function testSizesThatMayBeAWomansAreCountedAsHers(bool $small, array $sizes, string $size, bool $said = false): void
     {
-        $need = (new Block())->need(Garment::Dress, new RequirementTable($sizes, []), Role::Main, $size, Length::ofMillimetres(1380), false, $said);
+        $need = (new Block())->need(
+            Garment::Dress,
+            new RequirementTable($sizes, []),
+            Role::Main,
+            $size,
+            Length::ofMillimetres(1380),
+            false,
+            $said,
+        );
         self::assertNotNull($need);
         self::assertSame($small, $need->millimetres() < 0.8 * (int) $this->need(Garment::Dress, [], 1380), (string) $need->millimetres());
     }
@@ -82,7 +95,13 @@ final class BlockTest extends TestCase
     private function need(Garment $garment, array $printed, int $usable): ?int
     {
         $sizes = ['10', '12', '14', '16', '18'];
-        $rows = array_map(static fn (int $width, int $length): Requirement => new Requirement(Role::Main, Length::ofMillimetres($width), Nap::Either, ['14' => Length::ofMillimetres($length)]), array_keys($printed), $printed);
+        $rows = array_map(
+            static fn (int $width, int $length): Requirement => new Requirement(Role::Main, Length::ofMillimetres($width), Nap::Either, [
+                '14' => Length::ofMillimetres($length),
+            ]),
+            array_keys($printed),
+            $printed,
+        );
         $need = (new Block())->need($garment, new RequirementTable($sizes, $rows), Role::Main, '14', Length::ofMillimetres($usable), false);
 
         return null === $need ? null : (int) $need->millimetres();

@@ -48,7 +48,10 @@ final class PlanPropertiesTest extends TestCase
         $this->each(static function (CheckedSeason $season): void {
             $shuffled = self::projects($season);
             shuffle($shuffled);
-            $verdicts = static fn (CheckedSeason $checked): array => array_map(static fn (ProjectAnswer $answer): array => [$answer->project->name, $answer->verdict, $answer->from, $answer->to], $checked->projects);
+            $verdicts = static fn (CheckedSeason $checked): array => array_map(
+                static fn (ProjectAnswer $answer): array => [$answer->project->name, $answer->verdict, $answer->from, $answer->to],
+                $checked->projects,
+            );
             self::assertSame($verdicts($season), $verdicts(Plan::check(...$shuffled)));
         });
     }
@@ -73,7 +76,9 @@ final class PlanPropertiesTest extends TestCase
 
     public function testWhatIsFreeIsNeverBelowNothing(): void
     {
-        $promise = static fn (string $length): Promise => Plan::check(Plan::project('A', 1, null, Plan::claim(Plan::cloth('140 cm', '9'), stated: $length)))->projects[0]->roles[0]->promises[0];
+        $promise = static fn (string $length): Promise => Plan::check(
+            Plan::project('A', 1, null, Plan::claim(Plan::cloth('140 cm', '9'), stated: $length)),
+        )->projects[0]->roles[0]->promises[0];
         self::assertSame(500_000, Promise::free(Length::ofMetres('2'), [$promise('1'), $promise('0.5')])?->micrometres);
         self::assertSame(0, Promise::free(Length::ofMetres('2'), [$promise('1.5'), $promise('1.5')])?->micrometres);
         self::assertNull(Promise::free(null, [$promise('1')]));
@@ -83,8 +88,15 @@ final class PlanPropertiesTest extends TestCase
     {
         $season = new Season('s', 'Thaw', new \DateTimeImmutable('2027-03-01'), 13, 240);
         self::assertSame(['2027-05-30', 3120], [$season->ends()->format('Y-m-d'), $season->minutes()]);
-        self::assertSame(['2027-03-01', '2027-03-08', '2027-03-11'], array_map(static fn (int $minutes): string => $season->dayAfter($minutes)->format('Y-m-d'), [0, 240, 360]));
-        self::assertSame('2027-05-31', (new Season('s', 'Rest', new \DateTimeImmutable('2027-03-01'), 13, 0))->dayAfter(60)->format('Y-m-d'), 'without hours nothing is done before the end');
+        self::assertSame(
+            ['2027-03-01', '2027-03-08', '2027-03-11'],
+            array_map(static fn (int $minutes): string => $season->dayAfter($minutes)->format('Y-m-d'), [0, 240, 360]),
+        );
+        self::assertSame(
+            '2027-05-31',
+            (new Season('s', 'Rest', new \DateTimeImmutable('2027-03-01'), 13, 0))->dayAfter(60)->format('Y-m-d'),
+            'without hours nothing is done before the end',
+        );
     }
 
     /** @param \Closure(CheckedSeason, Cloth): void $assert */
@@ -95,7 +107,13 @@ final class PlanPropertiesTest extends TestCase
             $cloth = Plan::cloth('140 cm', mt_rand(30, 600).' cm');
             $projects = [];
             for ($j = 1, $n = mt_rand(3, 6); $j <= $n; ++$j) {
-                $projects[] = Plan::project('Project '.$j, $j, null, Plan::claim($cloth, stated: mt_rand(20, 250).' cm', id: 'claim '.$j), minutes: mt_rand(30, 900));
+                $projects[] = Plan::project(
+                    'Project '.$j,
+                    $j,
+                    null,
+                    Plan::claim($cloth, stated: mt_rand(20, 250).' cm', id: 'claim '.$j),
+                    minutes: mt_rand(30, 900),
+                );
             }
             $assert(Plan::check(...$projects), $cloth);
         }

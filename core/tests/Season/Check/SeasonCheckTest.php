@@ -57,15 +57,18 @@ final class SeasonCheckTest extends TestCase
         self::assertSame(Verdict::Short, $role->verdict);
         self::assertSame('2.342 m', $this->write(Figure::exact($role->toCut->length ?? Length::zero())));
         self::assertSame(['26 cm', '10¼ in'], $this->missing($role), '2.60 − 2.3424 = 0.2576');
-        self::assertSame([
-            'The cut 2.50 m measured',
-            'Squaring, both ends − 6 cm assumed',
-            'Shrinks 4 % in the wash − 9.8 cm assumed',
-            'To cut from = 2.342 m',
-            'Size 14, 115 cm row; the cloth is 137 cm 2.60 m printed table',
-            'Needed = 2.60 m',
-            'Missing, rounded up = 26 cm',
-        ], $this->lines($role));
+        self::assertSame(
+            [
+                'The cut 2.50 m measured',
+                'Squaring, both ends − 6 cm assumed',
+                'Shrinks 4 % in the wash − 9.8 cm assumed',
+                'To cut from = 2.342 m',
+                'Size 14, 115 cm row; the cloth is 137 cm 2.60 m printed table',
+                'Needed = 2.60 m',
+                'Missing, rounded up = 26 cm',
+            ],
+            $this->lines($role),
+        );
     }
 
     public function testOn150ClothItFitsWith24CentimetresToSpare(): void
@@ -89,7 +92,18 @@ final class SeasonCheckTest extends TestCase
         $tweed = new Cloth('tweed', 'Quarry tweed', Width::of(Plan::length('146 cm'), Plan::length('1 cm')), cuts: $cuts);
         $short = Plan::version(['140 cm' => '2.30']);
         $skirt = Plan::version(['140 cm' => '1.60'], name: 'B');
-        $project = new Project('p', 'Pinafore', Plan::season(), 1, null, new Pattern('pattern', 'Pinafore', versions: [$short, $skirt]), $short, '14', minutes: 60, claims: [Plan::claim($tweed)]);
+        $project = new Project(
+            'p',
+            'Pinafore',
+            Plan::season(),
+            1,
+            null,
+            new Pattern('pattern', 'Pinafore', versions: [$short, $skirt]),
+            $short,
+            '14',
+            minutes: 60,
+            claims: [Plan::claim($tweed)],
+        );
         $role = Plan::check($project)->projects[0]->roles[0];
         self::assertSame(Verdict::Short, $role->verdict);
         self::assertSame('56 cm', $this->missing($role)[0], '2.30 − (1.80 − 0.06)');
@@ -145,7 +159,10 @@ final class SeasonCheckTest extends TestCase
         $checked = Plan::check($shorts, $skirt);
         self::assertSame(['Heron skirt', 'Shorts'], array_map(static fn ($answer): string => $answer->project->name, $checked->projects));
         self::assertSame([Verdict::Fits, Verdict::Short], array_map(static fn ($answer) => $answer->verdict, $checked->projects));
-        self::assertSame('Heron lawn is promised more than once: Heron skirt has it first, and Shorts would be 26 cm short.', (string) $checked->projects[0]->snags[0]->sentence);
+        self::assertSame(
+            'Heron lawn is promised more than once: Heron skirt has it first, and Shorts would be 26 cm short.',
+            (string) $checked->projects[0]->snags[0]->sentence,
+        );
         self::assertStringContainsString('Shorts is 26 cm short: Heron skirt', (string) $checked->projects[1]->snags[0]->sentence);
         self::assertContains('Left for this = 94 cm', $this->lines($checked->projects[1]->roles[0]));
     }
@@ -165,9 +182,19 @@ final class SeasonCheckTest extends TestCase
     public function testGoingDownTheRankTheHoursRunOutAtTheChalkLine(): void
     {
         $cloth = Plan::cloth('150 cm', Plan::cut('9'));
-        $make = static fn (string $name, int $rank, int $hours): Project => Plan::project($name, $rank, null, Plan::claim($cloth, stated: '1', id: $name), minutes: $hours * 60);
+        $make = static fn (string $name, int $rank, int $hours): Project => Plan::project(
+            $name,
+            $rank,
+            null,
+            Plan::claim($cloth, stated: '1', id: $name),
+            minutes: $hours * 60,
+        );
         $checked = Plan::check($make('A', 1, 30), $make('B', 2, 22), $make('C', 3, 1));
-        self::assertSame([false, false, true], array_map(static fn ($answer): bool => $answer->belowChalkLine, $checked->projects), '13 weeks × 4 h = 52 h');
+        self::assertSame(
+            [false, false, true],
+            array_map(static fn ($answer): bool => $answer->belowChalkLine, $checked->projects),
+            '13 weeks × 4 h = 52 h',
+        );
         self::assertSame(53 * 60, $checked->wished);
         self::assertSame([30 * 60, 52 * 60], [$checked->projects[1]->from, $checked->projects[1]->to]);
     }
@@ -178,14 +205,40 @@ final class SeasonCheckTest extends TestCase
         $pattern = new Pattern('pattern', 'Towpath coat', editions: [new Edition('small', ['8', '10'])], versions: [$version]);
         $cut = new Cut('cut', [], state: CutState::Ordered, expected: new \DateTimeImmutable('2027-04-01'));
         $cloth = new Cloth('c', 'Dawn tweed', cuts: [$cut]);
-        $project = new Project('p', 'Coat', Plan::season(), 1, new Person('i', 'Suvi'), $pattern, $version, '14', deadline: new \DateTimeImmutable('2027-03-10'), minutes: 16 * 60, claims: [new Claim('x', Role::Lining, $cloth, $cut)]);
-        $said = implode(' ', array_map(static fn (Snag $snag): string => (string) $snag->sentence, Plan::check($project)->projects[0]->snags));
-        foreach (['is ordered and expected on 2027-04-01', 'Coat: the envelope also asks for main', 'size 14 is outside the copy owned', 'after its deadline', 'before its cloth is here'] as $part) {
+        $project = new Project(
+            'p',
+            'Coat',
+            Plan::season(),
+            1,
+            new Person('i', 'Suvi'),
+            $pattern,
+            $version,
+            '14',
+            deadline: new \DateTimeImmutable('2027-03-10'),
+            minutes: 16 * 60,
+            claims: [new Claim('x', Role::Lining, $cloth, $cut)],
+        );
+        $said = implode(
+            ' ',
+            array_map(static fn (Snag $snag): string => (string) $snag->sentence, Plan::check($project)->projects[0]->snags),
+        );
+        foreach (
+            [
+                'is ordered and expected on 2027-04-01',
+                'Coat: the envelope also asks for main',
+                'size 14 is outside the copy owned',
+                'after its deadline',
+                'before its cloth is here',
+            ] as $part
+        ) {
             self::assertStringContainsString($part, $said);
         }
         $bare = Plan::check(new Project('p', 'Coat', Plan::season(), 1))->projects[0];
         self::assertSame(Verdict::NotKnown, $bare->verdict);
-        self::assertSame(['Coat has no cloth for main yet.', 'Coat: nobody has said how many hours it takes, so it counts none.'], array_map(static fn (Snag $snag): string => (string) $snag->sentence, $bare->snags));
+        self::assertSame(
+            ['Coat has no cloth for main yet.', 'Coat: nobody has said how many hours it takes, so it counts none.'],
+            array_map(static fn (Snag $snag): string => (string) $snag->sentence, $bare->snags),
+        );
     }
 
     public function testClothToBuyIsDrawnAtAUsualWidth(): void
@@ -201,7 +254,11 @@ final class SeasonCheckTest extends TestCase
         $order = [Verdict::Short, Verdict::Tight, Verdict::Fits];
         for ($i = 0; $i < 400; ++$i) {
             [$length, $width] = [mt_rand(300, 4000), mt_rand(700, 1800)];
-            $verdict = fn (int $more): int => (int) array_search($this->one($width.' mm', Plan::cut(($length + $more).' mm', 0 === $i % 2))->verdict, $order, true);
+            $verdict = fn (int $more): int => (int) array_search(
+                $this->one($width.' mm', Plan::cut($length + $more.' mm', 0 === $i % 2))->verdict,
+                $order,
+                true,
+            );
             self::assertGreaterThanOrEqual($verdict(0), $verdict(mt_rand(1, 500)), "$length mm × $width mm");
         }
     }
@@ -211,10 +268,16 @@ final class SeasonCheckTest extends TestCase
     {
         mt_srand(7);
         for ($i = 0; $i < 400; ++$i) {
-            $role = $this->one(mt_rand(700, 1800).' mm', Plan::cut(mt_rand(500, 4000).' mm', 0 === $i % 3), direction: 0 === $i % 5 ? Direction::OneWay : Direction::None);
+            $role = $this->one(
+                mt_rand(700, 1800).' mm',
+                Plan::cut(mt_rand(500, 4000).' mm', 0 === $i % 3),
+                direction: 0 === $i % 5 ? Direction::OneWay : Direction::None,
+            );
             self::assertNotNull($role->spare);
             foreach (System::cases() as $system) {
-                $read = static fn (Figure $figure): int => '0' === ($text = strtok((new Tape($system))->write($figure), ' ')) ? 0 : Length::parse((new Tape($system))->write($figure), Unit::Metre)->micrometres;
+                $read = static fn (Figure $figure): int => '0' === ($text = strtok((new Tape($system))->write($figure), ' '))
+                    ? 0
+                    : Length::parse((new Tape($system))->write($figure), Unit::Metre)->micrometres;
                 $toCut = $read(Figure::owned($role->toCut->length ?? Length::zero()));
                 $need = $read(Figure::needed($role->amount() ?? Length::zero()));
                 if (Verdict::Short === $role->verdict) {
@@ -231,7 +294,9 @@ final class SeasonCheckTest extends TestCase
     /** @param array<string, string> $rows */
     private function one(?string $width, Cut $cut, array $rows = self::ENVELOPE, Direction $direction = Direction::None): RoleAnswer
     {
-        return Plan::check(Plan::project('Towpath coat', 1, Plan::version($rows), Plan::claim(Plan::cloth($width, $cut, direction: $direction))))->projects[0]->roles[0];
+        return Plan::check(
+            Plan::project('Towpath coat', 1, Plan::version($rows), Plan::claim(Plan::cloth($width, $cut, direction: $direction))),
+        )->projects[0]->roles[0];
     }
 
     /** @return list<string> */
@@ -250,38 +315,90 @@ final class SeasonCheckTest extends TestCase
     public function testASmallerSizeThanTheChartSaysIsASnagAndALargerOneIsNot(): void
     {
         $chart = (new SizeChartReader())->read("12 14 16\nbust 87 92 97", Unit::Centimetre);
-        $person = new Person('p', 'Ottoline', measured: [new Measured(new \DateTimeImmutable('2026-10-04'), ['bust' => Length::ofMillimetres(920)])]);
-        $snags = fn (string $size): array => array_map(static fn (Snag $snag): string => (string) $snag->sentence, $this->planned($size, $person, new Pattern('x', 'Blouse', garment: Garment::Top, chart: $chart))->snags);
+        $person = new Person(
+            'p',
+            'Ottoline',
+            measured: [new Measured(new \DateTimeImmutable('2026-10-04'), ['bust' => Length::ofMillimetres(920)])],
+        );
+        $snags = fn (string $size): array => array_map(
+            static fn (Snag $snag): string => (string) $snag->sentence,
+            $this->planned($size, $person, new Pattern('x', 'Blouse', garment: Garment::Top, chart: $chart))->snags,
+        );
         self::assertContains('Blouse: size 12 is planned, and by the chart Ottoline takes 14.', $snags('12'));
         self::assertSame([], array_filter($snags('14'), static fn (string $says): bool => str_contains($says, 'by the chart')));
         self::assertSame([], array_filter($snags('16'), static fn (string $says): bool => str_contains($says, 'by the chart')));
-        self::assertSame([], array_filter($snags('42'), static fn (string $says): bool => str_contains($says, 'by the chart')), 'a size the chart does not know');
+        self::assertSame(
+            [],
+            array_filter($snags('42'), static fn (string $says): bool => str_contains($says, 'by the chart')),
+            'a size the chart does not know',
+        );
     }
 
     public function testPiecesMissingAndAlterationsNotDrawnAreSnagsOfWhoeverItIsFor(): void
     {
-        $pattern = new Pattern('x', 'Blouse', editions: [new Edition('small half', ['12', '14'], missing: 'cuff facing'), new Edition('large half', ['16'])], alterations: [new KeptAlteration('p', 'Longer', drawn: true), new KeptAlteration('p', 'Forward shoulder'), new KeptAlteration('q', 'Wider')]);
-        $says = implode(' ', array_map(static fn (Snag $snag): string => (string) $snag->sentence, $this->planned('14', new Person('p', 'Ottoline'), $pattern)->snags));
+        $pattern = new Pattern(
+            'x',
+            'Blouse',
+            editions: [new Edition('small half', ['12', '14'], missing: 'cuff facing'), new Edition('large half', ['16'])],
+            alterations: [
+                new KeptAlteration('p', 'Longer', drawn: true),
+                new KeptAlteration('p', 'Forward shoulder'),
+                new KeptAlteration('q', 'Wider'),
+            ],
+        );
+        $says = implode(
+            ' ',
+            array_map(
+                static fn (Snag $snag): string => (string) $snag->sentence,
+                $this->planned('14', new Person('p', 'Ottoline'), $pattern)->snags,
+            ),
+        );
         self::assertStringContainsString('the copy of Blouse lacks cuff facing', $says);
         self::assertStringContainsString('not drawn on the paper yet: Forward shoulder.', $says);
-        $other = implode(' ', array_map(static fn (Snag $snag): string => (string) $snag->sentence, $this->planned('16', null, $pattern)->snags));
+        $other = implode(
+            ' ',
+            array_map(static fn (Snag $snag): string => (string) $snag->sentence, $this->planned('16', null, $pattern)->snags),
+        );
         self::assertStringNotContainsString('lacks', $other, 'the other half is whole');
         self::assertStringNotContainsString('not drawn', $other);
     }
 
     public function testNotionsAreASnagOnlyWhereSomebodyHasWrittenNotionsDown(): void
     {
-        $pattern = new Pattern('x', 'Blouse', versions: [new Version('v', 'A', new RequirementTable(['14'], []), ['6 buttons 11 mm', 'zip 20 cm'])]);
-        $says = fn (Notion ...$notions): string => implode(' ', array_map(static fn (Snag $snag): string => (string) $snag->sentence, $this->planned('14', null, $pattern, array_values($notions))->snags));
+        $pattern = new Pattern(
+            'x',
+            'Blouse',
+            versions: [new Version('v', 'A', new RequirementTable(['14'], []), ['6 buttons 11 mm', 'zip 20 cm'])],
+        );
+        $says = fn (Notion ...$notions): string => implode(
+            ' ',
+            array_map(
+                static fn (Snag $snag): string => (string) $snag->sentence,
+                $this->planned('14', null, $pattern, array_values($notions))->snags,
+            ),
+        );
         self::assertStringNotContainsString('not here', $says());
-        self::assertStringContainsString('6 buttons 11 mm, zip 20 cm', $says(new Notion('n', NotionKind::Button, Length::ofMillimetres(11), 5)));
+        self::assertStringContainsString(
+            '6 buttons 11 mm, zip 20 cm',
+            $says(new Notion('n', NotionKind::Button, Length::ofMillimetres(11), 5)),
+        );
         self::assertStringNotContainsString('6 buttons', $says(new Notion('n', NotionKind::Button, Length::ofMillimetres(11), 6)));
     }
 
     /** @param list<Notion> $notions of the stash */
     private function planned(string $size, ?Person $person, Pattern $pattern, array $notions = []): ProjectAnswer
     {
-        $project = new Project('project', $pattern->title, Plan::season(), 1, $person, $pattern, $pattern->versions[0] ?? null, $size, claims: [new Claim('claim', Role::Main)]);
+        $project = new Project(
+            'project',
+            $pattern->title,
+            Plan::season(),
+            1,
+            $person,
+            $pattern,
+            $pattern->versions[0] ?? null,
+            $size,
+            claims: [new Claim('claim', Role::Main)],
+        );
 
         return (new SeasonCheck(new Assumptions(), $notions))->check(Plan::season(), [$project])->projects[0];
     }
@@ -289,6 +406,15 @@ final class SeasonCheckTest extends TestCase
     /** @return list<string> */
     private function lines(RoleAnswer $role): array
     {
-        return array_map(fn (Line $line): string => implode(' ', array_filter([(string) $line->label, $line->operation->value, $this->write($line->figure), $line->source?->value], static fn (?string $part): bool => null !== $part && '' !== $part)), $role->working->lines);
+        return array_map(
+            fn (Line $line): string => implode(
+                ' ',
+                array_filter(
+                    [(string) $line->label, $line->operation->value, $this->write($line->figure), $line->source?->value],
+                    static fn (?string $part): bool => null !== $part && '' !== $part,
+                ),
+            ),
+            $role->working->lines,
+        );
     }
 }
