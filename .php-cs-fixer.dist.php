@@ -10,7 +10,6 @@ return (new PhpCsFixer\Config())
         'declare_strict_types' => true,
         'phpdoc_to_comment' => false,
         'single_line_throw' => false,
-        'operator_linebreak' => ['position' => 'beginning'],
     ])
     ->setFinder(
         PhpCsFixer\Finder::create()

@@ -1,7 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { expect, expectAccessible, expectNoSidewaysScroll, open, test } from './workroom.js';
 
-const lines = readFileSync('core/tests/Haul/held-out.tsv', 'utf8').split('\n').filter((line) => line && !line.startsWith('#')).map((line) => line.split('\t')[0]).slice(0, 30);
+const lines = readFileSync('core/tests/Haul/held-out.tsv', 'utf8')
+    .split('\n')
+    .filter((line) => line && !line.startsWith('#'))
+    .map((line) => line.split('\t')[0])
+    .slice(0, 30);
 
 test('thirty cloths are typed by keyboard in one go, shown as they are understood, saved and taken out again', async ({ empty: page }) => {
     await open(page, '/cloth');

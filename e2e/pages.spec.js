@@ -23,7 +23,19 @@ for (const [device, viewport] of Object.entries({ desk: { width: 1280, height: 8
             test.setTimeout(180_000);
             const laid = await first(page, '/table', '.lay-line a');
             const project = await first(page, '/season', '.project:nth-of-type(4) .who a');
-            await look(page, ['/season', '/season/new', '/project/new', project, '/table', '/table/new', laid, '/shopping', '/settings', '/find?q=heron', '/find']);
+            await look(page, [
+                '/season',
+                '/season/new',
+                '/project/new',
+                project,
+                '/table',
+                '/table/new',
+                laid,
+                '/shopping',
+                '/settings',
+                '/find?q=heron',
+                '/find',
+            ]);
         });
 
         test('cloth, notions and people are accessible and nothing scrolls sideways', async ({ demo: page }) => {
@@ -31,14 +43,44 @@ for (const [device, viewport] of Object.entries({ desk: { width: 1280, height: 8
             const cloth = await first(page, '/cloth?words=heron', '.sheet td a');
             const person = await first(page, '/people', '.sheet td a');
             const notion = await first(page, '/notions', '.sheet td a');
-            await look(page, ['/cloth', '/cloth?colour=moss&weight=medium&words=linnen', '/cloth/new', '/cloth/haul', '/cloth/csv', cloth, cloth + '/edit', cloth + '/test/burn', cloth + '/test/width', '/people', person, '/notions', '/notions/csv', notion]);
+            await look(page, [
+                '/cloth',
+                '/cloth?colour=moss&weight=medium&words=linnen',
+                '/cloth/new',
+                '/cloth/haul',
+                '/cloth/csv',
+                cloth,
+                cloth + '/edit',
+                cloth + '/test/burn',
+                cloth + '/test/width',
+                '/people',
+                person,
+                '/notions',
+                '/notions/csv',
+                notion,
+            ]);
         });
 
         test('patterns are accessible and nothing scrolls sideways', async ({ demo: page }) => {
             test.setTimeout(180_000);
             const pattern = await first(page, '/patterns?words=towpath', '.sheet td a');
             const pieces = await first(page, pattern, '.pieces-line a');
-            await look(page, ['/patterns', '/patterns?without[lining]=1', '/patterns/haul', '/patterns/csv', '/patterns/new', pattern, pattern + '/edit', pattern + '/card', pattern + '/alterations', pattern + '/versions/new', pieces, pieces + '/new?draft=sleeve', pieces + '/import', pieces + '/copy']);
+            await look(page, [
+                '/patterns',
+                '/patterns?without[lining]=1',
+                '/patterns/haul',
+                '/patterns/csv',
+                '/patterns/new',
+                pattern,
+                pattern + '/edit',
+                pattern + '/card',
+                pattern + '/alterations',
+                pattern + '/versions/new',
+                pieces,
+                pieces + '/new?draft=sleeve',
+                pieces + '/import',
+                pieces + '/copy',
+            ]);
         });
 
         test('signing in and registering are accessible', async ({ page }) => {
@@ -72,7 +114,13 @@ test('keys go to every room, find, list themselves and begin something new', asy
     await expect(page.getByRole('dialog')).toContainText('move the selected project');
     await page.keyboard.press('Escape');
     await expect(page.getByRole('dialog')).toBeHidden();
-    for (const [keys, heading] of [['gc', 'Cloth'], ['gp', 'Patterns'], ['gt', 'Table'], ['gh', 'Shopping for Thaw'], ['gs', 'Thaw']]) {
+    for (const [keys, heading] of [
+        ['gc', 'Cloth'],
+        ['gp', 'Patterns'],
+        ['gt', 'Table'],
+        ['gh', 'Shopping for Thaw'],
+        ['gs', 'Thaw'],
+    ]) {
         await page.keyboard.press(keys[0]);
         await page.keyboard.press(keys[1]);
         await expect(page.getByRole('heading', { name: heading, exact: true })).toBeVisible();

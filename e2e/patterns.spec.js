@@ -1,6 +1,7 @@
 import { expect, open, ready, test } from './workroom.js';
 
-const TABLE = '\t\t8\t10\t12\t14\t16\nmain\t45 in\t2 1/2\t2 5/8\t2 5/8\t2 3/4\t2 7/8\n\t60 in\t2\t2 1/8\t2 1/8\t2 1/4\t2 3/8\nlining\t45 in\t1 3/8\t1 3/8\t1 1/2\t1 1/2\t1 1/2';
+const TABLE =
+    '\t\t8\t10\t12\t14\t16\nmain\t45 in\t2 1/2\t2 5/8\t2 5/8\t2 3/4\t2 7/8\n\t60 in\t2\t2 1/8\t2 1/8\t2 1/4\t2 3/8\nlining\t45 in\t1 3/8\t1 3/8\t1 1/2\t1 1/2\t1 1/2';
 
 test('a table copied from a spreadsheet is pasted into the grid in one go', async ({ empty: page }) => {
     await open(page, '/patterns');
@@ -50,7 +51,11 @@ test('a version is planned from its pattern', async ({ demo: page }) => {
 test('a box of patterns is typed by keyboard, and one that is owned already is said before it is saved', async ({ demo: page }) => {
     await open(page, '/patterns/haul');
     await page.getByLabel('What lies in the box').focus();
-    for (const line of ['Q112 wrap dress, PDF, 8-20, not printed, needs 3 buttons 18mm', 'K871 evensong, tissue', 'moonwear, glows in the dark']) {
+    for (const line of [
+        'Q112 wrap dress, PDF, 8-20, not printed, needs 3 buttons 18mm',
+        'K871 evensong, tissue',
+        'moonwear, glows in the dark',
+    ]) {
         await page.keyboard.type(line);
         await page.keyboard.press('Enter');
     }

@@ -15,7 +15,9 @@ test('someone is measured with the keyboard, and a project takes the size that i
     await expect(page.locator('.understood').filter({ hasText: '= 76 cm' })).toBeVisible();
     await page.keyboard.press('Enter');
     await expect(page.locator('#sizes')).toContainText('Evensong dress');
-    await expect(page.locator('#sizes')).toContainText('14 bust, 16 waist, 18 hip: grade between. Chosen by bust; cloth is worked out for 18, the largest used.');
+    await expect(page.locator('#sizes')).toContainText(
+        '14 bust, 16 waist, 18 hip: grade between. Chosen by bust; cloth is worked out for 18, the largest used.',
+    );
 
     await open(page, '/project/new');
     await page.getByLabel('Pattern and version').fill('K204 Evensong dress, A');
@@ -46,13 +48,17 @@ test('a photo is kept and its colours are taken, on a phone', async ({ demo: pag
         pen.fillRect(0, 0, 60, 60);
         return picture.toDataURL('image/png').split(',')[1];
     });
-    await page.getByLabel(/A photo by daylight/).setInputFiles({ name: 'moss.png', mimeType: 'image/png', buffer: Buffer.from(canvas, 'base64') });
+    await page
+        .getByLabel(/A photo by daylight/)
+        .setInputFiles({ name: 'moss.png', mimeType: 'image/png', buffer: Buffer.from(canvas, 'base64') });
     await page.getByRole('button', { name: 'Keep the photo' }).click();
     await expect(page.getByAltText('Photo of Moss linen')).toBeVisible();
     expect(await page.getByAltText('Photo of Moss linen').evaluate((image) => image.naturalWidth)).toBe(60);
     await page.getByRole('button', { name: 'Take these colours' }).click();
     await expect(page.getByText('The colours of Moss linen are changed.')).toBeVisible();
-    await page.getByLabel(/Another photo/).setInputFiles({ name: 'program.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('<?php echo 1;') });
+    await page
+        .getByLabel(/Another photo/)
+        .setInputFiles({ name: 'program.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('<?php echo 1;') });
     await page.getByRole('button', { name: 'Keep the photo' }).click();
     await expect(page.getByRole('alert').filter({ hasText: 'is not a photo that can be read here' })).toBeVisible();
 });

@@ -8,7 +8,8 @@ async function lay(page, project) {
 }
 
 const answer = (page) => page.locator('[x-ref=answer]');
-const piece = (page, name) => page.locator('.mat-piece').filter({ has: page.locator(`xpath=self::*[starts-with(@aria-label, "${name}")]`) });
+const piece = (page, name) =>
+    page.locator('.mat-piece').filter({ has: page.locator(`xpath=self::*[starts-with(@aria-label, "${name}")]`) });
 
 async function drag(page, from, x, y) {
     const box = await from.boundingBox();
@@ -67,7 +68,10 @@ test('a lay made with the mouse is judged, mended, saved, reopened and printed, 
 test('a lay made with the keyboard alone is saved and reopened', async ({ demo: page }) => {
     await lay(page, 'Fern tee');
     for (const name of ['Front 1', 'Back 1', 'Sleeve 1', 'Sleeve 2']) {
-        await page.getByRole('button', { name: new RegExp('^' + name) }).first().focus();
+        await page
+            .getByRole('button', { name: new RegExp('^' + name) })
+            .first()
+            .focus();
         await page.keyboard.press('Enter');
         await expect(piece(page, name)).toBeFocused();
     }
@@ -150,7 +154,15 @@ test('a piece is drawn while it is measured, and outlines come from an SVG file'
     await page.getByRole('button', { name: 'Save the piece' }).click();
     await expect(page.getByText('Front is saved.')).toBeVisible();
     await page.getByRole('link', { name: 'From an SVG file' }).click();
-    await page.getByLabel('SVG file').setInputFiles({ name: 'slip.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="400mm" height="800mm" viewBox="0 0 400 800"><g id="Back"><path d="M0 0H300V700H0Z"/></g></svg>') });
+    await page
+        .getByLabel('SVG file')
+        .setInputFiles({
+            name: 'slip.svg',
+            mimeType: 'image/svg+xml',
+            buffer: Buffer.from(
+                '<svg xmlns="http://www.w3.org/2000/svg" width="400mm" height="800mm" viewBox="0 0 400 800"><g id="Back"><path d="M0 0H300V700H0Z"/></g></svg>',
+            ),
+        });
     await page.getByRole('button', { name: 'Read the file' }).click();
     await expect(page.getByText('the longer side of “Back” is 70.0 cm')).toBeVisible();
     await ready(page);

@@ -38,21 +38,27 @@ export const test = base.extend({
     },
 
     /** One account a worker, signed in once; what it holds is put there by the command before each test. */
-    account: [async ({ shared }, use, { workerIndex }) => {
-        const account = `maud-${workerIndex}@example.org`;
-        hold(account);
-        const page = await shared.newPage();
-        await signIn(page, account);
-        await page.close();
-        await use({ account, cookies: await shared.cookies() });
-    }, { scope: 'worker' }],
+    account: [
+        async ({ shared }, use, { workerIndex }) => {
+            const account = `maud-${workerIndex}@example.org`;
+            hold(account);
+            const page = await shared.newPage();
+            await signIn(page, account);
+            await page.close();
+            await use({ account, cookies: await shared.cookies() });
+        },
+        { scope: 'worker' },
+    ],
 
     /** What a browser has fetched once it need not fetch for every test. */
-    shared: [async ({ browser }, use) => {
-        const context = await browser.newContext({ baseURL, locale: 'en-GB' });
-        await use(context);
-        await context.close();
-    }, { scope: 'worker' }],
+    shared: [
+        async ({ browser }, use) => {
+            const context = await browser.newContext({ baseURL, locale: 'en-GB' });
+            await use(context);
+            await context.close();
+        },
+        { scope: 'worker' },
+    ],
 
     context: async ({ shared }, use) => {
         await shared.clearCookies();

@@ -25,11 +25,32 @@ Alpine.data('measuring', measuring);
 Alpine.data('bulk', bulk);
 Alpine.data('chartField', chartField);
 Alpine.data('grid', grid);
-Alpine.data('later', () => ({ async init() { this.$refs.place.innerHTML = await ask(this.$root.dataset.url) ?? ''; } }));
-Alpine.data('printer', () => ({ print() { window.print(); } }));
-Alpine.data('toast', () => ({ shown: true, hide() { this.shown = false; } }));
-Alpine.data('switcher', () => ({ go() { location.href = this.$el.value; } }));
-Alpine.data('autosubmit', () => ({ send() { this.$el.form.requestSubmit(); } }));
+Alpine.data('later', () => ({
+    async init() {
+        this.$refs.place.innerHTML = (await ask(this.$root.dataset.url)) ?? '';
+    },
+}));
+Alpine.data('printer', () => ({
+    print() {
+        window.print();
+    },
+}));
+Alpine.data('toast', () => ({
+    shown: true,
+    hide() {
+        this.shown = false;
+    },
+}));
+Alpine.data('switcher', () => ({
+    go() {
+        location.href = this.$el.value;
+    },
+}));
+Alpine.data('autosubmit', () => ({
+    send() {
+        this.$el.form.requestSubmit();
+    },
+}));
 /** What is too large for its box (a long strip, a full margin) scrolls there, by keyboard too. */
 function letBoxesScroll() {
     document.querySelectorAll('.strip-box, .margin').forEach((box) => {
@@ -43,10 +64,14 @@ function letBoxesScroll() {
 }
 /** On a phone a list comes before the fields that filter it. */
 if (matchMedia('(max-width: 860px)').matches) {
-    document.querySelectorAll('.filter-fold:not(:has(.fault))').forEach((fold) => { fold.open = false; });
+    document.querySelectorAll('.filter-fold:not(:has(.fault))').forEach((fold) => {
+        fold.open = false;
+    });
 }
 if (matchMedia('(max-width: 1180px)').matches) {
-    document.querySelectorAll('.small-fold').forEach((fold) => { fold.open = false; });
+    document.querySelectorAll('.small-fold').forEach((fold) => {
+        fold.open = false;
+    });
 }
 letBoxesScroll();
 addEventListener('resize', letBoxesScroll);
@@ -54,8 +79,18 @@ new MutationObserver(letBoxesScroll).observe(document.getElementById('main'), { 
 
 Alpine.start();
 // What is printed shows its working: it cannot be unfolded on paper.
-addEventListener('beforeprint', () => document.querySelectorAll('#answer details:not([open])').forEach((fold) => { fold.open = true; fold.dataset.printed = ''; }));
-addEventListener('afterprint', () => document.querySelectorAll('details[data-printed]').forEach((fold) => { fold.open = false; delete fold.dataset.printed; }));
+addEventListener('beforeprint', () =>
+    document.querySelectorAll('#answer details:not([open])').forEach((fold) => {
+        fold.open = true;
+        fold.dataset.printed = '';
+    }),
+);
+addEventListener('afterprint', () =>
+    document.querySelectorAll('details[data-printed]').forEach((fold) => {
+        fold.open = false;
+        delete fold.dataset.printed;
+    }),
+);
 
 // What was unfolded is found unfolded when the page comes back, for as long as the tab is open.
 document.querySelectorAll('details[data-stays]').forEach((fold) => {

@@ -17,9 +17,13 @@ export default () => ({
         }
     },
 
-    next() { this.walk(1); },
+    next() {
+        this.walk(1);
+    },
 
-    previous() { this.walk(-1); },
+    previous() {
+        this.walk(-1);
+    },
 
     walk(step) {
         const places = [this.$refs.field, ...this.$refs.found.querySelectorAll('a')];

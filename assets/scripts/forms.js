@@ -12,7 +12,9 @@ export const lengthField = () => ({
             this.text = '';
             return;
         }
-        const answer = await ask('/read/length?' + new URLSearchParams({ text: typed, unit: this.$root.dataset.unit, as: this.$root.dataset.as }));
+        const answer = await ask(
+            '/read/length?' + new URLSearchParams({ text: typed, unit: this.$root.dataset.unit, as: this.$root.dataset.as }),
+        );
         if (answer !== null && typed === field.value.trim()) {
             const read = JSON.parse(answer);
             this.text = (read.understood ? '= ' : '') + read.text;
@@ -23,7 +25,9 @@ export const lengthField = () => ({
 
 /** A colour's code and the picker beside it follow each other. */
 export const colourField = () => ({
-    init() { this.show(); },
+    init() {
+        this.show();
+    },
 
     show() {
         if (/^#[0-9a-f]{6}$/i.test(this.$refs.code.value)) {
@@ -48,8 +52,12 @@ function addRow(rows, template, numbered) {
 /** Warns before a page with unsaved entries is left. */
 function guard(form) {
     let changed = false;
-    form.addEventListener('input', () => { changed = true; });
-    form.addEventListener('submit', () => { changed = false; });
+    form.addEventListener('input', () => {
+        changed = true;
+    });
+    form.addEventListener('submit', () => {
+        changed = false;
+    });
     window.addEventListener('beforeunload', (event) => {
         if (changed) {
             event.preventDefault();
@@ -67,7 +75,9 @@ export const entry = () => ({
         focusFault();
     },
 
-    addRow() { addRow(this.$refs.rows, this.$refs.row, this.$refs.rows.childElementCount + 100); },
+    addRow() {
+        addRow(this.$refs.rows, this.$refs.row, this.$refs.rows.childElementCount + 100);
+    },
 });
 
 /** Each line of a haul is shown as it is understood, while it is typed. */
@@ -85,7 +95,9 @@ export const haul = () => ({
         }
     },
 
-    save() { this.$refs.form.requestSubmit(this.$refs.save); },
+    save() {
+        this.$refs.form.requestSubmit(this.$refs.save);
+    },
 });
 
 /** A piece is drawn while its measurements are typed; another shape brings its own measurements. */
@@ -103,17 +115,25 @@ export const pieceForm = () => ({
         }
     },
 
-    redraw() { this.$refs.form.requestSubmit(this.$refs.redraw); },
+    redraw() {
+        this.$refs.form.requestSubmit(this.$refs.redraw);
+    },
 });
 
 export const claim = () => ({
     from: '',
 
-    init() { this.from = this.$root.dataset.from; },
+    init() {
+        this.from = this.$root.dataset.from;
+    },
 
-    get isOwn() { return this.from === 'own'; },
+    get isOwn() {
+        return this.from === 'own';
+    },
 
-    get isToBuy() { return this.from === 'buy'; },
+    get isToBuy() {
+        return this.from === 'buy';
+    },
 
     /** The role is taken out of the form; saved, it is out of the plan. */
     remove() {
@@ -134,7 +154,9 @@ export const projectForm = () => ({
         document.getElementById('answer').addEventListener('click', (event) => this.take(event));
     },
 
-    chooseVersion() { this.offerSizes(true); },
+    chooseVersion() {
+        this.offerSizes(true);
+    },
 
     /** What the answer in the margin offers: a size, or to leave out an alteration that is kept for this person. */
     take(event) {
@@ -148,7 +170,9 @@ export const projectForm = () => ({
         } else if (button) {
             const place = this.$refs.leftOut;
             if (button.dataset.take === 'leave') {
-                place.append(Object.assign(document.createElement('input'), { type: 'hidden', name: 'leftOut[]', value: button.dataset.name }));
+                place.append(
+                    Object.assign(document.createElement('input'), { type: 'hidden', name: 'leftOut[]', value: button.dataset.name }),
+                );
             } else {
                 [...place.children].filter((field) => field.value === button.dataset.name).forEach((field) => field.remove());
             }
@@ -158,7 +182,7 @@ export const projectForm = () => ({
 
     async offerSizes(addRoles) {
         const name = this.$refs.form.elements.version.value;
-        const answer = name && await ask(this.$root.dataset.version + '?' + new URLSearchParams({ name }));
+        const answer = name && (await ask(this.$root.dataset.version + '?' + new URLSearchParams({ name })));
         if (!answer) {
             return;
         }
@@ -166,12 +190,18 @@ export const projectForm = () => ({
         this.$refs.sizes.replaceChildren(...sizes.map((size) => Object.assign(document.createElement('option'), { value: size })));
         const there = [...this.$refs.claims.querySelectorAll('[name$="[role]"]')].map((select) => select.value);
         if (addRoles) {
-            roles.filter((role) => !there.includes(role)).forEach((role) => { this.addNamed(role); });
+            roles
+                .filter((role) => !there.includes(role))
+                .forEach((role) => {
+                    this.addNamed(role);
+                });
             this.preview();
         }
     },
 
-    addRole() { addRow(this.$refs.claims, this.$refs.claim, this.added++); },
+    addRole() {
+        addRow(this.$refs.claims, this.$refs.claim, this.added++);
+    },
 
     addNamed(role) {
         const focused = document.activeElement;
@@ -198,13 +228,17 @@ export const measuring = () => ({
 /** Ticks all rows of a list, or none. */
 export const bulk = () => ({
     all(event) {
-        this.$root.querySelectorAll('[name="cloths[]"]').forEach((box) => { box.checked = event.target.checked; });
+        this.$root.querySelectorAll('[name="cloths[]"]').forEach((box) => {
+            box.checked = event.target.checked;
+        });
     },
 });
 
 /** A size chart is shown as it is understood, while it is typed or pasted. */
 export const chartField = () => ({
-    init() { this.read(); },
+    init() {
+        this.read();
+    },
 
     async read() {
         const form = this.$root.closest('form');

@@ -3,14 +3,16 @@
 const TURNS = { 0: [1, 0], 90: [0, 1], 180: [-1, 0], 270: [0, -1] };
 
 export function turned(points, flipped, turn) {
-    const [cos, sin] = TURNS[turn] ?? [Math.cos(turn * Math.PI / 180), Math.sin(turn * Math.PI / 180)];
+    const [cos, sin] = TURNS[turn] ?? [Math.cos((turn * Math.PI) / 180), Math.sin((turn * Math.PI) / 180)];
     return points.map(([x, y]) => {
         const v = flipped ? -y : y;
         return [x * cos - v * sin, x * sin + v * cos];
     });
 }
 
-export function moved(points, x, y) { return points.map(([px, py]) => [px + x, py + y]); }
+export function moved(points, x, y) {
+    return points.map(([px, py]) => [px + x, py + y]);
+}
 
 export function boxOf(points) {
     const xs = points.map((p) => p[0]);

@@ -2,7 +2,9 @@ import { ask } from './server.js';
 
 /** The requirement grid: rows and columns are added, and a table copied from a spreadsheet is spread over the cells. */
 export default () => ({
-    init() { this.read(); },
+    init() {
+        this.read();
+    },
 
     /** Below each cell stands what it was understood as, so that a figure in the wrong unit is seen at once. */
     async read() {
@@ -19,17 +21,21 @@ export default () => ({
     },
 
     say(understood) {
-        [...this.$refs.table.tBodies[0].rows].forEach((row, i) => row.querySelectorAll('.understood').forEach((said, j) => {
-            said.textContent = understood[i]?.[j] ?? '';
-            said.classList.toggle('is-wrong', said.textContent === '?');
-        }));
+        [...this.$refs.table.tBodies[0].rows].forEach((row, i) =>
+            row.querySelectorAll('.understood').forEach((said, j) => {
+                said.textContent = understood[i]?.[j] ?? '';
+                said.classList.toggle('is-wrong', said.textContent === '?');
+            }),
+        );
     },
 
     addColumn() {
         const head = this.$refs.table.tHead.rows[0];
         const column = head.querySelectorAll('input').length;
         head.insertBefore(cellOf('th', head.querySelector('input'), `sizes[${column}]`), head.lastElementChild);
-        [...this.$refs.table.tBodies[0].rows].forEach((row, i) => row.append(cellOf('td', row.querySelector('input'), `rows[${i}][cells][${column}]`)));
+        [...this.$refs.table.tBodies[0].rows].forEach((row, i) =>
+            row.append(cellOf('td', row.querySelector('input'), `rows[${i}][cells][${column}]`)),
+        );
         head.querySelectorAll('input')[column].focus();
     },
 
@@ -43,7 +49,9 @@ export default () => ({
                 field.value = '';
             }
         });
-        row.querySelectorAll('.understood').forEach((said) => { said.textContent = ''; });
+        row.querySelectorAll('.understood').forEach((said) => {
+            said.textContent = '';
+        });
         body.append(row);
         row.querySelector('select').focus();
     },
@@ -56,7 +64,9 @@ export default () => ({
         }
     },
 
-    spread() { this.fill(this.$refs.pasted.value); },
+    spread() {
+        this.fill(this.$refs.pasted.value);
+    },
 
     async fill(text) {
         const answer = await ask(this.$root.dataset.read, { method: 'POST', body: this.typed(text) });
@@ -72,13 +82,17 @@ export default () => ({
         while (body.rows.length < rows.length) {
             this.addRow();
         }
-        head.querySelectorAll('input').forEach((field, i) => { field.value = sizes[i] ?? ''; });
+        head.querySelectorAll('input').forEach((field, i) => {
+            field.value = sizes[i] ?? '';
+        });
         [...body.rows].forEach((tr, i) => {
             const row = rows[i] ?? { role: 'main', width: '', nap: 'without', cells: [] };
             tr.querySelector('[name$="[role]"]').value = row.role;
             tr.querySelector('[name$="[width]"]').value = row.width;
             tr.querySelector('[name$="[nap]"]').value = row.nap;
-            tr.querySelectorAll('[name*="[cells]"]').forEach((field, j) => { field.value = row.cells[j] ?? ''; });
+            tr.querySelectorAll('[name*="[cells]"]').forEach((field, j) => {
+                field.value = row.cells[j] ?? '';
+            });
         });
         this.$refs.pasted.value = '';
         this.$root.dispatchEvent(new Event('input', { bubbles: true }));
@@ -90,7 +104,9 @@ function cellOf(tag, like, name) {
     const cell = document.createElement(tag);
     const field = like.cloneNode();
     Object.assign(field, { name, value: '', placeholder: '' });
-    field.ariaLabel = name.startsWith('sizes') ? 'Size in column ' + (parseInt(name.match(/\d+/)[0], 10) + 1) : 'Row ' + (parseInt(name.match(/\d+/)[0], 10) + 1) + ', column ' + (parseInt(name.match(/\d+(?=\]$)/)[0], 10) + 1);
+    field.ariaLabel = name.startsWith('sizes')
+        ? 'Size in column ' + (parseInt(name.match(/\d+/)[0], 10) + 1)
+        : 'Row ' + (parseInt(name.match(/\d+/)[0], 10) + 1) + ', column ' + (parseInt(name.match(/\d+(?=\]$)/)[0], 10) + 1);
     cell.append(field);
     if (tag === 'td') {
         cell.append(Object.assign(document.createElement('small'), { className: 'understood' }));

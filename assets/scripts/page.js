@@ -5,7 +5,13 @@ export default () => ({
     going: false,
 
     key(event) {
-        if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || event.target.closest('input, textarea, select, dialog')) {
+        if (
+            event.defaultPrevented ||
+            event.ctrlKey ||
+            event.metaKey ||
+            event.altKey ||
+            event.target.closest('input, textarea, select, dialog')
+        ) {
             return;
         }
         const going = this.going;

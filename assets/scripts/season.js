@@ -4,23 +4,38 @@ const wide = matchMedia('(min-width: 1181px)');
 
 /** The ranked list: selecting a project, unfolding its working, and moving it by drag or by keys. */
 export const ranked = () => ({
-    sortConfig: { handle: '.grip', ghostClass: 'sort-ghost', filter: '.chalk-line', preventOnFilter: false, animation: matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150 },
+    sortConfig: {
+        handle: '.grip',
+        ghostClass: 'sort-ghost',
+        filter: '.chalk-line',
+        preventOnFilter: false,
+        animation: matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150,
+    },
 
     init() {
         this.workings = ask(this.$root.dataset.workingsUrl).then((html) => new DOMParser().parseFromString(html ?? '', 'text/html'));
         this.onKey = (event) => this.key(event.detail);
         window.addEventListener('season-key', this.onKey);
-        const selected = this.$root.querySelector('.project.is-selected') ?? this.$root.querySelector('.project:has(.v-short, .v-not-known-yet)') ?? this.$root.querySelector('.project');
+        const selected =
+            this.$root.querySelector('.project.is-selected') ??
+            this.$root.querySelector('.project:has(.v-short, .v-not-known-yet)') ??
+            this.$root.querySelector('.project');
         if (selected) {
             this.$nextTick(() => this.mark(selected));
         }
     },
 
-    destroy() { window.removeEventListener('season-key', this.onKey); },
+    destroy() {
+        window.removeEventListener('season-key', this.onKey);
+    },
 
-    rows() { return [...this.$root.querySelectorAll('.project')]; },
+    rows() {
+        return [...this.$root.querySelectorAll('.project')];
+    },
 
-    select(event) { this.mark(event.currentTarget); },
+    select(event) {
+        this.mark(event.currentTarget);
+    },
 
     async mark(row) {
         this.rows().forEach((other) => other.classList.toggle('is-selected', other === row));
@@ -36,7 +51,9 @@ export const ranked = () => ({
     },
 
     /** On a phone, and with the key w, the working unfolds beneath the figure; on a desk it stands in the margin. */
-    unfold(event) { this.toggle(event.currentTarget.closest('.project'), !wide.matches); },
+    unfold(event) {
+        this.toggle(event.currentTarget.closest('.project'), !wide.matches);
+    },
 
     async toggle(row, beneath) {
         this.mark(row);
@@ -75,15 +92,24 @@ export const ranked = () => ({
         }
     },
 
-    sorted(id) { this.rank(this.rows().map((row) => row.dataset.id), id); },
+    sorted(id) {
+        this.rank(
+            this.rows().map((row) => row.dataset.id),
+            id,
+        );
+    },
 
     /** Saves the order and takes the page as the server has worked it out anew. */
     async rank(order, moved) {
-        const was = [...this.$root.querySelectorAll('.project')].sort((a, b) => a.querySelector('.rank').textContent - b.querySelector('.rank').textContent).map((row) => row.dataset.id);
+        const was = [...this.$root.querySelectorAll('.project')]
+            .sort((a, b) => a.querySelector('.rank').textContent - b.querySelector('.rank').textContent)
+            .map((row) => row.dataset.id);
         const main = document.getElementById('main');
         const answer = await ask(this.$root.dataset.rankUrl, {
             // what was moved is kept, also when the next page is opened at once
-            method: 'POST', keepalive: true, body: new URLSearchParams({ order: order.join(','), was: was.join(',') }),
+            method: 'POST',
+            keepalive: true,
+            body: new URLSearchParams({ order: order.join(','), was: was.join(',') }),
         });
         const fetched = answer && new DOMParser().parseFromString(answer, 'text/html');
         const fresh = fetched && fetched.getElementById('main');
@@ -149,5 +175,7 @@ export const working = () => ({
         window.addEventListener('project-selected', this.onSelect);
     },
 
-    destroy() { window.removeEventListener('project-selected', this.onSelect); },
+    destroy() {
+        window.removeEventListener('project-selected', this.onSelect);
+    },
 });

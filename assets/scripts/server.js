@@ -1,7 +1,14 @@
 /** Asks the server; answers with the response's text, or null when it is not to be had. */
 export async function ask(url, options = {}) {
     try {
-        const response = await fetch(url, { ...options, headers: { 'X-Requested-With': 'XMLHttpRequest', 'X-Token': document.querySelector('meta[name=csrf]').content, ...options.headers } });
+        const response = await fetch(url, {
+            ...options,
+            headers: {
+                'X-Requested-With': 'XMLHttpRequest',
+                'X-Token': document.querySelector('meta[name=csrf]').content,
+                ...options.headers,
+            },
+        });
         return response.ok ? await response.text() : null;
     } catch {
         return null;

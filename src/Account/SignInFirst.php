@@ -27,8 +27,8 @@ final readonly class SignInFirst
             return;
         }
         $path = $request->getRequestUri();
-        $way
-            = $request->isMethod('GET') && !$request->isXmlHttpRequest() && !\in_array($path, ['/', '/season'], true) ? ['to' => $path] : [];
+        $way =
+            $request->isMethod('GET') && !$request->isXmlHttpRequest() && !\in_array($path, ['/', '/season'], true) ? ['to' => $path] : [];
         $event->setResponse(new RedirectResponse($this->addresses->generate('sign_in', $way)));
     }
 }

@@ -48,8 +48,8 @@ final readonly class CheckCommand
         #[Option('Print JSON')] bool $json = false,
     ): int {
         try {
-            $workroom
-                = null !== $file
+            $workroom =
+                null !== $file
                     ? $this->reader->read($this->documents->contents($file))
                     : $this->workrooms->load($this->accounts->named($account));
         } catch (Refused $refused) {

@@ -293,8 +293,8 @@ final readonly class Node
         if (null === $this->value) {
             return null;
         }
-        $date
-            = \is_string($this->value) && 1 === preg_match('/^[12]\d{3}-\d\d-\d\d$/', $this->value)
+        $date =
+            \is_string($this->value) && 1 === preg_match('/^[12]\d{3}-\d\d-\d\d$/', $this->value)
                 ? \DateTimeImmutable::createFromFormat('!Y-m-d', $this->value)
                 : false;
         if (false === $date || $date->format('Y-m-d') !== $this->value) {

@@ -94,8 +94,8 @@ final readonly class PieceCodec
         foreach ($list->items(40) as $node) {
             $node->object(['sizes', 'allowance', 'outline', 'draft', 'measures']);
             $draft = $node->at('draft')->choice(Draft::class);
-            $drafted
-                = null === $draft ? null : $node->attempt(fn (): Drafted => Drafted::of($draft, $this->measures($node->at('measures'))));
+            $drafted =
+                null === $draft ? null : $node->attempt(fn (): Drafted => Drafted::of($draft, $this->measures($node->at('measures'))));
             $outline = null === $draft ? $this->outlines->read($node->at('outline')) : $drafted?->outline();
             if (null === $outline) {
                 continue;

@@ -113,8 +113,8 @@ final readonly class Intake
      */
     private function painted(UploadedFile $upload): array
     {
-        $slot
-            = $this->slot()
+        $slot =
+            $this->slot()
             ?? throw Unreadable::because(
                 'Other pictures are being taken in just now: wait a moment and try “{name}” again. Nothing has been changed.',
                 ['name' => $this->name($upload)],

@@ -38,8 +38,8 @@ final readonly class TableEntry
             return new self(null, [], '');
         }
         $file = $request->files->get('file');
-        $bytes
-            = $file instanceof UploadedFile && $file->isValid() ? $file->getContent() : (string) base64_decode($entry->raw('text'), true);
+        $bytes =
+            $file instanceof UploadedFile && $file->isValid() ? $file->getContent() : (string) base64_decode($entry->raw('text'), true);
         if ('' === $bytes || \strlen($bytes) > self::MOST_BYTES) {
             $entry->fault(
                 'file',

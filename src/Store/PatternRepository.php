@@ -72,8 +72,8 @@ final class PatternRepository extends ServiceEntityRepository
     public function these(Account $account, array $ids): array
     {
         /** @var list<PatternRecord> $records */
-        $records
-            = [] === $ids
+        $records =
+            [] === $ids
                 ? []
                 : $this->createQueryBuilder('r')
                     ->addSelect('part')

@@ -163,7 +163,9 @@ final class Plan
             ->createQuery(
                 'SELECT p.id, p.name, p.state, s.name AS season, who.name AS person, p.size, v.name AS version FROM '
                     .ProjectRecord::class
-                    .' p JOIN p.season s JOIN p.version v LEFT JOIN p.person who WHERE s.account = :account AND v.pattern = :pattern AND p.removedAt IS NULL ORDER BY s.starts DESC, p.rank',
+                    .' p JOIN p.season s JOIN p.version v LEFT JOIN p.person who'
+                    .' WHERE s.account = :account AND v.pattern = :pattern AND p.removedAt IS NULL'
+                    .' ORDER BY s.starts DESC, p.rank',
             )
             ->setParameters(['account' => $account, 'pattern' => $pattern])
             ->getArrayResult();

@@ -43,13 +43,13 @@ final readonly class ProjectMapper
         $projects = $lays = $people = [];
         foreach ($records as $record) {
             $stored = $record->version?->pattern;
-            $pattern
-                = null === $stored || null !== $stored->removedAt ? null : ($patterns[$stored->id] ??= $this->patterns->pattern($stored));
+            $pattern =
+                null === $stored || null !== $stored->removedAt ? null : ($patterns[$stored->id] ??= $this->patterns->pattern($stored));
             $claims = [];
             foreach ($record->claims as $claim) {
                 $stored = $claim->cut?->cloth;
-                $cloth
-                    = null === $stored || null !== $stored->removedAt
+                $cloth =
+                    null === $stored || null !== $stored->removedAt
                         ? null
                         : ($cloths[$stored->id] ??= $this->cloths->cloth($stored, $assumptions));
                 $claims[] = new Claim(

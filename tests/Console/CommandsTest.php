@@ -76,8 +76,8 @@ final class CommandsTest extends PageTestCase
     {
         $own = ['--account' => 'copy@example.org', '--password' => 'four quiet lockers'];
         $this->command('octavum:demo', $own);
-        $account
-            = $this->service(AccountRepository::class)->findOneBy(['email' => 'copy@example.org']) ?? self::fail('No account was made.');
+        $account =
+            $this->service(AccountRepository::class)->findOneBy(['email' => 'copy@example.org']) ?? self::fail('No account was made.');
         self::assertFalse($account->demo, 'it is opened with its password');
         self::assertCount(42, $this->workroom($account)->cloths);
         $this->command('octavum:demo', $own + ['--empty' => true]);

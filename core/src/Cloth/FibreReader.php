@@ -37,8 +37,8 @@ final readonly class FibreReader
         if ('' === $plain || '?' === $plain || 'unknown' === $plain) {
             return FibreMix::unknown();
         }
-        $plain
-            = preg_replace(
+        $plain =
+            preg_replace(
                 ['/\bpoly[ -]?cotton\b/', '/\bcotton[ -]poly\b/', '/\bpoly[ -]?viscose\b/', '/\b(and|with)\b/'],
                 ['polyester cotton', 'cotton polyester', 'polyester viscose', ' '],
                 $plain,

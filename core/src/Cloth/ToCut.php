@@ -96,8 +96,8 @@ final readonly class ToCut
         foreach ($cut->bites as $bite) {
             [$from, $to] = [$bite->from->micrometres, $bite->from->plus($bite->length)->micrometres];
             [$bottom, $top] = [$bite->below->micrometres, $bite->below->plus($bite->width)->micrometres];
-            $edge
-                = null !== $full && $from <= 0 && $to >= $length && ($bottom <= $low || $top >= $high) && !($bottom <= $low && $top >= $high);
+            $isAcross = ($bottom <= $low || $top >= $high) && !($bottom <= $low && $top >= $high);
+            $edge = null !== $full && $from <= 0 && $to >= $length && $isAcross;
             if ($edge) {
                 [$low, $high] = $bottom <= $low ? [max($low, $top), $high] : [$low, min($high, $bottom)];
             } else {

@@ -71,8 +71,8 @@ final readonly class Lab
             $mean = abs($h1 - $h2) <= 180 ? $mean / 2 : ($mean < 360 ? ($mean + 360) / 2 : ($mean - 360) / 2);
         }
         [$l, $c] = [($this->l + $other->l) / 2, ($c1 + $c2) / 2];
-        $t
-            = 1
+        $t =
+            1
             - 0.17 * cos(deg2rad($mean - 30))
             + 0.24 * cos(deg2rad(2 * $mean))
             + 0.32 * cos(deg2rad(3 * $mean + 6))

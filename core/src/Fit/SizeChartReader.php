@@ -137,8 +137,8 @@ final readonly class SizeChartReader
     {
         $plain = mb_strtolower($line);
         $finished = 1 === preg_match('/\b(finished|garment)\b/u', $plain);
-        $unit
-            = 1 === preg_match('/(?<=[\s(\d])(cm|in|ins|inch|inches|")(?=[\s):]|$)/u', $plain, $said)
+        $unit =
+            1 === preg_match('/(?<=[\s(\d])(cm|in|ins|inch|inches|")(?=[\s):]|$)/u', $plain, $said)
                 ? ('cm' === $said[1]
                     ? Unit::Centimetre
                     : Unit::Inch)

@@ -51,8 +51,8 @@ final readonly class CsvReader
         $cuts = 1 === preg_match('/^\d{1,2}$/', $count) && (int) $count > 1 ? $count.' cuts of ' : '';
         unset($values['cuts']);
         $order = ['length', 'width', 'fibres', 'type', 'weight', 'print', 'direction', 'colour', 'care', 'state', 'place', 'price'];
-        $text
-            = $cuts
+        $text =
+            $cuts
             .implode(
                 ', ',
                 array_filter(

@@ -164,10 +164,11 @@ final class HaulReader
     private function price(): ?array
     {
         $money = '(?:[€£$]\s?)?(\d{1,4}(?:[.,]\d{1,2})?)\s?(?:€|£|\$|eur|euros?|gbp|usd|quid)?';
-        $half
-            = 'half[ -]?(?:an? )?(?:metre|meter|m)|(?:½|1/2|0?[.,]5)\s?(?:metre|meter|m)|50\s?cm|half[ -]?(?:an? )?(?:yard|yd)|(?:½|1/2)\s?(?:yard|yd)';
-        $found
-            = $this->take(
+        $half =
+            'half[ -]?(?:an? )?(?:metre|meter|m)|(?:½|1/2|0?[.,]5)\s?(?:metre|meter|m)|50\s?cm'
+            .'|half[ -]?(?:an? )?(?:yard|yd)|(?:½|1/2)\s?(?:yard|yd)';
+        $found =
+            $this->take(
                 '(?:(?<![\d.,/])(?=[€£$])|(?<![\d.,/€£$])(?=\d{1,4}(?:[.,]\d{1,2})?\s?(?:€|£|\$|eur|gbp|usd)))'
                     .$money
                     .'\s('
@@ -288,8 +289,8 @@ final class HaulReader
 
     private function repeat(): ?Length
     {
-        $found
-            = $this->take('repeat(?: of)?\s('.self::NUMBER.'\s?'.self::UNIT.')'.self::WORD_END)
+        $found =
+            $this->take('repeat(?: of)?\s('.self::NUMBER.'\s?'.self::UNIT.')'.self::WORD_END)
             ?? $this->take('('.self::NUMBER.'\s?'.self::UNIT.')\s(?:pattern |print )?repeat'.self::WORD_END);
 
         return null === $found ? null : $this->length($found[1], Unit::Centimetre);
@@ -302,8 +303,8 @@ final class HaulReader
         $before = '(?:100|\d{1,2})\s?%?\s?(?:'.$names.')'.self::WORD_END;
         $after = '(?:'.$names.')\s?\d{1,3}\s?%';
         if (
-            1
-            === preg_match(
+            1 ===
+            preg_match(
                 '~\d\s?m\s\d{2}\s(?:'.$names.')'.self::WORD_END.'(?![\s,;/+&|-]*(?:and )?\d{1,3}\s?%?\s?(?:'.$names.'))~u',
                 $this->rest,
             )
@@ -375,16 +376,16 @@ final class HaulReader
             [$length, $width] = [Length::of('50', Unit::Centimetre), Length::of('55', Unit::Centimetre)];
             $this->doubts[] = new Sentence('a fat quarter is counted as 50 × 55 cm: measure it when it is tight');
         }
-        $found
-            = $this->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:wide|width|w)'.self::WORD_END)
+        $found =
+            $this->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:wide|width|w)'.self::WORD_END)
             ?? $this->take('(?<!\p{L})(?:width|wide|w)[:=]?\s?('.$n.')\s?('.$u.')?'.self::WORD_END);
         if (null !== $found) {
             $width = $this->width($found[1], $found[2] ?? '');
         }
         $found = $this->take('(?<![\d.,])('.$n.'\s?'.$u.')\s?(?:long|length)'.self::WORD_END);
         $length = null === $found ? $length : $this->length($found[1], Unit::Metre);
-        $found
-            = $this->take(
+        $found =
+            $this->take(
                 '(?<=^\s)([1-9]|1[0-2])\s?(?:x|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'
                     .$n
                     .')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'
@@ -395,8 +396,8 @@ final class HaulReader
             ) ?? $this->take('(?<=^\s)([1-9]|1[0-2])\s(?:pieces? of|cuts? of|lengths? of|lots of)\s(?='.$n.'(?:\s|$))');
         if (null !== $found) {
             $count = max(1, min(20, (int) $found[1]));
-            $ambiguous
-                = 1 === preg_match('~^[\s|]*(\d[.,]\d+)\s?m'.self::WORD_END.'~u', $this->rest, $next)
+            $ambiguous =
+                1 === preg_match('~^[\s|]*(\d[.,]\d+)\s?m'.self::WORD_END.'~u', $this->rest, $next)
                 && (float) str_replace(',', '.', $next[1]) >= 1.1
                 && (float) str_replace(',', '.', $next[1]) <= 1.6
                 && str_contains($found[0], 'x')
@@ -416,8 +417,8 @@ final class HaulReader
         $long = '(?:met(?:re|er)s?|mtrs?|m|yards?|yds?|y)';
         while (
             null === $length
-            && null
-                !== ($found = $this->take(
+            && null !==
+                ($found = $this->take(
                     '(?<![\d.,\p{L}-])('
                         .$n
                         .'\s?'
@@ -439,8 +440,8 @@ final class HaulReader
             && null !== ($found = $this->take('(?<=^\s)[\s|]*\|[\s|]*('.$n.')(?=\s[\p{L}\d]|\s$)(?!\s?'.$u.self::WORD_END.')'))
         ) {
             $length = $this->length(trim($found[1]), $system->lengthUnit());
-            $this->doubts[]
-                = Unit::Metre === $system->lengthUnit()
+            $this->doubts[] =
+                Unit::Metre === $system->lengthUnit()
                     ? new Sentence('{said} has no unit: metres are assumed', ['said' => $found[1]])
                     : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]);
         }
@@ -457,8 +458,8 @@ final class HaulReader
     private function sides(): array
     {
         [$n, $u] = [self::NUMBER, self::UNIT];
-        $found
-            = $this->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:x|by|\*)\s?('.$n.')\s?('.$u.')'.self::WORD_END)
+        $found =
+            $this->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:x|by|\*)\s?('.$n.')\s?('.$u.')'.self::WORD_END)
             ?? ($this->take('(?<![\d.,])('.$n.')\s?('.$u.')\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))')
                 ?? $this->take('(?<![\d.,])(\d{2,3})()\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))'));
         if (null === $found) {
@@ -509,8 +510,8 @@ final class HaulReader
      */
     private function loose(?Length $length, ?Length $width, System $system): array
     {
-        $found
-            = null === $length
+        $found =
+            null === $length
                 ? $this->take(
                     '(?<![\d.,/\p{L}-])\d{1,2}\s?(?:m\s?\d{2}(?:\s?cm)?(?!\s?(?:%|[\d.,x"]))|(?:yards?|yds?|y)\s(?:[12]?\d|3[0-5])\s?(?:inch(?:es)?|ins?|"))'
                         .self::WORD_END,
@@ -529,8 +530,8 @@ final class HaulReader
                 $this->doubts[] = new Sentence('{said} has no unit: type such as {said} cm', ['said' => $found[1]]);
                 $length = null;
             } elseif (null !== $length) {
-                $this->doubts[]
-                    = Unit::Metre === $system->lengthUnit()
+                $this->doubts[] =
+                    Unit::Metre === $system->lengthUnit()
                         ? new Sentence('{said} has no unit: metres are assumed', ['said' => $found[1]])
                         : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]);
             }

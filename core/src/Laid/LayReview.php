@@ -35,8 +35,8 @@ final readonly class LayReview
         foreach ($lay->garments as $garment) {
             [$pattern, $version] = $versions['#'.$garment->version] ?? [null, null];
             $own = $version?->pieces->in($garment->size, $garment->role) ?? [];
-            $pieces[]
-                = [] !== $own || null === $pattern || null === $version
+            $pieces[] =
+                [] !== $own || null === $pattern || null === $version
                     ? $own
                     : $this->block->pieces($pattern->garment, $version->table, $garment->role, $garment->size);
         }

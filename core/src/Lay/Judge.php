@@ -86,8 +86,8 @@ final readonly class Judge
             if (!\in_array($placement->turn, $placement->piece->grain->turns($request->oneWay), true)) {
                 $faults[] = $name.' is turned against its grain or the print';
             }
-            $shape
-                = $placement->piece->onFold && 2 === $placement->layers && Fold::Crosswise !== $lay->fold
+            $shape =
+                $placement->piece->onFold && 2 === $placement->layers && Fold::Crosswise !== $lay->fold
                     ? $placement->piece->outline
                     : $placement->piece->flat();
             $expected = ($placement->flipped ? $shape->flipped() : $shape)->turned($placement->turn)->moved($placement->x, $placement->y);

@@ -12,7 +12,7 @@ final readonly class Lay
      * @param list<Placement>                                                           $placements
      * @param list<array{piece: string, copy: int, reason: string}>                     $unplaced
      * @param list<array{cut: string, x: float, y: float, length: float, width: float}> $leftovers  the largest free rectangles
-     * @param array<string, float|string>                                               $folds      by way: its length, or why it was refused
+     * @param array<string, float|string>                                               $folds      by way: length, or why refused
      * @param float                                                                     $bound      no lay can be shorter
      * @param int                                                                       $evaluated  lays tried
      */

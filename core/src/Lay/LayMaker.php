@@ -166,8 +166,8 @@ final readonly class LayMaker
         foreach ($request->folds as $fold) {
             $way = (new Ways($row))->of($request, $fold);
             $looks = self::LOOKS;
-            [$spots, $left]
-                = null === $way->refused
+            [$spots, $left] =
+                null === $way->refused
                     ? $this->search(
                         $request,
                         $way,
@@ -439,8 +439,8 @@ final readonly class LayMaker
             foreach ($piece->grain->turns($request->oneWay) as $turn) {
                 $outline = $piece->flat()->turned($turn);
                 foreach ($request->sheets as $sheet) {
-                    $fits
-                        = $fits
+                    $fits =
+                        $fits
                         || ((null === $piece->cut || $piece->cut === $sheet->id)
                             && $outline->width() <= $sheet->width + 1e-6
                             && $outline->length() <= ($sheet->length ?? \INF) + 1e-6);

@@ -45,8 +45,8 @@ final readonly class Variant
         $count = max(1, (int) ceil($this->width / $row - 1e-6));
         $from = array_fill(0, $count, \INF);
         $to = array_fill(0, $count, -\INF);
-        $outlines
-            = [] === $members
+        $outlines =
+            [] === $members
                 ? [$outline]
                 : array_map(static fn (Member $member): Outline => $member->variant->outline->moved($member->x, $member->y), $members);
         foreach ($outlines as $one) {

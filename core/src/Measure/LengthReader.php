@@ -160,8 +160,8 @@ final readonly class LengthReader
         $names = implode('|', array_keys(self::NUMBERS));
         $plain = preg_replace('/\b('.$names.'|\d+) and (?=(a )?(half|quarter|three[ -]quarters?)\b)/', '$1 ', $plain) ?? $plain;
         $plain = preg_replace('/\b(\w+) ([a-z]+?)s? and a (half|quarter)\b/', '$1 $2 $3 $2', $plain) ?? $plain;
-        $plain
-            = preg_replace(
+        $plain =
+            preg_replace(
                 ['/\bthree[ -]quarters?( of an?)?\b/', '/\b(a )?half( of)?( an?)?\b/', '/\b(a )?quarter( of)?( an?)?\b/'],
                 ['3/4', '1/2', '1/4'],
                 $plain,
@@ -179,8 +179,8 @@ final readonly class LengthReader
         $previous = null;
         while ('' !== $plain) {
             if (
-                1
-                !== preg_match(
+                1 !==
+                preg_match(
                     '~^(?:(\d{1,9})[ -]+(\d{1,4})/(\d{1,4})|(\d{1,4})/(\d{1,4})|(\d{0,9})\.(\d{1,6})|(\d{1,12}))\s*([a-z]+|["\'])?\.?[\s,+]*~',
                     $plain,
                     $part,

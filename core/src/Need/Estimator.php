@@ -152,8 +152,8 @@ final readonly class Estimator
     private function fromRow(Wanted $wanted, Version $version, On $on, Length $width, RowChoice $choice): Need
     {
         $row = $choice->row;
-        [$size, $printed]
-            = $version->table->most($row, $wanted->size ?? '', $wanted->gradedTo)
+        [$size, $printed] =
+            $version->table->most($row, $wanted->size ?? '', $wanted->gradedTo)
             ?? throw new \LogicException('A row is chosen for a length it has.');
         $with = ['size' => $size, 'row' => Figure::width($row->width), 'width' => Figure::width($width)];
         $working = Working::empty()->start(

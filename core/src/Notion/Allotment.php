@@ -122,8 +122,8 @@ final readonly class Allotment
             $left[$i] -= $taken;
             $missing -= $taken;
             $measure = $this->stash[$i]->measure;
-            $longer
-                = $taken > 0
+            $longer =
+                $taken > 0
                 && NotionKind::Zip === $wanted->kind
                 && null !== $measure
                 && null !== $wanted->measure

@@ -46,8 +46,8 @@ final readonly class NotionReader
     private const LENGTH = '/(?<![\w.,\/])((?:\d+[ -])?\d+(?:[.,]\d+|\/\d+)?\s?[½¼¾⅛⅜⅝⅞]?|[½¼¾⅛⅜⅝⅞])\s*'
         .'(mm|cm|m|metres?|meters?|yds?|yards?|inch(?:es)?|ins?|["″])(?![a-z])/iu';
     private const NARROW = 120_000;
-    private const NUMBERS
-        = [
+    private const NUMBERS =
+        [
             'half a dozen' => '6',
             'a dozen' => '12',
             'dozen' => '12',
@@ -79,8 +79,8 @@ final readonly class NotionReader
                 break;
             }
         }
-        $rest
-            = preg_replace_callback(
+        $rest =
+            preg_replace_callback(
                 '/\b('.implode('|', array_keys(self::NUMBERS)).')\b/iu',
                 static fn (array $word): string => self::NUMBERS[mb_strtolower($word[1])],
                 $rest,
@@ -92,8 +92,8 @@ final readonly class NotionReader
             $rest = preg_replace(self::COUNTED, ' ', $rest, 1) ?? $rest;
         }
         $lengths = [];
-        $rest
-            = preg_replace_callback(
+        $rest =
+            preg_replace_callback(
                 self::LENGTH,
                 static function (array $found) use (&$lengths): string {
                     try {
@@ -107,8 +107,8 @@ final readonly class NotionReader
                 $rest,
             ) ?? $rest;
         usort($lengths, static fn (Length $a, Length $b): int => $b->micrometres <=> $a->micrometres);
-        $rest
-            = preg_replace_callback(
+        $rest =
+            preg_replace_callback(
                 '/(?<![\w.,\/£€$])(\d{1,4})\s*(?:x|×)?(?![\w.\/])/iu',
                 static function (array $found) use (&$count): string {
                     if (null !== $count) {

@@ -28,8 +28,8 @@ final readonly class ClothAdvice
 
     public function isSaid(): bool
     {
-        return []
-            !== array_filter(
+        return [] !==
+            array_filter(
                 [$this->recommended, $this->stretch, $this->lightest, $this->heaviest, $this->crispest, $this->mostFluid, $this->notFor],
                 static fn (mixed $value): bool => null !== $value && '' !== $value,
             );

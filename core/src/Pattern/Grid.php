@@ -190,8 +190,8 @@ final readonly class Grid
         } elseif (1 === preg_match('~\b(?:with(?: or without)?|w/) nap\b|\bwith\b|\bone[ -]way\b~iu', $text, $part)) {
             $nap = 1 === preg_match('/or without/iu', $part[0]) ? Nap::Either : Nap::With;
         }
-        $rest
-            = preg_replace('~\b(?:with(?: or without)?|without|no|w/o?) nap\b|\bwith(?:out)?\b|\beither\b|\bone[ -]way\b~iu', ' ', $text)
+        $rest =
+            preg_replace('~\b(?:with(?: or without)?|without|no|w/o?) nap\b|\bwith(?:out)?\b|\beither\b|\bone[ -]way\b~iu', ' ', $text)
             ?? $text;
         foreach (self::ROLE_WORDS as $word => $named) {
             if (1 === preg_match('/\b'.$word.'\b/iu', $rest)) {

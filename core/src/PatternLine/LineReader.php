@@ -147,9 +147,9 @@ final readonly class LineReader
             $read = $this->part($part, $found, $notions, $others, $maker, $doubts);
             $unread = $read ? $unread : [...$unread, $part];
         }
-        $format
-            = $found['format']
-            ?? (PaperState::NotPrinted === $found['paper'] || PaperState::Taped === $found['paper'] || PaperState::Printed === $found['paper']
+        $format =
+            $found['format']
+            ?? (\in_array($found['paper'], [PaperState::NotPrinted, PaperState::Taped, PaperState::Printed], true)
                 ? PatternFormat::Pdf
                 : null);
         $title = '' === $title ? ('' === $number ? $text : 'Number '.$number) : $title;
@@ -179,8 +179,8 @@ final readonly class LineReader
     private function numbers(string $first): array
     {
         if (
-            1
-            !== preg_match(
+            1 !==
+            preg_match(
                 '~^(?:no\.?\s*|number\s+|#)?((?:[A-Z]{1,4}[- ]?)?\d{1,6}[A-Z]?(?:\s*[/=]\s*(?:[A-Z]{1,4}[- ]?)?\d{1,6}[A-Z]?)*)(?=\s|$)\s*(.*)$~u',
                 $first,
                 $part,
@@ -241,8 +241,8 @@ final readonly class LineReader
             return true;
         }
         if (
-            1
-            === preg_match('/^(?:also|reissue of|reissued as|same as|=)\s*(?:no\.?\s*)?((?:[A-Z]{1,4}[- ]?)?\d{1,6}[A-Z]?)$/iu', $part, $said)
+            1 ===
+            preg_match('/^(?:also|reissue of|reissued as|same as|=)\s*(?:no\.?\s*)?((?:[A-Z]{1,4}[- ]?)?\d{1,6}[A-Z]?)$/iu', $part, $said)
         ) {
             $others[] = $said[1];
 
@@ -274,8 +274,8 @@ final readonly class LineReader
             return true;
         }
         if (
-            1
-            === preg_match('/^(?:in\s+(?:the\s+)?)?(?:'.implode('|', Words::PLACES).'|folder|binder|sleeve|hard disk|computer)\b/iu', $part)
+            1 ===
+            preg_match('/^(?:in\s+(?:the\s+)?)?(?:'.implode('|', Words::PLACES).'|folder|binder|sleeve|hard disk|computer)\b/iu', $part)
         ) {
             $found['place'] = mb_substr($part, 0, 120);
 
@@ -284,8 +284,8 @@ final readonly class LineReader
         $paper = $this->word(self::PAPER, $plain);
         $format = $this->word(self::FORMATS, $plain);
         $ownership = $this->word(self::OWNERSHIP, $plain);
-        $onlyFor
-            = 1 === preg_match('/\b(?:knits?|jersey|stretch)\b/u', $plain)
+        $onlyFor =
+            1 === preg_match('/\b(?:knits?|jersey|stretch)\b/u', $plain)
                 ? Structure::Knit
                 : (1 === preg_match('/\bwovens?\b/u', $plain)
                     ? Structure::Woven
@@ -345,8 +345,8 @@ final readonly class LineReader
             return array_map(static fn (int $size): string => $size.'W', range((int) $ends[1], (int) $ends[2], 2));
         }
         if (
-            1
-            === preg_match(
+            1 ===
+            preg_match(
                 '/^(\d{1,2})\s?(M|MO|MOS|MONTHS?|Y|YR|YRS|YEARS?)?\s*(?:-|–|TO)\s*(\d{1,2})\s?(M|MO|MOS|MONTHS?|Y|YR|YRS|YEARS?)$/u',
                 $plain,
                 $ends,
@@ -354,8 +354,8 @@ final readonly class LineReader
         ) {
             return self::ages((int) $ends[1], '' === $ends[2] ? $ends[4] : $ends[2], (int) $ends[3], $ends[4]);
         }
-        $plain
-            = preg_replace_callback('/\b([23])X(?=L|S)/u', static fn (array $m): string => str_repeat('X', (int) $m[1]), $plain) ?? $plain;
+        $plain =
+            preg_replace_callback('/\b([23])X(?=L|S)/u', static fn (array $m): string => str_repeat('X', (int) $m[1]), $plain) ?? $plain;
         $letters = implode('|', array_reverse(self::LETTERS));
         if (1 === preg_match('/^('.$letters.')\s*(?:-|–|TO)\s*('.$letters.')$/u', $plain, $ends)) {
             [$from, $to] = [(int) array_search($ends[1], self::LETTERS, true), (int) array_search($ends[2], self::LETTERS, true)];

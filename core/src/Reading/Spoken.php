@@ -22,8 +22,8 @@ final class Spoken
     public function plain(string $line): string
     {
         $line = $this->counted($line);
-        $line
-            = preg_replace(
+        $line =
+            preg_replace(
                 [
                     '~(?<![\d.,])(\d{1,3}),(\d{3})(?=\s?mm)~u',
                     '~(?<![\d.,\p{L}])(\d{1,2})\s?m(\d{2})(?:\s?cm)?(?![\d\p{L}%]|[.,]\d)~u',
@@ -45,8 +45,8 @@ final class Spoken
         $part = '(three[ -]quarters?|half|quarter)';
         $figure = static fn (string $word): string => Numbers::WORDS[$word] ?? ('a' === $word ? '1' : $word);
         $share = static fn (string $word): string => self::PARTS[rtrim(strtr($word, '-', ' '), 's')];
-        $line
-            = preg_replace_callback(
+        $line =
+            preg_replace_callback(
                 '~'.$number.'\s(?:and\s)(?:an?\s|one\s)?'.$part.'\s(?:of\san?\s)?'.self::LONG.'(?![\p{L}])~u',
                 static fn (array $m): string => $figure($m[1]).' '.$share($m[2]).' '.$m[3],
                 $line,

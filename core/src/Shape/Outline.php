@@ -20,9 +20,7 @@ final readonly class Outline
     /** @param non-empty-list<array{float, float}> $points at least three */
     private function __construct(public array $points, ?Parts $parts = null)
     {
-        $this->parts
-            = $parts
-            ?? new Parts(fn (): array => (new Decomposition($this->signedArea() < 0 ? array_reverse($this->points) : $this->points))->parts());
+        $this->parts = $parts ?? new Parts(fn (): array => (new Decomposition($this->anticlockwise()))->parts());
         $xs = array_column($points, 0);
         $ys = array_column($points, 1);
         [$this->left, $this->right, $this->bottom, $this->top] = [min($xs), max($xs), min($ys), max($ys)];
@@ -101,8 +99,8 @@ final readonly class Outline
             $before = $this->points[\count($this->points) - 1];
             foreach ($this->points as $corner) {
                 $long = hypot($corner[0] - $before[0], $corner[1] - $before[1]);
-                $along
-                    = $long < 1e-9
+                $along =
+                    $long < 1e-9
                         ? 0.0
                         : max(
                             0.0,
@@ -236,6 +234,12 @@ final readonly class Outline
     public function convexParts(): array
     {
         return $this->parts->get();
+    }
+
+    /** @return non-empty-list<array{float, float}> its points */
+    private function anticlockwise(): array
+    {
+        return $this->signedArea() < 0 ? array_reverse($this->points) : $this->points;
     }
 
     private function signedArea(): float

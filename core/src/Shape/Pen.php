@@ -129,8 +129,8 @@ final class Pen
         $long = hypot($d[0] - $a[0], $d[1] - $a[1]);
         $flat = true;
         foreach ([$b, $c] as [$x, $y]) {
-            $off
-                = $long < 1e-9 ? hypot($x - $a[0], $y - $a[1]) : abs(($d[0] - $a[0]) * ($y - $a[1]) - ($d[1] - $a[1]) * ($x - $a[0])) / $long;
+            $off =
+                $long < 1e-9 ? hypot($x - $a[0], $y - $a[1]) : abs(($d[0] - $a[0]) * ($y - $a[1]) - ($d[1] - $a[1]) * ($x - $a[0])) / $long;
             $beyond = $long >= $this->tolerance && max(hypot($x - $a[0], $y - $a[1]), hypot($x - $d[0], $y - $d[1])) > $long;
             $flat = $flat && 0.75 * $off <= $this->tolerance && !$beyond;
         }

@@ -87,8 +87,8 @@ final readonly class ShoppingList
             return null;
         }
         $own = null === $cloth->width ? [] : [$cloth->width->full];
-        $asks
-            = null !== $role->otherCut()
+        $asks =
+            null !== $role->otherCut()
                 ? []
                 : $this->asks(
                     $project,

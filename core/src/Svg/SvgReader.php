@@ -322,8 +322,8 @@ final class SvgReader
                     );
                     break;
                 case 'use':
-                    $used
-                        = $this->ids[
+                    $used =
+                        $this->ids[
                             ltrim($element->getAttribute('href').$element->getAttributeNS('http://www.w3.org/1999/xlink', 'href'), '#')
                         ] ?? null;
                     if (null !== $used && $depth < self::DEEPEST) {
@@ -483,8 +483,8 @@ final class SvgReader
         }
         $far = 0;
         foreach ($points as $i => $p) {
-            $far
-                = hypot($p[0] - $points[0][0], $p[1] - $points[0][1])
+            $far =
+                hypot($p[0] - $points[0][0], $p[1] - $points[0][1])
                 > hypot($points[$far][0] - $points[0][0], $points[$far][1] - $points[0][1])
                     ? $i
                     : $far;
@@ -500,8 +500,8 @@ final class SvgReader
             $at = null;
             for ($i = $from + 1; $i < $to; ++$i) {
                 $p = $ring[$i];
-                $along
-                    = $long < 1e-9
+                $along =
+                    $long < 1e-9
                         ? 0.0
                         : max(0.0, min(1.0, (($p[0] - $a[0]) * ($b[0] - $a[0]) + ($p[1] - $a[1]) * ($b[1] - $a[1])) / $long ** 2));
                 $off = hypot($p[0] - $a[0] - $along * ($b[0] - $a[0]), $p[1] - $a[1] - $along * ($b[1] - $a[1]));

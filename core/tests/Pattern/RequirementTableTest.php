@@ -69,8 +69,8 @@ final class RequirementTableTest extends TestCase
             self::assertNotNull($choice);
             $reached = array_filter($rows, static fn (Requirement $row): bool => $row->width->micrometres <= $width->micrometres + 30_000);
             self::assertSame([] === $reached, $choice->isConverted());
-            $expected
-                = [] === $reached
+            $expected =
+                [] === $reached
                     ? min(array_map(static fn (Requirement $row): int => $row->width->micrometres, $rows))
                     : max(array_map(static fn (Requirement $row): int => $row->width->micrometres, $reached));
             self::assertSame($expected, $choice->row->width->micrometres);

@@ -29,8 +29,8 @@ final readonly class Documents implements Trial
             '/notions',
             '/patterns',
         ]);
-        $svg
-            = '<svg xmlns="http://www.w3.org/2000/svg" width="1m" viewBox="0 0 1000 1000"><g transform="translate(5,5) rotate(3)"><title>Back</title><path d="M0 0L300 0C300 200 200 300 100 400Z"/></g><use href="#p"/><circle id="p" r="50"/></svg>';
+        $svg =
+            '<svg xmlns="http://www.w3.org/2000/svg" width="1m" viewBox="0 0 1000 1000"><g transform="translate(5,5) rotate(3)"><title>Back</title><path d="M0 0L300 0C300 200 200 300 100 400Z"/></g><use href="#p"/><circle id="p" r="50"/></svg>';
         $layout = (string) json_encode([
             'format' => 'octavum-layout',
             'version' => 1,

@@ -43,8 +43,8 @@ final readonly class Forms implements Trial
             parse_str(http_build_query($fields), $nested);
             $tally->answer($visitor->send($path, $nested), 'forms, seed '.$i.', '.$path);
             if (0 === $i % 7) {
-                $query
-                    = $odd->of([
+                $query =
+                    $odd->of([
                         '/find?q=',
                         '/cloth?kind=',
                         '/cloth?length=',

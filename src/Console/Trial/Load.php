@@ -137,8 +137,8 @@ final readonly class Load implements Trial
         $cloth = $document['cloths'][0];
         for ($bytes = \strlen($demo), $i = 1; $bytes < self::LARGE; ++$i) {
             $cuts = array_map(static fn (array $cut): array => ['id' => $cut['id'].'-'.$i] + $cut, $cloth['cuts']);
-            $document['cloths'][] = $one
-                = ['id' => $cloth['id'].'-'.$i, 'cuts' => $cuts, 'notes' => str_repeat('Bought on a wet day. ', 80)] + $cloth;
+            $document['cloths'][] = $one =
+                ['id' => $cloth['id'].'-'.$i, 'cuts' => $cuts, 'notes' => str_repeat('Bought on a wet day. ', 80)] + $cloth;
             $bytes += \strlen((string) json_encode($one));
         }
 

@@ -128,8 +128,8 @@ final class TestController extends AbstractController
                 return $tape->write(Figure::width($least));
             case TestKind::Shrink:
                 [$before, $along, $across] = [$length('before'), $length('along'), $length('across')];
-                $tested
-                    = null === $before || null === $along || null === $across
+                $tested =
+                    null === $before || null === $along || null === $across
                         ? null
                         : $entry->attempt('along', static fn (): Shrinkage => Shrinkage::square($before, $along, $across));
                 $record->shrinkAlong = $tested?->along->hundredths;
@@ -157,8 +157,8 @@ final class TestController extends AbstractController
                 return $stretch.' % '.$way;
             case TestKind::Swatch:
                 [$long, $wide, $mass] = [$length('long'), $length('wide'), $this->milligrams($entry, 'mass')];
-                $weight
-                    = null === $long || null === $wide || null === $mass
+                $weight =
+                    null === $long || null === $wide || null === $mass
                         ? null
                         : $entry->attempt('mass', static fn (): Weight => Weight::ofSwatch($mass, $long, $wide));
                 $record->grams = $weight?->grams;
@@ -206,8 +206,8 @@ final class TestController extends AbstractController
                 );
             }
             [$width, $weight] = [$cloth->width, $cloth->weight];
-            $found
-                = null === $mass || null === $width || null === $weight
+            $found =
+                null === $mass || null === $width || null === $weight
                     ? null
                     : $entry->attempt('mass', static fn (): Length => (new Gauge())->byWeight($mass, $weight, $width));
         } else {
@@ -216,8 +216,8 @@ final class TestController extends AbstractController
                 $entry->fault('layers', new Sentence('Count the layers on one side of the bolt.'));
             }
             [$board, $thick] = [$this->required($entry, 'board', $settings), $this->required($entry, 'thick', $settings)];
-            $found
-                = null === $layers || null === $board || null === $thick
+            $found =
+                null === $layers || null === $board || null === $thick
                     ? null
                     : $entry->attempt('layers', static fn (): Length => (new Gauge())->onBolt($layers, $board, $thick));
         }

@@ -151,8 +151,8 @@ final class PatternCsvController extends AbstractController
                 static fn (string $one): bool => '' !== $one,
             ),
         );
-        $ownership
-            = ['yes' => '', 'y' => '', 'owned' => '', 'x' => '', 'no' => 'wished for', 'n' => 'wished for'][
+        $ownership =
+            ['yes' => '', 'y' => '', 'owned' => '', 'x' => '', 'no' => 'wished for', 'n' => 'wished for'][
                 mb_strtolower($plain('ownership'))
             ] ?? $plain('ownership');
         $hours = $plain('hours');

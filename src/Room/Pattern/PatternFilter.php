@@ -91,8 +91,8 @@ final readonly class PatternFilter
         $techniques = $title['details']['techniques'] ?? [];
 
         return (null === $this->ownership || $title['ownership'] === $this->ownership)
-            && []
-                === array_filter($this->without, static fn (string $one): bool => \is_array($techniques) && \in_array($one, $techniques, true));
+            && [] ===
+                array_filter($this->without, static fn (string $one): bool => \is_array($techniques) && \in_array($one, $techniques, true));
     }
 
     /** @param Title $title */

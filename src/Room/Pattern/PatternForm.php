@@ -133,8 +133,8 @@ final readonly class PatternForm
 
     public function chart(Entry $entry, System $system): SizeChart
     {
-        $chart
-            = $entry->attempt(
+        $chart =
+            $entry->attempt(
                 'chart',
                 static fn (): SizeChart => (new SizeChartReader())->read($entry->text('chart'), $system->widthUnit()),
             ) ?? new SizeChart();

@@ -355,8 +355,8 @@ final class PieceController extends AbstractController
             $last = $shapes[\count($shapes) - 1] ?? [];
             $shapes[] = ['sizes' => ''] + (\is_array($last) ? $last : []);
         } else {
-            $typed
-                = ['pair' => $usual['pair'], 'onFold' => $usual['onFold'], 'quantity' => $usual['quantity'], 'grain' => $usual['grain']]
+            $typed =
+                ['pair' => $usual['pair'], 'onFold' => $usual['onFold'], 'quantity' => $usual['quantity'], 'grain' => $usual['grain']]
                 + $typed;
             if ('' === $entry->raw('pieceName')) {
                 $typed['pieceName'] = ucfirst(Draft::Box === $draft ? '' : $draft->value);
@@ -387,8 +387,8 @@ final class PieceController extends AbstractController
     {
         $found = [];
         foreach ($entry->rows('found') as $i) {
-            $shape
-                = $this->pieces->read(
+            $shape =
+                $this->pieces->read(
                     Node::typed([['name' => '-', 'shapes' => [['outline' => json_decode($entry->raw('found.'.$i.'.outline'), true)]]]]),
                 )[0]->shapes[0] ?? null;
             if (null !== $shape) {

@@ -174,8 +174,8 @@ final readonly class PieceForm
         }
         if (null === $draft) {
             $faults = new Faults();
-            $shape
-                = $this->pieces->read(
+            $shape =
+                $this->pieces->read(
                     new Node(
                         [
                             [
@@ -204,8 +204,8 @@ final readonly class PieceForm
         foreach ($draft->measures() as $measure) {
             $field = $at.'.m.'.$measure->name;
             if ('mm' !== $measure->unit) {
-                $measures[$measure->name]
-                    = (float) ($entry->integer($field, (int) $measure->least, (int) $measure->most) ?? $measure->usual);
+                $measures[$measure->name] =
+                    (float) ($entry->integer($field, (int) $measure->least, (int) $measure->most) ?? $measure->usual);
             } elseif ('0' === $entry->raw($field)) {
                 $measures[$measure->name] = 0.0;
             } else {

@@ -217,8 +217,8 @@ final class ProjectController extends AbstractController
         $before = $this->takeBack->state($touched);
         if (Remedy::TakeVersion->value === $request->request->getString('remedy')) {
             $versions = $record->version?->pattern->versions->getValues() ?? [];
-            $record->version
-                = array_values(array_filter($versions, static fn (VersionRecord $version): bool => $version->id === $subject))[0]
+            $record->version =
+                array_values(array_filter($versions, static fn (VersionRecord $version): bool => $version->id === $subject))[0]
                 ?? throw $this->createNotFoundException();
         } else {
             $cut = $this->stash->record($account, $subject) ?? throw $this->createNotFoundException();

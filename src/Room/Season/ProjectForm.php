@@ -216,8 +216,8 @@ final readonly class ProjectForm
         $found = array_values(
             array_filter(
                 $names,
-                static fn (string $name): bool => []
-                    === array_filter($words, static fn (string $word): bool => !str_contains(mb_strtolower($name), $word)),
+                static fn (string $name): bool => [] ===
+                    array_filter($words, static fn (string $word): bool => !str_contains(mb_strtolower($name), $word)),
             ),
         );
         if (\count($found) > 1) {

@@ -70,8 +70,8 @@ final class BlockController extends AbstractController
             return null;
         }
         $oneWay = true === ($claim->cloth?->isOneWay() ?? $claim->wish?->oneWay);
-        $key
-            = 'opinion-'
+        $key =
+            'opinion-'
             .hash(
                 'xxh128',
                 serialize([

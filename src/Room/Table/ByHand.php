@@ -27,8 +27,8 @@ final readonly class ByHand
     public function lay(Setup $setup, array $asked): array
     {
         $fold = Fold::tryFrom(\is_string($asked['fold'] ?? null) ? $asked['fold'] : '') ?? Fold::Flat;
-        $request
-            = $setup->lay->request([$fold]) ?? throw Refused::because('There is nothing to lay: choose a garment with pieces, and a cloth.');
+        $request =
+            $setup->lay->request([$fold]) ?? throw Refused::because('There is nothing to lay: choose a garment with pieces, and a cloth.');
         try {
             return [$request, (new Hand())->lay($request, $fold, self::places($asked['places'] ?? null))];
         } catch (\InvalidArgumentException $unknown) {

@@ -108,8 +108,8 @@ final readonly class SetupReader
             }
             $cuts = [] === $cuts ? $this->cuts($account) : $cuts;
             [$cloth, $cut] = $cuts[$id] ?? [null, null];
-            $toCut
-                = null === $cloth || null === $cut ? null : ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions, laid: true);
+            $toCut =
+                null === $cloth || null === $cut ? null : ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions, laid: true);
             if (null === $cloth || null === $toCut?->width || null === $toCut->length || $toCut->length->micrometres < 1000) {
                 $one->at('cut')->fault(
                     null === $cloth

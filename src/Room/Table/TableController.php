@@ -86,8 +86,8 @@ final class TableController extends AbstractController
             'patterns' => array_values(
                 array_filter(
                     $library->all($account),
-                    static fn ($pattern): bool => []
-                        !== array_filter($pattern->versions, static fn ($version): bool => [] !== $version->pieces->marks),
+                    static fn ($pattern): bool => [] !==
+                        array_filter($pattern->versions, static fn ($version): bool => [] !== $version->pieces->marks),
                 ),
             ),
         ]);
@@ -140,8 +140,8 @@ final class TableController extends AbstractController
         $projects = array_map(static fn (Project $project): string => $project->id, $this->plan->projects($account));
         $garments = [];
         foreach ($lay->garments as $garment) {
-            $garments[]
-                = null !== $garment->project && \in_array($garment->project, $projects, true)
+            $garments[] =
+                null !== $garment->project && \in_array($garment->project, $projects, true)
                     ? ['project' => $garment->project, 'role' => $garment->role->value]
                     : ['version' => $garment->version ?? '', 'size' => $garment->size, 'role' => $garment->role->value];
         }

@@ -44,8 +44,8 @@ final class CsvPagesTest extends PageTestCase
                 ($i % 6) + 1,
             );
         }
-        $table
-            = "Cloth;Length (m);Width (cm);Fibre content;Price per metre;;Box\r\n"
+        $table =
+            "Cloth;Length (m);Width (cm);Fibre content;Price per metre;;Box\r\n"
             .implode("\r\n", $rows)
             ."\r\n\r\n"
             .$rows[4]

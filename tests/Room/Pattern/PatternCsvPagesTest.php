@@ -19,8 +19,8 @@ final class PatternCsvPagesTest extends PageTestCase
     {
         $account = $this->account();
         $this->browser->loginUser($account);
-        $table
-            = "Brand;Name;No.;Also;Sizes;Format;State;Owned;Notions;Hours;Box;Shop\nMarrowlane;Towpath coat, short;T118;;8-14;tissue;uncut;yes;4 buttons 25 mm, shoulder pads;16;Box 3;Market\nTallowbridge;Evensong dress;K204;K871 / K900;S-XL;PDF;not printed;no;;;;\n;;;;;;;;;;;\nMarrowlane;Towpath coat, short;T118;;8-14;tissue;uncut;yes;4 buttons 25 mm, shoulder pads;16;Box 3;Market\n";
+        $table =
+            "Brand;Name;No.;Also;Sizes;Format;State;Owned;Notions;Hours;Box;Shop\nMarrowlane;Towpath coat, short;T118;;8-14;tissue;uncut;yes;4 buttons 25 mm, shoulder pads;16;Box 3;Market\nTallowbridge;Evensong dress;K204;K871 / K900;S-XL;PDF;not printed;no;;;;\n;;;;;;;;;;;\nMarrowlane;Towpath coat, short;T118;;8-14;tissue;uncut;yes;4 buttons 25 mm, shoulder pads;16;Box 3;Market\n";
         $page = self::says($this->bring('/patterns/csv', $table));
         self::assertStringContainsString('3 rows, separated by semicolons, in UTF-8: 2 new, 1 there already or twice in the file', $page);
         self::assertSame([], $this->workroom($account)->patterns, 'nothing is saved before it is confirmed');
@@ -52,8 +52,8 @@ final class PatternCsvPagesTest extends PageTestCase
     {
         $account = $this->account();
         $this->browser->loginUser($account);
-        $table
-            = "Item,Size (mm),Qty,Colour,Tin\nButtons,11,7,shell,tin 2\nElastic,10,150 cm,soft,\nInvisible zip,55 cm,1,navy,drawer\nfeathers,,3,,\n";
+        $table =
+            "Item,Size (mm),Qty,Colour,Tin\nButtons,11,7,shell,tin 2\nElastic,10,150 cm,soft,\nInvisible zip,55 cm,1,navy,drawer\nfeathers,,3,,\n";
         $page = self::says($this->bring('/notions/csv', $table));
         self::assertStringContainsString('4 rows, separated by commas, in UTF-8: 4 new', $page);
         self::assertStringContainsString('no kind of notion is known in it', $page);

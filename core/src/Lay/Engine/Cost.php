@@ -67,8 +67,8 @@ final readonly class Cost
         }
         $used = [];
         foreach ($this->way->lanes as $i => $lane) {
-            $used[$lane->sheet]
-                = Fold::Part === $this->way->fold
+            $used[$lane->sheet] =
+                Fold::Part === $this->way->fold
                     ? ($used[$lane->sheet] ?? 0) + $ends[$i]
                     : max($used[$lane->sheet] ?? 0, $ends[$i] * $this->way->doubled);
         }

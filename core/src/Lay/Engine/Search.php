@@ -119,8 +119,8 @@ final class Search
         if (\count($item->all) < 2) {
             return null;
         }
-        $order[$i]
-            = 1 === \count($item->variants) && 0 === $this->random->getInt(0, 1)
+        $order[$i] =
+            1 === \count($item->variants) && 0 === $this->random->getInt(0, 1)
                 ? $item->free()
                 : $item->only($item->all[$this->random->getInt(0, \count($item->all) - 1)]);
 

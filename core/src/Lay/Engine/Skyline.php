@@ -81,8 +81,8 @@ final readonly class Skyline
                 continue;
             }
             [$i, $variant] = $best;
-            $y
-                = ($after > $before && $after < \INF) || (\INF === $after && $before < \INF && $before < $x + $variant->length)
+            $y =
+                ($after > $before && $after < \INF) || (\INF === $after && $before < \INF && $before < $x + $variant->length)
                     ? $to - $variant->width - $this->gap
                     : $from;
             $spots[] = new Spot($items[$i], $variant, 0, $x, $y);

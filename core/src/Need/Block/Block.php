@@ -147,8 +147,8 @@ final readonly class Block
     {
         $ages = preg_grep('/\d\s*(m|mo|months?|y|yrs?|years?)\b/iu', $sizes);
         $numbers = array_map(intval(...), array_filter($sizes, is_numeric(...)));
-        $young
-            = [] !== $numbers
+        $young =
+            [] !== $numbers
             && max($numbers) <= 16
             && (max($numbers) <= 6 || 2 === \count(array_unique(array_map(static fn (int $number): int => $number % 2, $numbers))));
         if ($child || $young || [] !== $ages) {

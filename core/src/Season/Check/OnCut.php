@@ -78,8 +78,8 @@ final readonly class OnCut
             ...$this->enough->warnings($project, $cloth, $need),
             ...$stock,
         ];
-        $waysOut
-            = Verdict::Short === $verdict
+        $waysOut =
+            Verdict::Short === $verdict
                 ? $this->waysOut->of($wanted, $project->pattern, $cloth, $cut, $left, $need, $this->promised($all, $claim))
                 : [];
         $working = $this->working($toCut, $ahead, $left, $need, $spare, $tooWide);

@@ -1,0 +1,195 @@
+import { ask } from '../server.js';
+import { svg, html, raw } from './dom.js';
+
+/** What is laid on what. */
+export const setup = {
+    chooseFold() {
+        const fold = this.$refs.fold.value;
+        if (!this.mat.ways[fold]) {
+            return;
+        }
+        this.fault = this.mat.ways[fold].refused ?? '';
+        if (this.fault) {
+            this.$refs.fold.value = this.fold;
+            return;
+        }
+        this.keep();
+        const before = [...this.places.values()];
+        this.fold = fold;
+        this.take(before.filter((place) => place.layers === 1 && this.item(place)?.layers === 1));
+        this.settled();
+    },
+
+    addGarment() {
+        const [kind, id, role] = this.$refs.garment.value.split(' ');
+        if (id) {
+            this.setUp({
+                garments: [
+                    ...this.mat.setup.garments,
+                    kind === 'version'
+                        ? { version: id, role: 'main', size: this.$refs.garment.selectedOptions[0].dataset.size }
+                        : { project: id, role: role.replaceAll('_', ' ') },
+                ],
+            });
+        }
+        this.$refs.garment.value = '';
+    },
+
+    removeGarment(event) {
+        this.setUp({ garments: this.mat.setup.garments.filter((_, i) => i !== Number(event.currentTarget.dataset.at)), off: [] }, true);
+    },
+
+    resize(event) {
+        this.setUp({
+            garments: this.mat.setup.garments.map((garment, i) =>
+                i === Number(event.currentTarget.dataset.at) ? { ...garment, size: event.currentTarget.value } : garment,
+            ),
+        });
+    },
+
+    addSheet() {
+        const cut = this.$refs.cut.value;
+        if (cut) {
+            const real = this.mat.setup.sheets.filter((sheet) => sheet.cut);
+            this.setUp({ sheets: [...real.filter((sheet) => sheet.cut !== cut), { cut }] });
+        }
+        this.$refs.cut.value = '';
+    },
+
+    removeSheet(event) {
+        const sheets = this.mat.setup.sheets.filter((_, i) => i !== Number(event.currentTarget.dataset.at));
+        this.setUp({ sheets: sheets.length ? sheets : [{ width: 1380 }] }, true);
+    },
+
+    async roll() {
+        const width = await this.read(this.$refs.width);
+        if (width !== null) {
+            this.setUp({ sheets: [{ width: Math.max(100, width - 20) }] }, true);
+        }
+    },
+
+    async options() {
+        const gap = this.$refs.gap.value.trim() === '' ? 0 : await this.read(this.$refs.gap);
+        const allowance = this.$refs.allowance.value.trim() === '' ? undefined : await this.read(this.$refs.allowance);
+        if (gap !== null && allowance !== null) {
+            this.setUp({ oneWay: this.$refs.oneWay.checked, match: this.$refs.match.checked, gap, allowance });
+        }
+    },
+
+    toggleOff(event) {
+        const { id } = event.target.dataset;
+        const off = new Set(this.mat.setup.off ?? []);
+        if (event.target.checked) {
+            off.delete(id);
+        } else {
+            off.add(id);
+        }
+        this.setUp({ off: [...off] });
+    },
+
+    /** A typed length in millimetres; null, and a sentence, when it cannot be read. */
+    async read(field) {
+        const answer = await ask('/read/length?' + new URLSearchParams({ text: field.value, unit: this.words.small, as: 'width' }));
+        const read = answer === null ? null : JSON.parse(answer);
+        this.fault = read?.understood ? '' : (read?.text ?? this.words.lost);
+        return read?.understood ? read.millimetres : null;
+    },
+
+    async setUp(change, fresh = false) {
+        const setup = { ...this.mat.setup, ...change };
+        const answer = await this.send(this.$root.dataset.mat, { setup });
+        if (!answer) {
+            return;
+        }
+        this.keep();
+        this.mat = raw(answer);
+        if (!this.mat.ways[this.fold]) {
+            this.fold = 'flat';
+        }
+        const kept = fresh ? [] : [...this.places.values()];
+        this.take(kept);
+        await this.swatches();
+        if (!this.zoomed) {
+            this.fit();
+        }
+        this.lists();
+        this.settled();
+    },
+
+    /** Lists what is laid and on what, as the setup now is; the swatches of its cloths come from the server. */
+    lists() {
+        const remove = (what, at, name) =>
+            html('button', { type: 'button', className: 'link', ariaLabel: this.words.remove + ' ' + name }, '×');
+        this.$refs.garments.replaceChildren(
+            ...this.mat.garments.map((garment, i) => {
+                const button = remove('garment', i, garment.name);
+                button.dataset.at = i;
+                button.addEventListener('click', (event) => this.removeGarment(event));
+                const sizes = html(
+                    'select',
+                    { ariaLabel: this.words.sizeOf + ' ' + garment.name },
+                    ...garment.sizes.map((size) => html('option', { value: size, selected: size === garment.size }, size)),
+                );
+                sizes.dataset.at = i;
+                sizes.addEventListener('change', (event) => this.resize(event));
+                return html(
+                    'li',
+                    { className: 'g' + (i % 6) },
+                    html('i', {}),
+                    html(
+                        'span',
+                        {},
+                        garment.name + (garment.size && !garment.sizes.length ? ', ' + garment.size : ''),
+                        ...(garment.sizes.length ? [' ', sizes] : []),
+                    ),
+                    button,
+                    ...(garment.known === 'pieces' ? [] : [html('small', {}, this.words[garment.known])]),
+                );
+            }),
+        );
+        this.$refs.sheets.replaceChildren(
+            ...this.mat.sheets.map((sheet, i) => {
+                const button = remove('sheet', i, sheet.name);
+                button.dataset.at = i;
+                button.addEventListener('click', (event) => this.removeSheet(event));
+                return html(
+                    'li',
+                    {},
+                    html('span', {}, sheet.name + (sheet.says ? ', ' + sheet.says : '')),
+                    ...(sheet.cloth ? [button] : []),
+                );
+            }),
+        );
+        this.$refs.off.replaceChildren(
+            ...Object.values(this.mat.pieces).map((piece) => {
+                const box = html('input', { type: 'checkbox', checked: !piece.off });
+                box.dataset.id = piece.id;
+                box.addEventListener('change', (event) => this.toggleOff(event));
+                return html(
+                    'label',
+                    { className: 'tick' },
+                    box,
+                    piece.label + (piece.instead.length ? ' (' + piece.instead.join(', ') + ')' : ''),
+                );
+            }),
+        );
+        this.$refs.oneWay.checked = Boolean(this.mat.setup.oneWay);
+        this.$refs.match.checked = Boolean(this.mat.setup.match);
+        [...this.$refs.fold.options].forEach((option) => {
+            const way = this.mat.ways[option.value];
+            option.textContent = option.textContent.replace(/ ✕$/, '') + (way && way.refused !== null ? ' ✕' : '');
+        });
+    },
+
+    async swatches() {
+        const wanted = [...new Set(this.mat.sheets.map((sheet) => sheet.cloth).filter(Boolean))];
+        const missing = wanted.filter((cloth) => !this.$refs.swatches.content.getElementById('swatch-' + cloth));
+        if (missing.length) {
+            const answer = await ask(this.$root.dataset.swatches + '?' + new URLSearchParams({ cloths: missing.join(',') }));
+            if (answer !== null) {
+                const parsed = new DOMParser().parseFromString(answer, 'text/html').querySelector('svg');
+                this.$refs.swatches.content.append(document.importNode(parsed, true));
+            }
+        }
+    },
+};
