@@ -26,15 +26,13 @@ test('a workroom is exported, and what an import replaces is put back', async ({
 
 test('a document with faults lists each with its place, and changes nothing', async ({ empty: page }) => {
     await open(page, '/settings');
-    await page
-        .getByLabel('File to import')
-        .setInputFiles({
-            name: 'broken.json',
-            mimeType: 'application/json',
-            buffer: Buffer.from(
-                '{"format": "octavum-workroom", "version": 1, "name": "X", "cloths": [{"id": "a", "name": "Lawn", "width": -3, "fibres": {"cotton": 120}}]}',
-            ),
-        });
+    await page.getByLabel('File to import').setInputFiles({
+        name: 'broken.json',
+        mimeType: 'application/json',
+        buffer: Buffer.from(
+            '{"format": "octavum-workroom", "version": 1, "name": "X", "cloths": [{"id": "a", "name": "Lawn", "width": -3, "fibres": {"cotton": 120}}]}',
+        ),
+    });
     await page.getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.getByRole('alert').filter({ hasText: 'refused' })).toContainText('/cloths/0/width');
     await open(page, '/cloth');

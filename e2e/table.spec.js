@@ -154,15 +154,13 @@ test('a piece is drawn while it is measured, and outlines come from an SVG file'
     await page.getByRole('button', { name: 'Save the piece' }).click();
     await expect(page.getByText('Front is saved.')).toBeVisible();
     await page.getByRole('link', { name: 'From an SVG file' }).click();
-    await page
-        .getByLabel('SVG file')
-        .setInputFiles({
-            name: 'slip.svg',
-            mimeType: 'image/svg+xml',
-            buffer: Buffer.from(
-                '<svg xmlns="http://www.w3.org/2000/svg" width="400mm" height="800mm" viewBox="0 0 400 800"><g id="Back"><path d="M0 0H300V700H0Z"/></g></svg>',
-            ),
-        });
+    await page.getByLabel('SVG file').setInputFiles({
+        name: 'slip.svg',
+        mimeType: 'image/svg+xml',
+        buffer: Buffer.from(
+            '<svg xmlns="http://www.w3.org/2000/svg" width="400mm" height="800mm" viewBox="0 0 400 800"><g id="Back"><path d="M0 0H300V700H0Z"/></g></svg>',
+        ),
+    });
     await page.getByRole('button', { name: 'Read the file' }).click();
     await expect(page.getByText('the longer side of “Back” is 70.0 cm')).toBeVisible();
     await ready(page);
