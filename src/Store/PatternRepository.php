@@ -140,6 +140,10 @@ final class PatternRepository extends ServiceEntityRepository
 
     public function versionOf(Account $account, string $id): ?VersionRecord
     {
+        $known = $this->getEntityManager()->getUnitOfWork()->tryGetById($id, VersionRecord::class);
+        if ($known instanceof VersionRecord && $known->pattern->account === $account && null === $known->pattern->removedAt) {
+            return $known;
+        }
         /** @var ?VersionRecord $record */
         $record = $this->getEntityManager()
             ->createQuery(

@@ -94,6 +94,11 @@ final class Plan
     /** One of them alone, without loading the rest; null when it is not on the plan. */
     public function project(Account $account, string $id): ?Project
     {
+        foreach ($this->loaded[$account->id] ?? [] as $project) {
+            if ($project->id === $id) {
+                return $project;
+            }
+        }
         $record = $this->record($account, $id);
 
         return null === $record ? null : $this->mapper->projects([$record], $this->settings->of($account)->assumptions)[0] ?? null;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Store;
 
+use Doctrine\Bundle\DoctrineBundle\Attribute\AsDoctrineListener;
+use Doctrine\ORM\Events;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\Cloth;
@@ -15,10 +17,22 @@ use Octavum\Core\Measure\Length;
 use Octavum\Input\Names;
 
 /** An account's cloths as the core knows them, for every room that needs them. */
-final readonly class Stash
+#[AsDoctrineListener(Events::onFlush)]
+final class Stash
 {
-    public function __construct(private ClothRepository $cloths, private ClothMapper $mapper, private AccountSettings $settings)
+    /** @var array<string, list<Cloth>> by account, until something is saved */
+    private array $all = [];
+
+    public function __construct(
+        private readonly ClothRepository $cloths,
+        private readonly ClothMapper $mapper,
+        private readonly AccountSettings $settings,
+    ) {
+    }
+
+    public function onFlush(): void
     {
+        $this->all = [];
     }
 
     /** @return list<Cloth> */
@@ -26,7 +40,10 @@ final readonly class Stash
     {
         $assumptions = $this->settings->of($account)->assumptions;
 
-        return array_map(fn (ClothRecord $record): Cloth => $this->mapper->cloth($record, $assumptions), $this->cloths->glance($account));
+        return $this->all[$account->id] ??= array_map(
+            fn (ClothRecord $record): Cloth => $this->mapper->cloth($record, $assumptions),
+            $this->cloths->glance($account),
+        );
     }
 
     /**

@@ -322,6 +322,17 @@ final class TablePagesTest extends PageTestCase
         self::assertSame($one, QueryCounter::during(fn () => $this->get('/table')));
     }
 
+    public function testALayIsLookedAtWithABoundedNumberOfQueries(): void
+    {
+        $lay = '/table/'.$this->workroom($this->account)->lays[0]->id;
+        $this->get($lay);
+        $one = QueryCounter::during(fn () => $this->get($lay));
+        self::assertLessThanOrEqual(12, $one);
+        $this->savePinafore();
+        $this->savePinafore();
+        self::assertSame($one, QueryCounter::during(fn () => $this->get($lay)), 'however many there are');
+    }
+
     public function testTheBlockStandsBesideTheTable(): void
     {
         self::assertStringContainsString(

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Pattern;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Piece\Piece;
+use Octavum\Core\Piece\PieceSet;
+use Octavum\Input\Entry;
+use Octavum\Store\PatternMapper;
+use Octavum\Store\PatternRepository;
+use Octavum\Store\TakeBack;
+use Octavum\Store\VersionRecord;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
+
+/** The pieces of one version: read, joined and stored, each change with the address that undoes it. */
+final readonly class VersionPieces
+{
+    public function __construct(
+        private PatternRepository $patterns,
+        private PatternMapper $mapper,
+        private EntityManagerInterface $entities,
+        private TakeBack $takeBack,
+        private UrlGeneratorInterface $addresses,
+    ) {
+    }
+
+    /** @throws NotFoundHttpException when the account has none of that id */
+    public function version(Account $account, string $id): VersionRecord
+    {
+        $record = $this->patterns->versionOf($account, $id);
+
+        return null !== $record && null === $record->removedAt ? $record : throw new NotFoundHttpException();
+    }
+
+    /** @return list<Piece> */
+    public function of(VersionRecord $version): array
+    {
+        return $this->mapper->version($version)->pieces->all();
+    }
+
+    /**
+     * @param list<Piece> $pieces in the place of those there are
+     *
+     * @return string the address that undoes it
+     */
+    public function store(VersionRecord $version, array $pieces): string
+    {
+        $stored = $this->mapper->pieceSet($version);
+        $before = $this->takeBack->state([$stored]);
+        $this->mapper->storePieces(PieceSet::of($pieces, $version->sizes), $version, $stored);
+        $this->entities->flush();
+
+        return $this->addresses->generate('pieces_undo', ['id' => $version->id, 'key' => $this->takeBack->keep($before, [$stored])]);
+    }
+
+    /**
+     * New shapes join the piece of the same name, in the place of what it had for those sizes.
+     *
+     * @param list<Piece> $new
+     *
+     * @return string the address that undoes it
+     */
+    public function join(VersionRecord $version, array $new): string
+    {
+        $pieces = $this->of($version);
+        foreach ($new as $piece) {
+            $at = null;
+            foreach ($pieces as $i => $known) {
+                $at = mb_strtolower($known->name) === mb_strtolower($piece->name) ? $i : $at;
+            }
+            if (null === $at) {
+                $pieces[] = $piece;
+            } else {
+                $pieces[$at] = $pieces[$at]->with($piece->shapes);
+            }
+        }
+
+        return $this->store($version, array_values($pieces));
+    }
+
+    /** @param list<string> $sizes each must be in the version's table, where it has one */
+    public function checkSizes(array $sizes, VersionRecord $version, Entry $entry, string $field): void
+    {
+        foreach ($sizes as $size) {
+            if ([] !== $version->sizes && !\in_array($size, $version->sizes, true)) {
+                $entry->fault($field, new Sentence(
+                    'Size {size} is not in the table of this version: it has {sizes}.',
+                    ['size' => $size, 'sizes' => implode(', ', $version->sizes)],
+                ));
+            }
+        }
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Table;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Page\Toast;
+use Octavum\Store\LayRepository;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** A saved lay on paper, as a drawing, put away and back. */
+#[Route('/table')]
+final class LayController extends AbstractController
+{
+    public function __construct(
+        private readonly Lays $lays,
+        private readonly EntityManagerInterface $entities,
+        private readonly Toast $toast,
+    ) {
+    }
+
+    #[Route('/{id}/print', name: 'table_print', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
+    public function print(string $id, LayDrawing $drawing, #[CurrentUser] Account $account): Response
+    {
+        $lay = $this->lays->lay($this->lays->record($account, $id));
+
+        return $this->render('table/print.html.twig', ['lay' => $lay, 'sheets' => $drawing->sheets($lay)]);
+    }
+
+    /** To scale: a millimetre of the file is a millimetre of cloth. */
+    #[Route('/{id}.svg', name: 'table_svg', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
+    public function svg(string $id, LayDrawing $drawing, #[CurrentUser] Account $account): Response
+    {
+        $lay = $this->lays->lay($this->lays->record($account, $id));
+
+        return new Response(
+            $this->renderView('table/lay.svg.twig', ['lay' => $lay, 'sheets' => $drawing->sheets($lay)]),
+            headers: [
+                'Content-Type' => 'image/svg+xml',
+                'Content-Disposition' => 'attachment; filename="lay.svg"',
+            ],
+        );
+    }
+
+    #[Route('/{id}/remove', name: 'table_remove', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['POST'])]
+    public function remove(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    {
+        $record = $this->lays->record($account, $id);
+        $record->removedAt = $clock->now();
+        $this->entities->flush();
+        $this->toast->say('{lay} is put away.', ['lay' => $record->name], $this->generateUrl('table_restore', ['id' => $id]));
+
+        return $this->redirectToRoute('table');
+    }
+
+    #[Route('/{id}/restore', name: 'table_restore', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['POST'])]
+    public function restore(string $id, LayRepository $lays, #[CurrentUser] Account $account): Response
+    {
+        $record = $lays->oneOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = null;
+        $this->entities->flush();
+        $this->toast->say('{lay} is back on the table.', ['lay' => $record->name]);
+
+        return $this->redirectToRoute('table_lay', ['id' => $id]);
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Table;
+
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Laid\SavedLay;
+use Octavum\Store\LayMapper;
+use Octavum\Store\LayRecord;
+use Octavum\Store\LayRepository;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** The saved lays of an account. */
+final readonly class Lays
+{
+    public function __construct(private LayRepository $lays, private LayMapper $mapper, private AccountSettings $settings)
+    {
+    }
+
+    /** @throws NotFoundHttpException when the account has none of that id, or has put it away */
+    public function record(Account $account, string $id): LayRecord
+    {
+        $record = $this->lays->oneOf($account, $id);
+
+        return null !== $record && null === $record->removedAt ? $record : throw new NotFoundHttpException();
+    }
+
+    public function lay(LayRecord $record): SavedLay
+    {
+        $cloths = [];
+
+        return $this->mapper->lay($record, $this->settings->of($record->account)->assumptions, $cloths);
+    }
+}
