@@ -18,6 +18,7 @@ use Symfony\Component\HttpFoundation\Response;
  * so that one pass finds every fault; what was typed stays as it is, to be shown again.
  *
  * A field in a row of a repeated part is named "part.3.field".
+ * Longer than other files, since every kind of field is read here, and their faults read alike.
  */
 final class Entry
 {

@@ -17,6 +17,7 @@ use Octavum\Core\Shape\Outline;
 /**
  * Lays pieces by machine: tries every way of laying the cloth, searches each, settles the best exactly, and says what each
  * would use. The same request with the same seed tries the same lays in the same order; how far it comes depends on the time.
+ * Longer than other files: one search from the request to the best lay, whose steps share its clock.
  */
 final readonly class LayMaker
 {

@@ -9,6 +9,7 @@ use Octavum\Core\Shape\Pen;
 /**
  * Shapes that are drawn from a few measurements, near enough to lay them: proportions of the curves after the usual flat
  * drafts. x runs down the grain from the top, y across; what is cut on the fold has its fold on y = 0.
+ * Longer than other files: the measurements of each draft are a table.
  */
 enum Draft: string
 {

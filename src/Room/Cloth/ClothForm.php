@@ -39,7 +39,10 @@ use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Psr\Clock\ClockInterface;
 
-/** The cloth form: what its fields show, and what was typed into them. */
+/**
+ * The cloth form: what its fields show, and what was typed into them.
+ * Longer than other files: the fields of a cloth are many, and what shows a field stands by what reads it.
+ */
 final readonly class ClothForm
 {
     public function __construct(private ClockInterface $clock)

@@ -31,7 +31,10 @@ use Octavum\Input\Entry;
 use Octavum\Store\Library;
 use Octavum\Store\Stash;
 
-/** The project form: what its fields show, and what was typed into them. */
+/**
+ * The project form: what its fields show, and what was typed into them.
+ * Longer than other files: the fields of a project are many, and what shows a field stands by what reads it.
+ */
 final readonly class ProjectForm
 {
     public function __construct(private Stash $stash, private Library $library, private AccountSettings $settings)

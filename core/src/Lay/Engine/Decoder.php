@@ -15,6 +15,7 @@ use Octavum\Core\Shape\Outline;
  * cloth as in Burke et al. 2006): for every row it keeps the stretches that are taken, a piece is a stretch for every row,
  * and for each height the piece is pushed past what is in its way until nothing is. Along the cloth this is exact; across,
  * places are multiples of the row. Holes are filled. Cost: pieces × rows² × stretches in a row.
+ * Longer than other files: the inner loop of the search, kept in one piece for its speed.
  */
 final class Decoder
 {

@@ -11,8 +11,6 @@ use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Pattern\RequirementTable;
-use Octavum\Core\Piece\Draft;
-use Octavum\Core\Piece\Drafted;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Role;
@@ -65,7 +63,7 @@ final readonly class Block
             return [];
         }
         [$body, $child] = $this->body($table->sizes ?? [], $size, $child);
-        $pieces = $this->rough($garment, $body, $child);
+        $pieces = RoughPieces::for($body, $child)->of($garment);
         [$width, $printed] = $this->printed($table, $role, $size);
         if (null === $width || null === $printed || [] === $pieces) {
             return $pieces;
@@ -160,159 +158,6 @@ final readonly class Block
         $at = array_search($size, $sizes, true);
 
         return [\is_int($at) ? $at - (\count($sizes) - 1) / 2 : 0.0, false];
-    }
-
-    /** @return list<Piece> */
-    private function rough(Garment $garment, float $body, bool $child): array
-    {
-        $g = $child ? 0.42 + 0.035 * $body : 1 + 0.03 * $body;
-        $h = $child ? $g : 1.0;
-        $piece = static function (
-            string $name,
-            Draft $draft,
-            array $measures,
-            int $quantity = 1,
-            bool $pair = false,
-            bool $onFold = false,
-        ): Piece {
-            /** @var array<string, float> $measures */
-            return new Piece(
-                $name,
-                Role::Main,
-                $quantity,
-                $pair,
-                $onFold,
-                shapes: [Shape::drafted(Drafted::of($draft, $measures), [], Length::ofMillimetres(15))],
-            );
-        };
-        $body = static fn (string $name, Draft $draft, float $length, float $hem, float $neck): Piece => $piece(
-            $name,
-            $draft,
-            [
-                'length' => $length * $h,
-                'half chest' => 265 * $g,
-                'half hem' => $hem * $g,
-                'shoulder' => 125 * $g,
-                'half neck' => 78 * $g,
-                'neck depth' => $neck * $h,
-                'armhole depth' => 230 * $h,
-                'shoulder slope' => 40 * $h,
-            ],
-            onFold: true,
-        );
-        $trunk = static fn (float $length, float $hem): array => [
-            $body('Front', Draft::BodiceFront, $length, $hem, 95),
-            $body('Back', Draft::BodiceBack, $length, $hem, 25),
-        ];
-        $sleeve = static fn (float $length, float $hem): array => [
-            $piece(
-                'Sleeve',
-                Draft::Sleeve,
-                ['length' => $length * $h, 'cap height' => 125 * $h, 'upper arm' => 370 * $g, 'hem' => $hem * $g],
-                2,
-                true,
-            ),
-        ];
-        $skirt = static fn (float $length, float $hem): array => [
-            $piece(
-                'Skirt front',
-                Draft::FlaredPanel,
-                ['length' => $length * $h, 'half waist' => 210 * $g, 'half hem' => $hem * $g, 'waist curve' => 15],
-                onFold: true,
-            ),
-            $piece(
-                'Skirt back',
-                Draft::FlaredPanel,
-                ['length' => $length * $h, 'half waist' => 210 * $g, 'half hem' => $hem * $g, 'waist curve' => 15],
-                onFold: true,
-            ),
-        ];
-        $legs = static fn (float $length, float $hem): array => [
-            $piece(
-                'Leg front',
-                Draft::TrouserFront,
-                [
-                    'length' => $length * $h,
-                    'crotch depth' => 290 * $h,
-                    'waist' => 230 * $g,
-                    'hip' => 255 * $g,
-                    'crotch' => 62 * $g,
-                    'hem' => $hem * $g,
-                ],
-                2,
-                true,
-            ),
-            $piece(
-                'Leg back',
-                Draft::TrouserBack,
-                [
-                    'length' => $length * $h,
-                    'crotch depth' => 290 * $h,
-                    'waist' => 245 * $g,
-                    'hip' => 275 * $g,
-                    'crotch' => 120 * $g,
-                    'hem' => ($hem + 30) * $g,
-                    'raised back' => 35,
-                ],
-                2,
-                true,
-            ),
-            $piece('Waistband', Draft::Waistband, ['length' => 420 * $g, 'height' => 80], 2),
-        ];
-        $small = static fn (string $name, float $length, float $width, int $quantity = 2): Piece => $piece(
-            $name,
-            Draft::Box,
-            ['length' => $length * $h, 'width' => $width * $g],
-            $quantity,
-            true,
-        );
-
-        return match ($garment) {
-            Garment::Top, Garment::Tee => [...$trunk(640, 270), ...$sleeve(230, 320)],
-            Garment::Jumper => [...$trunk(640, 290), ...$sleeve(600, 240)],
-            Garment::Shirt => [
-                ...$trunk(760, 290),
-                ...$sleeve(600, 300),
-                $small('Yoke', 130, 480),
-                $small('Collar', 90, 450),
-                $small('Cuffs', 90, 270, 4),
-                $small('Front band', 760, 60),
-            ],
-            Garment::Dress, Garment::Nightwear => [
-                ...$trunk(420, 230),
-                ...$skirt(700, 350),
-                ...$sleeve(260, 320),
-                $small('Facings', 80, 400),
-            ],
-            Garment::Pinafore => [...$trunk(420, 240), ...$skirt(640, 330), $small('Facings', 80, 400)],
-            Garment::Skirt => [...$skirt(680, 340), $small('Waistband', 80, 420)],
-            Garment::Trousers => $legs(1060, 240),
-            Garment::Shorts => $legs(500, 300),
-            Garment::Jumpsuit => [...$trunk(420, 250), ...$legs(1050, 260), ...$sleeve(260, 320)],
-            Garment::Waistcoat => [...$trunk(580, 265), $small('Facings', 100, 500)],
-            Garment::Jacket => [
-                ...$trunk(680, 290),
-                ...$sleeve(620, 290),
-                $small('Collar', 110, 470),
-                $small('Front facing', 660, 120),
-                $small('Pockets', 200, 180),
-            ],
-            Garment::Coat => [
-                ...$trunk(1000, 350),
-                ...$sleeve(630, 310),
-                $small('Collar', 130, 480),
-                $small('Front facing', 960, 130),
-                $small('Pockets', 220, 190),
-            ],
-            Garment::Apron => [
-                $piece('Apron', Draft::Box, ['length' => 850 * $h, 'width' => 700 * $g]),
-                $piece('Ties', Draft::Strip, ['length' => 850 * $h, 'width' => 60], 2),
-            ],
-            Garment::Bag => [$small('Side', 450, 400), $small('Lining side', 450, 400), $small('Strap', 600, 90)],
-            Garment::Underwear => [$small('Front and back', 300, 260, 4)],
-            Garment::Hat => [$small('Crown', 180, 320, 4), $small('Brim', 280, 420)],
-            Garment::Other => [],
-        };
     }
 
     /**
