@@ -1,0 +1,266 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Haul;
+
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\System;
+use Octavum\Core\Measure\Unit;
+use Octavum\Core\Measure\Width;
+
+/** Length and width, and how many cuts of it. */
+final readonly class MeasuresReader
+{
+    /** In micrometres: from here on a figure is likely to be a width. */
+    private const WIDE = 600_000;
+    private const LONGEST = 100_000_000;
+
+    public function __construct(private HaulCursor $line)
+    {
+    }
+
+    /** @return array{int, ?Length, ?Length, list<Length>} cuts, length, width, and further cuts of other lengths */
+    public function measures(System $system): array
+    {
+        [$n, $u] = [HaulCursor::NUMBER, HaulCursor::UNIT];
+        $count = 1;
+        $length = $width = null;
+        if (null !== ($found = $this->line->take('(?<=[\s,])(?:(\d{1,2})\s?(?:x\s?)?)?fat quarters?'.HaulCursor::WORD_END))) {
+            $count = max(1, min(20, (int) ($found[1] ?? 1)));
+            [$length, $width] = [Length::of('50', Unit::Centimetre), Length::of('55', Unit::Centimetre)];
+            $this->line->doubt(new Sentence('a fat quarter is counted as 50 × 55 cm: measure it when it is tight'));
+        }
+        $found =
+            $this->line->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:wide|width|w)'.HaulCursor::WORD_END)
+            ?? $this->line->take('(?<!\p{L})(?:width|wide|w)[:=]?\s?('.$n.')\s?('.$u.')?'.HaulCursor::WORD_END);
+        if (null !== $found) {
+            $width = $this->width($found[1], $found[2] ?? '');
+        }
+        $found = $this->line->take('(?<![\d.,])('.$n.'\s?'.$u.')\s?(?:long|length)'.HaulCursor::WORD_END);
+        $length = null === $found ? $length : $this->line->length($found[1], Unit::Metre);
+        $found =
+            $this->line->take(
+                '(?<=^\s)([1-9]|1[0-2])\s?(?:x|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'
+                    .$n
+                    .')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'
+                    .HaulCursor::WORD_END
+                    .'|'
+                    .HaulCursor::SPOKEN
+                    .')',
+            ) ?? $this->line->take('(?<=^\s)([1-9]|1[0-2])\s(?:pieces? of|cuts? of|lengths? of|lots of)\s(?='.$n.'(?:\s|$))');
+        if (null !== $found) {
+            $count = max(1, min(20, (int) $found[1]));
+            $ambiguous =
+                1 === preg_match('~^[\s|]*(\d[.,]\d+)\s?m'.HaulCursor::WORD_END.'~u', $this->line->rest, $next)
+                && (float) str_replace(',', '.', $next[1]) >= 1.1
+                && (float) str_replace(',', '.', $next[1]) <= 1.6
+                && str_contains($found[0], 'x')
+                && null === $width
+                && 1 !== preg_match('~\d\s?(?:cm|"|in)~u', $this->line->rest);
+            if ($ambiguous) {
+                $this->line->doubt(new Sentence(
+                    'read as {count} cuts; if it is {count} m long and {width} m wide, type {count}m {width}m wide',
+                    ['count' => $count, 'width' => $next[1]],
+                ));
+            }
+        }
+        if (null === $length && null === $width) {
+            [$length, $width] = $this->sides();
+        }
+        $others = [];
+        $long = '(?:met(?:re|er)s?|mtrs?|m|yards?|yds?|y)';
+        while (
+            null === $length
+            && null !==
+                ($found = $this->line->take(
+                    '(?<![\d.,\p{L}-])('
+                        .$n
+                        .'\s?'
+                        .$long
+                        .')\s(?:and|&|\+|plus)\s(?=('
+                        .$n
+                        .'\s?'
+                        .$long
+                        .')'
+                        .HaulCursor::WORD_END
+                        .'(?!\s?wide))',
+                ))
+        ) {
+            $others[] = $this->line->length($found[1], Unit::Metre) ?? Length::zero();
+        }
+        if (
+            $count > 1
+            && null === $length
+            && null !== ($found = $this->line->take('(?<=^\s)[\s|]*\|[\s|]*('.$n.')(?=\s[\p{L}\d]|\s$)(?!\s?'.$u.HaulCursor::WORD_END.')'))
+        ) {
+            $length = $this->line->length(trim($found[1]), $system->lengthUnit());
+            $this->line->doubt(Unit::Metre === $system->lengthUnit()
+                    ? new Sentence('{said} has no unit: metres are assumed', ['said' => $found[1]])
+                    : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]));
+        }
+        [$length, $width] = $this->loose($length, $width, $system);
+
+        return [$count, ...$this->believable($length, $width), $others];
+    }
+
+    /**
+     * Length by width, units left out where they can be told: "2m x 140", "200 x 140", "45 x 110 cm".
+     *
+     * @return array{?Length, ?Length}
+     */
+    private function sides(): array
+    {
+        [$n, $u] = [HaulCursor::NUMBER, HaulCursor::UNIT];
+        $found =
+            $this->line->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:x|by|\*)\s?('.$n.')\s?('.$u.')'.HaulCursor::WORD_END)
+            ?? ($this->line->take('(?<![\d.,])('.$n.')\s?('.$u.')\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))')
+                ?? $this->line->take('(?<![\d.,])(\d{2,3})()\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))'));
+        if (null === $found) {
+            return [null, null];
+        }
+        $second = $found[4] ?? 'cm';
+        $first = '' === $found[2] ? $second : $found[2];
+        [$length, $width] = [$this->line->length($found[1].$first, Unit::Metre), $this->line->length($found[3].$second, Unit::Centimetre)];
+        if (null === $length || null === $width) {
+            return [null, null];
+        }
+        if ($this->isSmall($first) && !$this->isSmall($second)) {
+            [$length, $width] = [$width, $length];
+        } elseif ($this->isSmall($first) && max($length->micrometres, $width->micrometres) < 1_300_000) {
+            $this->line->doubt(new Sentence('{said}: read as {length} long and {width} wide', [
+                'said' => trim($found[0]),
+                'length' => Figure::width($length),
+                'width' => Figure::width($width),
+            ]));
+        }
+
+        return [$length, $width];
+    }
+
+    /**
+     * What no cloth is, is asked and never computed with.
+     *
+     * @return array{?Length, ?Length}
+     */
+    private function believable(?Length $length, ?Length $width): array
+    {
+        if (null !== $width && !Width::isBelievable($width)) {
+            $this->line->doubt(new Sentence('{width} is no width of a cloth: one is 20 to 330 cm wide', ['width' => Figure::exact($width)]));
+            $width = null;
+        }
+        if (null !== $length && $length->micrometres > self::LONGEST) {
+            $this->line->doubt(new Sentence('{length} is longer than any cut: is the unit right?', ['length' => Figure::exact($length)]));
+            $length = null;
+        }
+
+        return [$length, $width];
+    }
+
+    /**
+     * Lengths without a word beside them: metres and yards are lengths, centimetres and inches widths if there is a length too.
+     *
+     * @return array{?Length, ?Length}
+     */
+    private function loose(?Length $length, ?Length $width, System $system): array
+    {
+        $found =
+            null === $length
+                ? $this->line->take(
+                    '(?<![\d.,/\p{L}-])\d{1,2}\s?(?:m\s?\d{2}(?:\s?cm)?(?!\s?(?:%|[\d.,x"]))|(?:yards?|yds?|y)\s(?:[12]?\d|3[0-5])\s?(?:inch(?:es)?|ins?|"))'
+                        .HaulCursor::WORD_END,
+                )
+                : null;
+        $length = null === $found ? $length : $this->line->length($found[0], Unit::Metre);
+        $found = null === $length ? $this->line->take('(?<![\d.,\p{L}])'.HaulCursor::SPOKEN.HaulCursor::WORD_END) : null;
+        $length = null === $found ? $length : $this->line->length(trim($found[0]), Unit::Metre);
+        if (
+            null === $length
+            && 1 !== preg_match('~(?<![\d.,\p{L}-])'.HaulCursor::NUMBER.'\s?(?:met|m(?!m)|y|f)~u', $this->line->rest)
+            && null !== ($found = $this->line->take('(?<=^\s)('.HaulCursor::NUMBER.')(?=\s\p{L})(?!\s?'.HaulCursor::UNIT.HaulCursor::WORD_END.')'))
+        ) {
+            $length = $this->line->length($found[1], $system->lengthUnit());
+            if (null !== $length && $length->micrometres > 30_000_000) {
+                $this->line->doubt(new Sentence('{said} has no unit: type such as {said} cm', ['said' => $found[1]]));
+                $length = null;
+            } elseif (null !== $length) {
+                $this->line->doubt(Unit::Metre === $system->lengthUnit()
+                        ? new Sentence('{said} has no unit: metres are assumed', ['said' => $found[1]])
+                        : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]));
+            }
+        }
+
+        $long = $short = [];
+        while (null !== ($found = $this->line->take('(?<![\d.,\p{L}-])('.HaulCursor::NUMBER.')\s?('.HaulCursor::UNIT.')'.HaulCursor::WORD_END))) {
+            $value = $this->line->length($found[1].' '.$found[2], Unit::Metre);
+            if (null !== $value) {
+                $this->isSmall($found[2]) ? ($short[] = [$value, trim($found[0])]) : ($long[] = [$value, trim($found[0])]);
+            }
+        }
+        $isWidth = static fn (Length $value): bool => $value->micrometres >= self::WIDE && Width::isBelievable($value);
+        foreach ($long as [$value, $said]) {
+            if (null === $length) {
+                $length = $value;
+            } elseif (null === $width && $isWidth($value)) {
+                $width = $value;
+                $this->line->doubt(new Sentence('{said} is taken for the width', ['said' => $said]));
+            } else {
+                $this->line->doubt(new Sentence('{said} is one length too many: one line is one cut', ['said' => $said]));
+            }
+        }
+        foreach ($short as $i => [$value, $said]) {
+            $alone = null === $length && 1 === \count($short);
+            if ($alone && null === $width && $isWidth($value)) {
+                $this->line->doubt(new Sentence('{said}: is it the length or the width? Type “long” or “wide” behind it', ['said' => $said]));
+            } elseif (null === $length && (!$isWidth($value) || (0 === $i && \count($short) > 1) || null !== $width)) {
+                $length = $value;
+                if (\count($short) > 1) {
+                    $this->line->doubt(new Sentence('{said} is taken for the length', ['said' => $said]));
+                }
+            } elseif (null === $width && $isWidth($value)) {
+                $width = $value;
+            } else {
+                $this->line->doubt(new Sentence('{said} is neither length nor width here', ['said' => $said]));
+            }
+        }
+        if (
+            null !== $length
+            && null === $width
+            && null !== ($found = $this->line->take('(?<![\d.,\p{L}/])(\d{2,3})(?=[\s,])(?!\s?%)'))
+            && $isWidth($guess = $this->line->length($found[1], (int) $found[1] > 72 ? Unit::Centimetre : Unit::Inch) ?? Length::zero())
+        ) {
+            $width = $guess;
+            $this->line->doubt(new Sentence('{said} has no unit: it is taken for the width', ['said' => $found[1]]));
+        }
+
+        return [$length, $width];
+    }
+
+    /** Centimetres and inches, in which people give widths. */
+    private function isSmall(string $unit): bool
+    {
+        return 1 === preg_match('~^(?:mm|c|in|"|″|”|\'\')~u', $unit);
+    }
+
+    private function width(string $number, string $unit): ?Length
+    {
+        if ('' !== $unit) {
+            return $this->line->length($number.' '.$unit, Unit::Centimetre);
+        }
+        $value = $this->line->length($number, Unit::Inch);
+        $inches = null === $value ? 0 : $value->micrometres / Unit::Inch->value;
+        if ($inches >= 34 && $inches <= 72) {
+            $this->line->doubt(new Sentence('{said} has no unit: inches are taken', ['said' => $number]));
+
+            return $value;
+        }
+        if ($inches > 72) {
+            return $this->line->length($number, Unit::Centimetre);
+        }
+        $metres = $this->line->length($number, Unit::Metre);
+
+        return $inches >= 0.8 && $inches <= 3.3 ? $metres : null;
+    }
+}
