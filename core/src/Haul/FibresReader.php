@@ -28,7 +28,13 @@ final readonly class FibresReader
         if (
             1 ===
             preg_match(
-                '~\d\s?m\s\d{2}\s(?:'.$names.')'.HaulCursor::WORD_END.'(?![\s,;/+&|-]*(?:and )?\d{1,3}\s?%?\s?(?:'.$names.'))~u',
+                '~\d\s?m\s\d{2}\s(?:'.
+                    $names.
+                    ')'.
+                    HaulCursor::WORD_END.
+                    '(?![\s,;/+&|-]*(?:and )?\d{1,3}\s?%?\s?(?:'.
+                    $names.
+                    '))~u',
                 $this->line->rest,
             )
         ) {
@@ -44,15 +50,15 @@ final readonly class FibresReader
             }
         }
         $found = $this->line->take(
-            '(?<![\d.,/\p{L}])(?:'
-                .$before
-                .'(?:[\s,;/+&|-]*(?:and )?'
-                .$before
-                .')*|'
-                .$after
-                .'(?:[\s,;/+&-]*(?:and )?'
-                .$after
-                .')*)',
+            '(?<![\d.,/\p{L}])(?:'.
+                $before.
+                '(?:[\s,;/+&|-]*(?:and )?'.
+                $before.
+                ')*|'.
+                $after.
+                '(?:[\s,;/+&-]*(?:and )?'.
+                $after.
+                ')*)',
         );
         if (null === $found) {
             return null;
@@ -88,9 +94,11 @@ final readonly class FibresReader
             return FibreMix::unknown();
         }
         if ($like) {
-            $this->line->doubt(new Sentence('{fibres}: only the look is said, so the fibres are not known', [
-                'fibres' => implode(', ', array_keys($fibres)),
-            ]));
+            $this->line->doubt(
+                new Sentence('{fibres}: only the look is said, so the fibres are not known', [
+                    'fibres' => implode(', ', array_keys($fibres)),
+                ]),
+            );
 
             return FibreMix::unknown();
         }
@@ -98,10 +106,12 @@ final readonly class FibresReader
             $fibres[Fibre::Other->value] = false;
         }
         if (\count($fibres) > 1) {
-            $this->line->doubt(new Sentence(
-                '{fibres}: the shares are not known, so the one that shrinks most is counted; type such as 60 cotton 40 linen',
-                ['fibres' => implode(', ', array_keys($fibres))],
-            ));
+            $this->line->doubt(
+                new Sentence(
+                    '{fibres}: the shares are not known, so the one that shrinks most is counted; type such as 60 cotton 40 linen',
+                    ['fibres' => implode(', ', array_keys($fibres))],
+                ),
+            );
 
             return FibreMix::of(array_map(static fn (bool $unsure): int => 0, $fibres), Knowledge::Seller);
         }

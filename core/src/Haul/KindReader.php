@@ -87,8 +87,8 @@ final readonly class KindReader
     public function repeat(): ?Length
     {
         $found =
-            $this->line->take('repeat(?: of)?\s('.HaulCursor::NUMBER.'\s?'.HaulCursor::UNIT.')'.HaulCursor::WORD_END)
-            ?? $this->line->take('('.HaulCursor::NUMBER.'\s?'.HaulCursor::UNIT.')\s(?:pattern |print )?repeat'.HaulCursor::WORD_END);
+            $this->line->take('repeat(?: of)?\s('.HaulCursor::NUMBER.'\s?'.HaulCursor::UNIT.')'.HaulCursor::WORD_END) ??
+            $this->line->take('('.HaulCursor::NUMBER.'\s?'.HaulCursor::UNIT.')\s(?:pattern |print )?repeat'.HaulCursor::WORD_END);
 
         return null === $found ? null : $this->line->length($found[1], Unit::Centimetre);
     }
@@ -96,9 +96,13 @@ final readonly class KindReader
     /** Per cent across, from "40% stretch" or "stretches 40 %". */
     public function stretch(): ?int
     {
-        $said = $this->line->take('(?<!\d)(\d{1,3})\s*%\s*(?:(?:2|4|two|four)[- ]way\s+)?stretch(?![\p{L}])|stretch(?:es)?\s+(\d{1,3})\s*%');
+        $said = $this->line->take(
+            '(?<!\d)(\d{1,3})\s*%\s*(?:(?:2|4|two|four)[- ]way\s+)?stretch(?![\p{L}])|stretch(?:es)?\s+(\d{1,3})\s*%',
+        );
         if (null === $said) {
-            return null !== $this->line->take('(?<!\p{L})(?:no|without|non-?)\s?stretch(?! along)'.HaulCursor::WORD_END) ? $this->stretches(0) : null;
+            return null !== $this->line->take('(?<!\p{L})(?:no|without|non-?)\s?stretch(?! along)'.HaulCursor::WORD_END)
+                ? $this->stretches(0)
+                : null;
         }
         $share = min(300, (int) (('' !== $said[1] ? $said[1] : null) ?? ($said[2] ?? 0)));
 

@@ -34,8 +34,8 @@ final readonly class MeasuresReader
             $this->line->doubt(new Sentence('a fat quarter is counted as 50 × 55 cm: measure it when it is tight'));
         }
         $found =
-            $this->line->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:wide|width|w)'.HaulCursor::WORD_END)
-            ?? $this->line->take('(?<!\p{L})(?:width|wide|w)[:=]?\s?('.$n.')\s?('.$u.')?'.HaulCursor::WORD_END);
+            $this->line->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:wide|width|w)'.HaulCursor::WORD_END) ??
+            $this->line->take('(?<!\p{L})(?:width|wide|w)[:=]?\s?('.$n.')\s?('.$u.')?'.HaulCursor::WORD_END);
         if (null !== $found) {
             $width = $this->width($found[1], $found[2] ?? '');
         }
@@ -43,13 +43,13 @@ final readonly class MeasuresReader
         $length = null === $found ? $length : $this->line->length($found[1], Unit::Metre);
         $found =
             $this->line->take(
-                '(?<=^\s)([1-9]|1[0-2])\s?(?:x|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'
-                    .$n
-                    .')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'
-                    .HaulCursor::WORD_END
-                    .'|'
-                    .HaulCursor::SPOKEN
-                    .')',
+                '(?<=^\s)([1-9]|1[0-2])\s?(?:x|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'.
+                    $n.
+                    ')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'.
+                    HaulCursor::WORD_END.
+                    '|'.
+                    HaulCursor::SPOKEN.
+                    ')',
             ) ?? $this->line->take('(?<=^\s)([1-9]|1[0-2])\s(?:pieces? of|cuts? of|lengths? of|lots of)\s(?='.$n.'(?:\s|$))');
         if (null !== $found) {
             $count = max(1, min(20, (int) $found[1]));
@@ -61,10 +61,12 @@ final readonly class MeasuresReader
                 && null === $width
                 && 1 !== preg_match('~\d\s?(?:cm|"|in)~u', $this->line->rest);
             if ($ambiguous) {
-                $this->line->doubt(new Sentence(
-                    'read as {count} cuts; if it is {count} m long and {width} m wide, type {count}m {width}m wide',
-                    ['count' => $count, 'width' => $next[1]],
-                ));
+                $this->line->doubt(
+                    new Sentence('read as {count} cuts; if it is {count} m long and {width} m wide, type {count}m {width}m wide', [
+                        'count' => $count,
+                        'width' => $next[1],
+                    ]),
+                );
             }
         }
         if (null === $length && null === $width) {
@@ -76,17 +78,17 @@ final readonly class MeasuresReader
             null === $length
             && null !==
                 ($found = $this->line->take(
-                    '(?<![\d.,\p{L}-])('
-                        .$n
-                        .'\s?'
-                        .$long
-                        .')\s(?:and|&|\+|plus)\s(?=('
-                        .$n
-                        .'\s?'
-                        .$long
-                        .')'
-                        .HaulCursor::WORD_END
-                        .'(?!\s?wide))',
+                    '(?<![\d.,\p{L}-])('.
+                        $n.
+                        '\s?'.
+                        $long.
+                        ')\s(?:and|&|\+|plus)\s(?=('.
+                        $n.
+                        '\s?'.
+                        $long.
+                        ')'.
+                        HaulCursor::WORD_END.
+                        '(?!\s?wide))',
                 ))
         ) {
             $others[] = $this->line->length($found[1], Unit::Metre) ?? Length::zero();
@@ -94,12 +96,17 @@ final readonly class MeasuresReader
         if (
             $count > 1
             && null === $length
-            && null !== ($found = $this->line->take('(?<=^\s)[\s|]*\|[\s|]*('.$n.')(?=\s[\p{L}\d]|\s$)(?!\s?'.$u.HaulCursor::WORD_END.')'))
+            && null !==
+                ($found = $this->line->take(
+                    '(?<=^\s)[\s|]*\|[\s|]*('.$n.')(?=\s[\p{L}\d]|\s$)(?!\s?'.$u.HaulCursor::WORD_END.')',
+                ))
         ) {
             $length = $this->line->length(trim($found[1]), $system->lengthUnit());
-            $this->line->doubt(Unit::Metre === $system->lengthUnit()
+            $this->line->doubt(
+                Unit::Metre === $system->lengthUnit()
                     ? new Sentence('{said} has no unit: metres are assumed', ['said' => $found[1]])
-                    : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]));
+                    : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]),
+            );
         }
         [$length, $width] = $this->loose($length, $width, $system);
 
@@ -115,26 +122,33 @@ final readonly class MeasuresReader
     {
         [$n, $u] = [HaulCursor::NUMBER, HaulCursor::UNIT];
         $found =
-            $this->line->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:x|by|\*)\s?('.$n.')\s?('.$u.')'.HaulCursor::WORD_END)
-            ?? ($this->line->take('(?<![\d.,])('.$n.')\s?('.$u.')\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))')
-                ?? $this->line->take('(?<![\d.,])(\d{2,3})()\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))'));
+            $this->line->take(
+                '(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:x|by|\*)\s?('.$n.')\s?('.$u.')'.HaulCursor::WORD_END,
+            ) ??
+            ($this->line->take('(?<![\d.,])('.$n.')\s?('.$u.')\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))') ??
+                $this->line->take('(?<![\d.,])(\d{2,3})()\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))'));
         if (null === $found) {
             return [null, null];
         }
         $second = $found[4] ?? 'cm';
         $first = '' === $found[2] ? $second : $found[2];
-        [$length, $width] = [$this->line->length($found[1].$first, Unit::Metre), $this->line->length($found[3].$second, Unit::Centimetre)];
+        [$length, $width] = [
+            $this->line->length($found[1].$first, Unit::Metre),
+            $this->line->length($found[3].$second, Unit::Centimetre),
+        ];
         if (null === $length || null === $width) {
             return [null, null];
         }
         if ($this->isSmall($first) && !$this->isSmall($second)) {
             [$length, $width] = [$width, $length];
         } elseif ($this->isSmall($first) && max($length->micrometres, $width->micrometres) < 1_300_000) {
-            $this->line->doubt(new Sentence('{said}: read as {length} long and {width} wide', [
-                'said' => trim($found[0]),
-                'length' => Figure::width($length),
-                'width' => Figure::width($width),
-            ]));
+            $this->line->doubt(
+                new Sentence('{said}: read as {length} long and {width} wide', [
+                    'said' => trim($found[0]),
+                    'length' => Figure::width($length),
+                    'width' => Figure::width($width),
+                ]),
+            );
         }
 
         return [$length, $width];
@@ -148,7 +162,9 @@ final readonly class MeasuresReader
     private function believable(?Length $length, ?Length $width): array
     {
         if (null !== $width && !Width::isBelievable($width)) {
-            $this->line->doubt(new Sentence('{width} is no width of a cloth: one is 20 to 330 cm wide', ['width' => Figure::exact($width)]));
+            $this->line->doubt(
+                new Sentence('{width} is no width of a cloth: one is 20 to 330 cm wide', ['width' => Figure::exact($width)]),
+            );
             $width = null;
         }
         if (null !== $length && $length->micrometres > self::LONGEST) {
@@ -169,8 +185,8 @@ final readonly class MeasuresReader
         $found =
             null === $length
                 ? $this->line->take(
-                    '(?<![\d.,/\p{L}-])\d{1,2}\s?(?:m\s?\d{2}(?:\s?cm)?(?!\s?(?:%|[\d.,x"]))|(?:yards?|yds?|y)\s(?:[12]?\d|3[0-5])\s?(?:inch(?:es)?|ins?|"))'
-                        .HaulCursor::WORD_END,
+                    '(?<![\d.,/\p{L}-])\d{1,2}\s?(?:m\s?\d{2}(?:\s?cm)?(?!\s?(?:%|[\d.,x"]))|(?:yards?|yds?|y)\s(?:[12]?\d|3[0-5])\s?(?:inch(?:es)?|ins?|"))'.
+                        HaulCursor::WORD_END,
                 )
                 : null;
         $length = null === $found ? $length : $this->line->length($found[0], Unit::Metre);
@@ -179,21 +195,31 @@ final readonly class MeasuresReader
         if (
             null === $length
             && 1 !== preg_match('~(?<![\d.,\p{L}-])'.HaulCursor::NUMBER.'\s?(?:met|m(?!m)|y|f)~u', $this->line->rest)
-            && null !== ($found = $this->line->take('(?<=^\s)('.HaulCursor::NUMBER.')(?=\s\p{L})(?!\s?'.HaulCursor::UNIT.HaulCursor::WORD_END.')'))
+            && null !==
+                ($found = $this->line->take(
+                    '(?<=^\s)('.HaulCursor::NUMBER.')(?=\s\p{L})(?!\s?'.HaulCursor::UNIT.HaulCursor::WORD_END.')',
+                ))
         ) {
             $length = $this->line->length($found[1], $system->lengthUnit());
             if (null !== $length && $length->micrometres > 30_000_000) {
                 $this->line->doubt(new Sentence('{said} has no unit: type such as {said} cm', ['said' => $found[1]]));
                 $length = null;
             } elseif (null !== $length) {
-                $this->line->doubt(Unit::Metre === $system->lengthUnit()
+                $this->line->doubt(
+                    Unit::Metre === $system->lengthUnit()
                         ? new Sentence('{said} has no unit: metres are assumed', ['said' => $found[1]])
-                        : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]));
+                        : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]),
+                );
             }
         }
 
         $long = $short = [];
-        while (null !== ($found = $this->line->take('(?<![\d.,\p{L}-])('.HaulCursor::NUMBER.')\s?('.HaulCursor::UNIT.')'.HaulCursor::WORD_END))) {
+        while (
+            null !==
+            ($found = $this->line->take(
+                '(?<![\d.,\p{L}-])('.HaulCursor::NUMBER.')\s?('.HaulCursor::UNIT.')'.HaulCursor::WORD_END,
+            ))
+        ) {
             $value = $this->line->length($found[1].' '.$found[2], Unit::Metre);
             if (null !== $value) {
                 $this->isSmall($found[2]) ? ($short[] = [$value, trim($found[0])]) : ($long[] = [$value, trim($found[0])]);
@@ -213,7 +239,9 @@ final readonly class MeasuresReader
         foreach ($short as $i => [$value, $said]) {
             $alone = null === $length && 1 === \count($short);
             if ($alone && null === $width && $isWidth($value)) {
-                $this->line->doubt(new Sentence('{said}: is it the length or the width? Type “long” or “wide” behind it', ['said' => $said]));
+                $this->line->doubt(
+                    new Sentence('{said}: is it the length or the width? Type “long” or “wide” behind it', ['said' => $said]),
+                );
             } elseif (null === $length && (!$isWidth($value) || (0 === $i && \count($short) > 1) || null !== $width)) {
                 $length = $value;
                 if (\count($short) > 1) {

@@ -22,24 +22,24 @@ final readonly class PriceReader
     {
         $money = '(?:[€£$]\s?)?(\d{1,4}(?:[.,]\d{1,2})?)\s?(?:€|£|\$|eur|euros?|gbp|usd|quid)?';
         $half =
-            'half[ -]?(?:an? )?(?:metre|meter|m)|(?:½|1/2|0?[.,]5)\s?(?:metre|meter|m)|50\s?cm'
-            .'|half[ -]?(?:an? )?(?:yard|yd)|(?:½|1/2)\s?(?:yard|yd)';
+            'half[ -]?(?:an? )?(?:metre|meter|m)|(?:½|1/2|0?[.,]5)\s?(?:metre|meter|m)|50\s?cm'.
+            '|half[ -]?(?:an? )?(?:yard|yd)|(?:½|1/2)\s?(?:yard|yd)';
         $found =
             $this->line->take(
-                '(?:(?<![\d.,/])(?=[€£$])|(?<![\d.,/€£$])(?=\d{1,4}(?:[.,]\d{1,2})?\s?(?:€|£|\$|eur|gbp|usd)))'
-                    .$money
-                    .'\s('
-                    .$half
-                    .')'
-                    .HaulCursor::WORD_END,
-            )
-            ?? $this->line->take(
-                '(?<![\d.,/])'
-                    .$money
-                    .'\s?(?:/|p/|(?:per|an?|for|the)\s)+\s?('
-                    .$half
-                    .'|metre|meter|mtr|m|yard|yd|piece|pc|cut|remnant|lot)'
-                    .HaulCursor::WORD_END,
+                '(?:(?<![\d.,/])(?=[€£$])|(?<![\d.,/€£$])(?=\d{1,4}(?:[.,]\d{1,2})?\s?(?:€|£|\$|eur|gbp|usd)))'.
+                    $money.
+                    '\s('.
+                    $half.
+                    ')'.
+                    HaulCursor::WORD_END,
+            ) ??
+            $this->line->take(
+                '(?<![\d.,/])'.
+                    $money.
+                    '\s?(?:/|p/|(?:per|an?|for|the)\s)+\s?('.
+                    $half.
+                    '|metre|meter|mtr|m|yard|yd|piece|pc|cut|remnant|lot)'.
+                    HaulCursor::WORD_END,
             );
         if (null !== $found) {
             $per = match (true) {
@@ -53,9 +53,9 @@ final readonly class PriceReader
             return [$this->coins($found[1]) * $per[1], $per[0], false];
         }
         $found = $this->line->take(
-            '(?:[€£$]\s?(\d{1,4}(?:[.,]\d{1,2})?)|(?<![\d.,/])(\d{1,4}(?:[.,]\d{1,2})?)\s?(?:€|£|\$|eur|euros?|gbp|usd|quid)'
-                .HaulCursor::WORD_END
-                .')(?:\s(?:total|altogether|in all|each|the lot|for the (?:lot|piece)))?',
+            '(?:[€£$]\s?(\d{1,4}(?:[.,]\d{1,2})?)|(?<![\d.,/])(\d{1,4}(?:[.,]\d{1,2})?)\s?(?:€|£|\$|eur|euros?|gbp|usd|quid)'.
+                HaulCursor::WORD_END.
+                ')(?:\s(?:total|altogether|in all|each|the lot|for the (?:lot|piece)))?',
         );
         if (null !== $found) {
             return [
@@ -76,7 +76,10 @@ final readonly class PriceReader
      */
     public function barePrice(string $label): ?array
     {
-        $found = '' === $label ? null : $this->line->take('(?<![\d.,/x])(\d{1,3}[.,]\d{2})(?![\d.,]|\s?'.HaulCursor::UNIT.HaulCursor::WORD_END.')');
+        $found =
+            '' === $label
+                ? null
+                : $this->line->take('(?<![\d.,/x])(\d{1,3}[.,]\d{2})(?![\d.,]|\s?'.HaulCursor::UNIT.HaulCursor::WORD_END.')');
 
         return null === $found ? null : [$this->coins($found[1]), 'piece', true];
     }
@@ -91,27 +94,33 @@ final readonly class PriceReader
         $amount = \sprintf('%.2f', $coins / 100);
         if ('piece' !== $per) {
             $perMetre = Rounding::Nearest->divide($coins * Unit::Metre->value, $per->value);
-            $this->line->chip(new Chip(
-                'price',
-                Unit::Yard === $per
-                    ? new Sentence('{amount} a yard', ['amount' => $amount])
-                    : new Sentence('{amount} a metre', ['amount' => $amount]),
-            ));
+            $this->line->chip(
+                new Chip(
+                    'price',
+                    Unit::Yard === $per
+                        ? new Sentence('{amount} a yard', ['amount' => $amount])
+                        : new Sentence('{amount} a metre', ['amount' => $amount]),
+                ),
+            );
 
             return $perMetre;
         }
         if (null === $length) {
-            $this->line->doubt(new Sentence('{amount} for the piece: a price a metre follows once the length is known', [
-                'amount' => $amount,
-            ]));
+            $this->line->doubt(
+                new Sentence('{amount} for the piece: a price a metre follows once the length is known', [
+                    'amount' => $amount,
+                ]),
+            );
 
             return null;
         }
         $this->line->chip(new Chip('price', new Sentence('{amount} for the piece', ['amount' => $amount]), $guess));
         if ($guess) {
-            $this->line->doubt(new Sentence('{amount} is taken for the whole piece: type {amount}/m if it is for a metre', [
-                'amount' => $amount,
-            ]));
+            $this->line->doubt(
+                new Sentence('{amount} is taken for the whole piece: type {amount}/m if it is for a metre', [
+                    'amount' => $amount,
+                ]),
+            );
         }
         if ($count > 1) {
             $this->line->doubt(new Sentence('{amount} is taken for one of the {count} cuts', ['amount' => $amount, 'count' => $count]));

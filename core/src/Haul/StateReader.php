@@ -19,11 +19,11 @@ final readonly class StateReader
     public function place(): string
     {
         $found = $this->line->take(
-            '(?<!\p{L})(?:in |on )?((?:top |bottom |blue |red |green |big |small |left |right )?(?:'
-                .implode('|', Words::PLACES)
-                .')s?(?:\s(?:\d+[a-z]?|[a-z]'
-                .HaulCursor::WORD_END
-                .'|no\.? ?\d+|(?:on|in|under|by) the \p{L}+|under \p{L}+))?)',
+            '(?<!\p{L})(?:in |on )?((?:top |bottom |blue |red |green |big |small |left |right )?(?:'.
+                implode('|', Words::PLACES).
+                ')s?(?:\s(?:\d+[a-z]?|[a-z]'.
+                HaulCursor::WORD_END.
+                '|no\.? ?\d+|(?:on|in|under|by) the \p{L}+|under \p{L}+))?)',
         );
         if (null === $found) {
             return '';
@@ -37,9 +37,9 @@ final readonly class StateReader
     public function care(): ?CareLabel
     {
         $said = $this->line->take(
-            '(?<!\p{L})(?:dry[ -]?clean(?:ing)?(?: only)?|(?:wash by hand|hand[ -]?wash)(?: only)?|wipe clean(?: only)?'
-                .'|machine wash(?: at)? (?:30|40|60)(?: ?°c?)?)'
-                .HaulCursor::WORD_END,
+            '(?<!\p{L})(?:dry[ -]?clean(?:ing)?(?: only)?|(?:wash by hand|hand[ -]?wash)(?: only)?|wipe clean(?: only)?'.
+                '|machine wash(?: at)? (?:30|40|60)(?: ?°c?)?)'.
+                HaulCursor::WORD_END,
         );
         $care = null === $said ? null : CareLabel::of($said[0]);
         if (null !== $care) {

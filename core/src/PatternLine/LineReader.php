@@ -21,102 +21,6 @@ use Octavum\Core\Reading\Words;
  */
 final readonly class LineReader
 {
-    private const GARMENTS = [
-        'wrap dress' => Garment::Dress,
-        'sundress' => Garment::Dress,
-        'dress' => Garment::Dress,
-        'slip' => Garment::Dress,
-        'pinafore' => Garment::Pinafore,
-        'pinny' => Garment::Pinafore,
-        'skirt' => Garment::Skirt,
-        'culottes' => Garment::Trousers,
-        'trousers' => Garment::Trousers,
-        'pants' => Garment::Trousers,
-        'jeans' => Garment::Trousers,
-        'leggings' => Garment::Trousers,
-        'joggers' => Garment::Trousers,
-        'shorts' => Garment::Shorts,
-        'jumpsuit' => Garment::Jumpsuit,
-        'romper' => Garment::Jumpsuit,
-        'dungarees' => Garment::Jumpsuit,
-        'overalls' => Garment::Jumpsuit,
-        'overshirt' => Garment::Shirt,
-        't-shirt' => Garment::Tee,
-        'tshirt' => Garment::Tee,
-        'tee' => Garment::Tee,
-        'shirt' => Garment::Shirt,
-        'blouse' => Garment::Top,
-        'tunic' => Garment::Top,
-        'camisole' => Garment::Top,
-        'cami' => Garment::Top,
-        'tank' => Garment::Top,
-        'top' => Garment::Top,
-        'waistcoat' => Garment::Waistcoat,
-        'gilet' => Garment::Waistcoat,
-        'blazer' => Garment::Jacket,
-        'jacket' => Garment::Jacket,
-        'raincoat' => Garment::Coat,
-        'coat' => Garment::Coat,
-        'cape' => Garment::Coat,
-        'cardigan' => Garment::Jumper,
-        'sweatshirt' => Garment::Jumper,
-        'hoodie' => Garment::Jumper,
-        'jumper' => Garment::Jumper,
-        'sweater' => Garment::Jumper,
-        'pyjamas' => Garment::Nightwear,
-        'pajamas' => Garment::Nightwear,
-        'nightdress' => Garment::Nightwear,
-        'nightshirt' => Garment::Nightwear,
-        'dressing gown' => Garment::Nightwear,
-        'knickers' => Garment::Underwear,
-        'bra' => Garment::Underwear,
-        'drawers' => Garment::Underwear,
-        'pants and bra' => Garment::Underwear,
-        'apron' => Garment::Apron,
-        'rucksack' => Garment::Bag,
-        'tote' => Garment::Bag,
-        'bag' => Garment::Bag,
-        'sunhat' => Garment::Hat,
-        'beret' => Garment::Hat,
-        'hat' => Garment::Hat,
-        'cap' => Garment::Hat,
-    ];
-    private const FORMATS = [
-        'pdf' => PatternFormat::Pdf,
-        'download' => PatternFormat::Pdf,
-        'tissue' => PatternFormat::Tissue,
-        'envelope' => PatternFormat::Tissue,
-        'paper' => PatternFormat::Tissue,
-        'magazine' => PatternFormat::Magazine,
-        'book' => PatternFormat::Book,
-        'self-drafted' => PatternFormat::Drafted,
-        'self drafted' => PatternFormat::Drafted,
-        'own draft' => PatternFormat::Drafted,
-        'tutorial' => PatternFormat::Tutorial,
-    ];
-    private const PAPER = [
-        'not printed' => PaperState::NotPrinted,
-        'unprinted' => PaperState::NotPrinted,
-        'to print' => PaperState::NotPrinted,
-        'printed' => PaperState::Printed,
-        'taped' => PaperState::Taped,
-        'uncut' => PaperState::Uncut,
-        'factory folded' => PaperState::Uncut,
-        'traced' => PaperState::Traced,
-        'cut to size' => PaperState::CutToSize,
-        'cut' => PaperState::CutToSize,
-        'projector' => PaperState::Projector,
-    ];
-    private const OWNERSHIP = [
-        'wished for' => Ownership::Wished,
-        'wish list' => Ownership::Wished,
-        'wishlist' => Ownership::Wished,
-        'to buy' => Ownership::Wished,
-        'borrowed' => Ownership::Borrowed,
-        'on loan' => Ownership::Borrowed,
-    ];
-    private const LETTERS = ['XXXS', 'XXS', 'XS', 'S', 'M', 'L', 'XL', 'XXL', 'XXXL', '4XL', '5XL', '6XL'];
-
     public function read(string $line): Line
     {
         $text = trim(preg_replace('/\s+/u', ' ', mb_scrub($line)) ?? $line);
@@ -133,7 +37,7 @@ final readonly class LineReader
             [, $title, $maker] = $said;
         }
         $found = [
-            'garment' => $this->word(self::GARMENTS, $title),
+            'garment' => $this->word(PatternWords::GARMENTS, $title),
             'format' => null,
             'paper' => null,
             'ownership' => null,
@@ -200,8 +104,8 @@ final readonly class LineReader
         while (
             1 === preg_match('~^(.+?)\s+(\S+)$~u', $title, $part)
             && (
-                (isset(self::FORMATS[mb_strtolower($part[2])]) && 'book' !== mb_strtolower($part[2]))
-                || [] !== $this->sizes($part[2], true)
+                (isset(PatternWords::FORMATS[mb_strtolower($part[2])]) && 'book' !== mb_strtolower($part[2]))
+                || [] !== (new SizesReader())->read($part[2], true)
             )
         ) {
             [, $title, $taken[]] = $part;
@@ -253,7 +157,7 @@ final readonly class LineReader
 
             return true;
         }
-        $sizes = $this->sizes($part);
+        $sizes = (new SizesReader())->read($part);
         if ([] !== $sizes && [] === $found['sizes']) {
             $found['sizes'] = $sizes;
             if (1 === preg_match('/\d\s*(?:-|–|to)\s*\d/', $part)) {
@@ -281,16 +185,16 @@ final readonly class LineReader
 
             return true;
         }
-        $paper = $this->word(self::PAPER, $plain);
-        $format = $this->word(self::FORMATS, $plain);
-        $ownership = $this->word(self::OWNERSHIP, $plain);
+        $paper = $this->word(PatternWords::PAPER, $plain);
+        $format = $this->word(PatternWords::FORMATS, $plain);
+        $ownership = $this->word(PatternWords::OWNERSHIP, $plain);
         $onlyFor =
             1 === preg_match('/\b(?:knits?|jersey|stretch)\b/u', $plain)
                 ? Structure::Knit
                 : (1 === preg_match('/\bwovens?\b/u', $plain)
                     ? Structure::Woven
                     : null);
-        $garment = $this->word(self::GARMENTS, $plain);
+        $garment = $this->word(PatternWords::GARMENTS, $plain);
         $found['paper'] ??= $paper;
         $found['format'] ??= $format;
         $found['ownership'] ??= $ownership;
@@ -302,74 +206,6 @@ final readonly class LineReader
         }
 
         return [] !== array_filter($known, static fn (?object $one): bool => null !== $one);
-    }
-
-    /**
-     * From months to years: by three months up to a year, by six up to two, then a year each.
-     *
-     * @return list<string>
-     */
-    private static function ages(int $from, string $fromUnit, int $to, string $toUnit): array
-    {
-        $months = static fn (int $number, string $unit): int => str_starts_with($unit, 'M') ? $number : 12 * $number;
-        [$at, $end] = [$months($from, $fromUnit), $months($to, $toUnit)];
-        $ages = [];
-        while ($at <= $end && \count($ages) < 24) {
-            $ages[] = $at < 24 && (str_starts_with($fromUnit, 'M') || 0 !== $at % 12) ? $at.' months' : intdiv($at, 12).' years';
-            $at += $at < 12 ? 3 : ($at < 24 ? 6 : 12);
-        }
-
-        return \count($ages) > 1 ? $ages : [];
-    }
-
-    /**
-     * "8-20", "8 10 12", "S–XL", "size 34 to 46", "one size".
-     *
-     * @param bool $range whether only a range will do
-     *
-     * @return list<string>
-     */
-    private function sizes(string $part, bool $range = false): array
-    {
-        $plain = mb_strtoupper(trim(preg_replace('/^sizes?:?\s+/iu', '', $part) ?? $part));
-        if ('ONE SIZE' === $plain) {
-            return ['one size'];
-        }
-        if (1 === preg_match('/^(\d{1,3})\s*(?:-|–|TO)\s*(\d{1,3})$/u', $plain, $ends)) {
-            [$from, $to] = [(int) $ends[1], (int) $ends[2]];
-            $step = $from >= 50 && $from <= 200 && 0 === ($to - $from) % 6 ? 6 : (0 === $from % 2 && 0 === $to % 2 ? 2 : 1);
-
-            return $to > $from && ($to - $from) / $step <= 20 ? array_map(strval(...), range($from, $to, $step)) : [];
-        }
-        if (1 === preg_match('/^(\d{1,2})\s?W\s*(?:-|–|TO)\s*(\d{1,2})\s?W$/u', $plain, $ends) && $ends[2] > $ends[1]) {
-            return array_map(static fn (int $size): string => $size.'W', range((int) $ends[1], (int) $ends[2], 2));
-        }
-        if (
-            1 ===
-            preg_match(
-                '/^(\d{1,2})\s?(M|MO|MOS|MONTHS?|Y|YR|YRS|YEARS?)?\s*(?:-|–|TO)\s*(\d{1,2})\s?(M|MO|MOS|MONTHS?|Y|YR|YRS|YEARS?)$/u',
-                $plain,
-                $ends,
-            )
-        ) {
-            return self::ages((int) $ends[1], '' === $ends[2] ? $ends[4] : $ends[2], (int) $ends[3], $ends[4]);
-        }
-        $plain =
-            preg_replace_callback('/\b([23])X(?=L|S)/u', static fn (array $m): string => str_repeat('X', (int) $m[1]), $plain) ?? $plain;
-        $letters = implode('|', array_reverse(self::LETTERS));
-        if (1 === preg_match('/^('.$letters.')\s*(?:-|–|TO)\s*('.$letters.')$/u', $plain, $ends)) {
-            [$from, $to] = [(int) array_search($ends[1], self::LETTERS, true), (int) array_search($ends[2], self::LETTERS, true)];
-
-            return $to > $from ? \array_slice(self::LETTERS, $from, $to - $from + 1) : [];
-        }
-        $listed = $range
-            ? []
-            : array_values(array_filter(explode(' ', strtr($plain, '/', ' ')), static fn (string $one): bool => '' !== $one));
-        $each = array_filter($listed, static fn (string $one): bool => 1 === preg_match('/^(?:\d{1,3}|'.$letters.')$/u', $one));
-
-        return [] !== $listed && \count($each) === \count($listed) && (\count($listed) > 1 || 1 === preg_match('/^sizes?/iu', $part))
-            ? array_values(array_unique($each))
-            : [];
     }
 
     /**
