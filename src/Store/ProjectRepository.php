@@ -118,4 +118,12 @@ final class ProjectRepository extends ServiceEntityRepository
             ->setParameters(['account' => $account] + $with)
             ->getResult();
     }
+
+    /** One of the account's own that is on the plan. */
+    public function hereOf(Account $account, string $id): ?ProjectRecord
+    {
+        $record = $this->oneOf($account, $id);
+
+        return null === $record?->removedAt ? $record : null;
+    }
 }

@@ -135,7 +135,7 @@ final class ClothController extends AbstractController
         $cut = $request->query->getString('cut');
 
         return $this->page(
-            $this->own($account, $id),
+            $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException(),
             $account,
             new Entry([]),
             $clock->now()->format('Y-m-d'),
@@ -147,7 +147,7 @@ final class ClothController extends AbstractController
     #[Route('/{id}/edit', name: 'cloth_edit', methods: ['GET', 'POST'])]
     public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $settings = $this->settings->of($account);
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
         $entry = new Entry($request->request->all());
@@ -175,7 +175,7 @@ final class ClothController extends AbstractController
     #[Route('/{id}/remove', name: 'cloth_remove', methods: ['POST'])]
     public function remove(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $record->removedAt = $clock->now();
         $this->entities->flush();
         $this->toast->say(
@@ -272,10 +272,5 @@ final class ClothController extends AbstractController
             ],
             new Response(status: $entry->status()),
         );
-    }
-
-    private function own(Account $account, string $id): ClothRecord
-    {
-        return $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
     }
 }

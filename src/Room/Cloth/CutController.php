@@ -71,9 +71,11 @@ final class CutController extends AbstractController
     {
         $back = Back::path($request);
 
+        $cut = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
+
         return $this->redirectToRoute(
             'cloth',
-            ['id' => $this->own($account, $id)->cloth->id, 'cut' => $id, '_fragment' => 'cut-'.$id]
+            ['id' => $cut->cloth->id, 'cut' => $id, '_fragment' => 'cut-'.$id]
                 + ('' === $back ? [] : ['back' => $back]),
         );
     }
@@ -81,7 +83,7 @@ final class CutController extends AbstractController
     #[Route('/cut/{id}/ledger', name: 'cut_ledger', methods: ['POST'])]
     public function write(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
         $entry = new Entry($request->request->all());
         $kind = $entry->choice('kind', LedgerKind::class) ?? LedgerKind::Measured;
         $length = $entry->length('length', $this->settings->of($account)->system->lengthUnit());
@@ -107,7 +109,7 @@ final class CutController extends AbstractController
     #[Route('/cut/{id}/bites', name: 'cut_bites', methods: ['POST'])]
     public function bites(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
         $entry = new Entry($request->request->all());
         $bites = $this->form->bites($entry, $this->settings->of($account)->system);
         Revision::check($entry, $record->revision);
@@ -127,7 +129,7 @@ final class CutController extends AbstractController
     #[Route('/cut/{id}/arrived', name: 'cut_arrived', methods: ['POST'])]
     public function arrived(string $id, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
         $record->state = CutState::Arrived;
         $this->entities->flush();
         $this->toast->say('{cloth} has arrived: measure its length and width before you count on it.', ['cloth' => $record->cloth->name]);
@@ -138,7 +140,7 @@ final class CutController extends AbstractController
     #[Route('/cut/{id}/undo', name: 'cut_undo', methods: ['POST'])]
     public function undo(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
         $cut = $this->mapper->cut($record);
         if (\count($cut->ledger) < 2) {
             $this->toast->say('There is nothing left to undo on this cut.');
@@ -156,7 +158,7 @@ final class CutController extends AbstractController
     #[Route('/cut/{id}/remove', name: 'cut_remove', methods: ['POST'])]
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
         $record->removedAt = $this->clock->now();
         $this->entities->flush();
         $this->toast->say(
@@ -171,7 +173,7 @@ final class CutController extends AbstractController
     #[Route('/cut/{id}/restore', name: 'cut_restore', methods: ['POST'])]
     public function restore(string $id, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
         $record->removedAt = null;
         $this->entities->flush();
         $this->toast->say('The cut of {cloth} is back.', ['cloth' => $record->cloth->name]);
@@ -203,11 +205,6 @@ final class CutController extends AbstractController
     private function back(Request $request, CutRecord $record): Response
     {
         return Back::to($request, $this->generateUrl('cloth', ['id' => $record->cloth->id]));
-    }
-
-    private function own(Account $account, string $id): CutRecord
-    {
-        return $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
     }
 
     private function today(): string

@@ -37,7 +37,7 @@ final class PhotoController extends AbstractController
     #[Route('/photo', name: 'photo', methods: ['POST'])]
     public function take(string $id, Request $request, Intake $intake, #[CurrentUser] Account $account): Response
     {
-        $cloth = $this->own($account, $id);
+        $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
         try {
             $file = $intake->photo($request->files->get('photo'), $account);
         } catch (Unreadable $unreadable) {
@@ -53,14 +53,16 @@ final class PhotoController extends AbstractController
     #[Route('/photo/remove', name: 'photo_remove', methods: ['POST'])]
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
-        return $this->change($this->own($account, $id), null, 'The photo of {cloth} is taken off.');
+        $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
+
+        return $this->change($cloth, null, 'The photo of {cloth} is taken off.');
     }
 
     /** Puts back a photo, or none. */
     #[Route('/photo/{file}/use', name: 'photo_use', methods: ['POST'])]
     public function use(string $id, string $file, #[CurrentUser] Account $account): Response
     {
-        $cloth = $this->own($account, $id);
+        $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $known = 'none' === $file ? null : $this->shelf->oneOf($account, $file) ?? throw $this->createNotFoundException();
 
         return $this->change($cloth, $known?->id, 'The photo of {cloth} is as it was before.');
@@ -70,7 +72,7 @@ final class PhotoController extends AbstractController
     #[Route('/colours', name: 'photo_colours', methods: ['POST'])]
     public function colours(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        $cloth = $this->own($account, $id);
+        $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $before = implode('', $cloth->colours);
         preg_match_all('/#[0-9a-f]{6}/', $request->query->getString('are'), $colours);
         $cloth->colours = \array_slice($colours[0], 0, 6);
@@ -100,10 +102,5 @@ final class PhotoController extends AbstractController
         );
 
         return $this->redirectToRoute('cloth', ['id' => $cloth->id]);
-    }
-
-    private function own(Account $account, string $id): ClothRecord
-    {
-        return $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
     }
 }

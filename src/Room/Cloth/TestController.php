@@ -55,7 +55,7 @@ final class TestController extends AbstractController
     #[Route('/{kind}', name: 'cloth_test', methods: ['GET', 'POST'])]
     public function test(string $id, TestKind $kind, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $settings = $this->settings->of($account);
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
         $entry = new Entry($request->request->all());
@@ -279,10 +279,5 @@ final class TestController extends AbstractController
                     default => 1_000,
                 },
         );
-    }
-
-    private function own(Account $account, string $id): ClothRecord
-    {
-        return $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
     }
 }

@@ -10,7 +10,6 @@ use Octavum\Core\Measure\Unreadable;
 use Octavum\Files\FileShelf;
 use Octavum\Files\Intake;
 use Octavum\Page\Toast;
-use Octavum\Store\PatternRecord;
 use Octavum\Store\PatternRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -37,7 +36,7 @@ final class AttachmentController extends AbstractController
     #[Route('', name: 'pattern_file', methods: ['POST'])]
     public function add(string $id, Request $request, Intake $intake, PatternController $page, #[CurrentUser] Account $account): Response
     {
-        $pattern = $this->own($account, $id);
+        $pattern = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
         if (\count($pattern->files) >= self::MOST) {
             $this->toast->say('Twenty files are kept with a pattern at most: take one out first.');
 
@@ -62,7 +61,7 @@ final class AttachmentController extends AbstractController
     #[Route('/{file}/remove', name: 'pattern_file_remove', methods: ['POST'])]
     public function remove(string $id, string $file, #[CurrentUser] Account $account): Response
     {
-        $pattern = $this->own($account, $id);
+        $pattern = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $known = $this->shelf->oneOf($account, $file) ?? throw $this->createNotFoundException();
         $pattern->files = array_values(array_diff($pattern->files, [$file]));
         $known->removedAt = $this->clock->now();
@@ -79,17 +78,12 @@ final class AttachmentController extends AbstractController
     #[Route('/{file}/restore', name: 'pattern_file_restore', methods: ['POST'])]
     public function restore(string $id, string $file, #[CurrentUser] Account $account): Response
     {
-        $pattern = $this->own($account, $id);
+        $pattern = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $known = $this->shelf->oneOf($account, $file) ?? throw $this->createNotFoundException();
         $pattern->files = array_values(array_unique([...$pattern->files, $file]));
         $known->removedAt = null;
         $this->entities->flush();
 
         return $this->redirectToRoute('pattern', ['id' => $id]);
-    }
-
-    private function own(Account $account, string $id): PatternRecord
-    {
-        return $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
     }
 }

@@ -10,14 +10,9 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Fit\SizeAdvice;
 use Octavum\Core\Fit\SizeChooser;
-use Octavum\Core\Measure\Figure;
-use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Pattern;
-use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\PatternLine\Twins;
 use Octavum\Core\Piece\Garment;
@@ -35,7 +30,6 @@ use Octavum\Store\Plan;
 use Octavum\Store\VersionRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
-use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -109,14 +103,14 @@ final class PatternController extends AbstractController
             ['record' => null, 'withVersion' => true],
             $values,
             $entry,
-            $this->grid($entry, $system),
+            $this->form->shownGrid($entry, $system),
         );
     }
 
     #[Route('/patterns/{id}', name: 'pattern', methods: ['GET'])]
     public function show(string $id, #[CurrentUser] Account $account): Response
     {
-        return $this->page($this->own($account, $id), $account);
+        return $this->page($this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException(), $account);
     }
 
     /** One page for the sleeve the pattern lives in. */
@@ -124,7 +118,7 @@ final class PatternController extends AbstractController
     public function card(string $id, #[CurrentUser] Account $account): Response
     {
         return $this->render('pattern/card.html.twig', [
-            'pattern' => $this->mapper->pattern($this->own($account, $id)),
+            'pattern' => $this->mapper->pattern($this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException()),
             'people' => $this->people->all($account),
         ]);
     }
@@ -156,7 +150,7 @@ final class PatternController extends AbstractController
     #[Route('/patterns/{id}/edit', name: 'pattern_edit', methods: ['GET', 'POST'])]
     public function edit(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $system = $this->settings->of($account)->system;
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
@@ -182,60 +176,10 @@ final class PatternController extends AbstractController
         );
     }
 
-    #[Route('/patterns/{id}/versions/new', name: 'version_new', methods: ['GET', 'POST'])]
-    public function newVersion(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->own($account, $id);
-
-        return $this->version($record, null, new Version('', '', new RequirementTable([], [])), $request, $account);
-    }
-
-    #[Route('/versions/{id}', name: 'version_edit', methods: ['GET', 'POST'])]
-    public function editVersion(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
-
-        return $this->version($record->pattern, $record, $this->mapper->version($record), $request, $account);
-    }
-
-    /** Takes a pasted table apart, for the grid to show, and says how each cell is understood; nothing is saved. */
-    #[Route('/patterns/table/read', name: 'table_read', methods: ['POST'], priority: 1)]
-    public function readTable(Request $request): Response
-    {
-        $entry = new Entry($request->request->all());
-        $grid = $this->form->grid($entry);
-        $system = System::tryFrom($entry->raw('units')) ?? $this->settings->current()->system;
-        $tape = $this->settings->tape();
-        $understood = array_map(
-            static fn (array $row): array => array_map(static function (string $cell) use ($system, $tape): string {
-                try {
-                    return '' === $cell || 1 === preg_match('/^[-–—]+$/u', $cell)
-                        ? ''
-                        : '= '.$tape->write(Figure::needed(Length::parse($cell, $system->lengthUnit(), larger: true)));
-                } catch (Unreadable) {
-                    return '?';
-                }
-            }, $row['cells']),
-            $grid->rows,
-        );
-
-        return new JsonResponse(['sizes' => $grid->sizes, 'rows' => $grid->rows, 'understood' => $understood]);
-    }
-
-    /** Shows a size chart as it is understood; nothing is saved. */
-    #[Route('/patterns/chart/read', name: 'chart_read', methods: ['POST'], priority: 1)]
-    public function readChart(Request $request, #[CurrentUser] Account $account): Response
-    {
-        $entry = new Entry($request->request->all());
-        $chart = $this->form->chart($entry, $this->settings->of($account)->system);
-
-        return $this->render('pattern/_chart.html.twig', ['chart' => $chart, 'fault' => $entry->faults()['chart'] ?? null]);
-    }
-
     #[Route('/patterns/{id}/remove', name: 'pattern_remove', methods: ['POST'])]
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $record->removedAt = $this->clock->now();
         $this->entities->flush();
         $this->toast->say(
@@ -258,85 +202,12 @@ final class PatternController extends AbstractController
         return $this->redirectToRoute('pattern', ['id' => $id]);
     }
 
-    #[Route('/versions/{id}/remove', name: 'version_remove', methods: ['POST'])]
-    public function removeVersion(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = $this->clock->now();
-        $this->entities->flush();
-        $this->toast->say(
-            'Version {version} is taken out.',
-            ['version' => $record->name],
-            $this->generateUrl('version_restore', ['id' => $id]),
-        );
-
-        return $this->redirectToRoute('pattern', ['id' => $record->pattern->id]);
-    }
-
-    #[Route('/versions/{id}/restore', name: 'version_restore', methods: ['POST'])]
-    public function restoreVersion(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = null;
-        $this->entities->flush();
-        $this->toast->say('Version {version} is back.', ['version' => $record->name]);
-
-        return $this->redirectToRoute('pattern', ['id' => $record->pattern->id]);
-    }
-
-    private function version(PatternRecord $pattern, ?VersionRecord $record, Version $version, Request $request, Account $account): Response
-    {
-        $system = $this->settings->of($account)->system;
-        $entry = new Entry($request->request->all());
-        if ($request->isMethod('POST')) {
-            $changed = $this->form->readVersion($entry, $version->id, $system);
-            Revision::check($entry, $pattern->revision, $this->form->versionValues($version, $system));
-            if ($entry->isSound()) {
-                $this->mapper->storeVersion($changed, $record ?? new VersionRecord($pattern));
-                ++$pattern->changes;
-                $this->entities->flush();
-                $this->toast->say('Version {version} of {pattern} is saved.', ['version' => $changed->name, 'pattern' => $pattern->title]);
-
-                return $this->redirectToRoute('pattern', ['id' => $pattern->id]);
-            }
-        }
-        $values = $this->form->versionValues($version, $system);
-
-        return $this->form(
-            'pattern/version.html.twig',
-            ['pattern' => $pattern, 'record' => $record],
-            $values,
-            $entry,
-            $this->grid($entry, $system, $values),
-        );
-    }
-
     /** Says before it is saved that a pattern may be owned already; a tick keeps both. */
     private function twins(Entry $entry, Pattern $pattern, Library $library, Account $account): void
     {
         foreach ($entry->boolean('both') ? [] : (new Twins())->of($pattern, $library->sketches($account)) as $sentence) {
             $entry->fault('both', $sentence);
         }
-    }
-
-    /**
-     * @param ?array<string, mixed> $values of the version as it stands
-     *
-     * @return array{sizes: mixed, rows: mixed}
-     */
-    private function grid(Entry $entry, System $system, ?array $values = null): array
-    {
-        if ([] !== $entry->typed) {
-            $grid = $this->form->grid($entry);
-
-            return ['sizes' => $grid->sizes, 'rows' => $grid->rows];
-        }
-        if (null !== $values && [] !== $values['rows']) {
-            return ['sizes' => $values['sizes'], 'rows' => $values['rows']];
-        }
-        $blank = PatternForm::blank($system);
-
-        return ['sizes' => $blank->sizes, 'rows' => $blank->rows];
     }
 
     /**
@@ -355,10 +226,5 @@ final class PatternController extends AbstractController
             ],
             new Response(status: $entry->status()),
         );
-    }
-
-    private function own(Account $account, string $id): PatternRecord
-    {
-        return $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
     }
 }

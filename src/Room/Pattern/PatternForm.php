@@ -259,4 +259,26 @@ final readonly class PatternForm
             ),
         );
     }
+
+    /**
+     * The table as typed, or as it stands, or an empty one.
+     *
+     * @param ?array<string, mixed> $values of the version as it stands
+     *
+     * @return array{sizes: mixed, rows: mixed}
+     */
+    public function shownGrid(Entry $entry, System $system, ?array $values = null): array
+    {
+        if ([] !== $entry->typed) {
+            $grid = $this->grid($entry);
+
+            return ['sizes' => $grid->sizes, 'rows' => $grid->rows];
+        }
+        if (null !== $values && [] !== $values['rows']) {
+            return ['sizes' => $values['sizes'], 'rows' => $values['rows']];
+        }
+        $blank = self::blank($system);
+
+        return ['sizes' => $blank->sizes, 'rows' => $blank->rows];
+    }
 }

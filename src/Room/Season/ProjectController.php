@@ -9,13 +9,11 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Fit\SizeChooser;
 use Octavum\Core\Piece\Role;
-use Octavum\Core\Remedy\Remedy;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
-use Octavum\Page\Back;
 use Octavum\Page\Toast;
 use Octavum\Store\ClaimRecord;
 use Octavum\Store\Library;
@@ -27,7 +25,6 @@ use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
 use Octavum\Store\SeasonRecord;
 use Octavum\Store\Stash;
-use Octavum\Store\TakeBack;
 use Octavum\Store\VersionRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -55,7 +52,6 @@ final class ProjectController extends AbstractController
         private readonly Toast $toast,
         private readonly People $people,
         private readonly ClockInterface $clock,
-        private readonly TakeBack $takeBack,
     ) {
     }
 
@@ -91,21 +87,11 @@ final class ProjectController extends AbstractController
     #[Route('/{id}', name: 'project', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET', 'POST'])]
     public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
-        $project = null;
+        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $projects = $this->plan->projects($account);
-        foreach ($projects as $known) {
-            $project = $known->id === $id ? $known : $project;
-        }
+        $project = $this->plan->project($account, $id) ?? throw $this->createNotFoundException();
 
-        return $this->page(
-            $request,
-            $record,
-            $project ?? throw $this->createNotFoundException(),
-            $projects,
-            $this->plan->seasons($account),
-            $account,
-        );
+        return $this->page($request, $record, $project, $projects, $this->plan->seasons($account), $account);
     }
 
     /** What the project as typed would come to; nothing is saved. */
@@ -157,7 +143,7 @@ final class ProjectController extends AbstractController
     #[Route('/{id}/undo', name: 'project_undo', methods: ['POST'])]
     public function undo(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         /** @var array{revision: int, values: array<string, mixed>}|null $before */
         $before = $request->getSession()->remove(self::BEFORE.$id);
         if (null === $before || $before['revision'] !== $record->revision) {
@@ -180,106 +166,6 @@ final class ProjectController extends AbstractController
         $this->toast->say('{project} is as it was before.', ['project' => $record->name]);
 
         return $this->redirectToRoute('project', ['id' => $id]);
-    }
-
-    /** A role that the envelope asks for is left out on purpose. */
-    #[Route('/{id}/decline', name: 'project_decline', methods: ['POST'])]
-    public function decline(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->own($account, $id);
-        $role = Role::tryFrom($request->request->getString('role')) ?? throw $this->createNotFoundException();
-        $before = $this->takeBack->state([$record]);
-        $record->declined = array_values(array_unique([...$record->declined, $role->value]));
-        $this->entities->flush();
-
-        return $this->taken($request, $record, '{project} is sewn without that on purpose.', $this->takeBack->keep($before, [$record]));
-    }
-
-    #[Route('/{id}/move', name: 'project_move', methods: ['POST'])]
-    public function move(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->own($account, $id);
-        $ranked = array_values($this->projects->ranked($record->season));
-        $before = $this->takeBack->state($ranked);
-        $record->rank = max(1, $record->rank - 1);
-        $this->projects->renumber($record);
-
-        return $this->taken($request, $record, '{project} is moved up.', $this->takeBack->keep($before, $ranked));
-    }
-
-    /** One of the ways out of a shortfall: another cut, or another version. */
-    #[Route('/{id}/take', name: 'project_take', methods: ['POST'])]
-    public function take(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->own($account, $id);
-        $subject = $request->request->getString('subject');
-        $touched = [$record, ...$record->claims->getValues()];
-        $before = $this->takeBack->state($touched);
-        if (Remedy::TakeVersion->value === $request->request->getString('remedy')) {
-            $versions = $record->version?->pattern->versions->getValues() ?? [];
-            $record->version =
-                array_values(array_filter($versions, static fn (VersionRecord $version): bool => $version->id === $subject))[0]
-                ?? throw $this->createNotFoundException();
-        } else {
-            $cut = $this->stash->record($account, $subject) ?? throw $this->createNotFoundException();
-            foreach ($record->claims as $claim) {
-                if (
-                    $claim->role->value === $request->request->getString('role')
-                    && null !== $claim->cut
-                    && $claim->cut->cloth === $cut->cloth
-                ) {
-                    $claim->cut = $cut;
-                    break;
-                }
-            }
-        }
-        $this->entities->flush();
-
-        return $this->taken(
-            $request,
-            $record,
-            '{project} is changed.',
-            $this->takeBack->keep($before, $touched),
-            $this->generateUrl('project', ['id' => $id]),
-        );
-    }
-
-    private function taken(Request $request, ProjectRecord $record, string $message, string $key, ?string $else = null): Response
-    {
-        $answer = Back::to($request, $else ?? $this->generateUrl('season', ['id' => $record->season->id]));
-        $this->toast->say(
-            $message,
-            ['project' => $record->name],
-            $this->generateUrl('undo', ['key' => $key, 'back' => $answer->getTargetUrl()]),
-        );
-
-        return $answer;
-    }
-
-    #[Route('/{id}/remove', name: 'project_remove', methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->own($account, $id);
-        $record->removedAt = $this->clock->now();
-        $this->entities->flush();
-        $this->toast->say(
-            '{project} is taken off the plan.',
-            ['project' => $record->name],
-            $this->generateUrl('project_restore', ['id' => $id]),
-        );
-
-        return $this->redirectToRoute('season', ['id' => $record->season->id]);
-    }
-
-    #[Route('/{id}/restore', name: 'project_restore', methods: ['POST'])]
-    public function restore(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->projects->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = null;
-        $this->entities->flush();
-        $this->toast->say('{project} is back on the plan.', ['project' => $record->name]);
-
-        return $this->redirectToRoute('season', ['id' => $record->season->id]);
     }
 
     /**
@@ -404,12 +290,5 @@ final class ProjectController extends AbstractController
         }
 
         return $seasons;
-    }
-
-    private function own(Account $account, string $id): ProjectRecord
-    {
-        $record = $this->projects->oneOf($account, $id);
-
-        return null !== $record && null === $record->removedAt ? $record : throw $this->createNotFoundException();
     }
 }

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Pattern;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\System;
+use Octavum\Core\Measure\Unreadable;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Version;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\Toast;
+use Octavum\Store\PatternMapper;
+use Octavum\Store\PatternRecord;
+use Octavum\Store\PatternRepository;
+use Octavum\Store\VersionRecord;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** A version of a pattern with its table; and how a table or a chart that is pasted is understood. */
+final class VersionController extends AbstractController
+{
+    public function __construct(
+        private readonly PatternRepository $patterns,
+        private readonly PatternMapper $mapper,
+        private readonly PatternForm $form,
+        private readonly AccountSettings $settings,
+        private readonly EntityManagerInterface $entities,
+        private readonly Toast $toast,
+        private readonly ClockInterface $clock,
+    ) {
+    }
+
+    #[Route('/patterns/{id}/versions/new', name: 'version_new', methods: ['GET', 'POST'])]
+    public function new(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
+
+        return $this->page($record, null, new Version('', '', new RequirementTable([], [])), $request, $account);
+    }
+
+    #[Route('/versions/{id}', name: 'version_edit', methods: ['GET', 'POST'])]
+    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
+
+        return $this->page($record->pattern, $record, $this->mapper->version($record), $request, $account);
+    }
+
+    /** Takes a pasted table apart, for the grid to show, and says how each cell is understood; nothing is saved. */
+    #[Route('/patterns/table/read', name: 'table_read', methods: ['POST'], priority: 1)]
+    public function readTable(Request $request): Response
+    {
+        $entry = new Entry($request->request->all());
+        $grid = $this->form->grid($entry);
+        $system = System::tryFrom($entry->raw('units')) ?? $this->settings->current()->system;
+        $tape = $this->settings->tape();
+        $understood = array_map(
+            static fn (array $row): array => array_map(static function (string $cell) use ($system, $tape): string {
+                try {
+                    return '' === $cell || 1 === preg_match('/^[-–—]+$/u', $cell)
+                        ? ''
+                        : '= '.$tape->write(Figure::needed(Length::parse($cell, $system->lengthUnit(), larger: true)));
+                } catch (Unreadable) {
+                    return '?';
+                }
+            }, $row['cells']),
+            $grid->rows,
+        );
+
+        return new JsonResponse(['sizes' => $grid->sizes, 'rows' => $grid->rows, 'understood' => $understood]);
+    }
+
+    /** Shows a size chart as it is understood; nothing is saved. */
+    #[Route('/patterns/chart/read', name: 'chart_read', methods: ['POST'], priority: 1)]
+    public function readChart(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        $chart = $this->form->chart($entry, $this->settings->of($account)->system);
+
+        return $this->render('pattern/_chart.html.twig', ['chart' => $chart, 'fault' => $entry->faults()['chart'] ?? null]);
+    }
+
+    #[Route('/versions/{id}/remove', name: 'version_remove', methods: ['POST'])]
+    public function remove(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = $this->clock->now();
+        $this->entities->flush();
+        $this->toast->say(
+            'Version {version} is taken out.',
+            ['version' => $record->name],
+            $this->generateUrl('version_restore', ['id' => $id]),
+        );
+
+        return $this->redirectToRoute('pattern', ['id' => $record->pattern->id]);
+    }
+
+    #[Route('/versions/{id}/restore', name: 'version_restore', methods: ['POST'])]
+    public function restore(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = null;
+        $this->entities->flush();
+        $this->toast->say('Version {version} is back.', ['version' => $record->name]);
+
+        return $this->redirectToRoute('pattern', ['id' => $record->pattern->id]);
+    }
+
+    private function page(PatternRecord $pattern, ?VersionRecord $record, Version $version, Request $request, Account $account): Response
+    {
+        $system = $this->settings->of($account)->system;
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $changed = $this->form->readVersion($entry, $version->id, $system);
+            Revision::check($entry, $pattern->revision, $this->form->versionValues($version, $system));
+            if ($entry->isSound()) {
+                $this->mapper->storeVersion($changed, $record ?? new VersionRecord($pattern));
+                ++$pattern->changes;
+                $this->entities->flush();
+                $this->toast->say('Version {version} of {pattern} is saved.', ['version' => $changed->name, 'pattern' => $pattern->title]);
+
+                return $this->redirectToRoute('pattern', ['id' => $pattern->id]);
+            }
+        }
+        $values = $this->form->versionValues($version, $system);
+
+        return $this->render(
+            'pattern/version.html.twig',
+            [
+                'pattern' => $pattern,
+                'record' => $record,
+                'values' => $entry->typed + $values,
+                'grid' => $this->form->shownGrid($entry, $system, $values),
+                'faults' => $entry->faults(),
+            ],
+            new Response(status: $entry->status()),
+        );
+    }
+}
