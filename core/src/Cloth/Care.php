@@ -6,7 +6,7 @@ namespace Octavum\Core\Cloth;
 
 use Octavum\Core\Measure\Sentence;
 
-/** What fibres let one expect of washing, pressing and dyeing; the label on the bolt comes first. Section 3. */
+/** What fibres let one expect of washing, pressing and dyeing; the label on the bolt comes first. Source: docs/rules.md. */
 final readonly class Care
 {
     private const DELICATE = [Fibre::Wool, Fibre::Silk];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Cloth;
 
-/** The trade name of a cloth. Source of what it settles: the workroom's rules, section 3. */
+/** The trade name of a cloth. Source of what it settles: docs/rules.md. */
 enum ClothType: string
 {
     case Lawn = 'lawn';

@@ -8,7 +8,7 @@ use Octavum\Core\Measure\Length;
 
 /**
  * One continuous piece of a cloth. What it is now follows from its ledger, read by day; entries of one day in the order
- * written. Source: the workroom's rules, section 4.
+ * written. Source: docs/rules.md.
  */
 final readonly class Cut
 {

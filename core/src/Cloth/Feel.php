@@ -8,7 +8,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Unreadable;
 
-/** How a cloth stretches, falls, hides and presses, as far as anybody has said. Source: the workroom's rules, section 3. */
+/** How a cloth stretches, falls, hides and presses, as far as anybody has said. Source: docs/rules.md. */
 final readonly class Feel
 {
     private const MOST = 300;

@@ -8,7 +8,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Measure\Width;
 
-/** Other ways to know a length than a tape, each an estimate, rounded down. Section 4. */
+/** Other ways to know a length than a tape, each an estimate, rounded down. Source: docs/rules.md. */
 final readonly class Gauge
 {
     /**

@@ -12,7 +12,7 @@ use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Unreadable;
 
 /**
- * How much a cloth may lose in its first wash, along and across. Source of the figures: the workroom's rules, section 3;
+ * How much a cloth may lose in its first wash, along and across. Source of the figures: docs/rules.md;
  * a blend counts each fibre by its share, and the one that shrinks most where the shares are not known; elastane follows
  * its partner, and an unknown fibre counts the most its structure and finish allow.
  */

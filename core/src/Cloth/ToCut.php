@@ -16,7 +16,7 @@ use Octavum\Core\Measure\Working;
 /**
  * What can be cut from a cut: (measured − squaring at both ends) × (1 − shrinkage if it still shrinks), and the usable
  * width likewise. Where parts are missing, the longest whole stretch counts, unless a lay goes round them; a cut that is
- * gone leaves nothing. Source: the workroom's rules, section 4.
+ * gone leaves nothing. Source: docs/rules.md.
  */
 final readonly class ToCut
 {

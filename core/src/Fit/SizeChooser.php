@@ -20,7 +20,7 @@ use Octavum\Core\Piece\Garment;
 
 /**
  * Chooses the size of a pattern by its chart: one point of the body decides, and where others fall in other sizes it says
- * so, "14 bust, 16 waist, 18 hip: grade between". Section 6 of the domain.
+ * so, "14 bust, 16 waist, 18 hip: grade between". Source: docs/rules.md.
  */
 final readonly class SizeChooser
 {

@@ -6,7 +6,7 @@ namespace Octavum\Core\Measure;
 
 /**
  * The starting figures of the trade that a sewist's own replace: squaring, selvage, tolerances, margins.
- * Source: the workroom's rules, sections 3, 4, 7 and 8.
+ * Source: docs/rules.md.
  */
 final readonly class Assumptions
 {

@@ -8,7 +8,7 @@ namespace Octavum\Core\Measure;
  * Reads a length as people write it: decimals with point or comma, vulgar fractions in any spelling, unit names and
  * marks, terms of falling units ("1 yd 4 in", "1 m 20", "2m40"), ranges ("44/45 in", "2.8-3"), and the words of the shop
  * ("half a metre", "a yard and a half"). Two lengths in one unit are two cuts and are never added up; an area is no length.
- * Source: the workroom's rules, section 2.
+ * Source: docs/rules.md.
  */
 final readonly class LengthReader
 {

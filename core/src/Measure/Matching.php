@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Measure;
 
-/** Where a print's repeat is made to meet; many never match. Source: the workroom's rules, section 7, additions. */
+/** Where a print's repeat is made to meet; many never match. Source: docs/rules.md. */
 enum Matching: string
 {
     case Never = 'never';

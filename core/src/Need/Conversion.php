@@ -10,7 +10,7 @@ use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Unit;
 
 /**
- * The trade's chart of equal amounts of garment at different cloth widths (the workroom's rules, section 7).
+ * The trade's chart of equal amounts of garment at different cloth widths (docs/rules.md).
  *
  * Between columns and lines it interpolates; above the last and below the first line it keeps the proportion of that
  * line; beyond the outer columns it keeps the area. All rounding is upwards.

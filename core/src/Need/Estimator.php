@@ -20,9 +20,9 @@ use Octavum\Core\Piece\Role;
 
 /**
  * Works out how much cloth is needed: from a saved lay, or from the requirement table, ways 1 (laid out), 2 (envelope, own
- * width) and 3 (converted) of the workroom's rules, section 7, the table's with the additions for one-way cloth, a repeat to
+ * width) and 3 (converted) of docs/rules.md, the table's with the additions for one-way cloth, a repeat to
  * match and alterations.
- * Longer than other files: the ways of section 4 stand side by side, in the order in which they are tried.
+ * Longer than other files: the ways stand side by side, in the order in which they are tried.
  */
 final readonly class Estimator
 {

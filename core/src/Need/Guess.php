@@ -10,7 +10,7 @@ use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Sentence;
 
-/** What a garment may take while nobody knows: shown beside a verdict, never one. Section 7, way 4. */
+/** What a garment may take while nobody knows: shown beside a verdict, never one. Source: docs/rules.md. */
 final readonly class Guess
 {
     public function __construct(public Length $amount, public Way $way)

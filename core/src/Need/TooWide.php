@@ -8,7 +8,7 @@ use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 
-/** A piece that is wider than the cloth, at every way of laying it that is allowed: no length is enough. Section 8. */
+/** A piece that is wider than the cloth, at every way of laying it that is allowed: no length is enough. Source: docs/rules.md. */
 final readonly class TooWide
 {
     /**

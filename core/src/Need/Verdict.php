@@ -8,7 +8,7 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Rounding;
 
-/** Is it enough? Source: the workroom's rules, section 8. */
+/** Is it enough? Source: docs/rules.md. */
 enum Verdict: string
 {
     case Fits = 'fits';

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Need;
 
 /**
- * How a need is known, best first. Source: the workroom's rules, section 7; the trust of a calibrated block was measured
+ * How a need is known, best first. Source: docs/rules.md; the trust of a calibrated block was measured
  * (docs/decisions/0007).
  */
 enum Way: string

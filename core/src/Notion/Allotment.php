@@ -13,7 +13,7 @@ use Octavum\Core\Reading\Words;
 /**
  * Gives the notions of a stash out to projects in their order. Kinds are summed up without mixing sizes; a zip up to 2 cm
  * too long will do, one too short will not, nor a plain one for one that separates; buttons make a set when they look
- * alike; thread goes by its colour. Section 14 of the domain.
+ * alike; thread goes by its colour. Source: docs/rules.md.
  */
 final readonly class Allotment
 {

@@ -16,7 +16,7 @@ use Octavum\Core\Piece\Role;
  */
 final readonly class Grid
 {
-    /** More than any garment asks, in micrometres. Section 2. */
+    /** More than any garment asks, in micrometres. Source: docs/rules.md. */
     private const MOST = 15_000_000;
 
     private const MOST_ROWS = 200;

@@ -7,7 +7,7 @@ namespace Octavum\Core\Pattern;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Piece\Role;
 
-/** What is altered on a pattern for one person, kept for the next time. Section 6. */
+/** What is altered on a pattern for one person, kept for the next time. Source: docs/rules.md. */
 final readonly class KeptAlteration
 {
     public const ROLES = [Role::Main, Role::Lining];

@@ -11,7 +11,7 @@ use Octavum\Core\Piece\Role;
 /** The table on the envelope: rows are role × cloth width (× nap), columns are sizes in the order printed. */
 final readonly class RequirementTable
 {
-    /** Micrometres: 44/45 in and 110 to 115 cm, 54/55 and 137 to 140, 58/60 and 147 to 152. Source: the workroom's rules, section 7. */
+    /** Micrometres: 44/45 in and 110 to 115 cm, 54/55 and 137 to 140, 58/60 and 147 to 152. Source: docs/rules.md. */
     private const CLASSES = [[1_100_000, 1_150_000], [1_370_000, 1_400_000], [1_470_000, 1_524_000]];
 
     /**

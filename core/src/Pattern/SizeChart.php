@@ -33,7 +33,7 @@ final readonly class SizeChart
         return [] !== $this->body;
     }
 
-    /** What decides the size: bust for tops and dresses, hip for trousers and skirts, height for children. Section 6. */
+    /** What decides the size: bust for tops and dresses, hip for trousers and skirts, height for children. Source: docs/rules.md. */
     public function decides(Garment $garment, bool $child): BodyPoint
     {
         return match (true) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Pattern;
 
-/** What a pattern asks of whoever sews it. People choose by what they do not want. Section 5. */
+/** What a pattern asks of whoever sews it. People choose by what they do not want. Source: docs/rules.md. */
 enum Technique: string
 {
     case SetInSleeve = 'set-in sleeve';

@@ -6,7 +6,7 @@ namespace Octavum\Core\PatternLine;
 
 use Octavum\Core\Measure\Numbers;
 
-/** Time at the machine as people speak of it. Source of the minutes: the workroom's rules, section 13. */
+/** Time at the machine as people speak of it. Source of the minutes: docs/rules.md. */
 final readonly class Span
 {
     private const MINUTES = ['evening' => 150, 'day' => 360, 'weekend' => 600];

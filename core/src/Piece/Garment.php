@@ -26,7 +26,7 @@ enum Garment: string
     case Hat = 'hat';
     case Other = 'other';
 
-    /** Main lengths that lie one after another in a lay, each costing one repeat when a print is matched. Section 7. */
+    /** Main lengths that lie one after another in a lay, each costing one repeat when a print is matched. Source: docs/rules.md. */
     public function mainLengths(): int
     {
         return match ($this) {

@@ -18,7 +18,7 @@ use Octavum\Core\Need\Wanted;
 use Octavum\Core\Pattern\Pattern;
 
 /**
- * What would help when a cut is short, least harm first, each with its figure. Source: the workroom's rules, section 9,
+ * What would help when a cut is short, least harm first, each with its figure. Source: docs/rules.md,
  * as far as it can be said without the pieces.
  */
 final readonly class WaysOut

@@ -28,16 +28,4 @@ final readonly class ProjectAnswer
         public array $notions = [],
     ) {
     }
-
-    /** The role that decides the verdict. */
-    public function headline(): ?RoleAnswer
-    {
-        foreach ($this->roles as $role) {
-            if ($role->verdict === $this->verdict) {
-                return $role;
-            }
-        }
-
-        return $this->roles[0] ?? null;
-    }
 }

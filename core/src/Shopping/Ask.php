@@ -16,7 +16,7 @@ use Octavum\Core\Need\Need;
 
 /**
  * The length to ask for at a counter: need / (1 − shrinkage) + squaring at both ends, rounded up to the counter's step.
- * Source: the workroom's rules, section 7, additions.
+ * Source: docs/rules.md.
  */
 final readonly class Ask
 {

@@ -99,7 +99,7 @@ final readonly class ClothSnags
         };
     }
 
-    /** @return list<Snag> the hard rules: woven or knit, and stretch. Section 10 */
+    /** @return list<Snag> the hard rules: woven or knit, and stretch. Source: docs/rules.md */
     private function suits(Project $project, Claim $claim, Cloth $cloth): array
     {
         $pattern = $project->pattern;
