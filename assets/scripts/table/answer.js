@@ -24,7 +24,7 @@ export const answer = {
             const list = html(
                 'ul',
                 { className: 'mat-faults' },
-                ...answer.faults.filter((fault) => !fault.includes('accounted for')).map((fault) => html('li', {}, fault)),
+                ...answer.faults.map((fault) => html('li', {}, fault)),
             );
             if (answer.missing.length) {
                 list.append(

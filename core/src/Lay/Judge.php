@@ -20,7 +20,7 @@ final readonly class Judge
     {
     }
 
-    /** @return list<string> what is wrong; nothing when the lay is sound */
+    /** @return list<Fault> what is wrong; nothing when the lay is sound */
     public function faults(Request $request, Lay $lay): array
     {
         return [
@@ -32,7 +32,7 @@ final readonly class Judge
         ];
     }
 
-    /** @return list<string> */
+    /** @return list<Fault> */
     private function places(Request $request, Lay $lay): array
     {
         $faults = [];
@@ -45,7 +45,7 @@ final readonly class Judge
             $name = $placement->piece->id.' '.$placement->copy;
             $sheet = $sheets[$placement->sheet] ?? null;
             if (null === $sheet || (null !== $placement->piece->cut && $placement->piece->cut !== $placement->sheet)) {
-                $faults[] = $name.' lies on another cut';
+                $faults[] = new Fault(FaultKind::Place, $name.' lies on another cut');
                 continue;
             }
             $width = match ($lay->fold) {
@@ -60,10 +60,10 @@ final readonly class Judge
                 || $o->top > $width + self::TOLERANCE
                 || $o->right > $length + self::TOLERANCE
             ) {
-                $faults[] = $name.' leaves the cloth';
+                $faults[] = new Fault(FaultKind::Place, $name.' leaves the cloth');
             }
             if (Fold::Gate === $lay->fold && $o->bottom < $width / 2 - self::TOLERANCE && $o->top > $width / 2 + self::TOLERANCE) {
-                $faults[] = $name.' lies across the middle, where the selvages meet';
+                $faults[] = new Fault(FaultKind::Place, $name.' lies across the middle, where the selvages meet');
             }
             if (
                 $placement->piece->onFold
@@ -71,20 +71,20 @@ final readonly class Judge
                 && Fold::Crosswise !== $lay->fold
                 && min(abs($placement->y), Fold::Gate === $lay->fold ? abs($placement->y - $width) : \INF) > self::TOLERANCE
             ) {
-                $faults[] = $name.' does not lie at the fold';
+                $faults[] = new Fault(FaultKind::Place, $name.' does not lie at the fold');
             }
             if (Fold::Part === $lay->fold && 1 === $placement->layers && $o->left < $folded - self::TOLERANCE) {
-                $faults[] = $name.' lies where the cloth is still folded';
+                $faults[] = new Fault(FaultKind::Place, $name.' lies where the cloth is still folded');
             }
             foreach ($sheet->missingParts() as $missing) {
                 foreach ($o->convexParts() as $part) {
                     if ($this->convex->depth($missing, $part) > self::TOLERANCE) {
-                        $faults[] = $name.' lies where there is no cloth';
+                        $faults[] = new Fault(FaultKind::Place, $name.' lies where there is no cloth');
                     }
                 }
             }
             if (!\in_array($placement->turn, $placement->piece->grain->turns($request->oneWay), true)) {
-                $faults[] = $name.' is turned against its grain or the print';
+                $faults[] = new Fault(FaultKind::Place, $name.' is turned against its grain or the print');
             }
             $shape =
                 $placement->piece->onFold && 2 === $placement->layers && Fold::Crosswise !== $lay->fold
@@ -93,7 +93,7 @@ final readonly class Judge
             $expected = ($placement->flipped ? $shape->flipped() : $shape)->turned($placement->turn)->moved($placement->x, $placement->y);
             foreach ($expected->points as $i => $point) {
                 if (!isset($o->points[$i]) || hypot($point[0] - $o->points[$i][0], $point[1] - $o->points[$i][1]) > 0.1) {
-                    $faults[] = $name.' is drawn in another shape than its own';
+                    $faults[] = new Fault(FaultKind::Place, $name.' is drawn in another shape than its own');
                     break;
                 }
             }
@@ -102,7 +102,7 @@ final readonly class Judge
         return $faults;
     }
 
-    /** @return list<string> */
+    /** @return list<Fault> */
     private function overlaps(Lay $lay): array
     {
         $faults = [];
@@ -122,7 +122,10 @@ final readonly class Judge
                 foreach ($parts[$i] as $p) {
                     foreach ($parts[$j] as $q) {
                         if ($this->convex->depth($p, $q) > self::TOLERANCE) {
-                            $faults[] = \sprintf('%s %d and %s %d overlap', $a->piece->id, $a->copy, $b->piece->id, $b->copy);
+                            $faults[] = new Fault(
+                                FaultKind::Overlap,
+                                \sprintf('%s %d and %s %d overlap', $a->piece->id, $a->copy, $b->piece->id, $b->copy),
+                            );
                             continue 3;
                         }
                     }
@@ -133,7 +136,7 @@ final readonly class Judge
         return $faults;
     }
 
-    /** @return list<string> */
+    /** @return list<Fault> */
     private function copies(Request $request, Lay $lay): array
     {
         $faults = $seen = $over = [];
@@ -153,11 +156,9 @@ final readonly class Judge
             $copies = $seen[$piece->id] ?? [];
             sort($copies);
             if (Status::Impossible !== $lay->status && $copies !== range(1, $piece->quantity)) {
-                $faults[] = \sprintf(
-                    'of piece %s, %d copies are wanted and %d are accounted for',
-                    $piece->id,
-                    $piece->quantity,
-                    \count($copies),
+                $faults[] = new Fault(
+                    FaultKind::Count,
+                    \sprintf('of piece %s, %d copies are wanted and %d are accounted for', $piece->id, $piece->quantity, \count($copies)),
                 );
             }
             if (
@@ -167,14 +168,14 @@ final readonly class Judge
                 && 2 * $over[$piece->id] !== $piece->quantity
                 && !$piece->flat()->isSymmetric()
             ) {
-                $faults[] = \sprintf('half of piece %s should be turned over', $piece->id);
+                $faults[] = new Fault(FaultKind::Turned, \sprintf('half of piece %s should be turned over', $piece->id));
             }
         }
 
         return $faults;
     }
 
-    /** @return list<string> */
+    /** @return list<Fault> */
     private function matches(Lay $lay): array
     {
         $faults = [];
@@ -192,7 +193,7 @@ final readonly class Judge
             [$fx, $fy] = $first[$key] ??= [$x, $y];
             foreach ([[$x - $fx, $match->length], [$y - $fy, $match->width]] as [$off, $repeat]) {
                 if ($repeat > 0 && abs($off - round($off / $repeat) * $repeat) > self::TOLERANCE) {
-                    $faults[] = \sprintf('%s %d does not match', $placement->piece->id, $placement->copy);
+                    $faults[] = new Fault(FaultKind::Match, \sprintf('%s %d does not match', $placement->piece->id, $placement->copy));
                     break;
                 }
             }
@@ -201,7 +202,7 @@ final readonly class Judge
         return $faults;
     }
 
-    /** @return list<string> */
+    /** @return list<Fault> */
     private function lengths(Lay $lay): array
     {
         $faults = [];
@@ -211,7 +212,7 @@ final readonly class Judge
                 $end = $placement->sheet === $sheet ? max($end, $placement->outline->right) : $end;
             }
             if (abs($used - $end * (Fold::Crosswise === $lay->fold ? 2 : 1)) > self::TOLERANCE) {
-                $faults[] = \sprintf('%.1f mm of cut %s are reported and %.1f are used', $used, $sheet, $end);
+                $faults[] = new Fault(FaultKind::Length, \sprintf('%.1f mm of cut %s are reported and %.1f are used', $used, $sheet, $end));
             }
         }
 

@@ -17,6 +17,8 @@ use Octavum\Core\Laid\LaidSheet;
 use Octavum\Core\Laid\LayReview;
 use Octavum\Core\Laid\LaySetup;
 use Octavum\Core\Laid\SavedLay;
+use Octavum\Core\Lay\Fault;
+use Octavum\Core\Lay\FaultKind;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Hand;
 use Octavum\Core\Lay\Judge;
@@ -252,11 +254,11 @@ final class SavedLayTest extends TestCase
             'y' => $y,
         ];
         $on = (new Hand())->lay($request, Fold::Flat, [$place(0, 0)]);
-        self::assertContains('0/Front 1 lies where there is no cloth', (new Judge())->faults($request, $on));
+        self::assertContains('0/Front 1 lies where there is no cloth', array_map(strval(...), (new Judge())->faults($request, $on)));
         $beside = (new Hand())->lay($request, Fold::Flat, [$place(0, 400)]);
         self::assertSame(
             [],
-            array_filter((new Judge())->faults($request, $beside), static fn (string $fault): bool => str_contains($fault, 'no cloth')),
+            array_filter((new Judge())->faults($request, $beside), static fn (Fault $fault): bool => FaultKind::Place === $fault->kind),
         );
         self::assertNull((new LaySetup([], [], []))->request([Fold::Flat]));
     }

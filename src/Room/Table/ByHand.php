@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Table;
 
+use Octavum\Core\Lay\Fault;
+use Octavum\Core\Lay\FaultKind;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Hand;
 use Octavum\Core\Lay\Judge;
@@ -61,7 +63,7 @@ final readonly class ByHand
             throw Refused::saying(strtr('This cannot be laid so: '.$unknown->getMessage().'.', $setup->lay->names()));
         }
         $faults = array_values(
-            array_filter((new Judge())->faults($request, $lay), static fn (string $fault): bool => !str_contains($fault, 'accounted for')),
+            array_filter((new Judge())->faults($request, $lay), static fn (Fault $fault): bool => FaultKind::Count !== $fault->kind),
         );
         if ([] !== $faults) {
             throw Refused::saying(strtr('The locked pieces do not lie soundly: '.$faults[0].'. Move them first.', $setup->lay->names()));

@@ -9,6 +9,8 @@ use Octavum\Account\SentenceWriter;
 use Octavum\Core\Laid\LaidPiece;
 use Octavum\Core\Laid\LaidSheet;
 use Octavum\Core\Laid\SavedLay;
+use Octavum\Core\Lay\Fault;
+use Octavum\Core\Lay\FaultKind;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Item;
 use Octavum\Core\Lay\Lane;
@@ -162,7 +164,7 @@ final readonly class Mat
     /**
      * What a lay comes to, written in the reader's units.
      *
-     * @param list<string> $faults of the judge
+     * @param list<Fault> $faults of the judge
      *
      * @return array<string, mixed>
      */
@@ -203,7 +205,11 @@ final readonly class Mat
             'bound' => $lay->bound > 0 ? $this->write(Figure::exact(Length::ofMillimetres($lay->bound))) : null,
             'missing' => $missing,
             'why' => [] === $lay->unplaced ? null : $this->why($setup, $lay),
-            'faults' => array_map(static fn (string $fault): string => ucfirst(strtr($fault, $names)).'.', $faults),
+            'faults' => array_map(
+                static fn (Fault $fault): string => ucfirst(strtr($fault->sentence, $names)).'.',
+                // how many are missing stands in a list of its own
+                array_values(array_filter($faults, static fn (Fault $fault): bool => [] === $missing || FaultKind::Count !== $fault->kind)),
+            ),
             'folds' => $folds,
             'leftovers' => array_map(
                 fn (array $free): array => [
