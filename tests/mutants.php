@@ -19,7 +19,8 @@ require dirname(__DIR__).'/vendor/autoload.php';
 
 $root = dirname(__DIR__);
 [$count, $seed] = [(int) ($argv[1] ?? 40), (int) ($argv[2] ?? 1)];
-$other = ['<' => '<=', '<=' => '<', '>' => '>=', '>=' => '>', '===' => '!==', '!==' => '===', '&&' => '||', '||' => '&&', '+' => '-', '-' => '+'];
+$other = ['<' => '<=', '>' => '>=', '===' => '!==', '&&' => '||', '+' => '-'];
+$other += array_flip($other);
 $parser = (new ParserFactory())->createForHostVersion();
 $mutants = [];
 $parts = array_map(static fn (string $part): string => $root.'/core/src/'.$part, ['Cloth', 'Need', 'Pattern', 'Season', 'Shopping']);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Cloth;
 
 use Octavum\Core\Cloth\Care;
+use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -20,6 +21,24 @@ final class CareTest extends TestCase
         foreach ($says as $part) {
             self::assertStringContainsString($part, $care);
         }
+    }
+
+    #[DataProvider('labels')]
+    public function testALabelIsReadFromFreeWords(string $words, ?CareLabel $label): void
+    {
+        self::assertSame($label, CareLabel::of($words));
+    }
+
+    /** @return iterable<array{string, ?CareLabel}> */
+    public static function labels(): iterable
+    {
+        yield ['Dry-clean only', CareLabel::DryClean];
+        yield ['hand wash', CareLabel::Hand];
+        yield ['washed by hand', CareLabel::Hand];
+        yield ['wipe clean', CareLabel::Wipe];
+        yield ['machine at 40', CareLabel::from('machine wash at 40 °C')];
+        yield ['gently', null];
+        yield ['140 g', null];
     }
 
     /** @return iterable<string, array<mixed>> */

@@ -75,6 +75,18 @@ final class ShoppingTest extends TestCase
         self::assertSame([[1120, 2900], [1400, 2900], [1500, 2300]], \array_slice($asked, 1), '2.60 / 0.94 + 0.06 = 2.826 → 2.90');
     }
 
+    public function testTheCommonWidthsAreThoseOfTheCountersCountry(): void
+    {
+        $wish = new Wish('Lawn', FibreMix::of(['cotton' => 100], Knowledge::Seller));
+        $season = Plan::check(Plan::project('Dress', 1, Plan::version(['36 in' => '2.60']), new Claim('w', Role::Main, wish: $wish)));
+        $widths = static fn (System $system): array => array_map(
+            static fn (array $row): int => $row['width']->micrometres,
+            (new ShoppingList(new Assumptions(), Counter::TenCentimetres, $system))->of($season)[0]->asks,
+        );
+        self::assertSame([900_000, 1_120_000, 1_400_000, 1_500_000], $widths(System::Metric));
+        self::assertSame([36 * 25_400, 44 * 25_400, 54 * 25_400, 60 * 25_400], $widths(System::Imperial));
+    }
+
     public function testMoreOfAShortClothIsAskedForAtItsOwnWidth(): void
     {
         $season = Plan::check(

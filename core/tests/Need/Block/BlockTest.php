@@ -48,6 +48,18 @@ final class BlockTest extends TestCase
         }
     }
 
+    public function testTheMiddleSizeIsTheUsualOneAndTheLargerTakeMore(): void
+    {
+        /** @param list<string> $sizes */
+        $need = static fn (array $sizes, string $size): float|int => (new Block())
+            ->need(Garment::Coat, new RequirementTable($sizes, []), Role::Main, $size, Length::ofMillimetres(1380), false)
+            ?->millimetres() ?? 0;
+        $sizes = ['8', '10', '12', '14', '16'];
+        self::assertSame($need([], ''), $need($sizes, '12'));
+        self::assertLessThan($need($sizes, '12'), $need($sizes, '8'));
+        self::assertGreaterThan($need($sizes, '12'), $need($sizes, '16'));
+    }
+
     public function testItAlwaysComesToTheSameAndAChildsIsSmall(): void
     {
         self::assertSame($this->need(Garment::Dress, [], 1380), $this->need(Garment::Dress, [], 1380));

@@ -33,7 +33,10 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
+use Octavum\Core\Piece\Piece;
+use Octavum\Core\Piece\PieceSet;
 use Octavum\Core\Piece\Role;
+use Octavum\Core\Piece\Shape;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
@@ -43,6 +46,7 @@ use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Season\Wish;
+use Octavum\Core\Shape\Outline;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\TestCase;
 
@@ -361,6 +365,37 @@ final class SeasonCheckTest extends TestCase
         );
         self::assertStringNotContainsString('lacks', $other, 'the other half is whole');
         self::assertStringNotContainsString('not drawn', $other);
+    }
+
+    public function testAPieceWiderThanTheClothIsShortWhateverTheLength(): void
+    {
+        $piece = new Piece('Back', shapes: [new Shape([], Outline::rectangle(600, 1400))]);
+        $version = new Version('v', 'A', new RequirementTable(['14'], []), pieces: PieceSet::of([$piece], ['14']));
+        $role = static fn (string $width): RoleAnswer => Plan::check(
+            Plan::project('Cape', 1, $version, Plan::claim(Plan::cloth($width, '20'), stated: '1')),
+        )->projects[0]->roles[0];
+        $narrow = $role('142 cm');
+        self::assertSame([Verdict::Short, 'Back'], [$narrow->verdict, $narrow->tooWide?->piece]);
+        self::assertNull($narrow->missing(), 'no length is missing');
+        $wide = $role('150 cm');
+        self::assertSame([Verdict::Fits, null], [$wide->verdict, $wide->tooWide]);
+    }
+
+    public function testAlterationsKeptForSomeoneCountWhereTheyCostCloth(): void
+    {
+        $version = Plan::version(['150 cm' => '2.00']);
+        $pattern = new Pattern('pattern', 'Blouse', versions: [$version], alterations: [
+            new KeptAlteration('p', 'Longer', Length::ofMillimetres(50)),
+            new KeptAlteration('p', 'Forward shoulder'),
+            new KeptAlteration('q', 'Much longer', Length::ofMillimetres(500)),
+        ]);
+        $claim = Plan::claim(Plan::cloth('150 cm', '4'));
+        $needs = [];
+        foreach ([null, new Person('p', 'Ottoline')] as $person) {
+            $project = new Project('x', 'Blouse', Plan::season(), 1, $person, $pattern, $version, '14', claims: [$claim]);
+            $needs[] = Plan::check($project)->projects[0]->roles[0]->amount()?->millimetres();
+        }
+        self::assertSame([2000, 2050], $needs);
     }
 
     public function testNotionsAreASnagOnlyWhereSomebodyHasWrittenNotionsDown(): void
