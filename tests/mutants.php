@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 // Changes figures and comparisons of the rules, drawn by chance, one at a time, and runs the core's tests on each:
 //   bin/octavum mutate chance [how many] [seed]
-// Prints those that nobody noticed; fails when they are more than one in ten.
+// Prints those that nobody noticed; fails when they are more than one in ten. The pieces of a rough block are a guess, so their figures
+// are left alone.
 
 use PhpParser\Node;
 use PhpParser\Node\Expr\BinaryOp;
@@ -24,7 +25,7 @@ $other += array_flip($other);
 $parser = (new ParserFactory())->createForHostVersion();
 $mutants = [];
 $parts = array_map(static fn (string $part): string => $root.'/core/src/'.$part, ['Cloth', 'Need', 'Pattern', 'Season', 'Shopping']);
-foreach (Finder::create()->in($parts)->name('*.php')->sortByName() as $file) {
+foreach (Finder::create()->in($parts)->notName('RoughPieces.php')->name('*.php')->sortByName() as $file) {
     $code = $file->getContents();
     $nodes = (new NodeFinder())->find(
         $parser->parse($code) ?? [],

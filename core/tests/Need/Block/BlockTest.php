@@ -50,14 +50,19 @@ final class BlockTest extends TestCase
 
     public function testTheMiddleSizeIsTheUsualOneAndTheLargerTakeMore(): void
     {
-        /** @param list<string> $sizes */
-        $need = static fn (array $sizes, string $size): float|int => (new Block())
-            ->need(Garment::Coat, new RequirementTable($sizes, []), Role::Main, $size, Length::ofMillimetres(1380), false)
-            ?->millimetres() ?? 0;
         $sizes = ['8', '10', '12', '14', '16'];
-        self::assertSame($need([], ''), $need($sizes, '12'));
-        self::assertLessThan($need($sizes, '12'), $need($sizes, '8'));
-        self::assertGreaterThan($need($sizes, '12'), $need($sizes, '16'));
+        self::assertSame($this->coat([], ''), $this->coat($sizes, '12'));
+        self::assertLessThan($this->coat($sizes, '12'), $this->coat($sizes, '8'));
+        self::assertGreaterThan($this->coat($sizes, '12'), $this->coat($sizes, '16'));
+    }
+
+    /** @param list<string> $sizes */
+    private function coat(array $sizes, string $size): float|int
+    {
+        $table = new RequirementTable($sizes, []);
+        $need = (new Block())->need(Garment::Coat, $table, Role::Main, $size, Length::ofMillimetres(1380), false);
+
+        return $need?->millimetres() ?? 0;
     }
 
     public function testItAlwaysComesToTheSameAndAChildsIsSmall(): void
