@@ -16,7 +16,7 @@ final readonly class Load implements Trial
 
     /** Bytes of the large document, and seconds between what is sent beside. */
     private const LARGE = 6_000_000;
-    private const REST = 2;
+    private const REST = 20;
 
     public function __construct(private bool $beside = false)
     {
