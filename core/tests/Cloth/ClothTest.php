@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Cloth;
 
+use Octavum\Core\Cloth\Bite;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
@@ -86,6 +87,41 @@ final class ClothTest extends TestCase
             ['The cut', 'Squaring, both ends', 'Shrinks 4 % in the wash', 'To cut from'],
             array_map(static fn ($line): string => (string) $line->label, $toCut->working()->lines),
         );
+    }
+
+    /** @param list<array{int, int, int, int}> $bites from, below, length and width of each, mm */
+    #[DataProvider('missing')]
+    public function testMissingPartsMakeACutShorterOrNarrower(array $bites, int $length, int $width): void
+    {
+        $at = static fn (int $mm): Length => 0 === $mm ? Length::zero() : Length::ofMillimetres($mm);
+        $cut = new Cut(
+            'cut',
+            [
+                new LedgerEntry(new \DateTimeImmutable('2027-03-01'), LedgerKind::Washed, Length::ofMillimetres(3060)),
+            ],
+            bites: array_map(static fn (array $b): Bite => new Bite($at($b[0]), $at($b[1]), $at($b[2]), $at($b[3])), $bites),
+        );
+        $toCut = ToCut::of(self::cotton($cut), $cut, new Assumptions());
+        self::assertSame([$length, $width], [$toCut->length?->millimetres(), $toCut->full?->millimetres()]);
+    }
+
+    /** @return iterable<string, array{list<array{int, int, int, int}>, int, int}> of 3.06 m, 137 cm wide, squared by 6 cm */
+    public static function missing(): iterable
+    {
+        yield 'nothing' => [[], 3000, 1370];
+        yield 'a part across the whole width at 1.00 m' => [[[1000, 0, 100, 1370]], 1900, 1370];
+        yield 'a stain in the middle' => [[[1000, 600, 100, 100]], 1900, 1370];
+        yield 'a strip along the lower edge' => [[[0, 0, 3060, 200]], 3000, 1180];
+        yield 'a strip along the upper edge' => [[[0, 1170, 3060, 200]], 3000, 1180];
+        yield 'a strip along half of an edge' => [[[0, 0, 1500, 200]], 1500, 1370];
+        yield 'the far end' => [[[2060, 0, 1000, 1370]], 2000, 1370];
+        yield 'two strips' => [[[0, 0, 3060, 200], [0, 1170, 3060, 200]], 3000, 990];
+    }
+
+    public function testNoFibresAreNotKnownWhoeverSaidSo(): void
+    {
+        self::assertSame(Knowledge::Unknown, FibreMix::of([], Knowledge::Label)->knowledge);
+        self::assertSame(Knowledge::Label, FibreMix::of(['cotton' => 100], Knowledge::Label)->knowledge);
     }
 
     public function testAWashedCutShrinksUntilItIsMeasuredAgain(): void

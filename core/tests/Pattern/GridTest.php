@@ -76,6 +76,7 @@ final class GridTest extends TestCase
         });
         self::assertSame(['0.cells.0', '1.width', '1.role'], array_keys($faults));
         self::assertStringContainsString('“lots” cannot be read as a length', $faults['0.cells.0']);
+        self::assertCount(1, $table->rows, 'one without a width is none');
         self::assertSame(2_700_000, $table->rows[0]->cells['16']->micrometres);
     }
 

@@ -12,6 +12,8 @@ use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Fit\SizeChartReader;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
@@ -379,6 +381,19 @@ final class SeasonCheckTest extends TestCase
         self::assertNull($narrow->missing(), 'no length is missing');
         $wide = $role('150 cm');
         self::assertSame([Verdict::Fits, null], [$wide->verdict, $wide->tooWide]);
+    }
+
+    public function testWhatIsNotHereYetIsNotAskedToBeWashed(): void
+    {
+        $bought = [new LedgerEntry(new \DateTimeImmutable('2027-02-01'), LedgerKind::Bought, Length::ofMillimetres(4000))];
+        $actions = static fn (CutState $state): array => array_map(
+            static fn (Snag $snag): Action => $snag->action,
+            Plan::check(Plan::project('Coat', 1, Plan::version(self::ENVELOPE), Plan::claim(
+                Plan::cloth('150 cm', new Cut('c', $bought, state: $state)),
+            )))->projects[0]->roles[0]->snags,
+        );
+        self::assertSame([Action::MarkWashed], $actions(CutState::Arrived));
+        self::assertSame([Action::ShowCloth], $actions(CutState::Ordered));
     }
 
     public function testAlterationsKeptForSomeoneCountWhereTheyCostCloth(): void
