@@ -21,11 +21,7 @@ export const answer = {
         const out = [];
         const row = (term, text) => [html('dt', {}, term), html('dd', {}, text)];
         if (answer.faults.length || answer.missing.length) {
-            const list = html(
-                'ul',
-                { className: 'mat-faults' },
-                ...answer.faults.map((fault) => html('li', {}, fault)),
-            );
+            const list = html('ul', { className: 'mat-faults' }, ...answer.faults.map((fault) => html('li', {}, fault)));
             if (answer.missing.length) {
                 list.append(
                     html(

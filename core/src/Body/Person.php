@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Body;
 
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
 
 /** Someone who is sewn for. */
 final readonly class Person
@@ -66,5 +67,13 @@ final readonly class Person
         }
 
         return null;
+    }
+
+    /** What is to be minded when one sews for them; null for a grown-up. */
+    public function caution(): ?Sentence
+    {
+        return !$this->child ? null : new Sentence(
+            'Buttons, snaps and safety eyes can be swallowed; cords at neck and hood, ribbons and ties can strangle; nightwear must meet the local rules on flammability. Local product-safety rules apply to gifts and sales too.',
+        );
     }
 }

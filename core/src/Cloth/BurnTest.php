@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Cloth;
 
-/** What a snippet does in a flame, and what that says of its fibres.  */
+/** What a snippet does in a flame, and what that says of its fibres. */
 final readonly class BurnTest
 {
     public const FLAME = ['flares' => FibreFamily::Cellulose, 'curls' => FibreFamily::Protein, 'melts' => FibreFamily::Synthetic];

@@ -31,4 +31,10 @@ final class PersonTest extends TestCase
         self::assertFalse($person->isStale(BodyPoint::Height, new \DateTimeImmutable('2026-11-25')));
         self::assertFalse($person->isStale(BodyPoint::Hip, new \DateTimeImmutable('2026-11-25')), 'what was never measured is not old');
     }
+
+    public function testSewingForAChildComesWithACaution(): void
+    {
+        self::assertNull((new Person('o', 'Ottoline'))->caution());
+        self::assertStringContainsString('can be swallowed', (string) (new Person('s', 'Suvi', true))->caution());
+    }
 }

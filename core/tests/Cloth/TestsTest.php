@@ -9,8 +9,10 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\FibreFamily;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Gauge;
+use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\TestKind;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Measure\Length;
@@ -89,5 +91,14 @@ final class TestsTest extends TestCase
     private function cm(string $figure): Length
     {
         return Length::of($figure, \Octavum\Core\Measure\Unit::Centimetre);
+    }
+
+    public function testOnlyAFlameWantsACaution(): void
+    {
+        foreach (TestKind::cases() as $kind) {
+            self::assertSame(TestKind::Burn === $kind, null !== $kind->caution(), $kind->value);
+        }
+        self::assertSame('wants lining or a layer beneath', (string) Opacity::Sheer->advice());
+        self::assertNull(Opacity::Opaque->advice());
     }
 }

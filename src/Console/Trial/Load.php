@@ -44,7 +44,7 @@ final readonly class Load implements Trial
         $looking = new Together(self::PEOPLE + \count($work), static function (int $i, \Closure $tell) use ($visitors, $work, $span): void {
             if ($i >= self::PEOPLE) {
                 while ($span->more()) {
-                    $tell($work[$i - self::PEOPLE]());
+                    $tell($work[$i - self::PEOPLE]($span));
                     sleep(self::REST);
                 }
 
@@ -84,14 +84,14 @@ final readonly class Load implements Trial
     /**
      * Three who have a lay made, one who brings in a large document, five who send hostile files.
      *
-     * @return list<\Closure(): string> each says what it did and how it was answered
+     * @return list<\Closure(Span): string> each says what it did and how it was answered
      */
     private function work(Server $server): array
     {
         $work = [];
         for ($i = 0; $i < 3; ++$i) {
             $visitor = Visitor::withDemo($server);
-            $work[] = fn (): string => 'a lay '.$this->lay($visitor);
+            $work[] = fn (Span $span): string => 'a lay '.$this->lay($visitor, $span);
         }
         $visitor = Visitor::newcomer($server);
         $document = $this->large($server->demo());
@@ -109,7 +109,8 @@ final readonly class Load implements Trial
         return $work;
     }
 
-    private function lay(Visitor $visitor): string
+    /** Stopped when the time is over. */
+    private function lay(Visitor $visitor, Span $span): string
     {
         preg_match('~/table/([0-9A-Z]{26})~', $visitor->page('/table')->content, $lay);
         $page = new \DOMDocument();
@@ -124,7 +125,8 @@ final readonly class Load implements Trial
         do {
             usleep(500_000);
             $said = $visitor->page('/table/make/'.$job['job']);
-        } while (200 === $said->status && !str_contains($said->content, '"ended":true'));
+        } while (200 === $said->status && $span->more() && !str_contains($said->content, '"ended":true'));
+        $visitor->send('/table/make/'.$job['job'].'/stop', []);
 
         return (string) $said->status;
     }

@@ -91,6 +91,7 @@ final class TestController extends AbstractController
                 'cloth' => $cloth,
                 'record' => $record,
                 'kind' => $kind->value,
+                'caution' => $kind->caution(),
                 'cuts' => $cuts,
                 'back' => Back::path($request),
                 'values' => $entry->typed,

@@ -32,6 +32,7 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** Planning one project; what it comes to is shown while it is being planned. */
@@ -84,7 +85,7 @@ final class ProjectController extends AbstractController
         return $this->page($request, null, $blank, [], $seasons, $account);
     }
 
-    #[Route('/{id}', name: 'project', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET', 'POST'])]
+    #[Route('/{id}', name: 'project', requirements: ['id' => Requirement::ULID], methods: ['GET', 'POST'])]
     public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
         $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();

@@ -21,6 +21,7 @@ use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** The ranked plan of a season, and the season's own form. */
@@ -41,7 +42,7 @@ final class SeasonController extends AbstractController
         return $this->redirectToRoute('season');
     }
 
-    #[Route('/season/{id}', name: 'season', requirements: ['id' => '[0-9A-Z]{26}'], defaults: ['id' => null], methods: ['GET'])]
+    #[Route('/season/{id}', name: 'season', requirements: ['id' => Requirement::ULID], defaults: ['id' => null], methods: ['GET'])]
     public function show(?string $id, #[CurrentUser] Account $account, SeasonDrawing $drawing): Response
     {
         $seasons = $this->plan->seasons($account);
@@ -71,7 +72,7 @@ final class SeasonController extends AbstractController
     }
 
     /** The arithmetic of every project, which the page fetches once it stands. */
-    #[Route('/season/{id}/workings', name: 'season_workings', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
+    #[Route('/season/{id}/workings', name: 'season_workings', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
     public function workings(string $id, #[CurrentUser] Account $account): Response
     {
         return $this->render('season/_workings.html.twig', [
@@ -80,7 +81,7 @@ final class SeasonController extends AbstractController
     }
 
     /** A new order of rank: the ids of the open projects, the first first. */
-    #[Route('/season/{id}/rank', name: 'season_rank', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['POST'])]
+    #[Route('/season/{id}/rank', name: 'season_rank', requirements: ['id' => Requirement::ULID], methods: ['POST'])]
     public function rank(string $id, Request $request, ProjectRepository $repository, #[CurrentUser] Account $account): Response
     {
         $season = $this->own($account, $id);
@@ -113,7 +114,7 @@ final class SeasonController extends AbstractController
         return $this->form(null, new Season('', '', $monday, 13, 240), $request, $account);
     }
 
-    #[Route('/season/{id}/edit', name: 'season_edit', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET', 'POST'])]
+    #[Route('/season/{id}/edit', name: 'season_edit', requirements: ['id' => Requirement::ULID], methods: ['GET', 'POST'])]
     public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
         $record = $this->own($account, $id);

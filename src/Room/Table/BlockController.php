@@ -18,13 +18,14 @@ use Octavum\Store\Plan;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Contracts\Cache\CacheInterface;
 
 /** What a generic block says of a project's main cloth, beside the table: fetched by the page since it takes a while. */
 final class BlockController extends AbstractController
 {
-    #[Route('/project/{id}/block', name: 'project_block', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
+    #[Route('/project/{id}/block', name: 'project_block', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
     public function show(
         string $id,
         Plan $plan,

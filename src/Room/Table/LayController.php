@@ -12,6 +12,7 @@ use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** A saved lay on paper, as a drawing, put away and back. */
@@ -25,7 +26,7 @@ final class LayController extends AbstractController
     ) {
     }
 
-    #[Route('/{id}/print', name: 'table_print', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
+    #[Route('/{id}/print', name: 'table_print', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
     public function print(string $id, LayDrawing $drawing, #[CurrentUser] Account $account): Response
     {
         $lay = $this->lays->lay($this->lays->record($account, $id));
@@ -34,7 +35,7 @@ final class LayController extends AbstractController
     }
 
     /** To scale: a millimetre of the file is a millimetre of cloth. */
-    #[Route('/{id}.svg', name: 'table_svg', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
+    #[Route('/{id}.svg', name: 'table_svg', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
     public function svg(string $id, LayDrawing $drawing, #[CurrentUser] Account $account): Response
     {
         $lay = $this->lays->lay($this->lays->record($account, $id));
@@ -48,7 +49,7 @@ final class LayController extends AbstractController
         );
     }
 
-    #[Route('/{id}/remove', name: 'table_remove', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['POST'])]
+    #[Route('/{id}/remove', name: 'table_remove', requirements: ['id' => Requirement::ULID], methods: ['POST'])]
     public function remove(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
     {
         $record = $this->lays->record($account, $id);
@@ -59,7 +60,7 @@ final class LayController extends AbstractController
         return $this->redirectToRoute('table');
     }
 
-    #[Route('/{id}/restore', name: 'table_restore', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['POST'])]
+    #[Route('/{id}/restore', name: 'table_restore', requirements: ['id' => Requirement::ULID], methods: ['POST'])]
     public function restore(string $id, LayRepository $lays, #[CurrentUser] Account $account): Response
     {
         $record = $lays->oneOf($account, $id) ?? throw $this->createNotFoundException();

@@ -23,6 +23,7 @@ use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** The cutting table: what can be laid, and the mat it is laid on. */
@@ -115,7 +116,7 @@ final class TableController extends AbstractController
         );
     }
 
-    #[Route('/{id}', name: 'table_lay', requirements: ['id' => '[0-9A-Z]{26}'], methods: ['GET'])]
+    #[Route('/{id}', name: 'table_lay', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
     public function show(string $id, #[CurrentUser] Account $account, Stash $stash, Library $library): Response
     {
         $record = $this->lays->record($account, $id);
