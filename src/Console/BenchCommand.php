@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
+use Octavum\Console\Trial\Visitor;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\LayMaker;
 use Octavum\Core\Season\Check\SeasonCheck;
@@ -151,6 +152,16 @@ final readonly class BenchCommand
         $this->row($io, 'faults by the judge', (string) $faults);
     }
 
+    /** @throws \RuntimeException unless the page is there */
+    private function looked(Visitor $visitor, string $path): string
+    {
+        $answer = $visitor->page($path);
+
+        return 200 === $answer->status
+            ? $answer->content
+            : throw new \RuntimeException(\sprintf('%s answers %d.', $path, $answer->status));
+    }
+
     /** @param array<string, string> $environment */
     private function pages(SymfonyStyle $io, string $data, array $environment): void
     {
@@ -174,14 +185,17 @@ final readonly class BenchCommand
         );
         $server->start();
         try {
-            $client = new BenchClient('http://127.0.0.1:'.$port);
-            $client->openDemo();
-            preg_match('~data-workings-url="([^"]+)"~', $client->get('/season'), $found);
+            $visitor = new Visitor('http://127.0.0.1:'.$port);
+            for ($i = 0; $i < 50 && 0 === $visitor->page('/sign-in')->status; ++$i) {
+                usleep(100_000);
+            }
+            $visitor->openDemo();
+            preg_match('~data-workings-url="([^"]+)"~', $this->looked($visitor, '/season'), $found);
             foreach ([...self::PAGES, $found[1] ?? ''] as $page) {
                 for ($i = 0; $i < self::WARM_UP; ++$i) {
-                    $client->get($page);
+                    $this->looked($visitor, $page);
                 }
-                $this->measure($io, 'page '.$page, static fn () => $client->get($page));
+                $this->measure($io, 'page '.$page, fn () => $this->looked($visitor, $page));
             }
         } finally {
             $server->stop(1);
