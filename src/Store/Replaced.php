@@ -6,6 +6,7 @@ namespace Octavum\Store;
 
 use Doctrine\DBAL\Connection;
 use Octavum\Account\Account;
+use Octavum\Database\Newest;
 use Symfony\Component\Uid\Ulid;
 
 /** The last workrooms of an account that others were put in the place of, as exchange documents. */
@@ -13,7 +14,7 @@ final readonly class Replaced
 {
     private const MOST = 3;
 
-    public function __construct(private Connection $connection)
+    public function __construct(private Connection $connection, private Newest $newest)
     {
     }
 
@@ -22,12 +23,7 @@ final readonly class Replaced
     {
         $key = (string) new Ulid();
         $this->connection->insert('replaced', ['"key"' => $key, 'account_id' => $account->id, 'workroom' => $workroom]);
-        $this->connection->executeStatement(
-            'DELETE FROM replaced WHERE account_id = :account AND "key" NOT IN (SELECT "key" FROM replaced WHERE account_id = :account ORDER BY "key" DESC LIMIT '
-                .self::MOST
-                .')',
-            ['account' => $account->id],
-        );
+        $this->newest->keepOnly(self::MOST, 'replaced', $account->id);
 
         return $key;
     }

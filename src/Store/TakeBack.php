@@ -8,6 +8,7 @@ use Doctrine\DBAL\ParameterType;
 use Doctrine\ORM\EntityManagerInterface;
 use Doctrine\ORM\Mapping\ClassMetadata;
 use Octavum\Account\Account;
+use Octavum\Database\Newest;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\Uid\Ulid;
 
@@ -19,7 +20,7 @@ final readonly class TakeBack
 {
     private const MOST = 30;
 
-    public function __construct(private EntityManagerInterface $entities, private Security $security)
+    public function __construct(private EntityManagerInterface $entities, private Security $security, private Newest $newest)
     {
     }
 
@@ -69,18 +70,12 @@ final readonly class TakeBack
             }
         }
         $key = (string) new Ulid();
-        $connection = $this->entities->getConnection();
-        $connection->insert(
+        $this->entities->getConnection()->insert(
             'undo',
             ['"key"' => $key, 'account_id' => $this->account(), 'changes' => serialize($changes)],
             ['changes' => ParameterType::LARGE_OBJECT],
         );
-        $connection->executeStatement(
-            'DELETE FROM undo WHERE account_id = :account AND "key" NOT IN (SELECT "key" FROM undo WHERE account_id = :account ORDER BY "key" DESC LIMIT '
-                .self::MOST
-                .')',
-            ['account' => $this->account()],
-        );
+        $this->newest->keepOnly(self::MOST, 'undo', $this->account());
 
         return $key;
     }
