@@ -1,4 +1,5 @@
 import { answer } from './table/answer.js';
+import { cloths } from './table/cloths.js';
 import { raw } from './table/dom.js';
 import { history } from './table/history.js';
 import { keys } from './table/keys.js';
@@ -9,7 +10,7 @@ import { pointer } from './table/pointer.js';
 import { setup } from './table/setup.js';
 import { snap } from './table/snap.js';
 
-const PARTS = [places, mat, history, pointer, snap, keys, setup, machine, answer];
+const PARTS = [places, cloths, mat, history, pointer, snap, keys, setup, machine, answer];
 
 /** The cutting table: the mat is drawn here, pieces are moved here, and the core is asked what it makes of it. */
 export const table = () => {

@@ -1,20 +1,8 @@
 import { boxOf, moved, turned } from '../geometry.js';
 import { MARGIN, svg, html, path, raw, keyOf } from './dom.js';
 
-/** The mat as it is drawn: sheets, tapes, pieces, and the tray of those not laid. */
+/** The mat as it is drawn: pieces on their cloths, and the tray of those not laid. */
 export const mat = {
-    /** How high and long a sheet is as it lies, folded or not. */
-    size(sheet) {
-        const lanes = this.way?.lanes.filter((lane) => lane.sheet === sheet.id) ?? [];
-        const height = lanes.length ? Math.max(...lanes.map((lane) => (lane.down ? lane.offset : lane.offset + lane.width))) : sheet.width;
-        const end = Math.max(
-            0,
-            ...[...this.places.values()].filter((place) => place.sheet === sheet.id).map((place) => this.body(place).box.right),
-        );
-        const doubled = this.way?.doubled ?? 1;
-        return { height, length: sheet.length === null ? Math.max(1500, end + 250) : sheet.length / doubled, end };
-    },
-
     fit() {
         const sizes = this.mat.sheets.map((sheet) => this.size(sheet));
         const sum = (numbers) => numbers.reduce((all, one) => all + one, 0);
@@ -72,124 +60,6 @@ export const mat = {
         if (focused) {
             root.querySelector(`[data-key="${CSS.escape(focused)}"]`)?.focus({ preventScroll: true });
         }
-    },
-
-    grid(wide, high) {
-        const step = 100 * this.scale;
-        const lines = [];
-        for (let x = MARGIN.left; x < wide; x += step) {
-            lines.push(`M${x.toFixed(1)} 0V${high}`);
-        }
-        for (let y = MARGIN.top; y < high; y += step) {
-            lines.push(`M0 ${y.toFixed(1)}H${wide}`);
-        }
-        return svg('path', { class: 'mat-grid', d: lines.join('') });
-    },
-
-    sheet(sheet, size, left, top) {
-        const s = this.scale;
-        const [w, h] = [size.length * s, size.height * s];
-        const group = svg('g', { transform: `translate(${left} ${top})`, class: 'mat-sheet', 'data-sheet': sheet.id, 'data-height': h });
-        group.append(svg('text', { class: 'mat-name', x: 0, y: -20 }, sheet.name + (sheet.says ? ', ' + sheet.says : '')));
-        const part =
-            this.fold === 'part'
-                ? Math.max(
-                      0,
-                      ...[...this.places.values()]
-                          .filter((p) => p.layers === 2 && p.sheet === sheet.id)
-                          .map((p) => this.bodies.get(keyOf(p)).box.right),
-                  )
-                : 0;
-        const swatch = sheet.cloth && this.$refs.swatches.content.getElementById('swatch-' + sheet.cloth);
-        const fill = swatch ? `url(#swatch-${sheet.cloth})` : '#C9D3CE';
-        const outline = part > 0 ? `M0 0H${w}V${h}H${part * s}V${h / 2}H0Z` : `M0 0H${w}V${h}H0Z`;
-        group.append(svg('path', { d: outline, fill, class: 'mat-cloth' }), svg('path', { d: outline, class: 'mat-wash' }));
-        sheet.missing.forEach((gone) => group.append(svg('path', { d: path(gone, s), class: 'mat-missing' })));
-        const edge = (y, x1, x2, kind) => group.append(svg('path', { d: `M${x1} ${y}H${x2}`, class: 'mat-' + kind }));
-        const word = (x, y, text, more = {}) => group.append(svg('text', { class: 'mat-edge', x, y, ...more }, text));
-        if (this.fold === 'flat') {
-            edge(0, 0, w, 'selvage');
-            edge(h, 0, w, 'selvage');
-        } else if (this.fold === 'lengthwise' || this.fold === 'gate') {
-            edge(0, 0, w, 'fold');
-            edge(h, 0, w, this.fold === 'gate' ? 'fold' : 'selvage');
-            word(w - 6, 15, this.words.fold, { 'text-anchor': 'end' });
-            word(w - 6, h - 8, this.fold === 'gate' ? this.words.fold : this.words.selvages, { 'text-anchor': 'end' });
-            if (this.fold === 'gate') {
-                edge(h / 2, 0, w, 'selvage');
-                word(w - 6, h / 2 - 5, this.words.middle, { 'text-anchor': 'end' });
-            }
-        } else if (this.fold === 'crosswise') {
-            edge(0, 0, w, 'selvage');
-            edge(h, 0, w, 'selvage');
-            group.append(svg('path', { d: `M${w} 0V${h}`, class: 'mat-fold' }));
-            word(w - 6, 13, this.words.fold, { 'text-anchor': 'end' });
-        } else if (part > 0) {
-            edge(0, 0, part * s, 'fold');
-            edge(h / 2, 0, part * s, 'selvage');
-            word(part * s - 6, 15, this.words.fold, { 'text-anchor': 'end' });
-            word(w - 6, h - 8, this.words.flat, { 'text-anchor': 'end' });
-        }
-        if (size.end > 0) {
-            group.append(
-                svg('path', { d: `M${size.end * s} -4V${h + 20}`, class: 'mat-end' }),
-                svg(
-                    'text',
-                    { class: 'mat-end-text', x: size.end * s + 5, y: h + 30 },
-                    this.length(size.end * (this.way?.doubled ?? 1), true),
-                ),
-            );
-        }
-        group.append(this.tapes(w, h, sheet.length === null));
-        return group;
-    },
-
-    /** Metric above, eighths of a yard below, centimetres across. */
-    tapes(w, h, roll) {
-        const s = this.scale;
-        const group = svg('g', { class: 'mat-tape' });
-        let ticks = '';
-        const every = 100 * s < 9 ? 200 : 100;
-        for (let x = 0, i = 0; x * s <= w + 0.5; x += every, i += 1) {
-            ticks += `M${(x * s).toFixed(1)} -2v-${x % 1000 === 0 ? 12 : x % 500 === 0 ? 8 : 5}`;
-            if (x > 0 && (x % 1000 === 0 || (x % 500 === 0 && 500 * s > 46))) {
-                group.append(svg('text', { x: x * s + 3, y: -5 }, x / 1000 + ' m'));
-            }
-        }
-        for (let i = 0; i * 114.3 * s <= w + 0.5; i += 1) {
-            ticks += `M${(i * 114.3 * s).toFixed(1)} ${h + 2}v${i % 8 === 0 ? 12 : i % 4 === 0 ? 8 : 4}`;
-            if (i > 0 && i % 8 === 0) {
-                group.append(svg('text', { x: i * 114.3 * s + 3, y: h + 14 }, i / 8 + ' yd'));
-            }
-        }
-        const across = 100 * s < 13 ? 500 : 100;
-        for (let y = 0; y * s <= h + 0.5; y += 100) {
-            ticks += `M-2 ${(y * s).toFixed(1)}h-${y % 500 === 0 ? 10 : 5}`;
-            if (y > 0 && y % across === 0) {
-                group.append(svg('text', { x: -13, y: y * s + 4, 'text-anchor': 'end' }, String(y / 10)));
-            }
-        }
-        group.append(svg('path', { d: ticks }));
-        if (roll) {
-            group.append(svg('text', { x: w + 4, y: h / 2 }, '…'));
-        }
-        return group;
-    },
-
-    /** Metres or yards as the reader writes them; a length that is needed rounds up. */
-    length(mm, needed = false) {
-        if (this.words.imperial) {
-            const eighths = (needed ? Math.ceil : Math.round)(mm / 3.175 - 1e-6);
-            const parts = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
-            return eighths < 18 * 8
-                ? Math.floor(eighths / 8) + parts[eighths % 8] + ' in'
-                : (() => {
-                      const e = Math.ceil(mm / 114.3 - 1e-6);
-                      return Math.floor(e / 8) + parts[e % 8] + ' yd';
-                  })();
-        }
-        const cm = (needed ? Math.ceil : Math.round)(mm / 10 - 1e-6);
-        return cm < 100 ? cm + ' cm' : (cm / 100).toFixed(2) + ' m';
     },
 
     piece(place) {
