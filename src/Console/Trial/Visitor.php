@@ -56,11 +56,6 @@ final class Visitor
         $this->page('/settings');
     }
 
-    public function token(): string
-    {
-        return $this->token;
-    }
-
     /** A page; its token goes with what is sent from now on. */
     public function page(string $path): Answer
     {

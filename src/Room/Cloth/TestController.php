@@ -54,10 +54,6 @@ final class TestController extends AbstractController
         $settings = $this->settings->of($account);
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
         $entry = new Entry($request->request->all());
-        $cuts = [];
-        foreach ($cloth->cuts as $i => $cut) {
-            $cuts[$cut->id] = trim(\sprintf('%d %s', $i + 1, $cut->label));
-        }
         if ($request->isMethod('POST')) {
             $outcome = $this->guided($kind)->read(new Fields($entry, $settings, $this->settings->tape()), $cloth);
             Revision::check($entry, $record->revision);
@@ -80,6 +76,11 @@ final class TestController extends AbstractController
 
                 return Back::to($request, $this->generateUrl('cloth', ['id' => $id]));
             }
+        }
+
+        $cuts = [];
+        foreach ($cloth->cuts as $i => $cut) {
+            $cuts[$cut->id] = trim(\sprintf('%d %s', $i + 1, $cut->label));
         }
 
         return $this->render(
