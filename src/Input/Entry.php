@@ -243,6 +243,12 @@ final class Entry
         return 1 === preg_match('/^(\d{1,5})\s*(?:m|min|minutes)$/', $text, $part) ? (int) $part[1] : Span::minutes($text);
     }
 
+    /** @return list<string> the lines of a text that hold something */
+    public static function lines(string $text): array
+    {
+        return array_values(array_filter(array_map(trim(...), explode("\n", $text)), static fn (string $line): bool => '' !== $line));
+    }
+
     /** As it would be typed, in hours. */
     public static function hours(?int $minutes): string
     {

@@ -27,4 +27,10 @@ final class LayRepository extends ServiceEntityRepository
     {
         return $this->findOneBy(['id' => $id, 'account' => $account]);
     }
+
+    /** One of the account's own that has not been put away. */
+    public function hereOf(Account $account, string $id): ?LayRecord
+    {
+        return $this->findOneBy(['id' => $id, 'account' => $account, 'removedAt' => null]);
+    }
 }

@@ -38,6 +38,12 @@ final readonly class People
         return $this->entities->getRepository(PersonRecord::class)->findOneBy(['id' => $id, 'account' => $account]);
     }
 
+    /** One of the account's own that has not been removed. */
+    public function hereOf(Account $account, string $id): ?PersonRecord
+    {
+        return $this->entities->getRepository(PersonRecord::class)->findOneBy(['id' => $id, 'account' => $account, 'removedAt' => null]);
+    }
+
     public function person(PersonRecord $record): Person
     {
         return new Person(

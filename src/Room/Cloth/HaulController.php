@@ -83,9 +83,7 @@ final class HaulController extends AbstractController
     {
         $reader = new HaulReader();
         $system = $this->settings->of($account)->system;
-        $typed = array_values(
-            array_filter(array_map(trim(...), explode("\n", $entry->raw('haul'))), static fn (string $line): bool => '' !== $line),
-        );
+        $typed = Entry::lines($entry->raw('haul'));
         if (\count($typed) > self::MOST_LINES) {
             $entry->fault(
                 'haul',

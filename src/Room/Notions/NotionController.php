@@ -111,7 +111,7 @@ final class NotionController extends AbstractController
     #[Route('/{id}', name: 'notion', methods: ['GET', 'POST'])]
     public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->tins->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $system = $this->settings->of($account)->system;
@@ -163,7 +163,8 @@ final class NotionController extends AbstractController
     #[Route('/{id}/remove', name: 'notion_remove', methods: ['POST'])]
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
-        $this->own($account, $id)->removedAt = $this->clock->now();
+        $record = $this->tins->hereOf($account, $id) ?? throw $this->createNotFoundException();
+        $record->removedAt = $this->clock->now();
         $this->entities->flush();
         $this->toast->say('The notion is taken out.', [], $this->generateUrl('notion_restore', ['id' => $id]));
 
@@ -184,9 +185,7 @@ final class NotionController extends AbstractController
     /** @return list<Notion> */
     private function lines(Entry $entry): array
     {
-        $lines = array_values(
-            array_filter(array_map(trim(...), explode("\n", $entry->text('lines'))), static fn (string $line): bool => '' !== $line),
-        );
+        $lines = Entry::lines($entry->text('lines'));
         if ([] === $lines || \count($lines) > self::MOST) {
             $entry->fault(
                 'lines',
@@ -213,12 +212,5 @@ final class NotionController extends AbstractController
                 mb_strlen($line) > 120 ? $line : '',
             );
         }, $lines);
-    }
-
-    private function own(Account $account, string $id): NotionRecord
-    {
-        $record = $this->tins->oneOf($account, $id);
-
-        return null !== $record && null === $record->removedAt ? $record : throw $this->createNotFoundException();
     }
 }

@@ -199,9 +199,7 @@ final readonly class PatternForm
     /** @return list<string> */
     private function lines(Entry $entry, string $field, int $most): array
     {
-        $lines = array_values(
-            array_filter(array_map(trim(...), explode("\n", $entry->text($field))), static fn (string $line): bool => '' !== $line),
-        );
+        $lines = Entry::lines($entry->text($field));
         foreach ($lines as $line) {
             if (mb_strlen($line) > $most) {
                 $entry->fault(

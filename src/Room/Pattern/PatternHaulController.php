@@ -80,9 +80,7 @@ final class PatternHaulController extends AbstractController
     /** @return list<array{line: Line, twins: list<Sentence>}> */
     private function lines(Entry $entry, Account $account): array
     {
-        $typed = array_values(
-            array_filter(array_map(trim(...), explode("\n", $entry->raw('haul'))), static fn (string $line): bool => '' !== $line),
-        );
+        $typed = Entry::lines($entry->raw('haul'));
         if (\count($typed) > self::MOST_LINES) {
             $entry->fault(
                 'haul',

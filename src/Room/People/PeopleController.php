@@ -78,7 +78,7 @@ final class PeopleController extends AbstractController
     #[Route('/{id}', name: 'person', methods: ['GET', 'POST'])]
     public function show(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->people->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $person = $this->people->person($record);
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
@@ -153,7 +153,7 @@ final class PeopleController extends AbstractController
     #[Route('/{id}/edit', name: 'person_edit', methods: ['POST'])]
     public function edit(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->people->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $entry = new Entry($request->request->all());
         $name = $entry->name('name');
         $notes = $entry->text('notes');
@@ -172,7 +172,7 @@ final class PeopleController extends AbstractController
     #[Route('/{id}/day/remove', name: 'person_day_remove', methods: ['POST'])]
     public function removeDay(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->people->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $person = $this->people->person($record);
         $day = $request->request->getString('on');
 
@@ -194,7 +194,7 @@ final class PeopleController extends AbstractController
     #[Route('/{id}/remove', name: 'person_remove', methods: ['POST'])]
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
-        $record = $this->own($account, $id);
+        $record = $this->people->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $record->removedAt = $this->clock->now();
         $this->entities->flush();
         $this->toast->say(
@@ -286,12 +286,5 @@ final class PeopleController extends AbstractController
         }
 
         return ['on' => $this->clock->now()->format('Y-m-d'), 'was' => '', 'points' => []];
-    }
-
-    private function own(Account $account, string $id): PersonRecord
-    {
-        $record = $this->people->oneOf($account, $id);
-
-        return null !== $record && null === $record->removedAt ? $record : throw $this->createNotFoundException();
     }
 }

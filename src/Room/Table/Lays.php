@@ -22,9 +22,7 @@ final readonly class Lays
     /** @throws NotFoundHttpException when the account has none of that id, or has put it away */
     public function record(Account $account, string $id): LayRecord
     {
-        $record = $this->lays->oneOf($account, $id);
-
-        return null !== $record && null === $record->removedAt ? $record : throw new NotFoundHttpException();
+        return $this->lays->hereOf($account, $id) ?? throw new NotFoundHttpException();
     }
 
     public function lay(LayRecord $record): SavedLay
