@@ -10,6 +10,7 @@ use Octavum\Core\Reading\Headings;
 use Octavum\Core\Reading\TableColumn;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
 
 /**
  * A table that is brought from a spreadsheet: its file, carried on from preview to preview, and what each column is taken for.
@@ -87,12 +88,68 @@ final readonly class TableEntry
     }
 
     /**
+     * The rows as they are shown before they are saved.
+     *
+     * @template R of object
+     *
+     * @param \Closure(list<string>): ?R  $read  a row's cells; null for a row that holds no thing, as a sum's
+     * @param \Closure(R): bool           $there is it here already?
+     * @param \Closure(R): list<string>   $cells what was understood
+     * @param \Closure(R): list<Sentence> $says  what to look at
+     *
+     * @return array<int, TableRow<R>> by number in the file
+     */
+    public function rows(\Closure $read, \Closure $there, \Closure $cells, \Closure $says): array
+    {
+        $doubles = $this->table?->doubles() ?? [];
+        $rows = [];
+        foreach ($this->table->rows ?? [] as $number => $row) {
+            $thing = $read($row);
+            if (null !== $thing) {
+                $state = isset($doubles[$number]) ? 'double' : ($there($thing) ? 'there' : 'new');
+                $rows[$number] = new TableRow($thing, $state, $doubles[$number] ?? '', $cells($thing), $says($thing));
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @template R of object
+     *
+     * @param array<int, TableRow<R>> $rows
+     *
+     * @return list<R> what is neither here already nor twice in the file
+     */
+    public static function fresh(array $rows): array
+    {
+        return array_values(
+            array_map(
+                static fn (TableRow $row): object => $row->thing,
+                array_filter($rows, static fn (TableRow $row): bool => $row->isNew()),
+            ),
+        );
+    }
+
+    /**
      * Rows as a file that any spreadsheet opens; a cell that one would take for a formula is marked as text.
      *
      * @param list<string>           $headings
      * @param iterable<list<string>> $rows
      */
-    public static function write(array $headings, iterable $rows): string
+    public static function file(string $name, array $headings, iterable $rows): Response
+    {
+        return new Response(
+            self::write($headings, $rows),
+            headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="'.$name.'"'],
+        );
+    }
+
+    /**
+     * @param list<string>           $headings
+     * @param iterable<list<string>> $rows
+     */
+    private static function write(array $headings, iterable $rows): string
     {
         $stream = fopen('php://temp', 'r+');
         if (false === $stream) {

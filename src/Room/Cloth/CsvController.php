@@ -13,9 +13,9 @@ use Octavum\Core\Haul\Column;
 use Octavum\Core\Haul\CsvReader;
 use Octavum\Core\Haul\HaulLine;
 use Octavum\Core\Measure\Figure;
-use Octavum\Core\Reading\CsvTable;
 use Octavum\Input\Entry;
 use Octavum\Input\TableEntry;
+use Octavum\Input\TablePage;
 use Octavum\Page\Toast;
 use Octavum\Store\Stash;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -40,10 +40,24 @@ final class CsvController extends AbstractController
     {
         $entry = new Entry($request->request->all());
         $brought = TableEntry::of($request, $entry, Column::class);
-        $rows = null === $brought->table ? [] : $this->rows($brought->table, $brought->columns, $account);
-        $new = array_filter($rows, static fn (array $row): bool => 'new' === $row['state']);
+        $tape = $this->settings->tape();
+        $system = $this->settings->of($account)->system;
+        $rows = $brought->rows(
+            fn (array $cells): ?HaulLine => $this->reader->isSum($cells)
+                ? null
+                : $this->reader->line($brought->table->headings ?? [], $cells, $brought->columns, $system),
+            $this->isHere($account),
+            static fn (HaulLine $line): array => [
+                $line->name.($line->count > 1 ? ' × '.$line->count : ''),
+                null === $line->length ? '' : $tape->write(Figure::owned($line->length)),
+                null === $line->width ? '' : $tape->write(Figure::width($line->width)),
+                $line->fibres->typed(),
+            ],
+            static fn (HaulLine $line): array => [...$line->doubts, ...$line->missing()],
+        );
         if ($entry->boolean('confirmed') && $entry->isSound()) {
-            $store->put(array_values(array_map(static fn (array $row): HaulLine => $row['line'], $new)), $account);
+            $new = TableEntry::fresh($rows);
+            $store->put($new, $account);
             $toast->say(
                 '{count, plural, one {One cloth is} other {# cloths are}} in the stash; {left, plural, =0 {no row was} one {one row was} other {# rows were}} there already.',
                 ['count' => (string) \count($new), 'left' => (string) (\count($rows) - \count($new))],
@@ -52,32 +66,22 @@ final class CsvController extends AbstractController
 
             return $this->redirectToRoute('cloths', ['sort' => 'newest']);
         }
-        $tape = $this->settings->tape();
 
         return $this->render(
             'part/csv.html.twig',
             [
-                'heading' => 'Cloth from a spreadsheet',
-                'in_room' => 'cloths',
-                'out' => 'cloth_csv_out',
-                'back' => 'cloths',
-                'put' => 'Put {count, plural, one {one cloth} other {# cloths}} into the stash',
-                'columns' => Column::class,
-                'heads' => ['Cloth', 'Length', 'Width', 'Fibres'],
-                'brought' => $brought,
-                'rows' => array_map(
-                    static fn (array $row): array => $row + [
-                        'cells' => [
-                            $row['line']->name.($row['line']->count > 1 ? ' × '.$row['line']->count : ''),
-                            null === $row['line']->length ? '' : $tape->write(Figure::owned($row['line']->length)),
-                            null === $row['line']->width ? '' : $tape->write(Figure::width($row['line']->width)),
-                            $row['line']->fibres->typed(),
-                        ],
-                        'says' => [...$row['line']->doubts, ...$row['line']->missing()],
-                    ],
+                'page' => new TablePage(
+                    'Cloth from a spreadsheet',
+                    'cloths',
+                    'cloth_csv_out',
+                    'cloths',
+                    'Put {count, plural, one {one cloth} other {# cloths}} into the stash',
+                    Column::class,
+                    ['Cloth', 'Length', 'Width', 'Fibres'],
+                    $brought,
                     $rows,
+                    $entry->faults(),
                 ),
-                'faults' => $entry->faults(),
             ],
             new Response(status: $entry->status()),
         );
@@ -109,38 +113,31 @@ final class CsvController extends AbstractController
             }
         }
 
-        return new Response(
-            TableEntry::write(
-                [
-                    'Name',
-                    'Length (cm)',
-                    'Width (cm)',
-                    'Fibres',
-                    'Type',
-                    'Weight (g/m²)',
-                    'Colour',
-                    'Print',
-                    'Direction',
-                    'Care',
-                    'Price per metre',
-                    'Place',
-                    'State',
-                    'Notes',
-                ],
-                $rows,
-            ),
-            headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-cloth.csv"'],
+        return TableEntry::file(
+            'octavum-cloth.csv',
+            [
+                'Name',
+                'Length (cm)',
+                'Width (cm)',
+                'Fibres',
+                'Type',
+                'Weight (g/m²)',
+                'Colour',
+                'Print',
+                'Direction',
+                'Care',
+                'Price per metre',
+                'Place',
+                'State',
+                'Notes',
+            ],
+            $rows,
         );
     }
 
-    /**
-     * @param array<int, ?Column> $columns
-     *
-     * @return array<int, array{state: 'new'|'double'|'there', line: HaulLine, of: string}> by number in the file
-     */
-    private function rows(CsvTable $table, array $columns, Account $account): array
+    /** @return \Closure(HaulLine): bool a whole cloth, or one of its cuts */
+    private function isHere(Account $account): \Closure
     {
-        $system = $this->settings->of($account)->system;
         $there = [];
         foreach ($this->stash->all($account) as $cloth) {
             $there[$this->keyOf($cloth, $cloth->cuts)] = true;
@@ -148,21 +145,8 @@ final class CsvController extends AbstractController
                 $there[$this->keyOf($cloth, [$cut])] = true;
             }
         }
-        $doubles = $table->doubles();
-        $rows = [];
-        foreach ($table->rows as $number => $cells) {
-            if ($this->reader->isSum($cells)) {
-                continue;
-            }
-            $line = $this->reader->line($table->headings, $cells, $columns, $system);
-            $rows[$number] = [
-                'state' => isset($doubles[$number]) ? 'double' : (isset($there[$this->reader->key($line)]) ? 'there' : 'new'),
-                'line' => $line,
-                'of' => $doubles[$number] ?? '',
-            ];
-        }
 
-        return $rows;
+        return fn (HaulLine $line): bool => isset($there[$this->reader->key($line)]);
     }
 
     /** @param list<Cut> $cuts */

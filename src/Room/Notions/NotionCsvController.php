@@ -15,6 +15,7 @@ use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Notion\NotionReader;
 use Octavum\Input\Entry;
 use Octavum\Input\TableEntry;
+use Octavum\Input\TablePage;
 use Octavum\Store\Tins;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -35,31 +36,24 @@ final class NotionCsvController extends AbstractController
     {
         $entry = new Entry($request->request->all());
         $brought = TableEntry::of($request, $entry, NotionColumn::class);
-        $doubles = $brought->table?->doubles() ?? [];
         $there = array_flip(array_map(self::key(...), $this->tins->all($account)));
         $tape = $this->settings->tape();
-        $rows = $new = [];
-        foreach ($brought->table->rows ?? [] as $number => $cells) {
-            $notion = $this->notion($brought->values($cells), $brought->table->headings ?? [], $cells);
-            $state = isset($doubles[$number]) ? 'double' : (isset($there[self::key($notion)]) ? 'there' : 'new');
-            $rows[$number] = [
-                'state' => $state,
-                'of' => $doubles[$number] ?? '',
-                'cells' => [
-                    $notion->kind->value,
-                    null === $notion->measure ? '' : $tape->write(Figure::notion($notion->measure)),
-                    $this->amount($notion, $tape),
-                    $notion->name,
-                    $notion->place,
-                ],
-                'says' => NotionKind::Other === $notion->kind ? [new Sentence('no kind of notion is known in it')] : [],
-            ];
-            if ('new' === $state) {
-                $new[] = $notion;
-            }
-        }
+        $rows = $brought->rows(
+            fn (array $cells): Notion => $this->notion($brought->values($cells), $brought->table->headings ?? [], $cells),
+            static fn (Notion $notion): bool => isset($there[self::key($notion)]),
+            fn (Notion $notion): array => [
+                $notion->kind->value,
+                null === $notion->measure ? '' : $tape->write(Figure::notion($notion->measure)),
+                $this->amount($notion, $tape),
+                $notion->name,
+                $notion->place,
+            ],
+            static fn (Notion $notion): array => NotionKind::Other === $notion->kind
+                ? [new Sentence('no kind of notion is known in it')]
+                : [],
+        );
         if ($entry->boolean('confirmed') && $entry->isSound()) {
-            $this->tins->put($new, $account);
+            $this->tins->put(TableEntry::fresh($rows), $account);
 
             return $this->redirectToRoute('notions');
         }
@@ -67,16 +61,18 @@ final class NotionCsvController extends AbstractController
         return $this->render(
             'part/csv.html.twig',
             [
-                'heading' => 'Notions from a spreadsheet',
-                'in_room' => 'cloths',
-                'out' => 'notion_csv_out',
-                'back' => 'notions',
-                'put' => 'Put {count, plural, one {one notion} other {# notions}} into the tins',
-                'columns' => NotionColumn::class,
-                'heads' => ['Kind', 'Measure', 'How much', 'What it is like', 'Place'],
-                'brought' => $brought,
-                'rows' => $rows,
-                'faults' => $entry->faults(),
+                'page' => new TablePage(
+                    'Notions from a spreadsheet',
+                    'cloths',
+                    'notion_csv_out',
+                    'notions',
+                    'Put {count, plural, one {one notion} other {# notions}} into the tins',
+                    NotionColumn::class,
+                    ['Kind', 'Measure', 'How much', 'What it is like', 'Place'],
+                    $brought,
+                    $rows,
+                    $entry->faults(),
+                ),
             ],
             new Response(status: $entry->status()),
         );
@@ -102,10 +98,7 @@ final class NotionCsvController extends AbstractController
             $this->tins->all($account),
         );
 
-        return new Response(
-            TableEntry::write(['Kind', 'Measure', 'Amount', 'Name', 'Place', 'Notes'], $rows),
-            headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-notions.csv"'],
-        );
+        return TableEntry::file('octavum-notions.csv', ['Kind', 'Measure', 'Amount', 'Name', 'Place', 'Notes'], $rows);
     }
 
     /**

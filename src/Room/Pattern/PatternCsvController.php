@@ -15,6 +15,7 @@ use Octavum\Core\PatternLine\PatternColumn;
 use Octavum\Core\PatternLine\Twins;
 use Octavum\Input\Entry;
 use Octavum\Input\TableEntry;
+use Octavum\Input\TablePage;
 use Octavum\Store\Library;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -35,32 +36,20 @@ final class PatternCsvController extends AbstractController
     {
         $entry = new Entry($request->request->all());
         $brought = TableEntry::of($request, $entry, PatternColumn::class);
-        $doubles = $brought->table?->doubles() ?? [];
         $known = null === $brought->table ? [] : $this->library->sketches($account);
-        $rows = $lines = [];
-        foreach ($brought->table->rows ?? [] as $number => $cells) {
-            $line = $this->line($brought->values($cells));
-            $state = isset($doubles[$number]) ? 'double' : ([] === (new Twins())->of($line->pattern(), $known) ? 'new' : 'there');
-            $rows[$number] = [
-                'state' => $state,
-                'of' => $doubles[$number] ?? '',
-                'cells' => [
-                    $line->title,
-                    implode(
-                        ', ',
-                        array_filter([$line->maker, $line->number, ...$line->otherNumbers], static fn (string $part): bool => '' !== $part),
-                    ),
-                    $line->garment->value ?? '',
-                    implode(' ', $line->sizes),
-                ],
-                'says' => [...$line->doubts, ...$line->missing()],
-            ];
-            if ('new' === $state) {
-                $lines[] = $line;
-            }
-        }
+        $rows = $brought->rows(
+            fn (array $cells): Line => $this->line($brought->values($cells)),
+            static fn (Line $line): bool => [] !== (new Twins())->of($line->pattern(), $known),
+            static fn (Line $line): array => [
+                $line->title,
+                implode(', ', array_filter([$line->maker, $line->number, ...$line->otherNumbers], static fn (string $part): bool => '' !== $part)),
+                $line->garment->value ?? '',
+                implode(' ', $line->sizes),
+            ],
+            static fn (Line $line): array => [...$line->doubts, ...$line->missing()],
+        );
         if ($entry->boolean('confirmed') && $entry->isSound()) {
-            $this->haul->put($lines, $account);
+            $this->haul->put(TableEntry::fresh($rows), $account);
 
             return $this->redirectToRoute('patterns');
         }
@@ -68,16 +57,18 @@ final class PatternCsvController extends AbstractController
         return $this->render(
             'part/csv.html.twig',
             [
-                'heading' => 'Patterns from a spreadsheet',
-                'in_room' => 'patterns',
-                'out' => 'pattern_csv_out',
-                'back' => 'patterns',
-                'put' => 'Put {count, plural, one {one pattern} other {# patterns}} into the library',
-                'columns' => PatternColumn::class,
-                'heads' => ['Pattern', 'Maker, number', 'Garment', 'Sizes'],
-                'brought' => $brought,
-                'rows' => $rows,
-                'faults' => $entry->faults(),
+                'page' => new TablePage(
+                    'Patterns from a spreadsheet',
+                    'patterns',
+                    'pattern_csv_out',
+                    'patterns',
+                    'Put {count, plural, one {one pattern} other {# patterns}} into the library',
+                    PatternColumn::class,
+                    ['Pattern', 'Maker, number', 'Garment', 'Sizes'],
+                    $brought,
+                    $rows,
+                    $entry->faults(),
+                ),
             ],
             new Response(status: $entry->status()),
         );
@@ -118,26 +109,24 @@ final class PatternCsvController extends AbstractController
             $this->library->all($account),
         );
 
-        return new Response(
-            TableEntry::write(
-                [
-                    'Title',
-                    'Maker',
-                    'Number',
-                    'Other numbers',
-                    'Garment',
-                    'Format',
-                    'Sizes',
-                    'State of the paper',
-                    'Ownership',
-                    'Notions',
-                    'Hours',
-                    'Place',
-                    'Notes',
-                ],
-                $rows,
-            ),
-            headers: ['Content-Type' => 'text/csv; charset=UTF-8', 'Content-Disposition' => 'attachment; filename="octavum-patterns.csv"'],
+        return TableEntry::file(
+            'octavum-patterns.csv',
+            [
+                'Title',
+                'Maker',
+                'Number',
+                'Other numbers',
+                'Garment',
+                'Format',
+                'Sizes',
+                'State of the paper',
+                'Ownership',
+                'Notions',
+                'Hours',
+                'Place',
+                'Notes',
+            ],
+            $rows,
         );
     }
 
