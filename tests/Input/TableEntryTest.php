@@ -46,7 +46,8 @@ final class TableEntryTest extends TestCase
 
     public function testWhatGoesOutComesInAgainAndIsNoFormula(): void
     {
-        $written = (string) TableEntry::file('a.csv', ['Name', 'Note'], [['=SUM(A1)', "two\nlines"], ['a "quoted", thing', '-3']])->getContent();
+        $rows = [['=SUM(A1)', "two\nlines"], ['a "quoted", thing', '-3']];
+        $written = (string) TableEntry::file('a.csv', ['Name', 'Note'], $rows)->getContent();
         self::assertStringStartsWith("\xEF\xBB\xBF", $written);
         $table = CsvTable::of($written);
         self::assertSame(['Name', 'Note'], $table->headings);

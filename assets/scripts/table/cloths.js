@@ -116,19 +116,13 @@ export const cloths = {
         return group;
     },
 
-    /** Metres or yards as the reader writes them; a length that is needed rounds up. */
+    /** What the tape says there, as the server wrote it; a length that is needed reads the mark after it. */
     length(mm, needed = false) {
-        if (this.words.imperial) {
-            const eighths = (needed ? Math.ceil : Math.round)(mm / 3.175 - 1e-6);
-            const parts = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
-            return eighths < 18 * 8
-                ? Math.floor(eighths / 8) + parts[eighths % 8] + ' in'
-                : (() => {
-                      const e = Math.ceil(mm / 114.3 - 1e-6);
-                      return Math.floor(e / 8) + parts[e % 8] + ' yd';
-                  })();
+        const marks = this.mat.marks;
+        const after = marks.findIndex(([at]) => at >= mm - 0.001);
+        if (after < 1) {
+            return marks.at(after)[1];
         }
-        const cm = (needed ? Math.ceil : Math.round)(mm / 10 - 1e-6);
-        return cm < 100 ? cm + ' cm' : (cm / 100).toFixed(2) + ' m';
+        return marks[needed || marks[after][0] - mm <= mm - marks[after - 1][0] ? after : after - 1][1];
     },
 };

@@ -44,6 +44,27 @@ final readonly class Tape
     }
 
     /**
+     * The marks of the tape up to a length, for what reads one while it moves: each centimetre, or each eighth (of an inch below ½ yd).
+     *
+     * @return list<array{float, string}> millimetres and what is written there, ascending
+     */
+    public function marks(Length $to): array
+    {
+        $marks = [];
+        for ($at = 0; $at <= $to->micrometres; $at += $step) {
+            $length = Length::ofMicrometres($at);
+            $marks[] = [$length->millimetres(), $this->rounded($length, Rounding::Up)];
+            $step = match (true) {
+                System::Metric === $this->system => Unit::Centimetre->value,
+                $at < 18 * 8 * self::EIGHTH_INCH => self::EIGHTH_INCH,
+                default => Unit::EighthYard->value,
+            };
+        }
+
+        return $marks;
+    }
+
+    /**
      * The length exactly, as someone might type it; read again it gives the same length.
      *
      * @param bool $small a width or another measure for which people use cm and inches

@@ -51,6 +51,20 @@ final class TapeTest extends TestCase
         yield 'inches in the working' => ['2⅜ in', System::Imperial, Figure::exact($metres('0.06'))];
     }
 
+    public function testTheMarksOfATapeAreItsCentimetresOrItsEighths(): void
+    {
+        $metric = (new Tape(System::Metric))->marks(Length::ofMetres('1.015'));
+        self::assertCount(102, $metric);
+        self::assertEquals([[0, '0 cm'], [10, '1 cm']], \array_slice($metric, 0, 2));
+        self::assertEquals([[990, '99 cm'], [1000, '1.00 m'], [1010, '1.01 m']], \array_slice($metric, -3));
+        $imperial = (new Tape(System::Imperial))->marks(Length::of('1', Unit::Yard));
+        self::assertEquals([[0, '0 in'], [3.175, '⅛ in'], [6.35, '¼ in']], \array_slice($imperial, 0, 3));
+        self::assertEquals(
+            [[454.025, '17⅞ in'], [457.2, '½ yd'], [571.5, '⅝ yd'], [685.8, '¾ yd'], [800.1, '⅞ yd'], [914.4, '1 yd']],
+            \array_slice($imperial, -6),
+        );
+    }
+
     public function testWhatIsShownForTypingReadsBackTheSame(): void
     {
         self::assertSame('2¾ yd', (new Tape(System::Metric))->typed(Length::of('2.75', Unit::Yard)), 'typed in yards, shown in yards');

@@ -42,7 +42,7 @@ final class PatternCsvController extends AbstractController
             static fn (Line $line): bool => [] !== (new Twins())->of($line->pattern(), $known),
             static fn (Line $line): array => [
                 $line->title,
-                implode(', ', array_filter([$line->maker, $line->number, ...$line->otherNumbers], static fn (string $part): bool => '' !== $part)),
+                implode(', ', array_diff([$line->maker, $line->number, ...$line->otherNumbers], [''])),
                 $line->garment->value ?? '',
                 implode(' ', $line->sizes),
             ],

@@ -113,6 +113,7 @@ final readonly class Mat
             ),
             'pieces' => (object) $pieces,
             'ways' => (object) $ways,
+            'marks' => $this->settings->tape()->marks($this->reach($setup)),
             'repeat' => null === $lay->repeat() ? null : $lay->repeat()->millimetres(),
         ];
     }
@@ -225,6 +226,20 @@ final readonly class Mat
                 $lay->leftovers,
             ),
         ];
+    }
+
+    /** How far anything can lie from the end: on a roll all pieces one after the other, and a metre beyond. */
+    private function reach(Setup $setup): Length
+    {
+        $reach = 0.0;
+        foreach ($setup->lay->pieces as [, $piece, $laid]) {
+            $reach += $piece->quantity * max($laid->flat()->length(), $laid->flat()->width());
+        }
+        foreach ($setup->lay->sheets as $sheet) {
+            $reach = max($reach, (float) $sheet->length?->millimetres());
+        }
+
+        return Length::ofMillimetres(round(1000 + $reach));
     }
 
     private function why(Setup $setup, Lay $lay): string
