@@ -32,13 +32,13 @@ final readonly class Library
     public function sketches(Account $account): array
     {
         return array_map(
-            static fn (array $title): Pattern => new Pattern(
-                $title['id'],
-                $title['title'],
-                $title['maker'],
-                $title['number'],
-                $title['otherNumbers'],
-                ownership: $title['ownership'],
+            static fn (PatternTitle $title): Pattern => new Pattern(
+                $title->id,
+                $title->title,
+                $title->maker,
+                $title->number,
+                $title->otherNumbers,
+                ownership: $title->ownership,
             ),
             $this->patterns->titles($account),
         );

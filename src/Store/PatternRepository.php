@@ -7,8 +7,6 @@ namespace Octavum\Store;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
 use Octavum\Account\Account;
-use Octavum\Core\Pattern\Ownership;
-use Octavum\Core\Piece\Garment;
 
 /** @extends ServiceEntityRepository<PatternRecord> */
 final class PatternRepository extends ServiceEntityRepository
@@ -36,30 +34,22 @@ final class PatternRepository extends ServiceEntityRepository
         return $records;
     }
 
-    /**
-     * What a list is filtered and sorted by, of all patterns, without building them.
-     *
-     * @return list<array{
-     *     id: string, title: string, maker: string, number: string, otherNumbers: list<string>, garment: Garment,
-     *     place: string, ownership: Ownership, details: array<string, mixed>,
-     * }>
-     */
+    /** @return list<PatternTitle> of all patterns */
     public function titles(Account $account): array
     {
-        /**
-         * @var list<array{
-         *     id: string, title: string, maker: string, number: string, otherNumbers: list<string>, garment: Garment,
-         *     place: string, ownership: Ownership, details: array<string, mixed>,
-         * }> $titles
-         */
+        /** @var list<PatternTitle> $titles */
         $titles = $this->createQueryBuilder('r')
-            ->select('r.id, r.title, r.maker, r.number, r.otherNumbers, r.garment, r.place, r.ownership, r.details')
+            ->select(
+                'NEW '.
+                    PatternTitle::class.
+                    '(r.id, r.title, r.maker, r.number, r.otherNumbers, r.garment, r.place, r.ownership, r.details)',
+            )
             ->where('r.account = :account')
             ->andWhere('r.removedAt IS NULL')
             ->setParameter('account', $account)
             ->orderBy('r.id')
             ->getQuery()
-            ->getArrayResult();
+            ->getResult();
 
         return $titles;
     }
@@ -128,9 +118,9 @@ final class PatternRepository extends ServiceEntityRepository
         /** @var list<array{id: string, number: string, title: string, name: string}> $names */
         $names = $this->getEntityManager()
             ->createQuery(
-                'SELECT v.id, p.number, p.title, v.name FROM '
-                    .VersionRecord::class
-                    .' v JOIN v.pattern p WHERE p.account = :account AND p.removedAt IS NULL AND v.removedAt IS NULL ORDER BY p.id, v.id',
+                'SELECT v.id, p.number, p.title, v.name FROM '.
+                    VersionRecord::class.
+                    ' v JOIN v.pattern p WHERE p.account = :account AND p.removedAt IS NULL AND v.removedAt IS NULL ORDER BY p.id, v.id',
             )
             ->setParameter('account', $account)
             ->getArrayResult();
@@ -147,9 +137,9 @@ final class PatternRepository extends ServiceEntityRepository
         /** @var ?VersionRecord $record */
         $record = $this->getEntityManager()
             ->createQuery(
-                'SELECT v, p FROM '
-                    .VersionRecord::class
-                    .' v JOIN v.pattern p WHERE v.id = :id AND p.account = :account AND p.removedAt IS NULL',
+                'SELECT v, p FROM '.
+                    VersionRecord::class.
+                    ' v JOIN v.pattern p WHERE v.id = :id AND p.account = :account AND p.removedAt IS NULL',
             )
             ->setParameter('id', $id)
             ->setParameter('account', $account)

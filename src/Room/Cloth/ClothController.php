@@ -12,7 +12,6 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Cloth\WeightClass;
-use Octavum\Core\Measure\Length;
 use Octavum\Core\Reading\Words;
 use Octavum\Core\Season\Promise;
 use Octavum\Files\FileShelf;
@@ -29,7 +28,6 @@ use Octavum\Store\Plan;
 use Octavum\Store\Stash;
 use Octavum\Store\TakeBack;
 use Octavum\Strip\Scale;
-use Octavum\Strip\Strip;
 use Octavum\Strip\StripBuilder;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -236,7 +234,7 @@ final class ClothController extends AbstractController
     /**
      * @param array<string, list<Promise>> $promises
      *
-     * @return list<array{cut: Cut, toCut: ToCut, strip: Strip, promises: list<Promise>, free: ?Length}>
+     * @return list<CutRow>
      */
     private function cuts(Cloth $cloth, array $promises, Scale $scale, Account $account): array
     {
@@ -245,13 +243,8 @@ final class ClothController extends AbstractController
         foreach ($cloth->cuts as $cut) {
             $onCut = $promises[$cut->id] ?? [];
             $toCut = ToCut::of($cloth, $cut, $settings->assumptions);
-            $rows[] = [
-                'cut' => $cut,
-                'toCut' => $toCut,
-                'strip' => $this->strips->cut($cloth, $cut, $onCut, $scale, $settings->assumptions, $settings->system),
-                'promises' => $onCut,
-                'free' => Promise::free($toCut->length, $onCut),
-            ];
+            $strip = $this->strips->cut($cloth, $cut, $onCut, $scale, $settings->assumptions, $settings->system);
+            $rows[] = new CutRow($cut, $toCut, $strip, $onCut, Promise::free($toCut->length, $onCut));
         }
 
         return $rows;

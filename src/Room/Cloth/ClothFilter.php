@@ -97,15 +97,11 @@ final readonly class ClothFilter
      * How many cloths each choice would show, all other choices standing as they are.
      *
      * @param list<Cloth> $cloths
-     *
-     * @return array{
-     *     kind: array<string, int>, weight: array<string, int>, place: array<string, int>, set: array<string, int>,
-     *     unwashed: int, aside: int,
-     * }
      */
-    public function counts(array $cloths, Assumptions $assumptions): array
+    public function counts(array $cloths, Assumptions $assumptions): ClothCounts
     {
-        $counts = ['kind' => [], 'weight' => [], 'place' => [], 'set' => [], 'unwashed' => 0, 'aside' => 0];
+        $counts = ['kind' => [], 'weight' => [], 'place' => [], 'set' => []];
+        $unwashed = $aside = 0;
         foreach ($cloths as $cloth) {
             $fails = $this->fails($cloth, $assumptions);
             $choices = [
@@ -119,12 +115,12 @@ final readonly class ClothFilter
                     $counts[$choice][$value] = ($counts[$choice][$value] ?? 0) + 1;
                 }
             }
-            $counts['unwashed'] += [] === array_diff($fails, ['unwashed']) && $this->isUnwashed($cloth) ? 1 : 0;
-            $counts['aside'] += [] === array_diff($fails, ['aside']) && $cloth->setAside ? 1 : 0;
+            $unwashed += [] === array_diff($fails, ['unwashed']) && $this->isUnwashed($cloth) ? 1 : 0;
+            $aside += [] === array_diff($fails, ['aside']) && $cloth->setAside ? 1 : 0;
         }
         ksort($counts['place'], \SORT_NATURAL | \SORT_FLAG_CASE);
 
-        return $counts;
+        return new ClothCounts($counts['kind'], $counts['weight'], $counts['place'], $counts['set'], $unwashed, $aside);
     }
 
     /** @return list<string> */

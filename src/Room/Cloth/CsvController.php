@@ -42,11 +42,12 @@ final class CsvController extends AbstractController
         $brought = TableEntry::of($request, $entry, Column::class);
         $tape = $this->settings->tape();
         $system = $this->settings->of($account)->system;
+        $there = null === $brought->table ? [] : $this->keys($account);
         $rows = $brought->rows(
             fn (array $cells): ?HaulLine => $this->reader->isSum($cells)
                 ? null
                 : $this->reader->line($brought->table->headings ?? [], $cells, $brought->columns, $system),
-            $this->isHere($account),
+            fn (HaulLine $line): bool => isset($there[$this->reader->key($line)]),
             static fn (HaulLine $line): array => [
                 $line->name.($line->count > 1 ? ' × '.$line->count : ''),
                 null === $line->length ? '' : $tape->write(Figure::owned($line->length)),
@@ -135,8 +136,8 @@ final class CsvController extends AbstractController
         );
     }
 
-    /** @return \Closure(HaulLine): bool a whole cloth, or one of its cuts */
-    private function isHere(Account $account): \Closure
+    /** @return array<string, true> of each cloth as a whole, and of each of its cuts */
+    private function keys(Account $account): array
     {
         $there = [];
         foreach ($this->stash->all($account) as $cloth) {
@@ -146,7 +147,7 @@ final class CsvController extends AbstractController
             }
         }
 
-        return fn (HaulLine $line): bool => isset($there[$this->reader->key($line)]);
+        return $there;
     }
 
     /** @param list<Cut> $cuts */

@@ -63,24 +63,24 @@ final class FindController extends AbstractController
         ]);
     }
 
-    /** @return list<array{kind: string, id: string, name: string, more: string, rest: string}> */
+    /** @return list<Found> */
     private function forgiving(string $text, Account $account): array
     {
         $texts = $rows = [];
         foreach (array_keys(self::SOURCES) as $kind) {
             foreach ($this->rows($kind, '', [], $account) as $row) {
-                $rows[$kind.$row['id']] = $row;
-                $texts[$kind.$row['id']] = $row['name'].' '.$row['more'].' '.$row['rest'];
+                $rows[$kind.$row->id] = $row;
+                $texts[$kind.$row->id] = $row->name.' '.$row->more.' '.$row->rest;
             }
         }
 
-        return array_map(static fn (string $key): array => $rows[$key], (new Forgiving())->find($text, $texts, self::MOST));
+        return array_map(static fn (string $key): Found => $rows[$key], (new Forgiving())->find($text, $texts, self::MOST));
     }
 
     /**
      * @param array<string, string> $with parameters
      *
-     * @return list<array{kind: string, id: string, name: string, more: string, rest: string}>
+     * @return list<Found>
      */
     private function rows(string $kind, string $where, array $with, Account $account): array
     {
@@ -90,6 +90,6 @@ final class FindController extends AbstractController
             ['account' => $account->id] + $with,
         );
 
-        return array_map(static fn (array $row): array => ['kind' => $kind] + $row, $rows);
+        return array_map(static fn (array $row): Found => new Found($kind, ...$row), $rows);
     }
 }

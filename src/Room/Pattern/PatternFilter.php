@@ -9,15 +9,9 @@ use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Piece\Garment;
 use Octavum\Input\Words;
+use Octavum\Store\PatternTitle;
 
-/**
- * Which patterns of a library are shown, by what they are and by what they do not ask for.
- *
- * @phpstan-type Title array{
- *     id: string, title: string, maker: string, number: string, otherNumbers: list<string>, garment: Garment, place: string,
- *     ownership: Ownership, details: array<string, mixed>,
- * }
- */
+/** Which patterns of a library are shown, by what they are and by what they do not ask for. */
 final readonly class PatternFilter
 {
     /** @var list<string> techniques that are not wanted */
@@ -34,7 +28,7 @@ final readonly class PatternFilter
     }
 
     /**
-     * @param list<Title> $titles
+     * @param list<PatternTitle> $titles
      *
      * @return list<string> ids, by garment and title; when nothing is called so, what is called nearly so
      */
@@ -43,15 +37,15 @@ final readonly class PatternFilter
         $fitting = array_values(
             array_filter(
                 $titles,
-                fn (array $title): bool => $this->lets($title) && (null === $this->garment || $title['garment'] === $this->garment),
+                fn (PatternTitle $title): bool => $this->lets($title) && (null === $this->garment || $title->garment === $this->garment),
             ),
         );
-        $found = array_values(array_filter($fitting, fn (array $title): bool => $this->isCalled($title)));
+        $found = array_values(array_filter($fitting, fn (PatternTitle $title): bool => $this->isCalled($title)));
         if ([] === $found && '' !== $this->words) {
             return (new Forgiving())->find(
                 $this->words,
                 array_column(
-                    array_map(fn (array $title): array => ['id' => $title['id'], 'text' => $this->text($title)], $fitting),
+                    array_map(fn (PatternTitle $title): array => ['id' => $title->id, 'text' => $this->text($title)], $fitting),
                     'text',
                     'id',
                 ),
@@ -61,9 +55,9 @@ final readonly class PatternFilter
         $order = array_flip(array_column(Garment::cases(), 'value'));
         usort(
             $found,
-            static fn (array $a, array $b): int => [$order[$a['garment']->value], mb_strtolower($a['title'])] <=> [
-                $order[$b['garment']->value],
-                mb_strtolower($b['title']),
+            static fn (PatternTitle $a, PatternTitle $b): int => [$order[$a->garment->value], mb_strtolower($a->title)] <=> [
+                $order[$b->garment->value],
+                mb_strtolower($b->title),
             ],
         );
 
@@ -71,7 +65,7 @@ final readonly class PatternFilter
     }
 
     /**
-     * @param list<Title> $titles
+     * @param list<PatternTitle> $titles
      *
      * @return array<string, int> how many of each garment the rest of the filter lets through
      */
@@ -79,24 +73,22 @@ final readonly class PatternFilter
     {
         return array_count_values(
             array_map(
-                static fn (array $title): string => $title['garment']->value,
-                array_filter($titles, fn (array $title): bool => $this->lets($title) && $this->isCalled($title)),
+                static fn (PatternTitle $title): string => $title->garment->value,
+                array_filter($titles, fn (PatternTitle $title): bool => $this->lets($title) && $this->isCalled($title)),
             ),
         );
     }
 
-    /** @param Title $title */
-    private function lets(array $title): bool
+    private function lets(PatternTitle $title): bool
     {
-        $techniques = $title['details']['techniques'] ?? [];
+        $techniques = $title->details['techniques'] ?? [];
 
-        return (null === $this->ownership || $title['ownership'] === $this->ownership)
+        return (null === $this->ownership || $title->ownership === $this->ownership)
             && [] ===
                 array_filter($this->without, static fn (string $one): bool => \is_array($techniques) && \in_array($one, $techniques, true));
     }
 
-    /** @param Title $title */
-    private function isCalled(array $title): bool
+    private function isCalled(PatternTitle $title): bool
     {
         $text = $this->text($title);
         foreach (Words::of(mb_strtolower($this->words)) as $word) {
@@ -108,18 +100,10 @@ final readonly class PatternFilter
         return true;
     }
 
-    /** @param Title $title */
-    private function text(array $title): string
+    private function text(PatternTitle $title): string
     {
         return mb_strtolower(
-            implode(' ', [
-                $title['title'],
-                $title['maker'],
-                $title['number'],
-                ...$title['otherNumbers'],
-                $title['garment']->value,
-                $title['place'],
-            ]),
+            implode(' ', [$title->title, $title->maker, $title->number, ...$title->otherNumbers, $title->garment->value, $title->place]),
         );
     }
 }

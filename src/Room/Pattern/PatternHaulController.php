@@ -37,7 +37,7 @@ final class PatternHaulController extends AbstractController
             if ([] === $lines) {
                 $entry->fault('haul', new Sentence('Nothing is typed yet: one line for each pattern, such as Q112 wrap dress, PDF, 8-20.'));
             }
-            $twins = array_filter($lines, static fn (array $line): bool => [] !== $line['twins']);
+            $twins = array_filter($lines, static fn (HaulRow $row): bool => [] !== $row->twins);
             if ([] !== $twins && !$entry->boolean('both')) {
                 $entry->fault(
                     'both',
@@ -77,7 +77,7 @@ final class PatternHaulController extends AbstractController
         return $this->redirectToRoute('patterns');
     }
 
-    /** @return list<array{line: Line, twins: list<Sentence>}> */
+    /** @return list<HaulRow> */
     private function lines(Entry $entry, Account $account): array
     {
         $typed = Entry::lines($entry->raw('haul'));
@@ -104,7 +104,7 @@ final class PatternHaulController extends AbstractController
                 );
             }
             $line = (new LineReader())->read(mb_substr($text, 0, self::LONGEST_LINE));
-            $lines[] = ['line' => $line, 'twins' => (new Twins())->of($line->pattern(), $known)];
+            $lines[] = new HaulRow($line, (new Twins())->of($line->pattern(), $known));
         }
 
         return $lines;

@@ -237,18 +237,16 @@ final class ProjectController extends AbstractController
         }
         $others = array_filter($projects, static fn (Project $other): bool => $other->id !== $project->id);
         $checked = $this->plan->check($account, $project->season, [...array_values($others), $project]);
-        foreach ($this->drawing->of($checked, $this->settings->of($account), narrow: true)['rows'] as $row) {
-            if ($row['answer']->project->id === $project->id) {
-                return $this->render('season/_answer.html.twig', [
-                    'row' => $row,
-                    'advice' => null === $project->person || true !== $project->pattern?->chart->hasRows()
-                            ? null
-                            : (new SizeChooser())->choose($project->person, $project->pattern, $this->clock->now()),
-                ]);
-            }
-        }
+        $row = $this->drawing->one($checked, $project->id, $this->settings->of($account));
 
-        return new Response('');
+        return null === $row
+            ? new Response('')
+            : $this->render('season/_answer.html.twig', [
+                'row' => $row,
+                'advice' => null === $project->person || true !== $project->pattern?->chart->hasRows()
+                        ? null
+                        : (new SizeChooser())->choose($project->person, $project->pattern, $this->clock->now()),
+            ]);
     }
 
     private function store(Project $project, ?ProjectRecord $record, Account $account): ProjectRecord

@@ -57,18 +57,13 @@ final class SeasonController extends AbstractController
         $projects = $this->plan->projects($account);
         $checked = $this->plan->check($account, $this->mapper->season($current), $projects);
 
-        return $this->render(
-            'season/show.html.twig',
-            $drawing->of($checked, $this->settings->of($account)) + [
-                'seasons' => $seasons,
-                'done' => array_values(
-                    array_filter(
-                        $projects,
-                        static fn ($project): bool => $project->season->id === $current->id && !$project->state->isOpen(),
-                    ),
-                ),
-            ],
-        );
+        return $this->render('season/show.html.twig', [
+            'page' => $drawing->page($checked, $this->settings->of($account)),
+            'seasons' => $seasons,
+            'done' => array_values(
+                array_filter($projects, static fn ($project): bool => $project->season->id === $current->id && !$project->state->isOpen()),
+            ),
+        ]);
     }
 
     /** The arithmetic of every project, which the page fetches once it stands. */
@@ -170,7 +165,7 @@ final class SeasonController extends AbstractController
 
     private function own(Account $account, string $id): SeasonRecord
     {
-        return $this->entities->getRepository(SeasonRecord::class)->findOneBy(['id' => $id, 'account' => $account])
-            ?? throw $this->createNotFoundException();
+        return $this->entities->getRepository(SeasonRecord::class)->findOneBy(['id' => $id, 'account' => $account]) ??
+            throw $this->createNotFoundException();
     }
 }

@@ -18,16 +18,7 @@ final readonly class LayDrawing
     {
     }
 
-    /**
-     * @return list<array{
-     *     name: string, length: float, drawn: float, height: float, width: Figure, used: Figure, folds: list<float>,
-     *     upper: string, lower: string,
-     *  pieces: list<array{
-     *     number: int, piece: LaidPiece, garment: string, path: string, x: float, y: float, grain: string, size: float,
-     *     from: Figure, to: Figure, above: Figure, below: Figure,
-     * }>,
-     * }> for the templates table/print.html.twig and table/lay.svg.twig
-     */
+    /** @return list<DrawnSheet> for the templates table/print.html.twig and table/lay.svg.twig */
     public function sheets(SavedLay $lay): array
     {
         $sheets = [];
@@ -47,38 +38,38 @@ final readonly class LayDrawing
             $pieces = [];
             foreach ($on as $piece) {
                 $outline = $piece->outline;
-                $pieces[] = [
-                    'number' => ++$number,
-                    'piece' => $piece,
-                    'garment' => 1 === \count($lay->garments) ? '' : $lay->garments[$piece->garment]->name,
-                    'path' => self::path($outline),
-                    'x' => round(($outline->left + $outline->right) / 2, 1),
-                    'y' => round(($outline->bottom + $outline->top) / 2, 1),
-                    'grain' => self::grain($piece),
-                    'size' => round(max(26.0, min(64.0, $outline->length() / 4, $outline->width() / 3)), 1),
-                    'from' => self::figure($outline->left),
-                    'to' => self::figure($outline->right),
-                    'above' => self::figure($outline->bottom),
-                    'below' => self::figure($outline->top),
-                ];
+                $pieces[] = new DrawnPiece(
+                    ++$number,
+                    $piece,
+                    1 === \count($lay->garments) ? '' : $lay->garments[$piece->garment]->name,
+                    self::path($outline),
+                    round(($outline->left + $outline->right) / 2, 1),
+                    round(($outline->bottom + $outline->top) / 2, 1),
+                    self::grain($piece),
+                    round(max(26.0, min(64.0, $outline->length() / 4, $outline->width() / 3)), 1),
+                    self::figure($outline->left),
+                    self::figure($outline->right),
+                    self::figure($outline->bottom),
+                    self::figure($outline->top),
+                );
             }
             $length = (float) ($sheet->length?->millimetres() ?? $end) / (Fold::Crosswise === $lay->fold ? 2 : 1);
-            $sheets[] = [
-                'name' => $this->mat->sheetName($sheet, $i),
-                'length' => $length,
-                'drawn' => max($length, $end),
-                'height' => $folded ? $width / 2 : $width,
-                'width' => Figure::width($sheet->width),
-                'used' => Figure::needed($sheet->used),
-                'folds' => match ($lay->fold) {
+            $sheets[] = new DrawnSheet(
+                $this->mat->sheetName($sheet, $i),
+                $length,
+                max($length, $end),
+                $folded ? $width / 2 : $width,
+                Figure::width($sheet->width),
+                Figure::needed($sheet->used),
+                match ($lay->fold) {
                     Fold::Lengthwise, Fold::Part => [0.0],
                     Fold::Gate => [0.0, $width / 2],
                     default => [],
                 },
-                'upper' => $folded || Fold::Part === $lay->fold ? 'fold' : 'selvage',
-                'lower' => Fold::Gate === $lay->fold ? 'fold' : (Fold::Lengthwise === $lay->fold ? 'both selvages' : 'selvage'),
-                'pieces' => $pieces,
-            ];
+                $folded || Fold::Part === $lay->fold ? 'fold' : 'selvage',
+                Fold::Gate === $lay->fold ? 'fold' : (Fold::Lengthwise === $lay->fold ? 'both selvages' : 'selvage'),
+                $pieces,
+            );
         }
 
         return $sheets;

@@ -55,14 +55,14 @@ final class ClothFilterTest extends TestCase
     public function testTheCountsSayWhatEachChoiceWouldShow(): void
     {
         $counts = (new ClothFilter(kind: 'woven', place: 'Locker 2'))->counts($this->stash(), new Assumptions());
-        self::assertSame(['woven' => 1, 'linen cloth' => 1], $counts['kind'], 'in this place');
-        self::assertSame(['Box' => 1, 'Locker 2' => 1, 'Tin' => 1], $counts['place'], 'of this kind');
-        self::assertSame(1, $counts['unwashed']);
-        self::assertSame(0, $counts['aside']);
+        self::assertSame(['woven' => 1, 'linen cloth' => 1], $counts->kind, 'in this place');
+        self::assertSame(['Box' => 1, 'Locker 2' => 1, 'Tin' => 1], $counts->place, 'of this kind');
+        self::assertSame(1, $counts->unwashed);
+        self::assertSame(0, $counts->aside);
         $all = (new ClothFilter())->counts($this->stash(), new Assumptions());
-        self::assertSame(['knit' => 1, 'jersey' => 1, 'woven' => 3, 'linen cloth' => 1, 'twill' => 1], $all['kind']);
-        self::assertSame([2, 1], [$all['unwashed'], $all['aside']]);
-        foreach ($all['kind'] as $kind => $count) {
+        self::assertSame(['knit' => 1, 'jersey' => 1, 'woven' => 3, 'linen cloth' => 1, 'twill' => 1], $all->kind);
+        self::assertSame([2, 1], [$all->unwashed, $all->aside]);
+        foreach ($all->kind as $kind => $count) {
             self::assertCount(
                 $count,
                 (new ClothFilter(kind: $kind))->of($this->stash(), new Assumptions()),

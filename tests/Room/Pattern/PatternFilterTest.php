@@ -7,10 +7,10 @@ namespace Octavum\Tests\Room\Pattern;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Piece\Garment;
 use Octavum\Room\Pattern\PatternFilter;
+use Octavum\Store\PatternTitle;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** @phpstan-import-type Title from PatternFilter */
 final class PatternFilterTest extends TestCase
 {
     /** @param list<string> $ids */
@@ -51,7 +51,7 @@ final class PatternFilterTest extends TestCase
         self::assertEquals(['shirt' => 1], (new PatternFilter(words: 'sallowmere bow'))->counts(self::library()));
     }
 
-    /** @return list<Title> */
+    /** @return list<PatternTitle> */
     private static function library(): array
     {
         $title = static fn (
@@ -63,17 +63,17 @@ final class PatternFilterTest extends TestCase
             array $techniques = [],
             Ownership $ownership = Ownership::Owned,
             string ...$others,
-        ): array => [
-            'id' => $id,
-            'title' => $title,
-            'maker' => $maker,
-            'number' => $number,
-            'otherNumbers' => array_values($others),
-            'garment' => $garment,
-            'place' => '',
-            'ownership' => $ownership,
-            'details' => [] === $techniques ? [] : ['techniques' => $techniques],
-        ];
+        ): PatternTitle => new PatternTitle(
+            $id,
+            $title,
+            $maker,
+            $number,
+            array_values($others),
+            $garment,
+            '',
+            $ownership,
+            [] === $techniques ? [] : ['techniques' => $techniques],
+        );
 
         return [
             $title('coat', 'Towpath coat', 'Marrowlane', 'T118', Garment::Coat, ['lining']),

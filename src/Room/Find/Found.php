@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Find;
+
+/** Something that was found. */
+final readonly class Found
+{
+    /**
+     * @param string $kind the route of its page: cloth, pattern …
+     * @param string $more shown beside its name
+     * @param string $rest searched, not shown
+     */
+    public function __construct(public string $kind, public string $id, public string $name, public string $more, public string $rest)
+    {
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Pattern;
+
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\PatternLine\Line;
+
+/** A line of patterns as it was understood, and what of the library it may be. */
+final readonly class HaulRow
+{
+    /** @param list<Sentence> $twins */
+    public function __construct(public Line $line, public array $twins)
+    {
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Season;
+
+use Octavum\Core\Season\CheckedSeason;
+
+/** A checked season as season/show.html.twig draws it. */
+final readonly class SeasonPage
+{
+    /**
+     * @param list<ProjectRow> $rows
+     * @param ?int             $chalkLine the place in the rows of the first project the hours do not reach
+     * @param Ruler            $ruler     the weeks above the rows
+     */
+    public function __construct(public CheckedSeason $checked, public array $rows, public ?int $chalkLine, public Ruler $ruler)
+    {
+    }
+}

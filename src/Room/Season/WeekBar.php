@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Season;
+
+/** When a project is sewn, on a ruler: pixels from its beginning. */
+final readonly class WeekBar
+{
+    public function __construct(public float $x, public float $width, public ?float $deadline)
+    {
+    }
+}
