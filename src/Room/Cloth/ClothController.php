@@ -25,6 +25,7 @@ use Octavum\Store\ClothRecord;
 use Octavum\Store\ClothRepository;
 use Octavum\Store\CutRecord;
 use Octavum\Store\Plan;
+use Octavum\Store\Removal;
 use Octavum\Store\Stash;
 use Octavum\Store\TakeBack;
 use Octavum\Strip\Scale;
@@ -46,6 +47,7 @@ final class ClothController extends AbstractController
         private readonly ClothForm $form,
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
+        private readonly Removal $removal,
         private readonly StripBuilder $strips,
         private readonly Plan $plan,
         private readonly Toast $toast,
@@ -171,12 +173,11 @@ final class ClothController extends AbstractController
     }
 
     #[Route('/{id}/remove', name: 'cloth_remove', methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = $clock->now();
-        $this->entities->flush();
-        $this->toast->say(
+        $this->removal->out(
+            $record,
             '{cloth} is taken out of the stash.',
             ['cloth' => $record->name],
             $this->generateUrl('cloth_restore', ['id' => $id]),
@@ -189,9 +190,7 @@ final class ClothController extends AbstractController
     public function restore(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->cloths->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = null;
-        $this->entities->flush();
-        $this->toast->say('{cloth} is back in the stash.', ['cloth' => $record->name]);
+        $this->removal->back($record, '{cloth} is back in the stash.', ['cloth' => $record->name]);
 
         return $this->redirectToRoute('cloth', ['id' => $id]);
     }

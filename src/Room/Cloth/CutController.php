@@ -19,6 +19,7 @@ use Octavum\Page\Toast;
 use Octavum\Store\ClothMapper;
 use Octavum\Store\ClothRepository;
 use Octavum\Store\CutRecord;
+use Octavum\Store\Removal;
 use Octavum\Store\TakeBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -39,6 +40,7 @@ final class CutController extends AbstractController
         private readonly ClothController $page,
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
+        private readonly Removal $removal,
         private readonly ClockInterface $clock,
         private readonly Toast $toast,
         private readonly TakeBack $takeBack,
@@ -159,9 +161,8 @@ final class CutController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = $this->clock->now();
-        $this->entities->flush();
-        $this->toast->say(
+        $this->removal->out(
+            $record,
             'The cut of {cloth} is taken out.',
             ['cloth' => $record->cloth->name],
             $this->generateUrl('cut_restore', ['id' => $id]),
@@ -174,9 +175,7 @@ final class CutController extends AbstractController
     public function restore(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = null;
-        $this->entities->flush();
-        $this->toast->say('The cut of {cloth} is back.', ['cloth' => $record->cloth->name]);
+        $this->removal->back($record, 'The cut of {cloth} is back.', ['cloth' => $record->cloth->name]);
 
         return $this->redirectToRoute('cloth', ['id' => $record->cloth->id]);
     }

@@ -18,6 +18,7 @@ use Octavum\Page\Toast;
 use Octavum\Store\LastBrought;
 use Octavum\Store\NotionRecord;
 use Octavum\Store\Plan;
+use Octavum\Store\Removal;
 use Octavum\Store\TakeBack;
 use Octavum\Store\Tins;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -38,6 +39,7 @@ final class NotionController extends AbstractController
         private readonly Tins $tins,
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
+        private readonly Removal $removal,
         private readonly ClockInterface $clock,
         private readonly Toast $toast,
         private readonly TakeBack $takeBack,
@@ -164,9 +166,7 @@ final class NotionController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->tins->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = $this->clock->now();
-        $this->entities->flush();
-        $this->toast->say('The notion is taken out.', [], $this->generateUrl('notion_restore', ['id' => $id]));
+        $this->removal->out($record, 'The notion is taken out.', [], $this->generateUrl('notion_restore', ['id' => $id]));
 
         return $this->redirectToRoute('notions');
     }
@@ -175,9 +175,7 @@ final class NotionController extends AbstractController
     public function restore(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->tins->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = null;
-        $this->entities->flush();
-        $this->toast->say('The tins are as they were before.');
+        $this->removal->back($record, 'The tins are as they were before.');
 
         return $this->redirectToRoute('notions');
     }

@@ -27,6 +27,7 @@ use Octavum\Store\PatternRecord;
 use Octavum\Store\PatternRepository;
 use Octavum\Store\People;
 use Octavum\Store\Plan;
+use Octavum\Store\Removal;
 use Octavum\Store\VersionRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -44,6 +45,7 @@ final class PatternController extends AbstractController
         private readonly PatternForm $form,
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
+        private readonly Removal $removal,
         private readonly Toast $toast,
         private readonly People $people,
         private readonly Plan $plan,
@@ -180,9 +182,8 @@ final class PatternController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = $this->clock->now();
-        $this->entities->flush();
-        $this->toast->say(
+        $this->removal->out(
+            $record,
             '{pattern} is taken out of the library.',
             ['pattern' => $record->title],
             $this->generateUrl('pattern_restore', ['id' => $id]),
@@ -195,9 +196,7 @@ final class PatternController extends AbstractController
     public function restore(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->patterns->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = null;
-        $this->entities->flush();
-        $this->toast->say('{pattern} is back in the library.', ['pattern' => $record->title]);
+        $this->removal->back($record, '{pattern} is back in the library.', ['pattern' => $record->title]);
 
         return $this->redirectToRoute('pattern', ['id' => $id]);
     }

@@ -19,9 +19,9 @@ use Octavum\Page\Toast;
 use Octavum\Store\PatternMapper;
 use Octavum\Store\PatternRecord;
 use Octavum\Store\PatternRepository;
+use Octavum\Store\Removal;
 use Octavum\Store\VersionRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -37,8 +37,8 @@ final class VersionController extends AbstractController
         private readonly PatternForm $form,
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
+        private readonly Removal $removal,
         private readonly Toast $toast,
-        private readonly ClockInterface $clock,
     ) {
     }
 
@@ -96,9 +96,8 @@ final class VersionController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = $this->clock->now();
-        $this->entities->flush();
-        $this->toast->say(
+        $this->removal->out(
+            $record,
             'Version {version} is taken out.',
             ['version' => $record->name],
             $this->generateUrl('version_restore', ['id' => $id]),
@@ -111,9 +110,7 @@ final class VersionController extends AbstractController
     public function restore(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = null;
-        $this->entities->flush();
-        $this->toast->say('Version {version} is back.', ['version' => $record->name]);
+        $this->removal->back($record, 'Version {version} is back.', ['version' => $record->name]);
 
         return $this->redirectToRoute('pattern', ['id' => $record->pattern->id]);
     }

@@ -21,6 +21,7 @@ use Octavum\Page\Toast;
 use Octavum\Store\Library;
 use Octavum\Store\People;
 use Octavum\Store\PersonRecord;
+use Octavum\Store\Removal;
 use Octavum\Store\TakeBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -38,6 +39,7 @@ final class PeopleController extends AbstractController
     public function __construct(
         private readonly People $people,
         private readonly EntityManagerInterface $entities,
+        private readonly Removal $removal,
         private readonly AccountSettings $settings,
         private readonly ClockInterface $clock,
         private readonly Toast $toast,
@@ -195,9 +197,8 @@ final class PeopleController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->people->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = $this->clock->now();
-        $this->entities->flush();
-        $this->toast->say(
+        $this->removal->out(
+            $record,
             '{person} is taken out; what is planned for them stays.',
             ['person' => $record->name],
             $this->generateUrl('person_restore', ['id' => $id]),
@@ -210,9 +211,7 @@ final class PeopleController extends AbstractController
     public function restore(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->people->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = null;
-        $this->entities->flush();
-        $this->toast->say('{person} is back.', ['person' => $record->name]);
+        $this->removal->back($record, '{person} is back.', ['person' => $record->name]);
 
         return $this->redirectToRoute('person', ['id' => $id]);
     }

@@ -12,11 +12,11 @@ use Octavum\Page\Back;
 use Octavum\Page\Toast;
 use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
+use Octavum\Store\Removal;
 use Octavum\Store\Stash;
 use Octavum\Store\TakeBack;
 use Octavum\Store\VersionRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -30,8 +30,8 @@ final class ProjectStepController extends AbstractController
         private readonly ProjectRepository $projects,
         private readonly Stash $stash,
         private readonly EntityManagerInterface $entities,
+        private readonly Removal $removal,
         private readonly Toast $toast,
-        private readonly ClockInterface $clock,
         private readonly TakeBack $takeBack,
     ) {
     }
@@ -102,9 +102,8 @@ final class ProjectStepController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = $this->clock->now();
-        $this->entities->flush();
-        $this->toast->say(
+        $this->removal->out(
+            $record,
             '{project} is taken off the plan.',
             ['project' => $record->name],
             $this->generateUrl('project_restore', ['id' => $id]),
@@ -117,9 +116,7 @@ final class ProjectStepController extends AbstractController
     public function restore(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->projects->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = null;
-        $this->entities->flush();
-        $this->toast->say('{project} is back on the plan.', ['project' => $record->name]);
+        $this->removal->back($record, '{project} is back on the plan.', ['project' => $record->name]);
 
         return $this->redirectToRoute('season', ['id' => $record->season->id]);
     }

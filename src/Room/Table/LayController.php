@@ -4,12 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Table;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
-use Octavum\Page\Toast;
 use Octavum\Store\LayRepository;
+use Octavum\Store\Removal;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -21,8 +19,7 @@ final class LayController extends AbstractController
 {
     public function __construct(
         private readonly Lays $lays,
-        private readonly EntityManagerInterface $entities,
-        private readonly Toast $toast,
+        private readonly Removal $removal,
     ) {
     }
 
@@ -50,12 +47,10 @@ final class LayController extends AbstractController
     }
 
     #[Route('/{id}/remove', name: 'table_remove', requirements: ['id' => Requirement::ULID], methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->lays->record($account, $id);
-        $record->removedAt = $clock->now();
-        $this->entities->flush();
-        $this->toast->say('{lay} is put away.', ['lay' => $record->name], $this->generateUrl('table_restore', ['id' => $id]));
+        $this->removal->out($record, '{lay} is put away.', ['lay' => $record->name], $this->generateUrl('table_restore', ['id' => $id]));
 
         return $this->redirectToRoute('table');
     }
@@ -64,9 +59,7 @@ final class LayController extends AbstractController
     public function restore(string $id, LayRepository $lays, #[CurrentUser] Account $account): Response
     {
         $record = $lays->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->removedAt = null;
-        $this->entities->flush();
-        $this->toast->say('{lay} is back on the table.', ['lay' => $record->name]);
+        $this->removal->back($record, '{lay} is back on the table.', ['lay' => $record->name]);
 
         return $this->redirectToRoute('table_lay', ['id' => $id]);
     }
