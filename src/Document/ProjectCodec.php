@@ -8,15 +8,32 @@ use Octavum\Core\Measure\Matching;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 
-/** A project with what it claims. */
+/** A project with what it claims, and what else it might be. */
 final readonly class ProjectCodec
 {
+    /** What an option has, and a project of its leading one. */
+    private const OPTION = [
+        'id',
+        'version',
+        'size',
+        'gradedTo',
+        'minutes',
+        'alterations',
+        'claims',
+        'matching',
+        'leftOut',
+        'declined',
+        'when',
+    ];
+
     public function __construct(
         private AlterationCodec $alterations = new AlterationCodec(),
         private WishCodec $wishes = new WishCodec(),
+        private DecisionCodec $decisions = new DecisionCodec(),
     ) {
     }
 
@@ -24,25 +41,18 @@ final readonly class ProjectCodec
     public function read(Node $node, References $known): ?Project
     {
         $node->object([
-            'id',
+            ...self::OPTION,
             'name',
             'season',
             'rank',
             'person',
-            'version',
-            'size',
-            'gradedTo',
             'certainty',
             'state',
             'deadline',
-            'minutes',
-            'alterations',
-            'claims',
             'notes',
             'notionsTaken',
-            'matching',
-            'leftOut',
-            'declined',
+            'options',
+            'decisions',
         ]);
         $id = $node->at('id')->name(60);
         $season = $node->at('season')->named($known->seasons, 'season');
@@ -53,30 +63,22 @@ final readonly class ProjectCodec
 
             return null;
         }
-        [$pattern, $version] = $node->at('version')->named($known->versions, 'version') ?? [null, null];
+        $lead = $this->option($node, $id, $known);
 
-        return new Project(
+        return (new Project(
             $id,
             $node->at('name')->name(),
             $season,
             $node->at('rank')->integer(0, 1_000_000) ?? 0,
             $node->at('person')->named($known->people, 'person'),
-            $pattern,
-            $version,
-            $node->at('size')->optionalText(20),
-            $node->at('gradedTo')->optionalText(20),
-            $node->at('certainty')->choice(Certainty::class) ?? Certainty::Likely,
-            $node->at('state')->choice(ProjectState::class) ?? ProjectState::Planned,
-            $node->at('deadline')->date(),
-            $node->at('minutes')->integer(0, 100_000),
-            $this->alterations->read($node->at('alterations')),
-            $this->claims($node->at('claims'), $id, $known),
-            $node->at('notes')->text(),
-            $node->at('notionsTaken')->boolean(),
-            $node->at('matching')->choice(Matching::class),
-            $node->at('leftOut')->texts(120),
-            $this->declined($node->at('declined')),
-        );
+            certainty: $node->at('certainty')->choice(Certainty::class) ?? Certainty::Likely,
+            state: $node->at('state')->choice(ProjectState::class) ?? ProjectState::Planned,
+            deadline: $node->at('deadline')->date(),
+            notes: $node->at('notes')->text(),
+            notionsTaken: $node->at('notionsTaken')->boolean(),
+            options: $this->options($node->at('options'), $known),
+            decisions: $this->decisions->read($node->at('decisions')),
+        ))->made($lead);
     }
 
     /** @return array<string, mixed> */
@@ -88,21 +90,74 @@ final readonly class ProjectCodec
             'season' => $project->season->id,
             'rank' => $project->rank,
             'person' => $project->person?->id,
-            'version' => $project->version?->id,
-            'size' => $project->size,
-            'gradedTo' => $project->gradedTo,
             'certainty' => $project->certainty->value,
             'state' => $project->state->value,
             'deadline' => $project->deadline?->format('Y-m-d'),
-            'minutes' => $project->minutes,
-            'alterations' => $this->alterations->write($project->alterations),
-            'claims' => array_map($this->writeClaim(...), $project->claims),
+            ...$this->writeOption($project->lead()),
             'notes' => $project->notes,
             'notionsTaken' => $project->notionsTaken,
-            'matching' => $project->matching?->value,
-            'leftOut' => $project->leftOut,
-            'declined' => array_map(static fn (Role $role): string => $role->value, $project->declined),
+            'options' => array_map(
+                fn (Option $option): array => Fields::known(
+                    ['id' => $option->id, ...$this->writeOption($option), 'past' => $option->past],
+                ),
+                $project->options,
+            ),
+            'decisions' => $this->decisions->write($project->decisions),
         ]);
+    }
+
+    /** @return list<Option> */
+    private function options(Node $list, References $known): array
+    {
+        $options = [];
+        foreach ($list->items(50) as $node) {
+            $node->object([...self::OPTION, 'past']);
+            $option = $this->option($node, $node->at('id')->name(60), $known);
+            $options[] = $node->at('past')->boolean() ? $option->letGo() : $option;
+        }
+        $open = \count(array_filter($options, static fn (Option $option): bool => !$option->past));
+        if ($open >= Option::MOST) {
+            $list->fault('A project has at most {most} options, the leading one among them.', most: (string) Option::MOST);
+        }
+
+        return $options;
+    }
+
+    private function option(Node $node, string $id, References $known): Option
+    {
+        [$pattern, $version] = $node->at('version')->named($known->versions, 'version') ?? [null, null];
+
+        return new Option(
+            $id,
+            $pattern,
+            $version,
+            $node->at('size')->optionalText(20),
+            $node->at('gradedTo')->optionalText(20),
+            $node->at('minutes')->integer(0, 100_000),
+            $this->alterations->read($node->at('alterations')),
+            $this->claims($node->at('claims'), $id, $known),
+            $node->at('matching')->choice(Matching::class),
+            $node->at('leftOut')->texts(120),
+            $this->declined($node->at('declined')),
+            $node->at('when')->text(200),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private function writeOption(Option $option): array
+    {
+        return [
+            'version' => $option->version?->id,
+            'size' => $option->size,
+            'gradedTo' => $option->gradedTo,
+            'minutes' => $option->minutes,
+            'alterations' => $this->alterations->write($option->alterations),
+            'claims' => array_map($this->writeClaim(...), $option->claims),
+            'matching' => $option->matching?->value,
+            'leftOut' => $option->leftOut,
+            'declined' => array_map(static fn (Role $role): string => $role->value, $option->declined),
+            'when' => $option->when,
+        ];
     }
 
     /** @return list<Claim> */

@@ -18,13 +18,15 @@ use Octavum\Core\Season\Season;
 use Octavum\Core\Workroom\Workroom;
 
 /**
- * Reads an octavum-workroom document, version 1 (docs/formats/octavum-workroom.md), into the core's values. One pass finds
+ * Reads an octavum-workroom document, version 1 or 2 (docs/formats/octavum-workroom.md), into the core's values. One pass finds
  * every fault; a document with any is refused whole. What the database stores as JSON is read by the same codecs.
  */
 final readonly class WorkroomReader
 {
     public const FORMAT = 'octavum-workroom';
-    public const VERSION = 1;
+
+    /** The one that is written; what was written before is read, too. */
+    public const VERSION = 2;
 
     /** Larger documents are refused unread. */
     public const MOST_BYTES = 20_000_000;
@@ -94,10 +96,13 @@ final readonly class WorkroomReader
                     found: $document->at('format')->found(),
                 );
         }
-        if (self::VERSION !== $document->at('version')->scalar()) {
+        if (!\in_array($document->at('version')->scalar(), [1, self::VERSION], true)) {
             $document
                 ->at('version')
-                ->fault('Version {found} of the format cannot be read here; version 1 can.', found: $document->at('version')->found());
+                ->fault(
+                    'Version {found} of the format cannot be read here; versions 1 and 2 can.',
+                    found: $document->at('version')->found(),
+                );
         }
     }
 

@@ -10,6 +10,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Database\Identified;
 use Symfony\Component\Uid\Ulid;
 
+/** What a project takes for a role, of its leading way or, with an option, perhaps. */
 #[ORM\Entity]
 #[ORM\Table(name: 'claim')]
 class ClaimRecord
@@ -41,6 +42,8 @@ class ClaimRecord
     public function __construct(
         #[ORM\ManyToOne(inversedBy: 'claims')] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly ProjectRecord $project,
+        #[ORM\ManyToOne] #[ORM\JoinColumn(onDelete: 'CASCADE')]
+        public ?OptionRecord $option = null,
     ) {
         $this->id = (string) new Ulid();
         $project->claims->add($this);

@@ -122,7 +122,7 @@ final class Plan
     {
         foreach ($garments as $garment) {
             $project = null === $garment->project ? null : $this->projects->oneOf($account, $garment->project);
-            foreach ($project->claims ?? [] as $claim) {
+            foreach ($project?->claimsOf() ?? [] as $claim) {
                 if ($claim->role === $garment->role) {
                     $claim->lay = $lay;
                     $claim->stated = $sound ? null : $claim->stated;

@@ -12,13 +12,15 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use Octavum\Document\AlterationCodec;
+use Octavum\Document\DecisionCodec;
 use Octavum\Document\Node;
 use Octavum\Document\WishCodec;
 
-/** Stored seasons, people and projects to the core's and back. */
+/** Stored seasons and projects to the core's and back. */
 final readonly class ProjectMapper
 {
     public function __construct(
@@ -26,6 +28,7 @@ final readonly class ProjectMapper
         private PatternMapper $patterns,
         private AlterationCodec $alterations,
         private WishCodec $wishes,
+        private DecisionCodec $decisions,
         private LayMapper $lays,
         private People $people,
     ) {
@@ -40,58 +43,78 @@ final readonly class ProjectMapper
      */
     public function projects(iterable $records, Assumptions $assumptions, array $cloths = [], array $patterns = []): array
     {
-        $projects = $lays = $people = [];
+        $projects = $people = [];
+        $built = new Built($assumptions, $cloths, $patterns);
         foreach ($records as $record) {
-            $stored = $record->version?->pattern;
-            $pattern =
-                null === $stored || null !== $stored->removedAt ? null : ($patterns[$stored->id] ??= $this->patterns->pattern($stored));
-            $claims = [];
-            foreach ($record->claims as $claim) {
-                $stored = $claim->cut?->cloth;
-                $cloth =
-                    null === $stored || null !== $stored->removedAt
-                        ? null
-                        : ($cloths[$stored->id] ??= $this->cloths->cloth($stored, $assumptions));
-                $claims[] = new Claim(
-                    $claim->id,
-                    $claim->role,
-                    $cloth,
-                    $this->find($cloth->cuts ?? [], $claim->cut?->id),
-                    null === $claim->buy ? null : $this->wishes->read(Node::stored($claim->buy, 'claim '.$claim->id)),
-                    null === $claim->stated ? null : Length::ofMicrometres($claim->stated),
-                    $claim->cutOut,
-                    null === $claim->lay || null !== $claim->lay->removedAt
-                        ? null
-                        : ($lays[$claim->lay->id] ??= $this->lays->lay($claim->lay, $assumptions, $cloths)),
-                );
-            }
-            $projects[] = new Project(
+            $person = null === $record->person?->removedAt ? $record->person : null;
+            $projects[] = (new Project(
                 $record->id,
                 $record->name,
                 $this->season($record->season),
                 $record->rank,
-                null === $record->person || null !== $record->person->removedAt
-                    ? null
-                    : ($people[$record->person->id] ??= $this->people->person($record->person)),
-                $pattern,
-                $this->find($pattern->versions ?? [], $record->version?->id),
-                $record->size,
-                $record->gradedTo,
-                $record->certainty,
-                $record->state,
-                $record->deadline,
-                $record->minutes,
-                $this->alterations->read(Node::stored($record->alterations, 'project '.$record->id)),
-                $claims,
-                $record->notes,
-                $record->notionsTaken,
-                $record->matching,
-                $record->leftOut,
-                array_map(Role::from(...), $record->declined),
-            );
+                null === $person ? null : ($people[$person->id] ??= $this->people->person($person)),
+                certainty: $record->certainty,
+                state: $record->state,
+                deadline: $record->deadline,
+                notes: $record->notes,
+                notionsTaken: $record->notionsTaken,
+                options: array_map(fn (OptionRecord $option): Option => $this->option($record, $option, $built), $record->optionsHere()),
+                decisions: $this->decisions->read(Node::stored($record->decisions, 'project '.$record->id)),
+            ))->made($this->option($record, null, $built));
         }
 
         return $projects;
+    }
+
+    /** Its leading way, or another. */
+    private function option(ProjectRecord $project, ?OptionRecord $option, Built $built): Option
+    {
+        $record = $option ?? $project;
+        $pattern = $this->pattern($record->version?->pattern, $built);
+
+        return new Option(
+            $record->id,
+            $pattern,
+            $this->find($pattern->versions ?? [], $record->version?->id),
+            $record->size,
+            $record->gradedTo,
+            $record->minutes,
+            $this->alterations->read(Node::stored($record->alterations, 'project '.$record->id)),
+            array_map(fn (ClaimRecord $claim): Claim => $this->claim($claim, $built), $project->claimsOf($option)),
+            $record->matching,
+            $record->leftOut,
+            array_map(Role::from(...), $record->declined),
+            $record->hangsOn,
+            true === $option?->past,
+        );
+    }
+
+    private function pattern(?PatternRecord $stored, Built $built): ?Pattern
+    {
+        return null === $stored || null !== $stored->removedAt
+            ? null
+            : ($built->patterns[$stored->id] ??= $this->patterns->pattern($stored));
+    }
+
+    private function claim(ClaimRecord $claim, Built $built): Claim
+    {
+        $stored = $claim->cut?->cloth;
+        $cloth =
+            null === $stored || null !== $stored->removedAt
+                ? null
+                : ($built->cloths[$stored->id] ??= $this->cloths->cloth($stored, $built->assumptions));
+        $lay = null === $claim->lay?->removedAt ? $claim->lay : null;
+
+        return new Claim(
+            $claim->id,
+            $claim->role,
+            $cloth,
+            $this->find($cloth->cuts ?? [], $claim->cut?->id),
+            null === $claim->buy ? null : $this->wishes->read(Node::stored($claim->buy, 'claim '.$claim->id)),
+            null === $claim->stated ? null : Length::ofMicrometres($claim->stated),
+            $claim->cutOut,
+            null === $lay ? null : ($built->lays[$lay->id] ??= $this->lays->lay($lay, $built->assumptions, $built->cloths)),
+        );
     }
 
     public function season(SeasonRecord $record): Season
@@ -99,23 +122,34 @@ final readonly class ProjectMapper
         return new Season($record->id, $record->name, $record->starts, $record->weeks, $record->minutesPerWeek, $record->notes);
     }
 
-    /** Everything but season, person, version and claims, which are other records. */
+    /** Everything but season, person, version, options and claims, which are other records. */
     public function store(Project $project, ProjectRecord $record): void
     {
         $record->name = $project->name;
         $record->rank = $project->rank;
-        $record->size = $project->size;
-        $record->gradedTo = $project->gradedTo;
         $record->certainty = $project->certainty;
         $record->state = $project->state;
         $record->deadline = $project->deadline;
-        $record->minutes = $project->minutes;
-        $record->alterations = $this->alterations->write($project->alterations);
         $record->notes = $project->notes;
         $record->notionsTaken = $project->notionsTaken;
-        $record->matching = $project->matching;
-        $record->leftOut = $project->leftOut;
-        $record->declined = array_map(static fn (Role $role): string => $role->value, $project->declined);
+        $record->decisions = $this->decisions->write($project->decisions);
+        $this->storeOption($project->lead(), $record);
+    }
+
+    /** Everything but version and claims, which are other records. */
+    public function storeOption(Option $option, ProjectRecord|OptionRecord $record): void
+    {
+        $record->size = $option->size;
+        $record->gradedTo = $option->gradedTo;
+        $record->minutes = $option->minutes;
+        $record->alterations = $this->alterations->write($option->alterations);
+        $record->matching = $option->matching;
+        $record->leftOut = $option->leftOut;
+        $record->declined = array_map(static fn (Role $role): string => $role->value, $option->declined);
+        $record->hangsOn = $option->when;
+        if ($record instanceof OptionRecord) {
+            $record->past = $option->past;
+        }
     }
 
     /** Everything but cut and lay, which are other records. */

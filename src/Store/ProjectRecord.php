@@ -8,7 +8,6 @@ use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
-use Octavum\Core\Measure\Matching;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Database\Identified;
@@ -22,6 +21,7 @@ use Symfony\Component\Uid\Ulid;
 class ProjectRecord
 {
     use Identified;
+    use Made;
     use Removable;
     use Revised;
 
@@ -35,16 +35,6 @@ class ProjectRecord
     #[ORM\JoinColumn(onDelete: 'SET NULL')]
     public ?PersonRecord $person = null;
 
-    #[ORM\ManyToOne]
-    #[ORM\JoinColumn(onDelete: 'SET NULL')]
-    public ?VersionRecord $version = null;
-
-    #[ORM\Column(length: 20, nullable: true)]
-    public ?string $size = null;
-
-    #[ORM\Column(length: 20, nullable: true)]
-    public ?string $gradedTo = null;
-
     #[ORM\Column]
     public Certainty $certainty = Certainty::Likely;
 
@@ -54,31 +44,22 @@ class ProjectRecord
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $deadline = null;
 
-    #[ORM\Column(nullable: true)]
-    public ?int $minutes = null;
-
-    /** @var list<array<string, mixed>> as in the exchange format */
-    #[ORM\Column]
-    public array $alterations = [];
-
     #[ORM\Column(type: Types::TEXT)]
     public string $notes = '';
 
     #[ORM\Column(options: ['default' => false])]
     public bool $notionsTaken = false;
 
-    #[ORM\Column(nullable: true)]
-    public ?Matching $matching = null;
-
-    /** @var list<string> kept alterations that do not count, by name */
+    /** @var list<array<string, mixed>> which options were taken and why, as in the exchange format */
     #[ORM\Column(options: ['default' => '[]'])]
-    public array $leftOut = [];
+    public array $decisions = [];
 
-    /** @var list<string> roles left out on purpose */
-    #[ORM\Column(options: ['default' => '[]'])]
-    public array $declined = [];
+    /** @var Collection<int, OptionRecord> the ways that do not lead */
+    #[ORM\OneToMany(targetEntity: OptionRecord::class, mappedBy: 'project', cascade: ['persist', 'remove'])]
+    #[ORM\OrderBy(['id' => 'ASC'])]
+    public Collection $options;
 
-    /** @var Collection<int, ClaimRecord> */
+    /** @var Collection<int, ClaimRecord> of all its ways */
     #[ORM\OneToMany(targetEntity: ClaimRecord::class, mappedBy: 'project', cascade: ['persist', 'remove'], orphanRemoval: true)]
     #[ORM\OrderBy(['id' => 'ASC'])]
     public Collection $claims;
@@ -87,5 +68,31 @@ class ProjectRecord
     {
         $this->id = (string) new Ulid();
         $this->claims = new ArrayCollection();
+        $this->options = new ArrayCollection();
+    }
+
+    /** @return list<ClaimRecord> of its leading way, or of an option */
+    public function claimsOf(?OptionRecord $option = null): array
+    {
+        return array_values($this->claims->filter(static fn (ClaimRecord $claim): bool => $claim->option === $option)->toArray());
+    }
+
+    /** The option leads from now on, with its claims, and stands for what led before. */
+    public function take(OptionRecord $option): void
+    {
+        [$own, $its] = [$this->claimsOf(), $this->claimsOf($option)];
+        foreach ($own as $claim) {
+            $claim->option = $option;
+        }
+        foreach ($its as $claim) {
+            $claim->option = null;
+        }
+        $this->changeWith($option);
+    }
+
+    /** @return list<OptionRecord> that were not taken out */
+    public function optionsHere(): array
+    {
+        return array_values($this->options->filter(static fn (OptionRecord $option): bool => null === $option->removedAt)->toArray());
     }
 }

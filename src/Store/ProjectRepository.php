@@ -18,8 +18,8 @@ final class ProjectRepository extends ServiceEntityRepository
     }
 
     /**
-     * All projects of the workroom with everything their check needs, in four queries whatever their number: the saved
-     * lays, the cloths they claim, the patterns they use, and the projects themselves.
+     * All projects of the workroom with everything their check needs, in five queries whatever their number: the saved
+     * lays, the cloths they claim, the patterns they use, the projects themselves and their options.
      *
      * @return list<ProjectRecord>
      */
@@ -50,7 +50,11 @@ final class ProjectRepository extends ServiceEntityRepository
                 .' r LEFT JOIN r.versions part WHERE r.id IN (
             SELECT IDENTITY(version.pattern) FROM '
                 .ProjectRecord::class
-                .' p JOIN p.version version JOIN p.season season WHERE season.account = :account) ORDER BY part.name',
+                .' p JOIN p.version version JOIN p.season season WHERE season.account = :account) OR r.id IN (
+            SELECT IDENTITY(other.pattern) FROM '
+                .OptionRecord::class
+                .' option JOIN option.version other JOIN option.project made JOIN made.season its WHERE its.account = :account)
+            ORDER BY part.name',
         );
         /** @var list<ProjectRecord> $projects */
         $projects = $this->load(
@@ -59,6 +63,14 @@ final class ProjectRepository extends ServiceEntityRepository
                 .ProjectRecord::class
                 .' p JOIN p.season season LEFT JOIN p.person person LEFT JOIN p.claims claim
             WHERE season.account = :account AND p.removedAt IS NULL ORDER BY season.starts, p.rank, p.id, claim.id',
+        );
+        // apart from their claims, of which each would come once for each option
+        $this->load(
+            $account,
+            'SELECT p, option FROM '
+                .ProjectRecord::class
+                .' p JOIN p.season season LEFT JOIN p.options option
+            WHERE season.account = :account AND p.removedAt IS NULL ORDER BY option.id',
         );
 
         return $projects;

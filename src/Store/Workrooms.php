@@ -165,12 +165,17 @@ final readonly class Workrooms
             $record = $projects[$project->id] = new ProjectRecord($seasons[$project->season->id]);
             $this->projectMapper->store($project, $record);
             $record->person = null === $project->person ? null : $people[$project->person->id];
-            $record->version = null === $project->version ? null : $versions[$project->version->id];
-            foreach ($project->claims as $claim) {
-                $stored = new ClaimRecord($record);
-                $this->projectMapper->storeClaim($claim, $stored);
-                $stored->cut = null === $claim->cut ? null : $cuts[$claim->cut->id];
-                $stored->lay = null === $claim->lay ? null : $lays[$claim->lay->id];
+            foreach ([$project->lead(), ...$project->options] as $i => $option) {
+                $made = 0 === $i ? null : new OptionRecord($record);
+                $way = $made ?? $record;
+                $this->projectMapper->storeOption($option, $way);
+                $way->version = null === $option->version ? null : $versions[$option->version->id];
+                foreach ($option->claims as $claim) {
+                    $stored = new ClaimRecord($record, $made);
+                    $this->projectMapper->storeClaim($claim, $stored);
+                    $stored->cut = null === $claim->cut ? null : $cuts[$claim->cut->id];
+                    $stored->lay = null === $claim->lay ? null : $lays[$claim->lay->id];
+                }
             }
             $this->entities->persist($record);
         }

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Tests\Document;
 
 use Octavum\Console\LargeWorkroom;
+use Octavum\Core\Season\Decision;
+use Octavum\Core\Season\Option;
+use Octavum\Core\Season\Project;
 use Octavum\Document\Fault;
 use Octavum\Document\Refused;
 use Octavum\Document\WorkroomReader;
@@ -80,7 +83,7 @@ final class WorkroomReaderTest extends TestCase
             $value,
         );
         yield 'another format' => [$set('format', 'something-else'), '/format', 'not an octavum-workroom document'];
-        yield 'a later version' => [$set('version', 2), '/version', 'Version 2 of the format cannot be read here'];
+        yield 'a later version' => [$set('version', 3), '/version', 'Version 3 of the format cannot be read here'];
         yield 'a name missing' => [$set('cloths/0/name', ''), '/cloths/0/name', 'A name is missing'];
         yield 'a negative length' => [$set('cloths/0/cuts/0/ledger/0/length', -5), '/cloths/0/cuts/0/ledger/0/length', 'must be above 0'];
         yield 'forty kilometres' => [
@@ -201,7 +204,73 @@ final class WorkroomReaderTest extends TestCase
             '/settings/dialect',
             'choose one of British, American',
         ];
+        $option = static fn (int $i): array => ['id' => 'option '.$i];
+        yield 'more options than can be open' => [
+            $set('projects/0/options', array_map($option, range(1, 5))),
+            '/projects/0/options',
+            'at most 5 options',
+            false,
+        ];
+        yield 'an option of a version that is not there' => [
+            $set('projects/0/options', [['id' => 'o', 'version' => 'nowhere']]),
+            '/projects/0/options/0/version',
+            'There is no version',
+            false,
+        ];
+        yield 'an option that is ranked' => [
+            $set('projects/0/options', [['id' => 'o', 'rank' => 1]]),
+            '/projects/0/options/0/rank',
+            'There is no field',
+        ];
+        yield 'a decision without a day' => [$set('projects/0/decisions', [['took' => 'A']]), '/projects/0/decisions/0/on', 'is missing'];
         yield 'a pointer is escaped' => [$set('people/0/a~b', 1), '/people/0/a~0b', 'There is no field'];
+    }
+
+    public function testADocumentOfVersion1IsReadAsOneWithoutOptions(): void
+    {
+        /** @var array{version: int, projects: list<array<string, mixed>>} $document */
+        $document = json_decode((string) file_get_contents(self::DEMO), true);
+        foreach ($document['projects'] as $i => $project) {
+            unset($document['projects'][$i]['options'], $document['projects'][$i]['decisions'], $document['projects'][$i]['when']);
+        }
+        $second = (new WorkroomReader())->read((string) json_encode($document));
+        $document['version'] = 1;
+        $first = (new WorkroomReader())->read((string) json_encode($document));
+        self::assertEquals($second, $first);
+        self::assertSame([], array_merge(...array_map(static fn (Project $project): array => $project->options, $first->projects)));
+    }
+
+    public function testOptionsAndDecisionsAreRead(): void
+    {
+        $document = self::small();
+        $project = [
+            'when' => 'the toile fits',
+            'options' => [
+                [
+                    'id' => 'o',
+                    'version' => 'v',
+                    'size' => '16',
+                    'minutes' => 90,
+                    'claims' => [['role' => 'main', 'cut' => 'cut', 'length' => 800]],
+                ],
+                ['id' => 'p', 'size' => '14', 'past' => true],
+            ],
+            'decisions' => [['on' => '2027-02-01', 'took' => 'A, size 14', 'instead' => 'A, size 16', 'reason' => 'It is big.']],
+        ];
+        foreach ($project as $field => $value) {
+            $document = self::with($document, ['projects', '0', $field], $value);
+        }
+        $read = (new WorkroomReader())->read((string) json_encode($document))->projects[0];
+        self::assertSame('the toile fits', $read->when);
+        [$open] = $read->openOptions();
+        self::assertSame(['o', '16', 90, 'A'], [$open->id, $open->size, $open->minutes, $open->version?->name]);
+        self::assertSame([800.0, 'cut'], [(float) $open->claims[0]->stated?->millimetres(), $open->claims[0]->cut?->id]);
+        self::assertSame(['p'], array_map(static fn (Option $option): string => $option->id, $read->pastOptions()));
+        self::assertEquals(
+            [new Decision(new \DateTimeImmutable('2027-02-01'), 'A, size 14', 'A, size 16', 'It is big.')],
+            $read->decisions,
+        );
+        self::assertSame('14', $read->size, 'the leading option is as it was');
     }
 
     public function testALayWithoutPiecesIsRead(): void

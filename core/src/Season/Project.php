@@ -19,7 +19,7 @@ use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Role;
 
-/** A garment planned for a season. */
+/** A garment planned for a season: as its leading option makes it, and what else it might be. */
 final readonly class Project
 {
     /**
@@ -32,6 +32,10 @@ final readonly class Project
      * @param ?Matching        $matching     of a print; null for what the settings say
      * @param list<string>     $leftOut      alterations kept for this pattern and person that do not count here, by name
      * @param list<Role>       $declined     roles that are left out on purpose
+     * @param list<Option>     $options      the others than the leading one
+     * @param string           $when         what the leading option hangs on; empty when it hangs on nothing
+     * @param string           $leads        the leading option's id
+     * @param list<Decision>   $decisions    the earliest first
      */
     public function __construct(
         public string $id,
@@ -54,7 +58,73 @@ final readonly class Project
         public ?Matching $matching = null,
         public array $leftOut = [],
         public array $declined = [],
+        public array $options = [],
+        public string $when = '',
+        public string $leads = '',
+        public array $decisions = [],
     ) {
+    }
+
+    /** What leads, as an option among the others. */
+    public function lead(): Option
+    {
+        return new Option(
+            $this->leads,
+            $this->pattern,
+            $this->version,
+            $this->size,
+            $this->gradedTo,
+            $this->minutes,
+            $this->alterations,
+            $this->claims,
+            $this->matching,
+            $this->leftOut,
+            $this->declined,
+            $this->when,
+        );
+    }
+
+    /** The same project made another way; the others stay as they are. */
+    public function made(Option $lead): self
+    {
+        return new self(
+            $this->id,
+            $this->name,
+            $this->season,
+            $this->rank,
+            $this->person,
+            $lead->pattern,
+            $lead->version,
+            $lead->size,
+            $lead->gradedTo,
+            $this->certainty,
+            $this->state,
+            $this->deadline,
+            $lead->minutes,
+            $lead->alterations,
+            $lead->claims,
+            $this->notes,
+            $this->notionsTaken,
+            $lead->matching,
+            $lead->leftOut,
+            $lead->declined,
+            $this->options,
+            $lead->when,
+            $lead->id,
+            $this->decisions,
+        );
+    }
+
+    /** @return list<Option> that might still be taken */
+    public function openOptions(): array
+    {
+        return array_values(array_filter($this->options, static fn (Option $option): bool => !$option->past));
+    }
+
+    /** @return list<Option> that were let go */
+    public function pastOptions(): array
+    {
+        return array_values(array_filter($this->options, static fn (Option $option): bool => $option->past));
     }
 
     public function garment(): Garment
@@ -83,28 +153,7 @@ final readonly class Project
             $this->claims,
         );
 
-        return new self(
-            $this->id,
-            $this->name,
-            $this->season,
-            $this->rank,
-            $this->person,
-            $this->pattern,
-            $this->version,
-            $this->size,
-            $this->gradedTo,
-            $this->certainty,
-            $this->state,
-            $this->deadline,
-            $this->minutes,
-            $this->alterations,
-            $claims,
-            $this->notes,
-            $this->notionsTaken,
-            $this->matching,
-            $this->leftOut,
-            $this->declined,
-        );
+        return $this->made($this->lead()->claiming($claims));
     }
 
     public function expectedMinutes(): ?int

@@ -17,6 +17,7 @@ use Octavum\Input\Revision;
 use Octavum\Page\Toast;
 use Octavum\Store\ClaimRecord;
 use Octavum\Store\Library;
+use Octavum\Store\OptionRecord;
 use Octavum\Store\People;
 use Octavum\Store\PersonRecord;
 use Octavum\Store\Plan;
@@ -257,23 +258,33 @@ final class ProjectController extends AbstractController
         $this->mapper->store($project, $record);
         $record->person = null === $project->person ? null : $this->entities->getReference(PersonRecord::class, $project->person->id);
         $record->version = null === $project->version ? null : $this->entities->getReference(VersionRecord::class, $project->version->id);
-        $lays = [];
-        foreach ($record->claims as $claim) {
-            $lays[$claim->role->value] ??= $claim->lay;
-        }
-        $record->claims->clear();
-        foreach ($project->claims as $claim) {
-            $stored = new ClaimRecord($record);
-            $stored->lay = $lays[$claim->role->value] ?? null;
-            unset($lays[$claim->role->value]);
-            $this->mapper->storeClaim($claim, $stored);
-            $stored->cut = null === $claim->cut ? null : $this->stash->record($account, $claim->cut->id);
-        }
+        $this->claims($record, null, $project->claims, $account);
         $this->entities->persist($record);
         $this->entities->flush();
         $this->projects->renumber($record);
 
         return $record;
+    }
+
+    /**
+     * In place of those it had; a lay goes over to the claim for the same role.
+     *
+     * @param list<Claim> $claims
+     */
+    private function claims(ProjectRecord $record, ?OptionRecord $option, array $claims, Account $account): void
+    {
+        $lays = [];
+        foreach ($record->claimsOf($option) as $claim) {
+            $lays[$claim->role->value] ??= $claim->lay;
+            $record->claims->removeElement($claim);
+        }
+        foreach ($claims as $claim) {
+            $stored = new ClaimRecord($record, $option);
+            $stored->lay = $lays[$claim->role->value] ?? null;
+            unset($lays[$claim->role->value]);
+            $this->mapper->storeClaim($claim, $stored);
+            $stored->cut = null === $claim->cut ? null : $this->stash->record($account, $claim->cut->id);
+        }
     }
 
     /**

@@ -67,7 +67,7 @@ final class ProjectStepController extends AbstractController
     {
         $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $subject = $request->request->getString('subject');
-        $touched = [$record, ...$record->claims->getValues()];
+        $touched = [$record, ...$record->claimsOf()];
         $before = $this->takeBack->state($touched);
         if (Remedy::TakeVersion->value === $request->request->getString('remedy')) {
             $versions = $record->version?->pattern->versions->getValues() ?? [];
@@ -76,7 +76,7 @@ final class ProjectStepController extends AbstractController
                 ?? throw $this->createNotFoundException();
         } else {
             $cut = $this->stash->record($account, $subject) ?? throw $this->createNotFoundException();
-            foreach ($record->claims as $claim) {
+            foreach ($record->claimsOf() as $claim) {
                 if (
                     $claim->role->value === $request->request->getString('role')
                     && null !== $claim->cut

@@ -29,20 +29,93 @@ final readonly class Promises
      */
     public function of(array $projects): array
     {
-        $promises = [];
+        return $this->byCut(array_merge(...array_map($this->ofOne(...), $this->inOrder($projects))));
+    }
+
+    /**
+     * What the options that do not lead might take: it counts in no sum.
+     *
+     * @param list<Project> $projects of the whole workroom
+     *
+     * @return array<string, list<Promise>> by cut
+     */
+    public function perhaps(array $projects): array
+    {
+        $perhaps = [];
         foreach ($this->inOrder($projects) as $project) {
-            foreach ($project->claims as $claim) {
-                foreach (null === $claim->cut || $claim->cutOut ? [] : $this->places($project, $claim) as [$placed, $laidOut]) {
-                    if (null !== $placed->cut && null !== $placed->cloth) {
-                        $on = On::cut($placed->cloth, ToCut::of($placed->cloth, $placed->cut, $this->assumptions, null !== $laidOut));
-                        $need = $this->estimator->estimate($project->wanted($placed, $laidOut), $on);
-                        $promises[$placed->cut->id][] = new Promise($project, $placed, $need);
-                    }
+            foreach ($project->openOptions() as $option) {
+                $perhaps = [...$perhaps, ...$this->ofOne($project->made($option))];
+            }
+        }
+
+        return $this->byCut($perhaps);
+    }
+
+    /**
+     * What would be promised if a project were made another way.
+     *
+     * @param array<string, list<Promise>> $promises by cut
+     * @param list<Project>                $order    as inOrder() gave it
+     * @param Project                      $made     with the other option leading
+     *
+     * @return array<string, list<Promise>> by cut
+     */
+    public function taking(array $promises, array $order, Project $made): array
+    {
+        $place = array_flip(array_map(static fn (Project $project): string => '#'.$project->id, $order));
+        $promises = self::without($promises, $made);
+        foreach ($this->byCut($this->ofOne($made)) as $cut => $own) {
+            $all = [...$promises[$cut] ?? [], ...$own];
+            usort($all, static fn (Promise $a, Promise $b): int => $place['#'.$a->project->id] <=> $place['#'.$b->project->id]);
+            $promises[$cut] = $all;
+        }
+
+        return $promises;
+    }
+
+    /**
+     * @param array<string, list<Promise>> $promises by cut
+     *
+     * @return array<string, list<Promise>> those of all other projects
+     */
+    public static function without(array $promises, Project $project): array
+    {
+        $others = static fn (Promise $promise): bool => $promise->project->id !== $project->id;
+
+        return array_map(static fn (array $all): array => array_values(array_filter($all, $others)), $promises);
+    }
+
+    /** @return list<Promise> in the order of its claims */
+    private function ofOne(Project $project): array
+    {
+        $promises = [];
+        foreach ($project->claims as $claim) {
+            foreach (null === $claim->cut || $claim->cutOut ? [] : $this->places($project, $claim) as [$placed, $laidOut]) {
+                if (null !== $placed->cut && null !== $placed->cloth) {
+                    $on = On::cut($placed->cloth, ToCut::of($placed->cloth, $placed->cut, $this->assumptions, null !== $laidOut));
+                    $promises[] = new Promise($project, $placed, $this->estimator->estimate($project->wanted($placed, $laidOut), $on));
                 }
             }
         }
 
         return $promises;
+    }
+
+    /**
+     * @param list<Promise> $promises
+     *
+     * @return array<string, list<Promise>>
+     */
+    private function byCut(array $promises): array
+    {
+        $byCut = [];
+        foreach ($promises as $promise) {
+            if (null !== $promise->claim->cut) {
+                $byCut[$promise->claim->cut->id][] = $promise;
+            }
+        }
+
+        return $byCut;
     }
 
     /**

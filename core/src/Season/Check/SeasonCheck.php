@@ -20,6 +20,7 @@ use Octavum\Core\Notion\Notion;
 use Octavum\Core\Notion\NotionAnswer;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\Promise;
@@ -79,7 +80,48 @@ final readonly class SeasonCheck
             $answers[] = $this->project($project, $promises, $notions['#'.$project->id] ?? [], $from, $minutes);
         }
 
-        return new CheckedSeason($season, $answers, $minutes);
+        return new CheckedSeason($season, $answers, $minutes, $this->promises->perhaps($open));
+    }
+
+    /**
+     * What a project would come to with each of its other options, and whom it would leave short.
+     *
+     * @param list<Project> $projects of the whole workroom
+     *
+     * @return list<OptionAnswer>
+     */
+    public function options(Project $project, array $projects): array
+    {
+        $open = $this->promises->inOrder($projects);
+        $promises = $this->promises->of($open);
+        $from = 0;
+        foreach ($open as $other) {
+            if ($other->id === $project->id) {
+                break;
+            }
+            $from += $other->season->id === $project->season->id ? $other->expectedMinutes() ?? 0 : 0;
+        }
+        $answers = [];
+        foreach ($project->state->isOpen() ? $project->openOptions() : [] as $option) {
+            $made = $project->made($option);
+            $taken = $this->promises->taking($promises, $open, $made);
+            $answer = $this->project($made, $taken, [], $from, $from + ($made->expectedMinutes() ?? 0));
+            $answers[] = new OptionAnswer($option, $answer, (new Collisions())->of($answer));
+        }
+
+        return $answers;
+    }
+
+    /**
+     * What options that do not lead might take of each cut.
+     *
+     * @param list<Project> $projects of the whole workroom
+     *
+     * @return array<string, list<Promise>> by cut
+     */
+    public function perhaps(array $projects): array
+    {
+        return $this->promises->perhaps($projects);
     }
 
     /**

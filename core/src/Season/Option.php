@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season;
+
+use Octavum\Core\Measure\Matching;
+use Octavum\Core\Need\Alteration;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\Piece\Role;
+
+/** One way to make a project: a version in a size, from some cloth. One leads and claims; the others only might. */
+final readonly class Option
+{
+    /** How many a project holds, the leading one among them. */
+    public const MOST = 5;
+
+    /**
+     * @param ?string          $gradedTo    the largest size used, when sizes are graded between
+     * @param ?int             $minutes     the sewist's own figure; null for the version's or the pattern's
+     * @param list<Alteration> $alterations
+     * @param list<Claim>      $claims
+     * @param ?Matching        $matching    of a print; null for what the settings say
+     * @param list<string>     $leftOut     alterations kept for this pattern and person that do not count here, by name
+     * @param list<Role>       $declined    roles that are left out on purpose
+     * @param string           $when        what it hangs on, such as "the toile fails"; empty when it hangs on nothing
+     * @param bool             $past        let go: it claims nothing any more, not even perhaps
+     */
+    public function __construct(
+        public string $id,
+        public ?Pattern $pattern = null,
+        public ?Version $version = null,
+        public ?string $size = null,
+        public ?string $gradedTo = null,
+        public ?int $minutes = null,
+        public array $alterations = [],
+        public array $claims = [],
+        public ?Matching $matching = null,
+        public array $leftOut = [],
+        public array $declined = [],
+        public string $when = '',
+        public bool $past = false,
+    ) {
+    }
+
+    /** @param list<Claim> $claims */
+    public function claiming(array $claims): self
+    {
+        return new self(
+            $this->id,
+            $this->pattern,
+            $this->version,
+            $this->size,
+            $this->gradedTo,
+            $this->minutes,
+            $this->alterations,
+            $claims,
+            $this->matching,
+            $this->leftOut,
+            $this->declined,
+            $this->when,
+            $this->past,
+        );
+    }
+
+    public function letGo(): self
+    {
+        return new self(
+            $this->id,
+            $this->pattern,
+            $this->version,
+            $this->size,
+            $this->gradedTo,
+            $this->minutes,
+            $this->alterations,
+            $this->claims,
+            $this->matching,
+            $this->leftOut,
+            $this->declined,
+            $this->when,
+            true,
+        );
+    }
+}

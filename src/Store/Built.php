@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Laid\SavedLay;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Pattern\Pattern;
+
+/** What has been built of stored things while projects are, so that they share it; by id. */
+final class Built
+{
+    /** @var array<string, SavedLay> */
+    public array $lays = [];
+
+    /**
+     * @param array<string, Cloth>   $cloths
+     * @param array<string, Pattern> $patterns
+     */
+    public function __construct(public readonly Assumptions $assumptions, public array $cloths, public array $patterns)
+    {
+    }
+}
