@@ -13,6 +13,7 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Laid\LaidGarment;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\CheckedSeason;
+use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Promise;
@@ -114,6 +115,18 @@ final class Plan
     }
 
     /**
+     * What a project would come to with each of its other options.
+     *
+     * @param list<Project> $projects of all seasons
+     *
+     * @return list<OptionAnswer>
+     */
+    public function options(Account $account, Project $project, array $projects): array
+    {
+        return (new SeasonCheck($this->settings->of($account)->assumptions))->options($project, $projects);
+    }
+
+    /**
      * Claims of what lies on a saved lay take it for their need; a sound one replaces a length that was stated.
      *
      * @param list<LaidGarment> $garments
@@ -176,6 +189,12 @@ final class Plan
             ->getArrayResult();
 
         return $projects;
+    }
+
+    /** @return array<string, list<Promise>> what options that do not lead might take, by cut */
+    public function perhaps(Account $account): array
+    {
+        return (new SeasonCheck($this->settings->of($account)->assumptions))->perhaps($this->projects($account));
     }
 
     /** @return array<string, list<Promise>> by cut, in rank order */

@@ -29,6 +29,12 @@ final readonly class Scale
         return new self(self::fit($longest, $room, 34, 72), 15, $room);
     }
 
+    /** For the page of a project: long, and no higher than a band. */
+    public static function panel(?Length $longest, float $room = 860): self
+    {
+        return new self(self::fit($longest, $room, 60, 250), 27, $room);
+    }
+
     /** True proportions, for one cloth alone. */
     public static function full(?Length $longest, float $room = 860): self
     {

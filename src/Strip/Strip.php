@@ -10,15 +10,16 @@ use Octavum\Core\Cloth\Cloth;
 final readonly class Strip
 {
     /**
-     * @param ?Cloth     $cloth      null for cloth still to be bought
-     * @param float      $room       width of the whole drawing
-     * @param float      $length     of the cloth along x
-     * @param float      $height     of the cloth along y
-     * @param string     $edge       path of the cloth's outline; empty where none is owned
-     * @param list<Mark> $marks
-     * @param bool       $widthKnown a strip of unknown width has a wavy lower edge
-     * @param bool       $torn       longer than is drawn
-     * @param string     $holes      path of what is missing from the cut
+     * @param ?Cloth            $cloth      null for cloth still to be bought
+     * @param float             $room       width of the whole drawing
+     * @param float             $length     of the cloth along x
+     * @param float             $height     of the cloth along y
+     * @param string            $edge       path of the cloth's outline; empty where none is owned
+     * @param list<Mark>        $marks
+     * @param bool              $widthKnown a strip of unknown width has a wavy lower edge
+     * @param bool              $torn       longer than is drawn
+     * @param string            $holes      path of what is missing from the cut
+     * @param list<PerhapsMark> $perhaps    what options might take
      */
     public function __construct(
         public string $id,
@@ -34,6 +35,7 @@ final readonly class Strip
         public bool $torn,
         public bool $large,
         public string $holes = '',
+        public array $perhaps = [],
     ) {
     }
 

@@ -23,18 +23,31 @@ final class StripBuilder
 
     private int $drawn = 0;
 
-    /** @param list<Promise> $promises */
-    public function cut(Cloth $cloth, Cut $cut, array $promises, Scale $scale, Assumptions $assumptions, System $system): Strip
-    {
+    /**
+     * @param list<Promise> $promises
+     * @param list<Promise> $perhaps  what options that do not lead might take
+     */
+    public function cut(
+        Cloth $cloth,
+        Cut $cut,
+        array $promises,
+        Scale $scale,
+        Assumptions $assumptions,
+        System $system,
+        array $perhaps = [],
+    ): Strip {
         $byTable = array_filter(
             $promises,
             static fn (Promise $promise): bool => !($promise->need instanceof Need) || Way::LaidOut !== $promise->need->way,
         );
 
-        return $this->strip($cloth, $cut, ToCut::of($cloth, $cut, $assumptions, laid: [] === $byTable), $promises, null, $scale, $system);
+        $toCut = ToCut::of($cloth, $cut, $assumptions, laid: [] === $byTable);
+
+        return $this->strip($cloth, $cut, $toCut, $promises, null, $scale, $system, $perhaps);
     }
 
-    public function role(RoleAnswer $role, string $project, Scale $scale, System $system): ?Strip
+    /** @param list<Promise> $perhaps what options that do not lead might take of its cut */
+    public function role(RoleAnswer $role, string $project, Scale $scale, System $system, array $perhaps = []): ?Strip
     {
         if (null !== $role->claim->wish && null !== $role->amount()) {
             $mark = new Mark($project, '', true, 0, 0, $scale->x($role->amount()), $role->amount(), true);
@@ -45,12 +58,32 @@ final class StripBuilder
             return null;
         }
 
-        return $this->strip($role->claim->cloth, $role->claim->cut, $role->toCut, $role->promises, $role->claim->id, $scale, $system);
+        return $this->strip(
+            $role->claim->cloth,
+            $role->claim->cut,
+            $role->toCut,
+            $role->promises,
+            $role->claim->id,
+            $scale,
+            $system,
+            $perhaps,
+        );
     }
 
-    /** @param list<Promise> $promises */
-    private function strip(Cloth $cloth, Cut $cut, ToCut $toCut, array $promises, ?string $own, Scale $scale, System $system): Strip
-    {
+    /**
+     * @param list<Promise> $promises
+     * @param list<Promise> $perhaps
+     */
+    private function strip(
+        Cloth $cloth,
+        Cut $cut,
+        ToCut $toCut,
+        array $promises,
+        ?string $own,
+        Scale $scale,
+        System $system,
+        array $perhaps,
+    ): Strip {
         $height = null === $toCut->width ? $scale->across * 1.4 : max(6.0, $scale->y($toCut->width));
         $full = $scale->x($toCut->length ?? Length::ofMetres('1'));
         $length = min($full, $scale->room - 20);
@@ -100,7 +133,33 @@ final class StripBuilder
             null !== $toCut->length,
             $full > $length,
             $holes,
+            null === $toCut->length ? [] : $this->perhaps($promises, $perhaps, $scale),
         );
+    }
+
+    /**
+     * Each begins where the promises end, but for those of the project itself, whose place it would take.
+     *
+     * @param list<Promise> $promises
+     * @param list<Promise> $perhaps
+     *
+     * @return list<PerhapsMark>
+     */
+    private function perhaps(array $promises, array $perhaps, Scale $scale): array
+    {
+        $marks = [];
+        foreach ($perhaps as $might) {
+            $others = array_values(array_filter(
+                $promises,
+                static fn (Promise $promise): bool => $promise->project->id !== $might->project->id,
+            ));
+            if ($might->amount->micrometres > 0) {
+                $from = min($scale->x(Promise::total($others)), $scale->room);
+                $marks[] = new PerhapsMark($from, min($scale->x($might->amount), $scale->room - $from), $might);
+            }
+        }
+
+        return $marks;
     }
 
     /** The claim of a saved lay is an area: its pieces where they lie. */
@@ -134,7 +193,10 @@ final class StripBuilder
         return $path;
     }
 
-    /** @param list<Mark> $marks */
+    /**
+     * @param list<Mark>        $marks
+     * @param list<PerhapsMark> $perhaps
+     */
     private function assemble(
         ?Cloth $cloth,
         float $length,
@@ -146,10 +208,14 @@ final class StripBuilder
         bool $lengthKnown,
         bool $torn,
         string $holes = '',
+        array $perhaps = [],
     ): Strip {
         $end = $length;
         foreach ($marks as $mark) {
             $end = max($end, $mark->x + $mark->inside + $mark->over);
+        }
+        foreach ($perhaps as $mark) {
+            $end = max($end, $mark->x + $mark->length);
         }
 
         return new Strip(
@@ -166,6 +232,7 @@ final class StripBuilder
             $torn,
             $scale->across >= 60,
             $holes,
+            $perhaps,
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Season;
 
 use Octavum\Core\Measure\Matching;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
@@ -42,6 +43,34 @@ final readonly class Option
         public string $when = '',
         public bool $past = false,
     ) {
+    }
+
+    /** What it is called: its version, its size and its first cloth. */
+    public function sentence(): Sentence
+    {
+        $with = ['version' => $this->version->name ?? '', 'size' => $this->size ?? '', 'to' => $this->gradedTo ?? ''];
+        $what = new Sentence(
+            match (true) {
+                null === $this->version => 'no pattern yet',
+                null === $this->size => '{version}',
+                null === $this->gradedTo => '{version}, size {size}',
+                default => '{version}, size {size} to {to}',
+            },
+            $with,
+        );
+        foreach ($this->claims as $claim) {
+            $cloth = $claim->cloth->name ?? $claim->wish?->name;
+            if (null !== $cloth) {
+                return new Sentence('{what}, from {cloth}', ['what' => $what, 'cloth' => $cloth]);
+            }
+        }
+
+        return $what;
+    }
+
+    public function expectedMinutes(): ?int
+    {
+        return $this->minutes ?? ($this->version->minutes ?? ($this->pattern->minutes ?? null));
     }
 
     /** @param list<Claim> $claims */

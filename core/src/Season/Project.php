@@ -87,6 +87,20 @@ final readonly class Project
     /** The same project made another way; the others stay as they are. */
     public function made(Option $lead): self
     {
+        return $this->with($lead, $this->options);
+    }
+
+    /** With one option more, or in place of the one it had by that id. */
+    public function considering(Option $option): self
+    {
+        $others = array_filter($this->options, static fn (Option $one): bool => $one->id !== $option->id);
+
+        return $this->with($this->lead(), [...array_values($others), $option]);
+    }
+
+    /** @param list<Option> $options */
+    private function with(Option $lead, array $options): self
+    {
         return new self(
             $this->id,
             $this->name,
@@ -108,7 +122,7 @@ final readonly class Project
             $lead->matching,
             $lead->leftOut,
             $lead->declined,
-            $this->options,
+            $options,
             $lead->when,
             $lead->id,
             $this->decisions,
@@ -158,7 +172,7 @@ final readonly class Project
 
     public function expectedMinutes(): ?int
     {
-        return $this->minutes ?? ($this->version->minutes ?? ($this->pattern->minutes ?? null));
+        return $this->lead()->expectedMinutes();
     }
 
     /** For which cloth and pieces are worked out; empty when none is chosen. */

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
-use Octavum\Core\Fit\SizeChooser;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
@@ -15,20 +13,15 @@ use Octavum\Core\Season\Season;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
-use Octavum\Store\ClaimRecord;
 use Octavum\Store\Library;
-use Octavum\Store\OptionRecord;
 use Octavum\Store\People;
-use Octavum\Store\PersonRecord;
 use Octavum\Store\Plan;
 use Octavum\Store\ProjectMapper;
 use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
 use Octavum\Store\SeasonRecord;
 use Octavum\Store\Stash;
-use Octavum\Store\VersionRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -36,7 +29,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** Planning one project; what it comes to is shown while it is being planned. */
+/** One project: its page, and planning it; what it comes to is shown while it is being planned. */
 #[Route('/project')]
 final class ProjectController extends AbstractController
 {
@@ -46,14 +39,13 @@ final class ProjectController extends AbstractController
         private readonly ProjectRepository $projects,
         private readonly ProjectMapper $mapper,
         private readonly ProjectForm $form,
+        private readonly ProjectStore $store,
+        private readonly ProjectPages $pages,
         private readonly Plan $plan,
         private readonly Stash $stash,
-        private readonly SeasonDrawing $drawing,
         private readonly AccountSettings $settings,
-        private readonly EntityManagerInterface $entities,
         private readonly Toast $toast,
         private readonly People $people,
-        private readonly ClockInterface $clock,
     ) {
     }
 
@@ -86,8 +78,21 @@ final class ProjectController extends AbstractController
         return $this->page($request, null, $blank, [], $seasons, $account);
     }
 
-    #[Route('/{id}', name: 'project', requirements: ['id' => Requirement::ULID], methods: ['GET', 'POST'])]
-    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    #[Route('/{id}', name: 'project', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
+    public function show(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
+        $projects = $this->plan->projects($account);
+        $project = $this->plan->project($account, $id) ?? throw $this->createNotFoundException();
+
+        return $this->render('season/project.html.twig', [
+            'page' => $this->pages->of($project, $projects, $account),
+            'revision' => $record->revision,
+        ]);
+    }
+
+    #[Route('/{id}/change', name: 'project_change', requirements: ['id' => Requirement::ULID], methods: ['GET', 'POST'])]
+    public function change(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
         $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $projects = $this->plan->projects($account);
@@ -102,20 +107,20 @@ final class ProjectController extends AbstractController
     {
         $entry = new Entry($request->request->all());
         $seasons = $this->seasons($this->plan->seasons($account));
-        $season = $seasons[$entry->raw('season')] ?? throw $this->createNotFoundException();
+        $projects = $this->plan->projects($account);
         $id = $entry->raw('id');
-        $project = $this->form->read(
-            $entry,
-            '' === $id ? 'new' : $id,
-            1000,
-            $season,
-            $seasons,
-            $this->people->all($account),
-            $this->form->choices($account),
-            $account,
-        );
+        $known = array_values(array_filter($projects, static fn (Project $project): bool => $project->id === $id))[0] ?? null;
+        $season = $seasons[$entry->raw('season')] ?? ($known->season ?? throw $this->createNotFoundException());
+        $project = $known ?? new Project('new', '', $season, 1000);
+        $choices = $this->form->choices($account);
+        if (null !== $known && $entry->has('option')) {
+            $option = $this->form->option($entry, 'new', $choices, $account);
 
-        return $this->answer($project, $this->plan->projects($account), $account);
+            return $this->pages->option($known, $option, $projects, $account);
+        }
+        $read = $this->form->read($entry, $project, $seasons, $this->people->all($account), $choices, $account);
+
+        return $this->pages->answer($read, $projects, $account);
     }
 
     /** The sizes and roles of a version, for the fields to offer. */
@@ -130,22 +135,12 @@ final class ProjectController extends AbstractController
         ]);
     }
 
-    /** @param ?array<string, mixed> $before what the form showed; null for a new project */
-    private function offerUndo(Request $request, ProjectRecord $saved, ?array $before): void
-    {
-        $request->getSession()->set(self::BEFORE.$saved->id, ['revision' => $saved->revision, 'values' => $before]);
-        $this->toast->say(
-            '{project} is saved.',
-            ['project' => $saved->name],
-            $this->generateUrl(null === $before ? 'project_remove' : 'project_undo', ['id' => $saved->id]),
-        );
-    }
-
     /** The project as it was before it was last saved, unless it was changed since. */
     #[Route('/{id}/undo', name: 'project_undo', methods: ['POST'])]
     public function undo(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
         $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
+        $project = $this->plan->project($account, $id) ?? throw $this->createNotFoundException();
         /** @var array{revision: int, values: array<string, mixed>}|null $before */
         $before = $request->getSession()->remove(self::BEFORE.$id);
         if (null === $before || $before['revision'] !== $record->revision) {
@@ -154,17 +149,9 @@ final class ProjectController extends AbstractController
             return $this->redirectToRoute('project', ['id' => $id]);
         }
         $seasons = $this->seasons($this->plan->seasons($account));
-        $project = $this->form->read(
-            new Entry($before['values']),
-            $id,
-            $record->rank,
-            $this->mapper->season($record->season),
-            $seasons,
-            $this->people->all($account),
-            $this->form->choices($account),
-            $account,
-        );
-        $this->store($project, $record, $account);
+        $people = $this->people->all($account);
+        $was = $this->form->read(new Entry($before['values']), $project, $seasons, $people, $this->form->choices($account), $account);
+        $this->store->save($was, $record, $account);
         $this->toast->say('{project} is as it was before.', ['project' => $record->name]);
 
         return $this->redirectToRoute('project', ['id' => $id]);
@@ -184,107 +171,69 @@ final class ProjectController extends AbstractController
     ): Response {
         $entry = new Entry($request->request->all());
         $choices = $this->form->choices($account);
+        $people = $this->people->all($account);
+        $values = $this->form->values($this->asking($project, $request), $choices, $this->settings->of($account)->system);
         if ($request->isMethod('POST')) {
-            $known = $this->seasons($seasons);
-            $changed = $this->form->read(
-                $entry,
-                $project->id,
-                $project->rank,
-                $project->season,
-                $known,
-                $this->people->all($account),
-                $choices,
-                $account,
-            );
+            $changed = $this->form->read($entry, $project, $this->seasons($seasons), $people, $choices, $account);
             if (null !== $record) {
-                Revision::check($entry, $record->revision, $this->form->values($project, $choices, $this->settings->of($account)->system));
+                Revision::check($entry, $record->revision, $values);
             }
             if ($entry->isSound()) {
-                $before = null === $record ? null : $this->form->values($project, $choices, $this->settings->of($account)->system);
-                $saved = $this->store($changed, $record, $account);
-                $this->offerUndo($request, $saved, $before);
+                $saved = $this->store->save($changed, $record, $account);
+                $this->offerUndo($request, $saved, null === $record ? null : $values);
 
-                return $this->redirectToRoute('season', [
-                    'id' => $saved->season->id,
-                    'project' => $saved->id,
-                    '_fragment' => 'p'.$saved->id,
-                ]);
+                return match (true) {
+                    $entry->has('more') => $this->redirectToRoute('option_new', ['id' => $saved->id]),
+                    null !== $record => $this->redirectToRoute('project', ['id' => $saved->id]),
+                    default => $this->redirectToRoute('season', [
+                        'id' => $saved->season->id,
+                        'project' => $saved->id,
+                        '_fragment' => 'p'.$saved->id,
+                    ]),
+                };
             }
         }
 
         return $this->render(
-            'season/project.html.twig',
+            'season/plan.html.twig',
             [
                 'record' => $record,
                 'project' => $project,
-                'values' => $entry->typed + $this->form->values($project, $choices, $this->settings->of($account)->system),
+                'option' => null,
+                'part' => [] === $entry->faults() ? $request->query->getString('part') : '',
+                'values' => $entry->typed + $values,
                 'choices' => $choices,
                 'seasons' => $seasons,
-                'people' => $this->people->all($account),
+                'people' => $people,
                 'faults' => $entry->faults(),
                 'answer' => [] === $entry->typed && null !== $record && $project->state->isOpen()
-                        ? $this->answer($project, $projects, $account)->getContent()
+                        ? $this->pages->answer($project, $projects, $account)->getContent()
                         : '',
             ],
             new Response(status: $entry->status()),
         );
     }
 
-    /** @param list<Project> $projects of all seasons */
-    private function answer(Project $project, array $projects, Account $account): Response
+    /** With a row for the role that a snag asks for. */
+    private function asking(Project $project, Request $request): Project
     {
-        foreach ($projects as $known) {
-            $project = $known->id === $project->id ? $project->keepingLays($known) : $project;
-        }
-        $others = array_filter($projects, static fn (Project $other): bool => $other->id !== $project->id);
-        $checked = $this->plan->check($account, $project->season, [...array_values($others), $project]);
-        $row = $this->drawing->one($checked, $project->id, $this->settings->of($account));
+        $role = Role::tryFrom($request->query->getString('role'));
+        $there = array_map(static fn (Claim $claim): Role => $claim->role, $project->claims);
 
-        return null === $row
-            ? new Response('')
-            : $this->render('season/_answer.html.twig', [
-                'row' => $row,
-                'advice' => null === $project->person || true !== $project->pattern?->chart->hasRows()
-                        ? null
-                        : (new SizeChooser())->choose($project->person, $project->pattern, $this->clock->now()),
-            ]);
+        return null === $role || \in_array($role, $there, true)
+            ? $project
+            : $project->made($project->lead()->claiming([...$project->claims, new Claim('', $role)]));
     }
 
-    private function store(Project $project, ?ProjectRecord $record, Account $account): ProjectRecord
+    /** @param ?array<string, mixed> $before what the form showed; null for a new project */
+    private function offerUndo(Request $request, ProjectRecord $saved, ?array $before): void
     {
-        $season = $this->entities->getReference(SeasonRecord::class, $project->season->id) ?? throw $this->createNotFoundException();
-        $record ??= new ProjectRecord($season);
-        $record->season = $season;
-        $this->mapper->store($project, $record);
-        $record->person = null === $project->person ? null : $this->entities->getReference(PersonRecord::class, $project->person->id);
-        $record->version = null === $project->version ? null : $this->entities->getReference(VersionRecord::class, $project->version->id);
-        $this->claims($record, null, $project->claims, $account);
-        $this->entities->persist($record);
-        $this->entities->flush();
-        $this->projects->renumber($record);
-
-        return $record;
-    }
-
-    /**
-     * In place of those it had; a lay goes over to the claim for the same role.
-     *
-     * @param list<Claim> $claims
-     */
-    private function claims(ProjectRecord $record, ?OptionRecord $option, array $claims, Account $account): void
-    {
-        $lays = [];
-        foreach ($record->claimsOf($option) as $claim) {
-            $lays[$claim->role->value] ??= $claim->lay;
-            $record->claims->removeElement($claim);
-        }
-        foreach ($claims as $claim) {
-            $stored = new ClaimRecord($record, $option);
-            $stored->lay = $lays[$claim->role->value] ?? null;
-            unset($lays[$claim->role->value]);
-            $this->mapper->storeClaim($claim, $stored);
-            $stored->cut = null === $claim->cut ? null : $this->stash->record($account, $claim->cut->id);
-        }
+        $request->getSession()->set(self::BEFORE.$saved->id, ['revision' => $saved->revision, 'values' => $before]);
+        $this->toast->say(
+            '{project} is saved.',
+            ['project' => $saved->name],
+            $this->generateUrl(null === $before ? 'project_remove' : 'project_undo', ['id' => $saved->id]),
+        );
     }
 
     /**

@@ -23,6 +23,7 @@ use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Season;
@@ -41,31 +42,40 @@ final readonly class ProjectForm
     {
     }
 
-    /**
-     * What can be chosen for a cut and for a version, by name.
-     *
-     * @return array{cuts: array<string, array{Cloth, Cut}>, versions: array<string, string>}
-     */
-    public function choices(Account $account): array
+    /** What can be chosen for a cut and for a version. */
+    public function choices(Account $account): Choices
     {
-        return ['cuts' => $this->stash->named($account), 'versions' => $this->library->names($account)];
+        return new Choices($this->stash->named($account), $this->library->names($account));
     }
 
-    /**
-     * @param array{cuts: array<string, array{Cloth, Cut}>, versions: array<string, string>} $choices
-     *
-     * @return array<string, mixed> by field, as typed
-     */
-    public function values(Project $project, array $choices, System $system): array
+    /** @return array<string, mixed> by field, as typed */
+    public function values(Project $project, Choices $choices, System $system): array
+    {
+        return [
+            'name' => $project->name,
+            'person' => $project->person->id ?? '',
+            'season' => $project->season->id,
+            'rank' => $project->rank > 0 ? (string) $project->rank : '',
+            'certainty' => $project->certainty->value,
+            'state' => $project->state->value,
+            'deadline' => $project->deadline?->format('Y-m-d') ?? '',
+            'notes' => $project->notes,
+            'notionsTaken' => $project->notionsTaken ? '1' : '',
+            ...$this->optionValues($project->lead(), $choices, $system),
+        ];
+    }
+
+    /** @return array<string, mixed> by field, as typed */
+    public function optionValues(Option $option, Choices $choices, System $system): array
     {
         $tape = new Tape($system);
         $typed = static fn (?Length $length): string => null === $length ? '' : $tape->typed($length);
         $cutNames = [];
-        foreach ($choices['cuts'] as $name => [, $cut]) {
+        foreach ($choices->cuts as $name => [, $cut]) {
             $cutNames[$cut->id] = $name;
         }
         $claims = [];
-        foreach ($project->claims as $claim) {
+        foreach ($option->claims as $claim) {
             $claims[] = [
                 'role' => $claim->role->value,
                 'from' => match (true) {
@@ -87,55 +97,65 @@ final readonly class ProjectForm
         }
 
         return [
-            'name' => $project->name,
-            'version' => null === $project->version ? '' : (string) array_search($project->version->id, $choices['versions'], true),
-            'size' => $project->size ?? '',
-            'gradedTo' => $project->gradedTo ?? '',
-            'person' => $project->person->id ?? '',
-            'season' => $project->season->id,
-            'rank' => $project->rank > 0 ? (string) $project->rank : '',
-            'certainty' => $project->certainty->value,
-            'state' => $project->state->value,
-            'deadline' => $project->deadline?->format('Y-m-d') ?? '',
-            'hours' => Entry::hours($project->minutes),
+            'version' => null === $option->version ? '' : (string) array_search($option->version->id, $choices->versions, true),
+            'size' => $option->size ?? '',
+            'gradedTo' => $option->gradedTo ?? '',
+            'hours' => Entry::hours($option->minutes),
             'alterations' => array_map(
                 static fn (Alteration $alteration): array => [
                     'name' => $alteration->name,
                     'length' => $tape->typed($alteration->length, small: true),
                     'roles' => self::named($alteration->roles),
                 ],
-                $project->alterations,
+                $option->alterations,
             ),
             'claims' => $claims,
-            'notes' => $project->notes,
-            'notionsTaken' => $project->notionsTaken ? '1' : '',
-            'matching' => $project->matching->value ?? '',
-            'leftOut' => $project->leftOut,
-            'declined' => array_map(static fn (Role $role): string => $role->value, $project->declined),
+            'matching' => $option->matching->value ?? '',
+            'leftOut' => $option->leftOut,
+            'declined' => array_map(static fn (Role $role): string => $role->value, $option->declined),
+            'when' => $option->when,
         ];
     }
 
     /**
-     * @param array<string, Season>                                                          $seasons by id
-     * @param array<string, Person>                                                          $people  by id
-     * @param array{cuts: array<string, array{Cloth, Cut}>, versions: array<string, string>} $choices
+     * @param Project               $project as it is; its options and decisions are kept
+     * @param array<string, Season> $seasons by id
+     * @param array<string, Person> $people  by id
      */
     public function read(
         Entry $entry,
-        string $id,
-        int $rank,
-        Season $season,
+        Project $project,
         array $seasons,
         array $people,
-        array $choices,
+        Choices $choices,
         Account $account,
     ): Project {
+        $lead = $this->option($entry, $project->id, $choices, $account);
+
+        return (new Project(
+            $project->id,
+            '' === $entry->raw('name') && null !== $lead->pattern ? $lead->pattern->title : $entry->name('name'),
+            $seasons[$entry->raw('season')] ?? $project->season,
+            $entry->integer('rank', 1, 1000) ?? $project->rank,
+            $people[$entry->raw('person')] ?? null,
+            certainty: $entry->choice('certainty', Certainty::class) ?? Certainty::Likely,
+            state: $entry->choice('state', ProjectState::class) ?? ProjectState::Planned,
+            deadline: $entry->date('deadline'),
+            notes: $entry->text('notes'),
+            notionsTaken: $entry->boolean('notionsTaken'),
+            options: $project->options,
+            decisions: $project->decisions,
+        ))->made($lead);
+    }
+
+    public function option(Entry $entry, string $id, Choices $choices, Account $account): Option
+    {
         $system = $this->settings->of($account)->system;
         $pattern = $version = null;
         $typed = $entry->raw('version');
         if ('' !== $typed) {
-            $name = $this->meant($entry, 'version', $typed, array_keys($choices['versions']));
-            [$pattern, $version] = $this->library->version($account, $choices['versions'][$name] ?? '') ?? [null, null];
+            $name = $this->meant($entry, 'version', $typed, array_keys($choices->versions));
+            [$pattern, $version] = $this->library->version($account, $choices->versions[$name] ?? '') ?? [null, null];
             if (null === $version && !isset($entry->faults()['version'])) {
                 $entry->fault(
                     'version',
@@ -161,24 +181,15 @@ final readonly class ProjectForm
             }
         }
 
-        return new Project(
+        return new Option(
             $id,
-            '' === $entry->raw('name') && null !== $pattern ? $pattern->title : $entry->name('name'),
-            $seasons[$entry->raw('season')] ?? $season,
-            $entry->integer('rank', 1, 1000) ?? $rank,
-            $people[$entry->raw('person')] ?? null,
             $pattern,
             $version,
             $size,
             $gradedTo === $size ? null : $gradedTo,
-            $entry->choice('certainty', Certainty::class) ?? Certainty::Likely,
-            $entry->choice('state', ProjectState::class) ?? ProjectState::Planned,
-            $entry->date('deadline'),
             $entry->minutes('hours', Entry::MOST_MINUTES),
             $this->alterations($entry, $system),
-            $this->claims($entry, $id, $choices['cuts'], $system),
-            $entry->text('notes'),
-            $entry->boolean('notionsTaken'),
+            $this->claims($entry, $id, $choices->cuts, $system),
             $entry->choice('matching', Matching::class),
             array_map(static fn (string $i): string => $entry->text('leftOut.'.$i, 120), $entry->rows('leftOut')),
             array_values(
@@ -186,6 +197,7 @@ final readonly class ProjectForm
                     array_map(static fn (string $i): ?Role => $entry->choice('declined.'.$i, Role::class), $entry->rows('declined')),
                 ),
             ),
+            $entry->text('when', 200),
         );
     }
 

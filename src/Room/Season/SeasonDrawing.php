@@ -6,6 +6,7 @@ namespace Octavum\Room\Season;
 
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\CheckedSeason;
+use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\RoleAnswer;
@@ -30,35 +31,87 @@ final readonly class SeasonDrawing
             if ($answer->belowChalkLine) {
                 $line ??= $i;
             }
-            $rows[] = $this->row($answer, $scale, $ruler, $settings);
+            $rows[] = $this->row($answer, $scale, $ruler, $settings, $checked->perhaps);
         }
 
         return new SeasonPage($checked, $rows, $line, $ruler);
     }
 
-    /** One of its projects, for the margin of a page. */
+    /** One of its projects, for the margin of a form. */
     public function one(CheckedSeason $checked, string $id, Settings $settings): ?ProjectRow
+    {
+        $answer = $this->find($checked, $id);
+
+        return null === $answer
+            ? null
+            : $this->row($answer, Scale::margin($this->longest([$answer])), new Ruler($checked->season), $settings, $checked->perhaps);
+    }
+
+    /** One of its projects, for its page. */
+    public function large(CheckedSeason $checked, string $id, Settings $settings): ?ProjectRow
+    {
+        $answer = $this->find($checked, $id);
+
+        return null === $answer
+            ? null
+            : $this->row($answer, Scale::panel($this->longest([$answer])), new Ruler($checked->season), $settings, $checked->perhaps);
+    }
+
+    /**
+     * Options side by side, to one scale.
+     *
+     * @param list<OptionAnswer> $answers
+     *
+     * @return list<OptionCard>
+     */
+    public function options(array $answers, Settings $settings): array
+    {
+        $longest = $this->longest(array_map(static fn (OptionAnswer $answer): ProjectAnswer => $answer->answer, $answers));
+        $scale = Scale::margin($longest, 240);
+
+        return array_map(
+            fn (OptionAnswer $answer): OptionCard => new OptionCard($answer, $this->roles($answer->answer, $scale, $settings)),
+            $answers,
+        );
+    }
+
+    private function find(CheckedSeason $checked, string $id): ?ProjectAnswer
     {
         foreach ($checked->projects as $answer) {
             if ($answer->project->id === $id) {
-                return $this->row($answer, Scale::margin($this->longest($checked->projects)), new Ruler($checked->season), $settings);
+                return $answer;
             }
         }
 
         return null;
     }
 
-    private function row(ProjectAnswer $answer, Scale $scale, Ruler $ruler, Settings $settings): ProjectRow
+    /** @param array<string, list<Promise>> $perhaps by cut */
+    private function row(ProjectAnswer $answer, Scale $scale, Ruler $ruler, Settings $settings, array $perhaps): ProjectRow
     {
-        $roles = array_map(
+        return new ProjectRow($answer, $this->roles($answer, $scale, $settings, $perhaps), $ruler->bar($answer));
+    }
+
+    /**
+     * @param array<string, list<Promise>> $perhaps by cut
+     *
+     * @return list<RoleRow>
+     */
+    private function roles(ProjectAnswer $answer, Scale $scale, Settings $settings, array $perhaps = []): array
+    {
+        return array_map(
             fn (RoleAnswer $role): RoleRow => new RoleRow(
                 $role,
-                $this->strips->role($role, $answer->project->name, $scale, $settings->system),
+                $this->strips->role(
+                    $role,
+                    $answer->project->name,
+                    $scale,
+                    $settings->system,
+                    null === $role->claim->cut ? [] : $perhaps[$role->claim->cut->id] ?? [],
+                ),
             ),
             $answer->roles,
         );
-
-        return new ProjectRow($answer, $roles, $ruler->bar($answer));
     }
 
     /** @param list<ProjectAnswer> $projects */

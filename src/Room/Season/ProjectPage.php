@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Season;
+
+use Octavum\Core\Fit\SizeAdvice;
+use Octavum\Core\Season\Project;
+
+/** What season/project.html.twig shows. */
+final readonly class ProjectPage
+{
+    /**
+     * @param ?ProjectRow      $row     as its leading option makes it; null when it is not open
+     * @param list<OptionCard> $options the others that might be taken
+     */
+    public function __construct(public Project $project, public ?ProjectRow $row, public array $options, public ?SizeAdvice $advice)
+    {
+    }
+}

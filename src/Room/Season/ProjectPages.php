@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Season;
+
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Fit\SizeAdvice;
+use Octavum\Core\Fit\SizeChooser;
+use Octavum\Core\Season\Option;
+use Octavum\Core\Season\OptionAnswer;
+use Octavum\Core\Season\Project;
+use Octavum\Store\Plan;
+use Psr\Clock\ClockInterface;
+use Symfony\Component\HttpFoundation\Response;
+use Twig\Environment;
+
+/** What a project comes to, for its page and for the margin of its form. */
+final readonly class ProjectPages
+{
+    public function __construct(
+        private Plan $plan,
+        private SeasonDrawing $drawing,
+        private AccountSettings $settings,
+        private ClockInterface $clock,
+        private Environment $twig,
+    ) {
+    }
+
+    /** @param list<Project> $projects of all seasons */
+    public function of(Project $project, array $projects, Account $account): ProjectPage
+    {
+        $settings = $this->settings->of($account);
+        $checked = $this->plan->check($account, $project->season, $projects);
+
+        return new ProjectPage(
+            $project,
+            $this->drawing->large($checked, $project->id, $settings),
+            $this->drawing->options($this->plan->options($account, $project, $projects), $settings),
+            $this->advice($project),
+        );
+    }
+
+    /**
+     * The project as it is typed, in place of itself.
+     *
+     * @param list<Project> $projects of all seasons
+     */
+    public function answer(Project $project, array $projects, Account $account): Response
+    {
+        foreach ($projects as $known) {
+            $project = $known->id === $project->id ? $project->keepingLays($known) : $project;
+        }
+        $others = array_filter($projects, static fn (Project $other): bool => $other->id !== $project->id);
+        $checked = $this->plan->check($account, $project->season, [...array_values($others), $project]);
+        $row = $this->drawing->one($checked, $project->id, $this->settings->of($account));
+
+        return new Response(
+            null === $row
+                ? ''
+                : $this->twig->render('season/_answer.html.twig', ['row' => $row, 'advice' => $this->advice($project)]),
+        );
+    }
+
+    /**
+     * An option as it is typed.
+     *
+     * @param list<Project> $projects of all seasons
+     */
+    public function option(Project $project, Option $option, array $projects, Account $account): Response
+    {
+        $with = $project->considering($option);
+        $answers = array_values(array_filter(
+            $this->plan->options($account, $with, array_map(
+                static fn (Project $other): Project => $other->id === $with->id ? $with : $other,
+                $projects,
+            )),
+            static fn (OptionAnswer $answer): bool => $answer->option === $option,
+        ));
+
+        return new Response(
+            [] === $answers
+                ? ''
+                : $this->twig->render('season/_option.html.twig', [
+                    'card' => $this->drawing->options($answers, $this->settings->of($account))[0],
+                ]),
+        );
+    }
+
+    private function advice(Project $project): ?SizeAdvice
+    {
+        return null === $project->person || true !== $project->pattern?->chart->hasRows()
+            ? null
+            : (new SizeChooser())->choose($project->person, $project->pattern, $this->clock->now());
+    }
+}
