@@ -18,8 +18,8 @@ final class ProjectRepository extends ServiceEntityRepository
     }
 
     /**
-     * All projects of the workroom with everything their check needs, in five queries whatever their number: the saved
-     * lays, the cloths they claim, the patterns they use, the projects themselves and their options.
+     * All projects of the workroom with everything their check needs, in four queries whatever their number: the saved
+     * lays, the cloths they claim, the patterns they use, and the projects themselves with their options.
      *
      * @return list<ProjectRecord>
      */
@@ -59,18 +59,15 @@ final class ProjectRepository extends ServiceEntityRepository
         /** @var list<ProjectRecord> $projects */
         $projects = $this->load(
             $account,
-            'SELECT p, season, person, claim FROM '
+            // an option comes on the rows of its claims, so that not each claim comes once for each option
+            'SELECT p, season, person, claim, option FROM '
                 .ProjectRecord::class
                 .' p JOIN p.season season LEFT JOIN p.person person LEFT JOIN p.claims claim
-            WHERE season.account = :account AND p.removedAt IS NULL ORDER BY season.starts, p.rank, p.id, claim.id',
-        );
-        // apart from their claims, of which each would come once for each option
-        $this->load(
-            $account,
-            'SELECT p, option FROM '
-                .ProjectRecord::class
-                .' p JOIN p.season season LEFT JOIN p.options option
-            WHERE season.account = :account AND p.removedAt IS NULL ORDER BY option.id',
+            LEFT JOIN p.options option WITH option = claim.option OR option.id NOT IN (
+            SELECT IDENTITY(its.option) FROM '
+                .ClaimRecord::class
+                .' its WHERE its.option IS NOT NULL)
+            WHERE season.account = :account AND p.removedAt IS NULL ORDER BY season.starts, p.rank, p.id, claim.id, option.id',
         );
 
         return $projects;
@@ -80,7 +77,11 @@ final class ProjectRepository extends ServiceEntityRepository
     {
         /** @var ?ProjectRecord $record */
         $record = $this->createQueryBuilder('p')
+            ->addSelect('season', 'option', 'version', 'pattern')
             ->join('p.season', 'season')
+            ->leftJoin('p.options', 'option')
+            ->leftJoin('option.version', 'version')
+            ->leftJoin('version.pattern', 'pattern')
             ->where('season.account = :account')
             ->andWhere('p.id = :id')
             ->setParameter('account', $account)

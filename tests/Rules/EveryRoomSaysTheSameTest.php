@@ -58,11 +58,13 @@ final class EveryRoomSaysTheSameTest extends PageTestCase
         $season = $this->get('/season');
         self::assertStringContainsString($verdict, self::says($season, '.project .enough'));
         $id = (string) $season->filter('.project')->attr('data-id');
-        $answer = self::says($this->get('/project/'.$id), '#answer');
+        $answer = self::says($this->get('/project/'.$id.'/change'), '#answer');
+        $page = self::says($this->get('/project/'.$id), '#main');
         self::assertStringContainsString($verdict, $answer);
+        self::assertStringContainsString($verdict, $page);
         self::assertStringContainsString($verdict, self::says($this->get('/table'), '.table-lists'));
         if ('' !== $snag) {
-            foreach ([self::says($season, '.snags'), $answer] as $place) {
+            foreach ([self::says($season, '.snags'), $answer, $page] as $place) {
                 self::assertStringContainsString($snag, $place);
             }
         }

@@ -74,13 +74,13 @@ final class UndoPagesTest extends PageTestCase
             '/move' => [],
         ];
         foreach ($changes as $path => $fields) {
-            $this->get('/project/'.$coat->id);
+            $this->get('/project/'.$coat->id.'/change');
             $this->post('/project/'.$coat->id.$path, $fields);
             self::assertNotEquals($coat, $this->project('Towpath coat'), $path);
             $this->post($this->undo());
             self::assertEquals($coat, $this->project('Towpath coat'), $path);
         }
-        $this->get('/project/'.$coat->id);
+        $this->get('/project/'.$coat->id.'/change');
         $this->send('Save the project', ['size' => '16', 'notes' => 'with a belt']);
         self::assertSame('16', $this->project('Towpath coat')->size);
         $this->post($this->undo());

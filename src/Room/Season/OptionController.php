@@ -152,7 +152,8 @@ final class OptionController extends AbstractController
     public function restore(string $id, string $option, #[CurrentUser] Account $account): Response
     {
         [$record] = $this->project($account, $id);
-        $this->removal->back($this->option($record, $option, removed: true), 'The option of {project} is back.', ['project' => $record->name]);
+        $stored = $this->option($record, $option, removed: true);
+        $this->removal->back($stored, 'The option of {project} is back.', ['project' => $record->name]);
 
         return $this->redirectToRoute('project', ['id' => $id]);
     }

@@ -117,6 +117,8 @@ final class PeoplePagesTest extends PageTestCase
         $page = $this->get('/season');
         $page = $this->browser->click($page->selectLink('Lock-keeper trousers')->link());
         self::assertStringContainsString('16 waist, 14 hip: grade between', self::says($page));
+        $page = $this->browser->click($page->selectLink('Change')->link());
+        self::assertStringContainsString('16 waist, 14 hip: grade between', self::says($page));
         $answer = self::says($this->browser->submit($page->selectButton('Save the project')->form(), ['gradedTo' => '']));
         $this->browser->followRedirect();
         self::assertStringContainsString(

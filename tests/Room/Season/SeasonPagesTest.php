@@ -158,7 +158,7 @@ final class SeasonPagesTest extends PageTestCase
         self::assertStringContainsString('26 cm missing', $says);
         self::assertSame('Towpath coat', $this->only($account)->name, 'named after its pattern');
         $before = $this->only($account);
-        $this->get('/project/'.$before->id);
+        $this->get('/project/'.$before->id.'/change');
         $this->send('Save the project', []);
         $after = $this->only($account);
         self::assertEquals(
@@ -173,7 +173,7 @@ final class SeasonPagesTest extends PageTestCase
     public function testBadInputGetsASentenceAndIsKept(array $fields, string $sentence): void
     {
         $account = $this->signInToDemo();
-        $this->get('/project/'.$this->named($account, 'Towpath coat')->id);
+        $this->get('/project/'.$this->named($account, 'Towpath coat')->id.'/change');
         $page = $this->send('Save the project', $fields);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString($sentence, self::says($page));
@@ -208,16 +208,16 @@ final class SeasonPagesTest extends PageTestCase
     {
         $account = $this->signInToDemo();
         $coat = $this->named($account, 'Towpath coat');
-        $this->get('/project/'.$coat->id);
+        $this->get('/project/'.$coat->id.'/change');
         $this->send('Save the project', ['rank' => '1']);
         self::assertResponseRedirects();
         self::assertSame('Towpath coat', $this->get('/season')->filter('.project .who a')->first()->text());
         self::assertSame(range(1, 14), array_map(static fn (Project $project): int => $project->rank, $this->open($account)));
         $rime = array_values(array_filter($this->workroom($account)->seasons, static fn ($season): bool => 'Rime' === $season->name))[0];
-        $this->get('/project/'.$coat->id);
+        $this->get('/project/'.$coat->id.'/change');
         $this->send('Save the project', ['season' => $rime->id]);
         self::assertSame('Rime', $this->named($account, 'Towpath coat')->season->name);
-        $this->get('/project/'.$coat->id);
+        $this->get('/project/'.$coat->id.'/change');
         $this->send('Take it off the plan', []);
         self::assertStringNotContainsString(
             'Towpath coat',
@@ -228,7 +228,7 @@ final class SeasonPagesTest extends PageTestCase
         $this->get('/season/'.$rime->id);
         $this->post('/project/'.$coat->id.'/restore');
         self::assertStringContainsString('Towpath coat', $this->browser->followRedirect()->filter('.ranked')->text());
-        $this->get('/project/'.$coat->id);
+        $this->get('/project/'.$coat->id.'/change');
         $this->send('Save the project', ['state' => 'let go']);
         self::assertSame(ProjectState::LetGo, $this->named($account, 'Towpath coat')->state);
         self::assertStringContainsString('finished or let go', self::says($this->get('/season/'.$rime->id)));
@@ -288,7 +288,7 @@ final class SeasonPagesTest extends PageTestCase
             }
         }
         foreach ($before->projects as $project) {
-            $this->get('/project/'.$project->id);
+            $this->get('/project/'.$project->id.'/change');
             $this->send('Save the project', []);
             self::assertResponseRedirects(message: $project->name);
         }
@@ -366,7 +366,7 @@ final class SeasonPagesTest extends PageTestCase
             [
                 '/cloth/'.$before->cloths[0]->id.'/edit' => 'Save the cloth',
                 '/patterns/'.$before->patterns[0]->id.'/edit' => 'Save the pattern',
-                '/project/'.$before->projects[0]->id => 'Save the project',
+                '/project/'.$before->projects[0]->id.'/change' => 'Save the project',
             ] as $path => $button
         ) {
             $this->get($path);
@@ -382,11 +382,11 @@ final class SeasonPagesTest extends PageTestCase
         $account = $this->signInToDemo();
         self::assertStringContainsString(
             'can be swallowed',
-            self::says($this->get('/project/'.$this->named($account, 'Naming-day top')->id)),
+            self::says($this->get('/project/'.$this->named($account, 'Naming-day top')->id.'/change')),
         );
         self::assertStringNotContainsString(
             'can be swallowed',
-            self::says($this->get('/project/'.$this->named($account, 'Towpath coat')->id)),
+            self::says($this->get('/project/'.$this->named($account, 'Towpath coat')->id.'/change')),
         );
     }
 
@@ -452,7 +452,8 @@ final class SeasonPagesTest extends PageTestCase
             '/versions/'.$version->id.'/pieces/copy' => 4,
             '/shopping' => 7,
             '/project/new' => 8,
-            '/project/'.$project->id => 12,
+            '/project/'.$project->id => 10,
+            '/project/'.$project->id.'/change' => 12,
             '/project/'.$project->id.'/block' => 14,
             '/find?q=moss' => 7,
             '/people' => 3,

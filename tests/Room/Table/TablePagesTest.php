@@ -222,7 +222,7 @@ final class TablePagesTest extends PageTestCase
     {
         $this->savePinafore();
         $id = $this->project('Quarry pinafore')->id;
-        $this->get('/project/'.$id);
+        $this->get('/project/'.$id.'/change');
         $this->send('Save the project', ['size' => '16']);
         $season = self::says($this->get('/season'));
         self::assertStringContainsString(
@@ -232,7 +232,7 @@ final class TablePagesTest extends PageTestCase
         self::assertStringContainsString('Lay it again', $season);
         $lay = $this->workroom($this->account)->lays[2];
         self::assertStringContainsString('It does not count any more for Quarry pinafore', self::says($this->get('/table/'.$lay->id)));
-        $this->get('/project/'.$id);
+        $this->get('/project/'.$id.'/change');
         $this->send('Save the project', ['size' => '14']);
         self::assertStringNotContainsString('does not count any more', self::says($this->get('/season')));
     }

@@ -1,0 +1,242 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Tests\Room\Season;
+
+use Octavum\Account\Account;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Promise;
+use Octavum\Store\Plan;
+use Octavum\Tests\PageTestCase;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+final class OptionPagesTest extends PageTestCase
+{
+    private Account $account;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->account = $this->signInToDemo();
+    }
+
+    public function testAnOptionIsAddedFromWhatLeadsAndClaimsNothing(): void
+    {
+        $before = $this->promised();
+        $coat = $this->project('Towpath coat');
+        $this->get('/project/'.$coat->id.'/option/new');
+        self::assertSame('14', $this->browser->getCrawler()->filter('[name=size]')->attr('value'), 'as what leads');
+        $this->send('Save the option', ['size' => '16', 'when' => 'Ottoline is measured again']);
+        self::assertResponseRedirects('/project/'.$coat->id);
+        $option = $this->project('Towpath coat')->openOptions()[2];
+        self::assertSame(['C', '16', 'Ottoline is measured again'], [$option->version?->name, $option->size, $option->when]);
+        self::assertSame(['Reed canvas', 'Grandmother’s lining'], array_map(static fn (Claim $claim): ?string => $claim->cloth?->name, $option->claims));
+        self::assertSame('14', $this->project('Towpath coat')->size);
+        self::assertSame($before, $this->promised());
+        $page = self::says($this->get('/project/'.$coat->id), '#options');
+        self::assertStringContainsString('C, size 16, from Reed canvas', $page);
+        self::assertStringContainsString('only if Ottoline is measured again', $page);
+    }
+
+    public function testTakingAnOptionChangesPlacesAndIsUndone(): void
+    {
+        $coat = $this->project('Towpath coat');
+        [$shorter] = $coat->openOptions();
+        $this->get('/project/'.$coat->id);
+        $this->take($coat, $shorter, ['reason' => 'The canvas is short.']);
+        $taken = $this->project('Towpath coat');
+        self::assertSame('A, short', $taken->version?->name);
+        self::assertSame([], $taken->openOptions(), 'the others are in the history');
+        self::assertSame(
+            ['C', 'B, belted'],
+            array_map(static fn (Option $option): ?string => $option->version?->name, $taken->pastOptions()),
+        );
+        self::assertSame('The canvas is short.', $taken->decisions[0]->reason);
+        $page = $this->browser->followRedirect();
+        self::assertStringContainsString(
+            'A, short, size 14, from Reed canvas was taken instead of C, size 14, from Reed canvas.',
+            self::says($page, '#history'),
+        );
+        self::assertStringContainsString('13 cm to spare', self::says($page, '#role-1'));
+        self::assertCount(1, $this->promised()[$coat->claims[0]->cut->id ?? '']);
+        $this->post($this->undo());
+        self::assertEquals($coat, $this->project('Towpath coat'));
+    }
+
+    public function testTheOthersStayOpenWhenTheyShall(): void
+    {
+        $coat = $this->project('Towpath coat');
+        $this->get('/project/'.$coat->id);
+        $this->take($coat, $coat->openOptions()[1], ['keep' => '1']);
+        $taken = $this->project('Towpath coat');
+        self::assertSame('B, belted', $taken->version?->name);
+        self::assertSame('', $taken->when, 'it hangs on nothing any more');
+        self::assertCount(2, $taken->openOptions());
+    }
+
+    public function testATabThatWasOpenedBeforeTakesNothing(): void
+    {
+        $coat = $this->project('Towpath coat');
+        $page = $this->get('/project/'.$coat->id);
+        $revision = (string) $page->filter('[name=revision]')->first()->attr('value');
+        [$shorter, $belted] = $coat->openOptions();
+        $this->take($coat, $shorter);
+        $after = $this->project('Towpath coat');
+        $this->get('/project/'.$coat->id);
+        $this->take($coat, $belted, ['revision' => $revision]);
+        self::assertEquals($after, $this->project('Towpath coat'));
+        self::assertStringContainsString('was changed since this page was opened', self::says($this->browser->followRedirect()));
+    }
+
+    public function testLettingGoIsAnOrdinaryActAndComesBack(): void
+    {
+        $coat = $this->project('Towpath coat');
+        $this->get('/project/'.$coat->id);
+        $path = '/project/'.$coat->id.'/option/'.$coat->openOptions()[0]->id;
+        $this->post($path.'/let-go');
+        self::assertCount(1, $this->project('Towpath coat')->pastOptions());
+        self::assertStringContainsString('A, short, size 14', self::says($this->browser->followRedirect(), '#history'));
+        $this->post($path.'/back');
+        self::assertEquals($coat, $this->project('Towpath coat'));
+        $this->get('/project/'.$coat->id);
+        $this->post($path.'/remove');
+        self::assertCount(1, $this->project('Towpath coat')->options);
+        $this->get('/project/'.$coat->id);
+        $this->post($path.'/restore');
+        self::assertEquals($coat, $this->project('Towpath coat'));
+    }
+
+    public function testAnOptionIsChangedAndTheChangeUndone(): void
+    {
+        $coat = $this->project('Towpath coat');
+        $option = $coat->openOptions()[1];
+        $this->get('/project/'.$coat->id.'/option/'.$option->id);
+        $this->send('Save the option', ['size' => '18', 'when' => '']);
+        self::assertSame(['18', ''], [$this->project('Towpath coat')->openOptions()[1]->size, $this->project('Towpath coat')->openOptions()[1]->when]);
+        $this->get('/project/'.$coat->id);
+        $this->send('undo', []);
+        $back = $this->project('Towpath coat')->openOptions()[1];
+        self::assertSame([$option->size, $option->when], [$back->size, $back->when]);
+        self::assertCount(\count($option->claims), $back->claims);
+    }
+
+    public function testFiveAreEnough(): void
+    {
+        $coat = $this->project('Towpath coat');
+        for ($i = 0; $i < 2; ++$i) {
+            $this->get('/project/'.$coat->id.'/option/new');
+            $this->send('Save the option', []);
+        }
+        self::assertCount(Option::MOST - 1, $this->project('Towpath coat')->openOptions());
+        self::assertCount(0, $this->get('/project/'.$coat->id)->filter('.option.is-new'));
+        $this->browser->request('GET', '/project/'.$coat->id.'/option/new');
+        self::assertResponseRedirects('/project/'.$coat->id);
+        $shirt = $this->project('Bow-locker shirt')->pastOptions();
+        self::assertCount(1, $shirt);
+    }
+
+    /** @param array<string, mixed> $fields */
+    #[DataProvider('nonsense')]
+    public function testBadInputGetsASentenceAndIsKept(array $fields, string $says): void
+    {
+        $coat = $this->project('Towpath coat');
+        $this->get('/project/'.$coat->id.'/option/new');
+        $page = $this->send('Save the option', $fields);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString($says, self::says($page));
+        self::assertEquals($coat, $this->project('Towpath coat'));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string}> */
+    public static function nonsense(): iterable
+    {
+        yield 'a version that is not there' => [['version' => '<script>alert(1)</script>'], 'There is no version called'];
+        yield 'a size the table has not' => [['size' => '99'], 'Size 99 is not in the table'];
+        yield 'a negative length' => [['claims' => [['stated' => '-2 m']]], 'below zero'];
+        yield 'an event as long as a letter' => [['when' => str_repeat('🧵', 201)], '200'];
+    }
+
+    public function testAClothOrAPatternThatIsTakenOutLeavesTheOption(): void
+    {
+        $coat = $this->project('Towpath coat');
+        [, $belted] = $coat->openOptions();
+        $this->get('/project/'.$coat->id);
+        $this->post('/cloth/'.$belted->claims[0]->cloth?->id.'/remove');
+        $this->get('/project/'.$coat->id);
+        $this->post('/versions/'.$belted->version?->id.'/remove');
+        $left = $this->project('Towpath coat')->openOptions()[1];
+        self::assertNull($left->claims[0]->cloth);
+        self::assertNull($left->version);
+        self::assertStringContainsString('no pattern yet', self::says($this->get('/project/'.$coat->id), '#options'));
+        $this->take($coat, $belted);
+        self::assertNull($this->project('Towpath coat')->version);
+        $this->get('/project/'.$coat->id);
+        $this->get('/season');
+    }
+
+    public function testAnothersOptionsAreNobodysBusiness(): void
+    {
+        $coat = $this->project('Towpath coat');
+        $option = $coat->openOptions()[0]->id;
+        $shirt = $this->project('Bow-locker shirt')->id;
+        $this->get('/project/'.$coat->id);
+        foreach (['/take', '/let-go', '/back', '/remove', '/restore'] as $path) {
+            $this->post('/project/'.$shirt.'/option/'.$option.$path);
+            self::assertResponseStatusCodeSame(404, 'of another project: '.$path);
+            $this->get('/project/'.$coat->id);
+        }
+        $this->browser->loginUser($this->account('else@example.org'));
+        foreach (['', '/option/new', '/option/'.$option] as $path) {
+            $this->browser->request('GET', '/project/'.$coat->id.$path);
+            self::assertResponseStatusCodeSame(404, $path);
+        }
+    }
+
+    public function testTheFormAndThePageOfAnOptionSayTheSame(): void
+    {
+        $coat = $this->project('Towpath coat');
+        $page = $this->get('/project/'.$coat->id.'/option/'.$coat->openOptions()[1]->id);
+        $answer = self::says($page, '#answer');
+        self::assertStringContainsString('Tweed waistcoat would be 26 cm short of Slate lining because of it', $answer);
+        self::assertStringContainsString('Tweed waistcoat would be 26 cm short', self::says($this->get('/project/'.$coat->id), '#options'));
+    }
+
+    /** @return array<string, list<string>> names and lengths by cut */
+    private function promised(): array
+    {
+        return array_map(
+            static fn (array $all): array => array_map(
+                static fn (Promise $promise): string => $promise->project->name.' '.$promise->amount->millimetres(),
+                $all,
+            ),
+            $this->service(Plan::class)->promises($this->fresh($this->account)),
+        );
+    }
+
+    /** @param array<string, string> $fields */
+    private function take(Project $project, Option $option, array $fields = []): void
+    {
+        $revision = $this->browser->getCrawler()->filter('[name=revision]');
+        $fields += ['revision' => 0 === $revision->count() ? '' : (string) $revision->first()->attr('value')];
+        $this->post('/project/'.$project->id.'/option/'.$option->id.'/take', $fields);
+        self::assertResponseRedirects();
+    }
+
+    private function undo(): string
+    {
+        return (string) $this->browser->getCrawler()->filter('.toast form')->attr('action');
+    }
+
+    private function project(string $name): Project
+    {
+        foreach ($this->workroom($this->account)->projects as $project) {
+            if ($project->name === $name) {
+                return $project;
+            }
+        }
+        self::fail('There is no project '.$name);
+    }
+}
