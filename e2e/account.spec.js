@@ -5,7 +5,7 @@ test('a workroom is exported, and what an import replaces is put back', async ({
     await open(page, '/settings');
     const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export' }).click()]);
     const document = JSON.parse(readFileSync(await download.path(), 'utf8'));
-    expect(document).toMatchObject({ format: 'octavum-workroom', version: 1 });
+    expect(document).toMatchObject({ format: 'octavum-workroom', version: 2 });
     expect(document.cloths).toHaveLength(42);
 
     const bare = {

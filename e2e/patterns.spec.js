@@ -75,6 +75,7 @@ test('a box of patterns is typed by keyboard, and one that is owned already is s
 test('alterations kept for someone are counted into a project', async ({ demo: page }) => {
     await open(page, '/season');
     await page.getByRole('link', { name: 'Towpath coat', exact: true }).first().click();
+    await page.getByRole('link', { name: 'Change', exact: true }).click();
     const kept = page.getByRole('listitem').filter({ hasText: 'Lengthen the body by 3 cm, the lay 6 cm longer' });
     await expect(page.getByText('26 cm missing')).toBeVisible();
     await kept.getByRole('button', { name: 'Count it in' }).click();

@@ -38,7 +38,7 @@ test('a rank that was changed in another tab stays, and the page says so', async
     await project(page, 'Towpath coat').focus();
     await page.keyboard.press('Alt+ArrowDown');
     await expect(page.getByText('The rank was changed somewhere else since you opened it')).toBeVisible();
-    expect(await names(page)).toEqual(await names(other));
+    await expect.poll(() => names(page)).toEqual(await names(other));
 });
 
 test('a project is dragged to another rank', async ({ demo: page }) => {

@@ -25,6 +25,7 @@ use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Workroom\Settings;
@@ -59,11 +60,6 @@ final class LargeWorkroom
         for ($i = 0; $i < $projects; ++$i) {
             $pattern = $library[$this->number(0, $patterns - 1)];
             $version = $pattern->versions[$this->number(0, \count($pattern->versions) - 1)];
-            $claims = [];
-            foreach ([Role::Main, Role::Lining] as $role) {
-                $cloth = $stash[$this->number(0, $cloths - 1)];
-                $claims[] = new Claim('claim-'.$i.'-'.$role->value, $role, $cloth, $cloth->cuts[0]);
-            }
             $plan[] = new Project(
                 'project-'.$i,
                 $pattern->title.' '.($i + 1),
@@ -73,11 +69,37 @@ final class LargeWorkroom
                 $pattern,
                 $version,
                 self::SIZES[$this->number(0, 6)],
-                claims: $claims,
+                claims: $this->claims('claim-'.$i, $stash),
+                options: array_map(
+                    fn (int $n): Option => new Option(
+                        'option-'.$i.'-'.$n,
+                        $pattern,
+                        $pattern->versions[$this->number(0, \count($pattern->versions) - 1)],
+                        self::SIZES[$this->number(0, 6)],
+                        claims: $this->claims('claim-'.$i.'-'.$n, $stash),
+                    ),
+                    [1, 2],
+                ),
             );
         }
 
         return new Workroom('A large workroom', new Settings(), $people, $stash, $library, [$season], $plan);
+    }
+
+    /**
+     * @param list<Cloth> $stash
+     *
+     * @return list<Claim>
+     */
+    private function claims(string $id, array $stash): array
+    {
+        $claims = [];
+        foreach ([Role::Main, Role::Lining] as $role) {
+            $cloth = $stash[$this->number(0, \count($stash) - 1)];
+            $claims[] = new Claim($id.'-'.$role->value, $role, $cloth, $cloth->cuts[0]);
+        }
+
+        return $claims;
     }
 
     private function cloth(int $i, int $cuts): Cloth

@@ -135,6 +135,14 @@ final readonly class Project
         return array_values(array_filter($this->options, static fn (Option $option): bool => !$option->past));
     }
 
+    /** @return list<string> the events on which it hangs which way it is made */
+    public function hangsOn(): array
+    {
+        $events = [$this->when, ...array_map(static fn (Option $option): string => $option->when, $this->openOptions())];
+
+        return array_values(array_unique(array_filter($events, static fn (string $event): bool => '' !== $event)));
+    }
+
     /** @return list<Option> that were let go */
     public function pastOptions(): array
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Shopping;
 
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\RoleAnswer;
@@ -27,5 +28,18 @@ final readonly class Item
         public ?Length $missing,
         public ?int $pricePerMetre,
     ) {
+    }
+
+    /** Why not to buy it yet; null when nothing is open. */
+    public function wait(): ?Sentence
+    {
+        $events = $this->project->hangsOn();
+
+        return [] === $events
+            ? null
+            : new Sentence('Wait: how {project} is made hangs on whether {events}.', [
+                'project' => $this->project->name,
+                'events' => implode(', ', $events),
+            ]);
     }
 }

@@ -85,7 +85,7 @@ final class ClothController extends AbstractController
         }
         $scale = Scale::thumb($longest);
         $rows = array_map(
-            fn (Cloth $cloth): array => ['cloth' => $cloth, 'cuts' => $this->cuts($cloth, $promises, $scale, $account)],
+            fn (Cloth $cloth): array => ['cloth' => $cloth, 'cuts' => $this->cuts($cloth, $promises, [], $scale, $account)],
             $pager->items,
         );
 
@@ -212,7 +212,13 @@ final class ClothController extends AbstractController
             'cloth/show.html.twig',
             [
                 'cloth' => $cloth,
-                'cuts' => $this->cuts($cloth, $this->plan->promises($account), Scale::full($longest), $account),
+                'cuts' => $this->cuts(
+                    $cloth,
+                    $this->plan->promises($account),
+                    $this->plan->perhaps($account),
+                    Scale::full($longest),
+                    $account,
+                ),
                 'revisions' => array_column(
                     $record->cuts->map(static fn (CutRecord $cut): array => ['id' => $cut->id, 'revision' => $cut->revision])->toArray(),
                     'revision',
@@ -232,18 +238,20 @@ final class ClothController extends AbstractController
 
     /**
      * @param array<string, list<Promise>> $promises
+     * @param array<string, list<Promise>> $perhaps  what options might take
      *
      * @return list<CutRow>
      */
-    private function cuts(Cloth $cloth, array $promises, Scale $scale, Account $account): array
+    private function cuts(Cloth $cloth, array $promises, array $perhaps, Scale $scale, Account $account): array
     {
         $settings = $this->settings->of($account);
         $rows = [];
         foreach ($cloth->cuts as $cut) {
             $onCut = $promises[$cut->id] ?? [];
+            $might = $perhaps[$cut->id] ?? [];
             $toCut = ToCut::of($cloth, $cut, $settings->assumptions);
-            $strip = $this->strips->cut($cloth, $cut, $onCut, $scale, $settings->assumptions, $settings->system);
-            $rows[] = new CutRow($cut, $toCut, $strip, $onCut, Promise::free($toCut->length, $onCut));
+            $strip = $this->strips->cut($cloth, $cut, $onCut, $scale, $settings->assumptions, $settings->system, $might);
+            $rows[] = new CutRow($cut, $toCut, $strip, $onCut, Promise::free($toCut->length, $onCut), $might);
         }
 
         return $rows;

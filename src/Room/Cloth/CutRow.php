@@ -16,8 +16,15 @@ final readonly class CutRow
     /**
      * @param list<Promise> $promises
      * @param ?Length       $free     what nobody was promised; null where the length is not known
+     * @param list<Promise> $perhaps  what options that do not lead might take
      */
-    public function __construct(public Cut $cut, public ToCut $toCut, public Strip $strip, public array $promises, public ?Length $free)
-    {
+    public function __construct(
+        public Cut $cut,
+        public ToCut $toCut,
+        public Strip $strip,
+        public array $promises,
+        public ?Length $free,
+        public array $perhaps,
+    ) {
     }
 }

@@ -33,7 +33,10 @@ final class OptionPagesTest extends PageTestCase
         self::assertResponseRedirects('/project/'.$coat->id);
         $option = $this->project('Towpath coat')->openOptions()[2];
         self::assertSame(['C', '16', 'Ottoline is measured again'], [$option->version?->name, $option->size, $option->when]);
-        self::assertSame(['Reed canvas', 'Grandmother’s lining'], array_map(static fn (Claim $claim): ?string => $claim->cloth?->name, $option->claims));
+        self::assertSame(
+            ['Reed canvas', 'Grandmother’s lining'],
+            array_map(static fn (Claim $claim): ?string => $claim->cloth?->name, $option->claims),
+        );
         self::assertSame('14', $this->project('Towpath coat')->size);
         self::assertSame($before, $this->promised());
         $page = self::says($this->get('/project/'.$coat->id), '#options');
@@ -115,7 +118,8 @@ final class OptionPagesTest extends PageTestCase
         $option = $coat->openOptions()[1];
         $this->get('/project/'.$coat->id.'/option/'.$option->id);
         $this->send('Save the option', ['size' => '18', 'when' => '']);
-        self::assertSame(['18', ''], [$this->project('Towpath coat')->openOptions()[1]->size, $this->project('Towpath coat')->openOptions()[1]->when]);
+        $changed = $this->project('Towpath coat')->openOptions()[1];
+        self::assertSame(['18', ''], [$changed->size, $changed->when]);
         $this->get('/project/'.$coat->id);
         $this->send('undo', []);
         $back = $this->project('Towpath coat')->openOptions()[1];
