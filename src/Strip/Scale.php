@@ -29,10 +29,10 @@ final readonly class Scale
         return new self(self::fit($longest, $room, 34, 72), 15, $room);
     }
 
-    /** For the page of a project: long, and no higher than a band. */
+    /** For the page of a project: long, and half as high as the cloth is. */
     public static function panel(?Length $longest, float $room = 860): self
     {
-        return new self(self::fit($longest, $room, 60, 250), 27, $room);
+        return new self(self::fit($longest, $room, 60, 250), 42, $room);
     }
 
     /** True proportions, for one cloth alone. */

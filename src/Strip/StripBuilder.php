@@ -230,7 +230,7 @@ final class StripBuilder
             $widthKnown,
             $lengthKnown,
             $torn,
-            $scale->across >= 60,
+            $scale->across >= 40,
             $holes,
             $perhaps,
         );

@@ -252,7 +252,7 @@ final class OptionController extends AbstractController
                 'values' => $entry->typed + $values,
                 'choices' => $choices,
                 'faults' => $entry->faults(),
-                'answer' => [] === $entry->typed && null !== $stored && $project->state->isOpen()
+                'answer' => [] === $entry->typed && $project->state->isOpen()
                     ? $this->pages->option($project, $option, $this->plan->projects($account), $account)->getContent()
                     : '',
             ],
