@@ -92,7 +92,7 @@ final class Plan
         );
     }
 
-    /** One of them alone, without loading the rest; null when it is not on the plan. */
+    /** One of them as it leads, without loading the rest; null when it is not on the plan. */
     public function project(Account $account, string $id): ?Project
     {
         foreach ($this->loaded[$account->id] ?? [] as $project) {
@@ -102,7 +102,9 @@ final class Plan
         }
         $record = $this->record($account, $id);
 
-        return null === $record ? null : $this->mapper->projects([$record], $this->settings->of($account)->assumptions)[0] ?? null;
+        return null === $record
+            ? null
+            : $this->mapper->projects([$record], $this->settings->of($account)->assumptions, alone: true)[0] ?? null;
     }
 
     /** @param ?list<Project> $projects when they are at hand */

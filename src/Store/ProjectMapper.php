@@ -38,11 +38,17 @@ final readonly class ProjectMapper
      * @param iterable<ProjectRecord> $records
      * @param array<string, Cloth>    $cloths   built already, by id
      * @param array<string, Pattern>  $patterns built already, by id
+     * @param bool                    $alone    as they lead, without their other options
      *
      * @return list<Project> sharing one Cloth for each cloth
      */
-    public function projects(iterable $records, Assumptions $assumptions, array $cloths = [], array $patterns = []): array
-    {
+    public function projects(
+        iterable $records,
+        Assumptions $assumptions,
+        array $cloths = [],
+        array $patterns = [],
+        bool $alone = false,
+    ): array {
         $projects = $people = [];
         $built = new Built($assumptions, $cloths, $patterns);
         foreach ($records as $record) {
@@ -58,7 +64,9 @@ final readonly class ProjectMapper
                 deadline: $record->deadline,
                 notes: $record->notes,
                 notionsTaken: $record->notionsTaken,
-                options: array_map(fn (OptionRecord $option): Option => $this->option($record, $option, $built), $record->optionsHere()),
+                options: $alone
+                    ? []
+                    : array_map(fn (OptionRecord $option): Option => $this->option($record, $option, $built), $record->optionsHere()),
                 decisions: $this->decisions->read(Node::stored($record->decisions, 'project '.$record->id)),
             ))->made($this->option($record, null, $built));
         }

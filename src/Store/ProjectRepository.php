@@ -77,11 +77,7 @@ final class ProjectRepository extends ServiceEntityRepository
     {
         /** @var ?ProjectRecord $record */
         $record = $this->createQueryBuilder('p')
-            ->addSelect('season', 'option', 'version', 'pattern')
             ->join('p.season', 'season')
-            ->leftJoin('p.options', 'option')
-            ->leftJoin('option.version', 'version')
-            ->leftJoin('version.pattern', 'pattern')
             ->where('season.account = :account')
             ->andWhere('p.id = :id')
             ->setParameter('account', $account)

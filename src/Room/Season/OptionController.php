@@ -275,10 +275,13 @@ final class OptionController extends AbstractController
     /** @return array{ProjectRecord, Project} */
     private function project(Account $account, string $id): array
     {
-        return [
-            $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException(),
-            $this->plan->project($account, $id) ?? throw $this->createNotFoundException(),
-        ];
+        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
+        foreach ($this->plan->projects($account) as $project) {
+            if ($project->id === $id) {
+                return [$record, $project];
+            }
+        }
+        throw $this->createNotFoundException();
     }
 
     private function option(ProjectRecord $project, string $id, bool $removed = false): OptionRecord
