@@ -9,11 +9,14 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\Drape;
+use Octavum\Core\Cloth\Edges;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreFamily;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\Opacity;
+use Octavum\Core\Cloth\Origin;
 use Octavum\Core\Cloth\PrintKind;
+use Octavum\Core\Cloth\Recovery;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\TestDone;
@@ -65,6 +68,11 @@ final readonly class ClothCodec
             'care',
             'family',
             'tests',
+            'recovery',
+            'edges',
+            'backSeen',
+            'motif',
+            'origin',
         ]);
         $full = $node->at('width')->length();
         $selvage = $node->at('selvage')->length();
@@ -106,6 +114,8 @@ final readonly class ClothCodec
             $node->at('care')->isThere() ? CareLabel::of($node->at('care')->text(120)) : null,
             $node->at('family')->choice(FibreFamily::class),
             $this->tests($node->at('tests')),
+            $node->at('motif')->length(),
+            $this->origin($node->at('origin')),
         );
     }
 
@@ -143,6 +153,8 @@ final readonly class ClothCodec
             'care' => $cloth->care?->value,
             'family' => $cloth->family?->value,
             'tests' => $this->writeTests($cloth->tests),
+            'motif' => $cloth->motif?->millimetres(),
+            'origin' => $this->writeOrigin($cloth->origin),
             'cuts' => array_map($this->cuts->write(...), $cloth->cuts),
         ]);
     }
@@ -161,6 +173,9 @@ final readonly class ClothCodec
             $node->at('opacity')->choice(Opacity::class),
             $node->at('takesCrease')->optionalBoolean(),
             $node->at('clearSide')->optionalBoolean(),
+            $node->at('recovery')->choice(Recovery::class),
+            $node->at('edges')->choice(Edges::class),
+            $node->at('backSeen')->optionalBoolean(),
         );
     }
 
@@ -177,9 +192,27 @@ final readonly class ClothCodec
                 'opacity' => $feel->opacity?->value,
                 'takesCrease' => $feel->takesCrease,
                 'clearSide' => $feel->clearSide,
+                'recovery' => $feel->recovery?->value,
+                'edges' => $feel->edges?->value,
+                'backSeen' => $feel->backSeen,
             ],
             static fn (mixed $value): bool => null !== $value && [] !== $value,
         );
+    }
+
+    public function origin(Node $node): Origin
+    {
+        if (!$node->isThere() || !$node->object(['from', 'on', 'called'])) {
+            return new Origin();
+        }
+
+        return new Origin($node->at('from')->text(120), $node->at('on')->date(), $node->at('called')->text(120));
+    }
+
+    /** @return array<string, mixed> */
+    public function writeOrigin(Origin $origin): array
+    {
+        return Fields::known(['from' => $origin->from, 'on' => $origin->on?->format('Y-m-d'), 'called' => $origin->called]);
     }
 
     /** @return list<TestDone> */
@@ -231,13 +264,6 @@ final readonly class ClothCodec
     /** @return list<string> */
     private function colours(Node $node): array
     {
-        return array_map(static function (Node $item): string {
-            $colour = mb_strtolower($item->text(7));
-            if (1 !== preg_match('/^#[0-9a-f]{6}$/D', $colour)) {
-                $item->fault('A colour is written such as #27405e, found {found}.', found: $item->found());
-            }
-
-            return $colour;
-        }, $node->items(6));
+        return array_map(static fn (Node $item): string => $item->colour() ?? '', $node->items(6));
     }
 }

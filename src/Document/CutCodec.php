@@ -16,7 +16,9 @@ final readonly class CutCodec
 {
     public function read(Node $node): Cut
     {
-        $node->object(['id', 'label', 'state', 'expected', 'ledger', 'bites']);
+        $node->object(['id', 'label', 'state', 'expected', 'ledger', 'bites', 'width']);
+
+        $width = $node->at('width')->length();
 
         return new Cut(
             $node->at('id')->name(60),
@@ -25,6 +27,7 @@ final readonly class CutCodec
             $node->at('state')->choice(CutState::class) ?? CutState::Arrived,
             $node->at('expected')->date(),
             $this->bites($node->at('bites')),
+            null === $width ? null : $node->at('width')->attempt(static fn (): Length => Cut::ownWidth($width)),
         );
     }
 
@@ -38,6 +41,7 @@ final readonly class CutCodec
             'expected' => $cut->expected?->format('Y-m-d'),
             'ledger' => $this->writeLedger($cut->ledger),
             'bites' => $this->writeBites($cut->bites),
+            'width' => $cut->width?->millimetres(),
         ]);
     }
 
@@ -45,13 +49,15 @@ final readonly class CutCodec
     public function ledger(Node $node): array
     {
         return array_map(static function (Node $entry): LedgerEntry {
-            $entry->object(['on', 'kind', 'length', 'note']);
+            $entry->object(['on', 'kind', 'length', 'note', 'was', 'colour']);
 
             return new LedgerEntry(
                 $entry->at('on')->requiredDate(),
                 $entry->at('kind')->choice(LedgerKind::class) ?? LedgerKind::Bought,
                 $entry->at('length')->length(),
                 $entry->at('note')->text(),
+                $entry->at('was')->colour(),
+                $entry->at('colour')->colour(),
             );
         }, $node->items());
     }
@@ -59,17 +65,19 @@ final readonly class CutCodec
     /**
      * @param list<LedgerEntry> $ledger
      *
-     * @return list<array{on: string, kind: string, length?: float|int, note?: string}>
+     * @return list<array<string, mixed>>
      */
     public function writeLedger(array $ledger): array
     {
         return array_map(
-            static fn (LedgerEntry $entry): array => [
+            static fn (LedgerEntry $entry): array => Fields::known([
                 'on' => $entry->on->format('Y-m-d'),
                 'kind' => $entry->kind->value,
-                ...null === $entry->length ? [] : ['length' => $entry->length->millimetres()],
-                ...'' === $entry->note ? [] : ['note' => $entry->note],
-            ],
+                'length' => $entry->length?->millimetres(),
+                'note' => $entry->note,
+                'was' => $entry->was,
+                'colour' => $entry->colour,
+            ]),
             $ledger,
         );
     }

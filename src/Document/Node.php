@@ -129,6 +129,20 @@ final readonly class Node
         return \is_string($this->value) || \is_int($this->value) ? $this->value : null;
     }
 
+    /** As #rrggbb; null when it is not there. */
+    public function colour(): ?string
+    {
+        if (null === $this->value) {
+            return null;
+        }
+        $colour = mb_strtolower($this->text(7));
+        if (1 !== preg_match('/^#[0-9a-f]{6}$/D', $colour)) {
+            $this->fault('A colour is written such as #27405e, found {found}.', found: $this->found());
+        }
+
+        return $colour;
+    }
+
     public function text(int $most = self::LONGEST_TEXT): string
     {
         if (null === $this->value) {

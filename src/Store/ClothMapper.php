@@ -8,6 +8,7 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\Origin;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Measure\Assumptions;
@@ -65,6 +66,8 @@ final readonly class ClothMapper
             $record->care,
             $record->family,
             [] === $record->tests ? [] : $this->cloths->tests(Node::stored($record->tests, 'cloth '.$record->id)),
+            self::length($record->motif),
+            [] === $record->origin ? new Origin() : $this->cloths->origin(Node::stored($record->origin, 'cloth '.$record->id)),
         );
     }
 
@@ -79,6 +82,7 @@ final readonly class ClothMapper
             $record->state,
             $record->expected,
             [] === $record->bites ? [] : $this->cuts->bites(Node::stored($record->bites, $row)),
+            self::length($record->width),
         );
     }
 
@@ -112,6 +116,8 @@ final readonly class ClothMapper
         $record->care = $cloth->care;
         $record->family = $cloth->family;
         $record->tests = $this->cloths->writeTests($cloth->tests);
+        $record->motif = $cloth->motif?->micrometres;
+        $record->origin = $this->cloths->writeOrigin($cloth->origin);
     }
 
     public function storeFeel(Feel $feel, ClothRecord $record): void
@@ -126,6 +132,7 @@ final readonly class ClothMapper
         $record->expected = $cut->expected;
         $record->ledger = $this->cuts->writeLedger($cut->ledger);
         $record->bites = $this->cuts->writeBites($cut->bites);
+        $record->width = $cut->width?->micrometres;
     }
 
     private static function length(?int $micrometres): ?Length

@@ -115,6 +115,14 @@ class ClothRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $tests = [];
 
+    /** Micrometres. */
+    #[ORM\Column(type: Types::BIGINT, nullable: true)]
+    public ?int $motif = null;
+
+    /** @var array<string, mixed> where it came from, as in the exchange format */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $origin = [];
+
     #[ORM\Column(type: Types::TEXT)]
     public string $notes = '';
 

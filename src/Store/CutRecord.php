@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Store;
 
+use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Database\Identified;
@@ -29,13 +30,17 @@ class CutRecord
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $expected = null;
 
-    /** @var list<array{on: string, kind: string, length?: float|int, note?: string}> as in the exchange format, oldest first */
+    /** @var list<array<string, mixed>> as in the exchange format, oldest first */
     #[ORM\Column]
     public array $ledger = [];
 
     /** @var list<array{from: float|int, below: float|int, length: float|int, width: float|int}> as in the exchange format */
     #[ORM\Column(options: ['default' => '[]'])]
     public array $bites = [];
+
+    /** Its own, where it is not the cloth's; micrometres. */
+    #[ORM\Column(type: Types::BIGINT, nullable: true)]
+    public ?int $width = null;
 
     public function __construct(
         #[ORM\ManyToOne(inversedBy: 'cuts')] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly ClothRecord $cloth,

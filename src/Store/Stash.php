@@ -59,6 +59,7 @@ final class Stash
         foreach ($this->all($account) as $cloth) {
             foreach ($cloth->cuts as $cut) {
                 $length = ToCut::of($cloth, $cut, $assumptions)->length;
+                $width = $cut->widthOf($cloth);
                 $name = implode(
                     ', ',
                     array_filter(
@@ -66,7 +67,7 @@ final class Stash
                             $cloth->name,
                             $cut->label,
                             null === $length ? '' : $tape->write(Figure::owned($length)),
-                            null === $cloth->width ? '' : $tape->write(Figure::width($cloth->width->full)),
+                            null === $width ? '' : $tape->write(Figure::width($width->full)),
                             $cut->gone ? 'no longer here' : '',
                         ],
                         static fn (string $part): bool => '' !== $part,

@@ -33,6 +33,8 @@ final readonly class TakeBack
     {
         $state = [];
         foreach ($records as $record) {
+            // one that was only pointed to has no fields yet
+            $this->entities->initializeObject($record);
             $metadata = $this->entities->getClassMetadata($record::class);
             foreach (
                 [
@@ -41,7 +43,7 @@ final readonly class TakeBack
                 ] as $field
             ) {
                 if (!\in_array($field, ['id', 'revision'], true)) {
-                    $state[$record::class.' '.$this->id($record)][$field] = $this->read($metadata, $record, $field);
+                    $state[$metadata->getName().' '.$this->id($record)][$field] = $this->read($metadata, $record, $field);
                 }
             }
         }

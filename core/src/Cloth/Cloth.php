@@ -38,6 +38,7 @@ final readonly class Cloth
      * @param ?CareLabel     $care          null when not known
      * @param ?FibreFamily   $family        as a burn test showed it
      * @param list<TestDone> $tests
+     * @param ?Length        $motif         how large the figures of its print are
      */
     public function __construct(
         public string $id,
@@ -64,6 +65,8 @@ final readonly class Cloth
         public ?CareLabel $care = null,
         public ?FibreFamily $family = null,
         public array $tests = [],
+        public ?Length $motif = null,
+        public Origin $origin = new Origin(),
     ) {
         $this->fibres = $fibres ?? FibreMix::unknown();
         $this->statedStructure = $structure;

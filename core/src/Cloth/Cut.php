@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Core\Cloth;
 
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Unreadable;
+use Octavum\Core\Measure\Width;
 
 /**
  * One continuous piece of a cloth. What it is now follows from its ledger, read by day; entries of one day in the order
@@ -12,6 +14,8 @@ use Octavum\Core\Measure\Length;
  */
 final readonly class Cut
 {
+    private const WIDEST = 3_300_000;
+
     /** Null when nobody has measured it, or something was taken and nobody said how much. */
     public ?Length $length;
 
@@ -36,6 +40,7 @@ final readonly class Cut
     /**
      * @param list<LedgerEntry> $ledger in the order written
      * @param list<Bite>        $bites  that are missing from it
+     * @param ?Length           $width  its own, where it is not the cloth's; usable from edge to edge
      */
     public function __construct(
         public string $id,
@@ -44,6 +49,7 @@ final readonly class Cut
         public CutState $state = CutState::Arrived,
         public ?\DateTimeImmutable $expected = null,
         public array $bites = [],
+        public ?Length $width = null,
     ) {
         $byDay = $ledger;
         usort($byDay, static fn (LedgerEntry $a, LedgerEntry $b): int => $a->on <=> $b->on);
@@ -62,7 +68,7 @@ final readonly class Cut
                 $gone = $gone && LedgerKind::Bought !== $kind && LedgerKind::Measured !== $kind;
             } elseif (LedgerKind::Cut === $kind || LedgerKind::Remnant === $kind) {
                 $length = null;
-            } elseif (LedgerKind::GivenAway === $kind || LedgerKind::Spoilt === $kind) {
+            } elseif ($kind->takesAll()) {
                 $gone = true;
             }
         }
@@ -83,8 +89,46 @@ final readonly class Cut
         return null === $this->length && [] !== $measured;
     }
 
+    /**
+     * A width that a cut can have of its own.
+     *
+     * @throws Unreadable when no cloth is so wide
+     */
+    public static function ownWidth(Length $width): Length
+    {
+        return $width->micrometres <= self::WIDEST
+            ? $width
+            : throw Unreadable::because('A cut is no wider than 3.30 m: type what the tape says across it, such as 45 cm.');
+    }
+
+    /** Of the cloth, or its own, from which no selvage is taken. */
+    public function widthOf(Cloth $cloth): ?Width
+    {
+        return null === $this->width ? $cloth->width : Width::of($this->width, Length::zero());
+    }
+
     public function with(LedgerEntry $entry): self
     {
-        return new self($this->id, [...$this->ledger, $entry], $this->label, $this->state, $this->expected, $this->bites);
+        return $this->changed([...$this->ledger, $entry], $this->bites);
+    }
+
+    /** @param list<Bite> $bites */
+    public function missing(array $bites): self
+    {
+        return $this->changed($this->ledger, $bites);
+    }
+
+    public function withoutLastEntry(): self
+    {
+        return $this->changed(\array_slice($this->ledger, 0, -1), $this->bites);
+    }
+
+    /**
+     * @param list<LedgerEntry> $ledger
+     * @param list<Bite>        $bites
+     */
+    private function changed(array $ledger, array $bites): self
+    {
+        return new self($this->id, $ledger, $this->label, $this->state, $this->expected, $bites, $this->width);
     }
 }

@@ -18,6 +18,7 @@ final readonly class Feel
      * @param ?int  $along       likewise along
      * @param ?bool $takesCrease whether it can be pressed into a pleat
      * @param ?bool $clearSide   whether the right side shows
+     * @param ?bool $backSeen    whether its back is fit to be seen
      *
      * @throws Unreadable for a stretch that cannot be
      */
@@ -28,6 +29,9 @@ final readonly class Feel
         public ?Opacity $opacity = null,
         public ?bool $takesCrease = null,
         public ?bool $clearSide = null,
+        public ?Recovery $recovery = null,
+        public ?Edges $edges = null,
+        public ?bool $backSeen = null,
     ) {
         foreach ([$across, $along] as $stretch) {
             if (null !== $stretch && ($stretch < 0 || $stretch > self::MOST)) {

@@ -10,16 +10,24 @@ enum LedgerKind: string
     case Bought = 'bought';
     case Washed = 'washed';
     case Steamed = 'steamed';
+    case Dyed = 'dyed';
     case NotWashed = 'not to be washed';
     case Measured = 'measured';
     case Cut = 'cut';
     case Remnant = 'remnant';
     case GivenAway = 'given away';
     case Spoilt = 'spoilt';
+    case TakenApart = 'taken apart';
 
     /** Takes the shrinkage out of a cloth. */
     public function shrinks(): bool
     {
-        return self::Washed === $this || self::Steamed === $this;
+        return \in_array($this, [self::Washed, self::Steamed, self::Dyed], true);
+    }
+
+    /** Leaves nothing of it, unless a length says what is left. */
+    public function takesAll(): bool
+    {
+        return \in_array($this, [self::GivenAway, self::Spoilt, self::TakenApart], true);
     }
 }

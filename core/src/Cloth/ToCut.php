@@ -11,6 +11,7 @@ use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
+use Octavum\Core\Measure\Width;
 use Octavum\Core\Measure\Working;
 
 /**
@@ -50,14 +51,15 @@ final readonly class ToCut
         $along = $cut->settled ? Percent::of(0) : $shrinkage->along;
         $across = self::isWidthSettled($cloth, $cut) ? Percent::of(0) : $shrinkage->across;
         $squaring = $assumptions->squaring->times(2);
-        [$stretch, $usable] = $laid ? [$cut->length, $cloth->width?->usable()] : self::whole($cloth, $cut);
+        $width = $cut->widthOf($cloth);
+        [$stretch, $usable] = $laid ? [$cut->length, $width?->usable()] : self::whole($cut, $width);
         $stretch = $cut->gone ? Length::zero() : $stretch;
-        $selvages = $cloth->width?->selvage->times(2);
+        $selvages = $width?->selvage->times(2);
 
         return new self(
             null === $stretch ? null : $along->takenFrom($stretch->minus($squaring)->larger(Length::zero()), Rounding::Down),
             null === $usable ? null : $across->takenFrom($usable, Rounding::Down),
-            null === $usable || null === $selvages ? null : $usable->plus($selvages)->smaller($cloth->width->full),
+            null === $usable || null === $selvages ? null : $usable->plus($selvages)->smaller($width->full),
             $along,
             $across,
             $shrinkage,
@@ -69,9 +71,12 @@ final readonly class ToCut
         );
     }
 
-    /** A width shrinks until it is measured after the wash, too. */
+    /** A width shrinks until it is measured after the wash, too; a cut's own was measured with its length. */
     private static function isWidthSettled(Cloth $cloth, Cut $cut): bool
     {
+        if (null !== $cut->width) {
+            return $cut->settled;
+        }
         $measured = $cloth->widthMeasuredOn();
 
         return $cut->neverWashed || ($cut->washed && ($cut->cameWashed || (null !== $measured && $measured >= $cut->shrunkOn)));
@@ -83,15 +88,15 @@ final readonly class ToCut
      *
      * @return array{?Length, ?Length}
      */
-    private static function whole(Cloth $cloth, Cut $cut): array
+    private static function whole(Cut $cut, ?Width $width): array
     {
-        $usable = $cloth->width?->usable();
+        $usable = $width?->usable();
         if (null === $cut->length) {
             return [null, $usable];
         }
         $length = $cut->length->micrometres;
-        $full = $cloth->width?->full->micrometres;
-        [$low, $high] = null === $full ? [0, 0] : [$cloth->width->selvage->micrometres, $full - $cloth->width->selvage->micrometres];
+        $full = $width?->full->micrometres;
+        [$low, $high] = null === $width ? [0, 0] : [$width->selvage->micrometres, $width->full->minus($width->selvage)->micrometres];
         $gaps = [];
         foreach ($cut->bites as $bite) {
             [$from, $to] = [$bite->from->micrometres, $bite->from->plus($bite->length)->micrometres];

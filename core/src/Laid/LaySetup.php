@@ -186,7 +186,8 @@ final readonly class LaySetup
     private function bites(LaidSheet $sheet): array
     {
         $squared = (float) $this->assumptions->squaring->millimetres();
-        $selvage = (float) ($sheet->cloth?->width?->selvage->millimetres() ?? 0);
+        $width = null === $sheet->cloth ? null : $sheet->cut?->widthOf($sheet->cloth);
+        $selvage = (float) ($width?->selvage->millimetres() ?? 0);
 
         return array_map(static function (Bite $bite) use ($squared, $selvage): array {
             $x = max(0.0, $bite->from->millimetres() - $squared);

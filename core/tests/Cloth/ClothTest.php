@@ -118,6 +118,32 @@ final class ClothTest extends TestCase
         yield 'two strips' => [[[0, 0, 3060, 200], [0, 1170, 3060, 200]], 3000, 990];
     }
 
+    /** A strip 45 × 110 cm of a cotton 137 cm wide, with selvages of 1 cm. */
+    public function testACutHasAWidthOfItsOwn(): void
+    {
+        $strip = static fn (LedgerKind $kind): Cut => new Cut(
+            'strip',
+            [new LedgerEntry(new \DateTimeImmutable('2027-03-01'), $kind, Length::ofMillimetres(1100))],
+            width: Length::ofMillimetres(450),
+        );
+        $washed = $strip(LedgerKind::Washed);
+        $toCut = ToCut::of(self::cotton($washed), $washed, new Assumptions());
+        self::assertSame([1040, 450, 450], [
+            $toCut->length?->millimetres(),
+            $toCut->width?->millimetres(),
+            $toCut->full?->millimetres(),
+        ], 'squared by 6 cm, from edge to edge');
+        $raw = $strip(LedgerKind::Bought);
+        $toCut = ToCut::of(self::cotton($raw), $raw, new Assumptions());
+        self::assertSame([998_400, 441_000], [$toCut->length?->micrometres, $toCut->width?->micrometres], '4 % along, 2 % across');
+        $unknown = new Cloth('u', 'Nobody measured it', cuts: [$washed]);
+        self::assertSame(450, ToCut::of($unknown, $washed, new Assumptions())->width?->millimetres());
+        self::assertEquals($washed->width, $washed->missing([])->with($raw->ledger[0])->withoutLastEntry()->width);
+        self::assertSame(3300, Cut::ownWidth(Length::ofMillimetres(3300))->millimetres());
+        $this->expectException(Unreadable::class);
+        Cut::ownWidth(Length::ofMillimetres(3301));
+    }
+
     public function testNoFibresAreNotKnownWhoeverSaidSo(): void
     {
         self::assertSame(Knowledge::Unknown, FibreMix::of([], Knowledge::Label)->knowledge);
@@ -201,6 +227,9 @@ final class ClothTest extends TestCase
             false,
         ];
         yield 'steamed and measured' => [[$bought, ['2027-02-01', LedgerKind::Steamed, '2.48']], '2.48', true, false];
+        yield 'dyed and measured: it shrank as in a wash' => [[$bought, ['2027-02-01', LedgerKind::Dyed, '2.4']], '2.4', true, false];
+        yield 'dyed, not measured' => [[$bought, ['2027-02-01', LedgerKind::Dyed, null]], '2.5', false, false];
+        yield 'taken apart' => [[$bought, ['2027-02-01', LedgerKind::TakenApart, null]], '2.5', false, true];
         yield 'not to be washed' => [[$bought, ['2027-02-01', LedgerKind::NotWashed, null]], '2.5', true, false];
     }
 

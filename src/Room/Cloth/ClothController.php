@@ -12,6 +12,7 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Cloth\WeightClass;
+use Octavum\Core\Measure\Figure;
 use Octavum\Core\Reading\Words;
 use Octavum\Core\Season\Promise;
 use Octavum\Files\FileShelf;
@@ -226,6 +227,7 @@ final class ClothController extends AbstractController
                 ),
                 'typed' => $entry->typed,
                 'faults' => $entry->faults(),
+                'wholes' => $this->wholes($cloth),
                 'inHand' => $cutInHand,
                 'back' => $back,
                 'today' => $today,
@@ -234,6 +236,20 @@ final class ClothController extends AbstractController
             ],
             new Response(status: $entry->status()),
         );
+    }
+
+    /** @return array<string, string> cuts that can be taken apart: what they are called by id */
+    private function wholes(Cloth $cloth): array
+    {
+        $wholes = [];
+        foreach ($cloth->cuts as $i => $cut) {
+            if (!$cut->gone) {
+                $length = null === $cut->length ? '' : $this->settings->tape()->write(Figure::owned($cut->length));
+                $wholes[$cut->id] = implode(', ', array_diff([(string) ($i + 1), $cut->label, $length], ['']));
+            }
+        }
+
+        return $wholes;
     }
 
     /**

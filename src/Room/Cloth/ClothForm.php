@@ -12,6 +12,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\Drape;
+use Octavum\Core\Cloth\Edges;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\FibreReader;
@@ -19,7 +20,9 @@ use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Cloth\Opacity;
+use Octavum\Core\Cloth\Origin;
 use Octavum\Core\Cloth\PrintKind;
+use Octavum\Core\Cloth\Recovery;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\TestDone;
@@ -86,6 +89,13 @@ final readonly class ClothForm
             'opacity' => $cloth->feel->opacity->value ?? '',
             'takesCrease' => self::saidOf($cloth->feel->takesCrease),
             'clearSide' => self::saidOf($cloth->feel->clearSide),
+            'recovery' => $cloth->feel->recovery->value ?? '',
+            'edges' => $cloth->feel->edges->value ?? '',
+            'backSeen' => self::saidOf($cloth->feel->backSeen),
+            'motif' => $typed($cloth->motif),
+            'from' => $cloth->origin->from,
+            'gotOn' => $cloth->origin->on?->format('Y-m-d') ?? '',
+            'called' => $cloth->origin->called,
             'set' => $cloth->set,
             'care' => $cloth->care->value ?? '',
         ];
@@ -142,6 +152,8 @@ final readonly class ClothForm
             $entry->choice('care', CareLabel::class),
             $before->family,
             $this->tests($before, $full),
+            $entry->length('motif', $settings->system->widthUnit()),
+            new Origin($entry->text('from', 120), $entry->date('gotOn'), $entry->text('called', 120)),
         );
     }
 
@@ -179,6 +191,9 @@ final readonly class ClothForm
                 $entry->choice('opacity', Opacity::class),
                 self::said($entry, 'takesCrease'),
                 self::said($entry, 'clearSide'),
+                $entry->choice('recovery', Recovery::class),
+                $entry->choice('edges', Edges::class),
+                self::said($entry, 'backSeen'),
             ),
         ) ?? new Feel();
     }
@@ -233,6 +248,7 @@ final readonly class ClothForm
             $ledger[] = new LedgerEntry($today, LedgerKind::Washed, $length);
         }
         $ordered = $entry->boolean($prefix.'ordered');
+        $width = $entry->length($prefix.'width', $settings->system->widthUnit());
 
         return new Cut(
             '',
@@ -240,6 +256,7 @@ final readonly class ClothForm
             $entry->text($prefix.'label', 60),
             $ordered ? CutState::Ordered : CutState::Arrived,
             $ordered ? $entry->date($prefix.'expected') : null,
+            width: null === $width ? null : $entry->attempt($prefix.'width', static fn (): Length => Cut::ownWidth($width)),
         );
     }
 

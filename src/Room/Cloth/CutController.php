@@ -93,13 +93,15 @@ final class CutController extends AbstractController
             $entry->fault('length', new Sentence('The length is missing: type what the tape says, such as 1.4 m or 1 5/8 yd.'));
         }
         $on = $entry->date('on') ?? $this->clock->now()->setTime(0, 0);
+        $colour = LedgerKind::Dyed === $kind && '' !== $entry->raw('colour') ? $this->form->colour($entry, 'colour') : null;
         Revision::check($entry, $record->revision);
         if (!$entry->isSound()) {
             return $this->page->page($record->cloth, $account, $entry, $this->today(), $id);
         }
+        $was = null === $colour ? null : $record->cloth->colours[0] ?? null;
         $this->change(
             $record,
-            $this->mapper->cut($record)->with(new LedgerEntry($on, $kind, $length, $entry->text('note', 500))),
+            $this->mapper->cut($record)->with(new LedgerEntry($on, $kind, $length, $entry->text('note', 500), $was, $colour)),
             'Written into the ledger of {cloth}: {kind}.',
             ['kind' => $kind->value],
         );
@@ -121,7 +123,7 @@ final class CutController extends AbstractController
         $cut = $this->mapper->cut($record);
         $this->change(
             $record,
-            new Cut($cut->id, $cut->ledger, $cut->label, $cut->state, $cut->expected, $bites),
+            $cut->missing($bites),
             [] === $bites ? 'The cut of {cloth} is whole.' : 'What is missing from {cloth} is noted: nothing is laid there.',
         );
 
@@ -149,7 +151,7 @@ final class CutController extends AbstractController
         } else {
             $this->store(
                 $record,
-                new Cut($cut->id, \array_slice($cut->ledger, 0, -1), $cut->label, $cut->state, $cut->expected, $cut->bites),
+                $cut->withoutLastEntry(),
             );
             $this->toast->say('The last entry for {cloth} is undone.', ['cloth' => $record->cloth->name]);
         }
@@ -183,13 +185,20 @@ final class CutController extends AbstractController
     /** @param array<string, string> $with */
     private function change(CutRecord $record, Cut $cut, string $message, array $with = []): void
     {
-        $before = $this->takeBack->state([$record]);
+        $cloth = $record->cloth;
+        $before = $this->takeBack->state([$record, $cloth]);
+        $dyed = [] === $cut->ledger ? null : $cut->ledger[\count($cut->ledger) - 1]->colour;
+        $here = $cloth->cuts->filter(static fn (CutRecord $one): bool => null === $one->removedAt);
+        // the cloth has one colour: it is the dyed one's when there is no other cut of it
+        if (null !== $dyed && 1 === $here->count()) {
+            $cloth->colours = [$dyed, ...\array_slice($cloth->colours, 1)];
+        }
         $this->store($record, $cut);
         $this->toast->say(
             $message,
             ['cloth' => $record->cloth->name] + $with,
             $this->generateUrl('undo', [
-                'key' => $this->takeBack->keep($before, [$record]),
+                'key' => $this->takeBack->keep($before, [$record, $cloth]),
                 'back' => $this->generateUrl('cloth', ['id' => $record->cloth->id]),
             ]),
         );

@@ -86,7 +86,8 @@ final class TableController extends AbstractController
             $project = $this->project($account, $request->query->getString('project'));
             $garments[] = ['project' => $project->id, 'role' => $role->value];
             foreach ($project->claims as $claim) {
-                if ($claim->role === $role && null !== $claim->cut && null !== $claim->cut->length && null !== $claim->cloth?->width) {
+                $cloth = $claim->cloth;
+                if ($claim->role === $role && null !== $cloth && null !== $claim->cut?->length && null !== $claim->cut->widthOf($cloth)) {
                     $sheets[] = ['cut' => $claim->cut->id];
                 }
             }
@@ -188,7 +189,7 @@ final class TableController extends AbstractController
         }
         $cuts = [];
         foreach ($stash->named($account) as $name => [$cloth, $cut]) {
-            if (null !== $cloth->width && null !== $cut->length && !$cut->gone) {
+            if (null !== $cut->widthOf($cloth) && null !== $cut->length && !$cut->gone) {
                 $cuts[$cut->id] = $name;
             }
         }

@@ -383,6 +383,33 @@ final class SeasonCheckTest extends TestCase
         self::assertSame([Verdict::Fits, null], [$wide->verdict, $wide->tooWide]);
     }
 
+    /** A strip 45 × 110 cm takes a pocket of 20 × 24 cm, and no sleeve of 58 × 50 cm, whatever the cloth was once wide. */
+    public function testAStripTakesAPocketAndNoSleeve(): void
+    {
+        $pieces = [
+            new Piece('Pocket', Role::Pocketing, shapes: [new Shape([], Outline::rectangle(240, 200))]),
+            new Piece('Sleeve', Role::Contrast, shapes: [new Shape([], Outline::rectangle(580, 500))]),
+        ];
+        $version = new Version('v', 'A', new RequirementTable(['14'], []), pieces: PieceSet::of($pieces, ['14']));
+        $strip = new Cut(
+            'strip',
+            [new LedgerEntry(new \DateTimeImmutable('2027-02-01'), LedgerKind::Washed, Length::ofMillimetres(1100))],
+            width: Length::ofMillimetres(450),
+        );
+        $cloth = Plan::cloth('140 cm', $strip);
+        $answer = static fn (Role $role, string $length): RoleAnswer => Plan::check(Plan::project(
+            'Coat',
+            1,
+            $version,
+            new Claim('c', $role, $cloth, $strip, null, Plan::length($length)),
+        ))->projects[0]->roles[0];
+        $pocket = $answer(Role::Pocketing, '0.24');
+        self::assertSame([Verdict::Fits, null], [$pocket->verdict, $pocket->tooWide]);
+        $sleeve = $answer(Role::Contrast, '0.58');
+        self::assertSame([Verdict::Short, 'Sleeve'], [$sleeve->verdict, $sleeve->tooWide?->piece]);
+        self::assertSame('450', (string) $sleeve->tooWide?->usable->millimetres());
+    }
+
     public function testWhatIsNotHereYetIsNotAskedToBeWashed(): void
     {
         $bought = [new LedgerEntry(new \DateTimeImmutable('2027-02-01'), LedgerKind::Bought, Length::ofMillimetres(4000))];

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Cloth;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Haul\Part;
+use Octavum\Core\Haul\PartsReader;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Input\Entry;
+use Octavum\Page\Toast;
+use Octavum\Store\ClothMapper;
+use Octavum\Store\ClothRecord;
+use Octavum\Store\ClothRepository;
+use Octavum\Store\CutRecord;
+use Octavum\Store\TakeBack;
+use Psr\Clock\ClockInterface;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** A sheet, a coat, a shirt taken apart: each of its pieces is a cut with a width of its own. */
+final class ApartController extends AbstractController
+{
+    public function __construct(
+        private readonly ClothRepository $cloths,
+        private readonly ClothMapper $mapper,
+        private readonly ClothController $page,
+        private readonly AccountSettings $settings,
+        private readonly EntityManagerInterface $entities,
+        private readonly ClockInterface $clock,
+        private readonly TakeBack $takeBack,
+        private readonly Toast $toast,
+    ) {
+    }
+
+    #[Route('/cloth/{id}/apart', name: 'cloth_apart', methods: ['POST'])]
+    public function apart(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
+        $entry = new Entry($request->request->all());
+        $lines = Entry::lines($entry->text('parts'));
+        $unit = $this->settings->of($account)->system->widthUnit();
+        $parts = $entry->attempt('parts', static fn (): array => (new PartsReader())->read($lines, $unit)) ?? [];
+        if ([] === $parts && $entry->isSound()) {
+            $entry->fault('parts', new Sentence('Type a line for each piece, such as “back 75 × 60 cm”.'));
+        }
+        $whole = '' === $entry->raw('cut') ? null : $this->whole($cloth, $entry->raw('cut'));
+        $today = $this->clock->now()->setTime(0, 0);
+        if (!$entry->isSound()) {
+            return $this->page->page($cloth, $account, $entry, $today->format('Y-m-d'), 'apart');
+        }
+        $made = $this->make($parts, $cloth, $today, $entry->boolean('washed'));
+        $this->entities->flush();
+        $touched = [...$made, ...null === $whole ? [] : [$whole]];
+        $before = $this->takeBack->state($touched);
+        foreach ($made as $record) {
+            $record->removedAt = null;
+        }
+        if (null !== $whole) {
+            $apart = new LedgerEntry($today, LedgerKind::TakenApart);
+            $this->mapper->storeCut($this->mapper->cut($whole)->with($apart), $whole);
+        }
+        $this->entities->flush();
+        $this->toast->say(
+            '{count, plural, one {One piece} other {# pieces}} of {cloth}, each a cut of its own.',
+            ['count' => (string) \count($made), 'cloth' => $cloth->name],
+            $this->generateUrl('undo', [
+                'key' => $this->takeBack->keep($before, $touched),
+                'back' => $this->generateUrl('cloth', ['id' => $id]),
+            ]),
+        );
+
+        return $this->redirectToRoute('cloth', ['id' => $id]);
+    }
+
+    private function whole(ClothRecord $cloth, string $id): CutRecord
+    {
+        foreach ($cloth->cuts as $cut) {
+            if ($cut->id === $id && null === $cut->removedAt) {
+                return $cut;
+            }
+        }
+        throw $this->createNotFoundException();
+    }
+
+    /**
+     * @param list<Part> $parts
+     *
+     * @return list<CutRecord> taken out still, so that bringing them in can be undone
+     */
+    private function make(array $parts, ClothRecord $cloth, \DateTimeImmutable $on, bool $washed): array
+    {
+        $made = [];
+        foreach ($parts as $part) {
+            for ($i = 1; $i <= $part->count; ++$i) {
+                $ledger = [
+                    new LedgerEntry($on, LedgerKind::Bought, $washed ? null : $part->length, 'taken apart'),
+                    ...$washed ? [new LedgerEntry($on, LedgerKind::Washed, $part->length)] : [],
+                ];
+                $name = $part->name.($part->count > 1 ? ' '.$i : '');
+                $record = new CutRecord($cloth);
+                $record->removedAt = $on;
+                $this->mapper->storeCut(new Cut('', $ledger, trim($name), width: $part->width), $record);
+                $this->entities->persist($record);
+                $made[] = $record;
+            }
+        }
+
+        return $made;
+    }
+}
