@@ -91,6 +91,7 @@ final readonly class TakeBack
             /** @var class-string $class */
             $record = $this->entities->find($class, $id);
             if (null !== $record) {
+                $this->entities->initializeObject($record);
                 $metadata = $this->entities->getClassMetadata($class);
                 $value = self::without($this->read($metadata, $record, $field), $before, $after, $counts);
                 $metadata->setFieldValue(
