@@ -49,6 +49,8 @@ final readonly class ProjectCodec
             'certainty',
             'state',
             'deadline',
+            'soft',
+            'notBefore',
             'notes',
             'notionsTaken',
             'options',
@@ -78,6 +80,8 @@ final readonly class ProjectCodec
             notionsTaken: $node->at('notionsTaken')->boolean(),
             options: $this->options($node->at('options'), $known),
             decisions: $this->decisions->read($node->at('decisions')),
+            soft: $node->at('soft')->boolean(),
+            notBefore: $node->at('notBefore')->date(),
         ))->made($lead);
     }
 
@@ -93,6 +97,8 @@ final readonly class ProjectCodec
             'certainty' => $project->certainty->value,
             'state' => $project->state->value,
             'deadline' => $project->deadline?->format('Y-m-d'),
+            'soft' => $project->soft,
+            'notBefore' => $project->notBefore?->format('Y-m-d'),
             ...$this->writeOption($project->lead()),
             'notes' => $project->notes,
             'notionsTaken' => $project->notionsTaken,

@@ -68,6 +68,8 @@ final readonly class ProjectMapper
                     ? []
                     : array_map(fn (OptionRecord $option): Option => $this->option($record, $option, $built), $record->optionsHere()),
                 decisions: $this->decisions->read(Node::stored($record->decisions, 'project '.$record->id)),
+                soft: $record->soft,
+                notBefore: $record->notBefore,
             ))->made($this->option($record, null, $built));
         }
 
@@ -138,6 +140,8 @@ final readonly class ProjectMapper
         $record->certainty = $project->certainty;
         $record->state = $project->state;
         $record->deadline = $project->deadline;
+        $record->soft = $project->soft;
+        $record->notBefore = $project->notBefore;
         $record->notes = $project->notes;
         $record->notionsTaken = $project->notionsTaken;
         $record->decisions = $this->decisions->write($project->decisions);

@@ -44,6 +44,13 @@ class ProjectRecord
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $deadline = null;
 
+    /** The deadline is a wish. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $soft = false;
+
+    #[ORM\Column(nullable: true)]
+    public ?\DateTimeImmutable $notBefore = null;
+
     #[ORM\Column(type: Types::TEXT)]
     public string $notes = '';
 

@@ -21,9 +21,16 @@ enum Garment: string
     case Jumper = 'jumper';
     case Nightwear = 'nightwear';
     case Underwear = 'underwear';
+    case Bra = 'bra';
+    case Swimwear = 'swimwear';
     case Apron = 'apron';
     case Bag = 'bag';
     case Hat = 'hat';
+    case Bib = 'bib';
+    case Toy = 'toy';
+    case Cushion = 'cushion';
+    case Quilt = 'blanket or quilt';
+    case Curtain = 'curtain';
     case Other = 'other';
 
     /** Main lengths that lie one after another in a lay, each costing one repeat when a print is matched. Source: docs/rules.md. */
@@ -31,7 +38,18 @@ enum Garment: string
     {
         return match ($this) {
             self::Dress, self::Pinafore, self::Jumpsuit, self::Jacket, self::Coat, self::Nightwear => 3,
-            self::Underwear, self::Bag, self::Hat, self::Other, self::Apron => 1,
+            self::Underwear,
+            self::Bra,
+            self::Swimwear,
+            self::Apron,
+            self::Bag,
+            self::Hat,
+            self::Bib,
+            self::Toy,
+            self::Cushion,
+            self::Quilt,
+            self::Curtain,
+            self::Other => 1,
             default => 2,
         };
     }

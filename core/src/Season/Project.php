@@ -23,19 +23,21 @@ use Octavum\Core\Piece\Role;
 final readonly class Project
 {
     /**
-     * @param int              $rank         1 comes first
-     * @param ?string          $gradedTo     the largest size used, when sizes are graded between
-     * @param ?int             $minutes      the sewist's own figure; null for the version's or the pattern's
-     * @param list<Alteration> $alterations
-     * @param list<Claim>      $claims
-     * @param bool             $notionsTaken out of the tins already, so that none are given out to it
-     * @param ?Matching        $matching     of a print; null for what the settings say
-     * @param list<string>     $leftOut      alterations kept for this pattern and person that do not count here, by name
-     * @param list<Role>       $declined     roles that are left out on purpose
-     * @param list<Option>     $options      the others than the leading one
-     * @param string           $when         what the leading option hangs on; empty when it hangs on nothing
-     * @param string           $leads        the leading option's id
-     * @param list<Decision>   $decisions    the earliest first
+     * @param int                 $rank         1 comes first
+     * @param ?string             $gradedTo     the largest size used, when sizes are graded between
+     * @param ?int                $minutes      the sewist's own figure; null for the version's or the pattern's
+     * @param list<Alteration>    $alterations
+     * @param list<Claim>         $claims
+     * @param bool                $notionsTaken out of the tins already, so that none are given out to it
+     * @param ?Matching           $matching     of a print; null for what the settings say
+     * @param list<string>        $leftOut      alterations kept for this pattern and person that do not count here, by name
+     * @param list<Role>          $declined     roles that are left out on purpose
+     * @param list<Option>        $options      the others than the leading one
+     * @param string              $when         what the leading option hangs on; empty when it hangs on nothing
+     * @param string              $leads        the leading option's id
+     * @param list<Decision>      $decisions    the earliest first
+     * @param bool                $soft         its deadline is a wish
+     * @param ?\DateTimeImmutable $notBefore    it cannot be begun before that day
      */
     public function __construct(
         public string $id,
@@ -62,6 +64,8 @@ final readonly class Project
         public string $when = '',
         public string $leads = '',
         public array $decisions = [],
+        public bool $soft = false,
+        public ?\DateTimeImmutable $notBefore = null,
     ) {
     }
 
@@ -126,6 +130,8 @@ final readonly class Project
             $lead->when,
             $lead->id,
             $this->decisions,
+            $this->soft,
+            $this->notBefore,
         );
     }
 

@@ -59,6 +59,8 @@ final readonly class ProjectForm
             'certainty' => $project->certainty->value,
             'state' => $project->state->value,
             'deadline' => $project->deadline?->format('Y-m-d') ?? '',
+            'soft' => $project->soft ? '1' : '',
+            'notBefore' => $project->notBefore?->format('Y-m-d') ?? '',
             'notes' => $project->notes,
             'notionsTaken' => $project->notionsTaken ? '1' : '',
             ...$this->optionValues($project->lead(), $choices, $system),
@@ -145,6 +147,8 @@ final readonly class ProjectForm
             notionsTaken: $entry->boolean('notionsTaken'),
             options: $project->options,
             decisions: $project->decisions,
+            soft: $entry->boolean('soft'),
+            notBefore: $entry->date('notBefore'),
         ))->made($lead);
     }
 

@@ -5,16 +5,23 @@ declare(strict_types=1);
 namespace Octavum\Room\Season;
 
 use Octavum\Core\Fit\SizeAdvice;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\Project;
 
 /** What season/project.html.twig shows. */
 final readonly class ProjectPage
 {
     /**
-     * @param ?ProjectRow      $row     as its leading option makes it; null when it is not open
-     * @param list<OptionCard> $options the others that might be taken
+     * @param ?ProjectRow      $row      as its leading option makes it; null when it is not open
+     * @param list<OptionCard> $options  the others that might be taken
+     * @param list<Sentence>   $cautions
      */
-    public function __construct(public Project $project, public ?ProjectRow $row, public array $options, public ?SizeAdvice $advice)
-    {
+    public function __construct(
+        public Project $project,
+        public ?ProjectRow $row,
+        public array $options,
+        public ?SizeAdvice $advice,
+        public array $cautions,
+    ) {
     }
 }

@@ -8,6 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Fit\SizeAdvice;
 use Octavum\Core\Fit\SizeChooser;
+use Octavum\Core\Season\Cautions;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\Project;
@@ -39,6 +40,7 @@ final readonly class ProjectPages
             $this->drawing->large($checked, $project->id, $settings),
             $this->drawing->options($this->plan->options($account, $project, $projects), $settings),
             $this->advice($project),
+            (new Cautions())->of($project),
         );
     }
 

@@ -124,7 +124,10 @@ final class ApartPagesTest extends PageTestCase
             [$after->feel->recovery, $after->feel->edges, $after->feel->backSeen, $after->motif?->millimetres()],
         );
         $page = $this->get('/cloth/'.$cloth->id);
-        self::assertStringContainsString('a gift of Odalys, 3 Oct 2026, sold as “Soft chambray <b>No 4</b>”', $page->filter('.facts')->text());
+        self::assertStringContainsString(
+            'a gift of Odalys, 3 Oct 2026, sold as “Soft chambray <b>No 4</b>”',
+            $page->filter('.facts')->text(),
+        );
         self::assertStringContainsString('not fit to be seen', self::says($page));
     }
 

@@ -80,6 +80,13 @@ final readonly class RoughPieces
             Garment::Bag => [$this->small('Side', 450, 400), $this->small('Lining side', 450, 400), $this->small('Strap', 600, 90)],
             Garment::Underwear => [$this->small('Front and back', 300, 260, 4)],
             Garment::Hat => [$this->small('Crown', 180, 320, 4), $this->small('Brim', 280, 420)],
+            Garment::Bra,
+            Garment::Swimwear,
+            Garment::Bib,
+            Garment::Toy,
+            Garment::Cushion,
+            Garment::Quilt,
+            Garment::Curtain,
             Garment::Other => [],
         };
     }

@@ -23,7 +23,12 @@ final readonly class TimeSnags
      */
     public function of(Project $project, int $from, int $to): array
     {
-        return [...$this->hours($project), ...$this->deadline($project, $to), ...$this->parcels($project, $from)];
+        return [
+            ...$this->hours($project),
+            ...$this->deadline($project, $to),
+            ...$this->tooEarly($project, $from),
+            ...$this->parcels($project, $from),
+        ];
     }
 
     /** @return list<Snag> */
@@ -46,7 +51,26 @@ final readonly class TimeSnags
             'days' => max(1, $project->deadline->diff($done)->days),
         ]);
 
-        return [new Snag(Severity::Short, $sentence, Action::MoveRank, $project->id)];
+        return [new Snag($project->soft ? Severity::Note : Severity::Short, $sentence, Action::MoveRank, $project->id)];
+    }
+
+    /** @return list<Snag> */
+    private function tooEarly(Project $project, int $from): array
+    {
+        $begins = $project->season->dayAfter($from);
+
+        return null === $project->notBefore || $begins >= $project->notBefore ? [] : [
+            new Snag(
+                Severity::Tight,
+                new Sentence('{project} would begin about {start}, and cannot before {day}.', [
+                    'project' => $project->name,
+                    'start' => $begins,
+                    'day' => $project->notBefore,
+                ]),
+                Action::ChooseInProject,
+                $project->id,
+            ),
+        ];
     }
 
     /** @return list<Snag> */

@@ -46,6 +46,7 @@ use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Severity;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Season\Wish;
 use Octavum\Core\Shape\Outline;
@@ -408,6 +409,42 @@ final class SeasonCheckTest extends TestCase
         $sleeve = $answer(Role::Contrast, '0.58');
         self::assertSame([Verdict::Short, 'Sleeve'], [$sleeve->verdict, $sleeve->tooWide?->piece]);
         self::assertSame('450', (string) $sleeve->tooWide?->usable->millimetres());
+    }
+
+    /** Four hours a week from 1 March; a project of six hours before it, so that it begins on 11 March and is done on 20 March. */
+    public function testASoftDeadlineIsOnlyNotedAndWhatCannotBeginYetIsSaid(): void
+    {
+        $first = new Project('first', 'First', Plan::season(), 1, minutes: 360);
+        $snags = static function (?string $deadline, bool $soft, ?string $notBefore) use ($first): array {
+            $day = static fn (?string $day): ?\DateTimeImmutable => null === $day ? null : new \DateTimeImmutable($day);
+            $project = new Project(
+                'p',
+                'Coat',
+                Plan::season(),
+                2,
+                deadline: $day($deadline),
+                minutes: 300,
+                soft: $soft,
+                notBefore: $day($notBefore),
+            );
+
+            return array_map(
+                static fn (Snag $snag): array => [$snag->severity, (string) $snag->sentence],
+                array_values(array_filter(
+                    Plan::check($first, $project)->projects[1]->snags,
+                    static fn (Snag $snag): bool => Severity::NotKnown !== $snag->severity,
+                )),
+            );
+        };
+        $late = 'Coat would be done {days, plural, one {# day} other {# days}} after its deadline at this rank.';
+        self::assertSame([[Severity::Short, $late]], $snags('2027-03-19', false, null));
+        self::assertSame([[Severity::Note, $late]], $snags('2027-03-19', true, null));
+        self::assertSame([], $snags('2027-03-20', false, null), 'on the very day is in time');
+        self::assertSame(
+            [[Severity::Tight, 'Coat would begin about 2027-03-11, and cannot before 2027-03-12.']],
+            $snags(null, false, '2027-03-12'),
+        );
+        self::assertSame([], $snags(null, false, '2027-03-11'), 'on the very day it may');
     }
 
     public function testWhatIsNotHereYetIsNotAskedToBeWashed(): void
