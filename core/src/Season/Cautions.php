@@ -46,7 +46,9 @@ final readonly class Cautions
             Garment::Bib => new Sentence('A bib closes with something that gives way when it is pulled.'),
             Garment::Cushion => new Sentence('Loose pillows and cushions are not for a cot.'),
             Garment::Curtain => new Sentence('Cords and loops of curtains and blinds strangle: out of reach of children, or none.'),
-            Garment::Nightwear => new Sentence('Nightwear must meet the local rules on flammability; loose sleeves stay clear of stove, hob and candle.'),
+            Garment::Nightwear => new Sentence(
+                'Nightwear must meet the local rules on flammability; loose sleeves stay clear of stove, hob and candle.',
+            ),
             default => null,
         };
     }

@@ -61,7 +61,11 @@ final readonly class ProjectPages
         return new Response(
             null === $row
                 ? ''
-                : $this->twig->render('season/_answer.html.twig', ['row' => $row, 'advice' => $this->advice($project)]),
+                : $this->twig->render('season/_answer.html.twig', [
+                    'row' => $row,
+                    'advice' => $this->advice($project),
+                    'cautions' => (new Cautions())->of($project),
+                ]),
         );
     }
 
