@@ -56,4 +56,29 @@ final readonly class Feel
 
         return Rounding::Down->divide(100 * ($to->micrometres - $from->micrometres), $from->micrometres);
     }
+
+    public function stretching(?int $across, ?int $along): self
+    {
+        return $this->with($across, $along, $this->drape, $this->opacity, $this->takesCrease);
+    }
+
+    public function falling(Drape $drape): self
+    {
+        return $this->with($this->across, $this->along, $drape, $this->opacity, $this->takesCrease);
+    }
+
+    public function hiding(Opacity $opacity): self
+    {
+        return $this->with($this->across, $this->along, $this->drape, $opacity, $this->takesCrease);
+    }
+
+    public function pressing(bool $takesCrease): self
+    {
+        return $this->with($this->across, $this->along, $this->drape, $this->opacity, $takesCrease);
+    }
+
+    private function with(?int $across, ?int $along, ?Drape $drape, ?Opacity $opacity, ?bool $takesCrease): self
+    {
+        return new self($across, $along, $drape, $opacity, $takesCrease, $this->clearSide, $this->recovery, $this->edges, $this->backSeen);
+    }
 }

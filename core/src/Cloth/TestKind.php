@@ -15,6 +15,9 @@ enum TestKind: string
     case Swatch = 'swatch';
     case ByWeight = 'length by weight';
     case Bolt = 'length on a bolt';
+    case Drape = 'drape';
+    case Opacity = 'opacity';
+    case Pressing = 'pressing';
     case Burn = 'burn';
 
     /** What is to be minded before it is done. */

@@ -17,7 +17,10 @@ use Octavum\Room\Cloth\Guided\CountLayers;
 use Octavum\Room\Cloth\Guided\Estimated;
 use Octavum\Room\Cloth\Guided\Fields;
 use Octavum\Room\Cloth\Guided\GuidedTest;
+use Octavum\Room\Cloth\Guided\HangDrape;
+use Octavum\Room\Cloth\Guided\HoldToLight;
 use Octavum\Room\Cloth\Guided\MeasureWidth;
+use Octavum\Room\Cloth\Guided\PressCrease;
 use Octavum\Room\Cloth\Guided\PullStretch;
 use Octavum\Room\Cloth\Guided\WashSquare;
 use Octavum\Room\Cloth\Guided\WeighCut;
@@ -108,6 +111,9 @@ final class TestController extends AbstractController
             TestKind::Shrink => new WashSquare(),
             TestKind::Stretch => new PullStretch($this->mapper),
             TestKind::Swatch => new WeighSwatch(),
+            TestKind::Drape => new HangDrape($this->mapper),
+            TestKind::Opacity => new HoldToLight($this->mapper),
+            TestKind::Pressing => new PressCrease($this->mapper),
             TestKind::Burn => new BurnSnippet(),
             TestKind::ByWeight => new WeighCut($estimated),
             TestKind::Bolt => new CountLayers($estimated),

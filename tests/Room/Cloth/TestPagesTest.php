@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Tests\Room\Cloth;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Drape;
 use Octavum\Core\Cloth\FibreFamily;
+use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\TestDone;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -69,6 +71,24 @@ final class TestPagesTest extends PageTestCase
             ['layers' => '4', 'board' => '22', 'thick' => '2'],
             'about 1.92 m',
             static fn (Cloth $cloth): bool => 1920 === $cloth->cuts[0]->length?->millimetres(),
+        ];
+        yield 'a corner over the edge' => [
+            'drape',
+            ['drape' => 'flowing'],
+            'flowing',
+            static fn (Cloth $cloth): bool => Drape::Flowing === $cloth->feel->drape,
+        ];
+        yield 'a hand behind it' => [
+            'opacity',
+            ['opacity' => 'slightly sheer'],
+            'slightly sheer',
+            static fn (Cloth $cloth): bool => Opacity::SlightlySheer === $cloth->feel->opacity,
+        ];
+        yield 'a crease' => [
+            'pressing',
+            ['crease' => 'no'],
+            'takes no crease',
+            static fn (Cloth $cloth): bool => false === $cloth->feel->takesCrease,
         ];
         yield 'a flame' => [
             'burn',

@@ -24,14 +24,9 @@ final readonly class PullStretch implements GuidedTest
         }
         $way = 'along' === $fields->entry->raw('way') ? 'along' : 'across';
         $feel = $cloth->feel;
-        $changed = $fields->entry->attempt('to', static fn (): Feel => new Feel(
-            'across' === $way ? Feel::stretch($from, $to) : $feel->across,
-            'along' === $way ? Feel::stretch($from, $to) : $feel->along,
-            $feel->drape,
-            $feel->opacity,
-            $feel->takesCrease,
-            $feel->clearSide,
-        ));
+        $changed = $fields->entry->attempt('to', static fn (): Feel => 'across' === $way
+            ? $feel->stretching(Feel::stretch($from, $to), $feel->along)
+            : $feel->stretching($feel->across, Feel::stretch($from, $to)));
 
         return null === $changed ? null : new Outcome(
             ('along' === $way ? $changed->along : $changed->across).' % '.$way,
