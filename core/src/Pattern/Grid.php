@@ -184,14 +184,14 @@ final readonly class Grid
     /** @return array{role: string, width: string, nap: string} */
     private static function headOf(string $text, string $role): array
     {
-        $nap = Nap::Without;
-        if (1 === preg_match('~\b(?:without|no|w/o) nap\b|\bwithout\b~iu', $text)) {
-            $nap = Nap::Without;
-        } elseif (1 === preg_match('~\b(?:with(?: or without)?|w/) nap\b|\bwith\b|\bone[ -]way\b~iu', $text, $part)) {
-            $nap = 1 === preg_match('/or without/iu', $part[0]) ? Nap::Either : Nap::With;
-        }
+        $nap = match (1) {
+            preg_match('~\bwith or without\b|\beither\b~iu', $text) => Nap::Either,
+            preg_match('~\bwithout\b|\b(?:no|w/o) nap\b~iu', $text) => Nap::Without,
+            preg_match('~\bwith\b|\bw/ nap\b|\bone[ -]way\b~iu', $text) => Nap::With,
+            default => Nap::Without,
+        };
         $rest =
-            preg_replace('~\b(?:with(?: or without)?|without|no|w/o?) nap\b|\bwith(?:out)?\b|\beither\b|\bone[ -]way\b~iu', ' ', $text)
+            preg_replace('~\bwith or without(?: nap)?\b|\b(?:with|without|no|w/o?) nap\b|\bwith(?:out)?\b|\beither\b|\bone[ -]way\b~iu', ' ', $text)
             ?? $text;
         foreach (self::ROLE_WORDS as $word => $named) {
             if (1 === preg_match('/\b'.$word.'\b/iu', $rest)) {
