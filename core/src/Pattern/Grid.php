@@ -191,8 +191,11 @@ final readonly class Grid
             default => Nap::Without,
         };
         $rest =
-            preg_replace('~\bwith or without(?: nap)?\b|\b(?:with|without|no|w/o?) nap\b|\bwith(?:out)?\b|\beither\b|\bone[ -]way\b~iu', ' ', $text)
-            ?? $text;
+            preg_replace(
+                '~\bwith or without(?: nap)?\b|\b(?:with|without|no|w/o?) nap\b|\bwith(?:out)?\b|\beither\b|\bone[ -]way\b~iu',
+                ' ',
+                $text,
+            ) ?? $text;
         foreach (self::ROLE_WORDS as $word => $named) {
             if (1 === preg_match('/\b'.$word.'\b/iu', $rest)) {
                 $role = $named->value;

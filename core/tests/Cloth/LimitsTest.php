@@ -51,7 +51,10 @@ final class LimitsTest extends TestCase
             static fn (): array => FibreMix::of(['cotton' => 99, 'elastane' => 1], Knowledge::Label)->shares,
             ['cotton' => 99, 'elastane' => 1],
         ];
-        yield 'one fibre named is all of it' => [static fn (): array => FibreMix::of(['linen' => 0], Knowledge::Label)->shares, ['linen' => 100]];
+        yield 'one fibre named is all of it' => [
+            static fn (): array => FibreMix::of(['linen' => 0], Knowledge::Label)->shares,
+            ['linen' => 100],
+        ];
         yield 'fibres named without shares' => [
             static fn (): string => FibreMix::of(['linen' => 0, 'viscose' => 0], Knowledge::Label)->typed(),
             'linen, viscose',
@@ -60,7 +63,10 @@ final class LimitsTest extends TestCase
             static fn (): string => FibreMix::of(['cotton' => 99, 'elastane' => 1], Knowledge::Label)->typed(),
             '99 cotton, 1 elastane',
         ];
-        yield 'never washed' => [static fn (): array => [Shrinkage::none()->along->hundredths, Shrinkage::none()->across->hundredths], [0, 0]];
+        yield 'never washed' => [
+            static fn (): array => [Shrinkage::none()->along->hundredths, Shrinkage::none()->across->hundredths],
+            [0, 0],
+        ];
     }
 
     #[DataProvider('refused')]

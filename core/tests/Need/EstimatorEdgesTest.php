@@ -36,7 +36,11 @@ final class EstimatorEdgesTest extends TestCase
     public function testTheWorkingHasALineForWhatIsAddedAndNoOther(On $on, ?Matching $matching, int $lines, string $needed): void
     {
         $need = $this->need($on, $matching);
-        self::assertCount($lines, $need->working->lines, implode("\n", array_map(static fn ($line): string => (string) $line->label, $need->working->lines)));
+        self::assertCount(
+            $lines,
+            $need->working->lines,
+            implode("\n", array_map(static fn ($line): string => (string) $line->label, $need->working->lines)),
+        );
         self::assertSame(Length::ofMetres($needed)->micrometres, $need->amount->micrometres);
     }
 

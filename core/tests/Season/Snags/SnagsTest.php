@@ -134,7 +134,10 @@ final class SnagsTest extends TestCase
     /** @return iterable<string, array{string, ?string, ?string}> */
     public static function twice(): iterable
     {
-        $says = static fn (string $others, string $by): string => "Heron lawn is promised more than once: Ash has it first, and $others would be $by short.";
+        $says = static fn (
+            string $others,
+            string $by,
+        ): string => "Heron lawn is promised more than once: Ash has it first, and $others would be $by short.";
         yield 'both fit' => ['0.94', null, null];
         yield 'a centimetre too much' => ['0.95', null, $says('Birch', '1 cm')];
         yield 'the third is the one' => ['0.90', '0.10', $says('Birch, Cedar', '6 cm')];
