@@ -15,6 +15,7 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
+use Octavum\Core\Season\SewingList;
 use Octavum\Core\Workroom\Workroom;
 
 /**
@@ -44,6 +45,7 @@ final readonly class WorkroomReader
         private LayCodec $lays = new LayCodec(),
         private ProjectCodec $projects = new ProjectCodec(),
         private NotionCodec $notions = new NotionCodec(),
+        private ListCodec $lists = new ListCodec(),
     ) {
     }
 
@@ -76,6 +78,7 @@ final readonly class WorkroomReader
             'projects',
             'lays',
             'notions',
+            'lists',
         ]);
         if ($bounded && self::rows($document) > self::MOST_ROWS) {
             throw self::tooMany();
@@ -126,6 +129,11 @@ final readonly class WorkroomReader
         $projects = $this->projects($document->at('projects'), new References($people, $cuts, $versions, $seasons, $lays));
         $this->laidKnown($document->at('lays'), array_values($lays), $projects, $versions);
         $notions = array_values($this->byId($document->at('notions'), $this->notions->read(...)));
+        $planned = [];
+        foreach ($projects as $project) {
+            $planned['#'.$project->id] = $project;
+        }
+        $lists = $this->byId($document->at('lists'), fn (Node $node): SewingList => $this->lists->read($node, $planned));
 
         return new Workroom(
             $document->at('name')->name(),
@@ -137,6 +145,7 @@ final readonly class WorkroomReader
             $projects,
             array_values($lays),
             $notions,
+            array_values($lists),
         );
     }
 
@@ -211,6 +220,7 @@ final readonly class WorkroomReader
                 'projects' => 'claims',
                 'lays' => 'pieces',
                 'notions' => null,
+                'lists' => null,
             ] as $list => $parts
         ) {
             foreach ($document->at($list)->items() as $node) {
@@ -251,7 +261,7 @@ final readonly class WorkroomReader
     }
 
     /**
-     * @template T of Person|Cloth|Pattern|Season|SavedLay|Notion
+     * @template T of Person|Cloth|Pattern|Season|SavedLay|Notion|SewingList
      *
      * @param \Closure(Node): T $read
      *

@@ -20,6 +20,7 @@ final readonly class WorkroomWriter
         private LayCodec $lays = new LayCodec(),
         private ProjectCodec $projects = new ProjectCodec(),
         private NotionCodec $notions = new NotionCodec(),
+        private ListCodec $lists = new ListCodec(),
     ) {
     }
 
@@ -48,6 +49,7 @@ final readonly class WorkroomWriter
             'projects' => array_map($this->projects->write(...), $workroom->projects),
             'lays' => array_map($this->lays->write(...), $workroom->lays),
             'notions' => array_map($this->notions->write(...), $workroom->notions),
+            ...[] === $workroom->lists ? [] : ['lists' => array_map($this->lists->write(...), $workroom->lists)],
         ];
     }
 }

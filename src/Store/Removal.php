@@ -21,7 +21,7 @@ final readonly class Removal
      * @param string                $undo    the address that puts it back
      */
     public function out(
-        ClothRecord|CutRecord|LayRecord|NotionRecord|OptionRecord|PatternRecord|PersonRecord|ProjectRecord|VersionRecord $record,
+        ClothRecord|CutRecord|LayRecord|ListRecord|NotionRecord|OptionRecord|PatternRecord|PersonRecord|ProjectRecord|VersionRecord $record,
         string $message,
         array $with,
         string $undo,
@@ -33,7 +33,7 @@ final readonly class Removal
 
     /** @param array<string, string> $with */
     public function back(
-        ClothRecord|CutRecord|LayRecord|NotionRecord|OptionRecord|PatternRecord|PersonRecord|ProjectRecord|VersionRecord $record,
+        ClothRecord|CutRecord|LayRecord|ListRecord|NotionRecord|OptionRecord|PatternRecord|PersonRecord|ProjectRecord|VersionRecord $record,
         string $message,
         array $with = [],
     ): void {

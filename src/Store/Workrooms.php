@@ -23,6 +23,7 @@ final readonly class Workrooms
         PatternRecord::class,
         LayRecord::class,
         NotionRecord::class,
+        ListRecord::class,
     ];
 
     public function __construct(
@@ -40,6 +41,7 @@ final readonly class Workrooms
         private LayMapper $layMapper,
         private People $people,
         private Tins $tins,
+        private Lists $lists,
         private Replaced $replaced,
     ) {
     }
@@ -73,6 +75,7 @@ final readonly class Workrooms
                 return $this->layMapper->lay($record, $settings->assumptions, $cloths);
             }, array_reverse($this->lays->allOf($account))),
             $this->tins->all($account),
+            $this->lists->all($account),
         );
     }
 
@@ -177,6 +180,11 @@ final readonly class Workrooms
                     $stored->lay = null === $claim->lay ? null : $lays[$claim->lay->id];
                 }
             }
+            $this->entities->persist($record);
+        }
+        foreach ($workroom->lists as $list) {
+            $this->lists->store($list, $record = new ListRecord($account));
+            $record->projects = array_map(static fn (string $id): string => $projects[$id]->id, $list->projects);
             $this->entities->persist($record);
         }
         foreach ($workroom->lays as $lay) {

@@ -144,7 +144,7 @@ final class WorkroomsTest extends PageTestCase
     {
         $seen = [];
 
-        return preg_replace_callback(
+        $written = preg_replace_callback(
             '/"(id|season|person|version|cut|lay|project)": "([^"]+)"/',
             static function (array $found) use (&$seen): string {
                 $seen[$found[2]] ??= \count($seen);
@@ -152,6 +152,13 @@ final class WorkroomsTest extends PageTestCase
                 return \sprintf('"%s": "#%d"', $found[1], $seen[$found[2]]);
             },
             (new WorkroomWriter())->write($workroom),
+        ) ?? '';
+
+        // what stands on a list
+        return preg_replace_callback(
+            '/^(\s+)"(project-\d+|[0-9A-Z]{26})"/m',
+            static fn (array $found): string => $found[1].'"#'.$seen[$found[2]].'"',
+            $written,
         ) ?? '';
     }
 }

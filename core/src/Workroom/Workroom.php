@@ -11,18 +11,20 @@ use Octavum\Core\Notion\Notion;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
+use Octavum\Core\Season\SewingList;
 
 /** Everything one sewist has and plans. */
 final readonly class Workroom
 {
     /**
-     * @param list<Person>   $people
-     * @param list<Cloth>    $cloths
-     * @param list<Pattern>  $patterns
-     * @param list<Season>   $seasons
-     * @param list<Project>  $projects
-     * @param list<SavedLay> $lays
-     * @param list<Notion>   $notions
+     * @param list<Person>     $people
+     * @param list<Cloth>      $cloths
+     * @param list<Pattern>    $patterns
+     * @param list<Season>     $seasons
+     * @param list<Project>    $projects
+     * @param list<SavedLay>   $lays
+     * @param list<Notion>     $notions
+     * @param list<SewingList> $lists
      */
     public function __construct(
         public string $name,
@@ -34,6 +36,7 @@ final readonly class Workroom
         public array $projects = [],
         public array $lays = [],
         public array $notions = [],
+        public array $lists = [],
     ) {
     }
 }

@@ -451,6 +451,8 @@ final class SeasonPagesTest extends PageTestCase
             '/versions/'.$version->id.'/pieces/new' => 4,
             '/versions/'.$version->id.'/pieces/copy' => 4,
             '/shopping' => 7,
+            '/lists' => 7,
+            '/lists/new' => 7,
             '/project/new' => 8,
             '/project/'.$project->id => 10,
             '/project/'.$project->id.'/change' => 12,

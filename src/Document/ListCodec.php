@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Document;
+
+use Octavum\Core\Season\ListRule;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\SewingList;
+
+/** A list beside the seasons. */
+final readonly class ListCodec
+{
+    /** @param array<string, Project> $projects by '#' and id */
+    public function read(Node $node, array $projects): SewingList
+    {
+        $node->object(['id', 'name', 'starts', 'closes', 'target', 'rule', 'subject', 'projects', 'notes']);
+        $members = [];
+        foreach ($node->at('projects')->items(500) as $item) {
+            $project = $item->named($projects, 'project');
+            if (null !== $project) {
+                $members[] = $project->id;
+            }
+        }
+
+        return new SewingList(
+            $node->at('id')->name(60),
+            $node->at('name')->name(),
+            $node->at('starts')->date(),
+            $node->at('closes')->date(),
+            $node->at('target')->integer(1, 1000),
+            $node->at('rule')->choice(ListRule::class),
+            $node->at('subject')->text(200),
+            array_values(array_unique($members)),
+            $node->at('notes')->text(),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function write(SewingList $list): array
+    {
+        return Fields::known([
+            'id' => $list->id,
+            'name' => $list->name,
+            'starts' => $list->starts?->format('Y-m-d'),
+            'closes' => $list->closes?->format('Y-m-d'),
+            'target' => $list->target,
+            'rule' => $list->rule?->value,
+            'subject' => $list->subject,
+            'projects' => $list->projects,
+            'notes' => $list->notes,
+        ]);
+    }
+}

@@ -1,0 +1,173 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Season;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Season\ListAnswer;
+use Octavum\Core\Season\ListRule;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\SewingList;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\Toast;
+use Octavum\Store\ListRecord;
+use Octavum\Store\Lists;
+use Octavum\Store\Plan;
+use Octavum\Store\Removal;
+use Octavum\Store\TakeBack;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Lists beside the seasons: how each stands, and what is on it. */
+#[Route('/lists', requirements: ['id' => Requirement::ULID])]
+final class ListController extends AbstractController
+{
+    public function __construct(
+        private readonly Lists $lists,
+        private readonly Plan $plan,
+        private readonly EntityManagerInterface $entities,
+        private readonly TakeBack $takeBack,
+        private readonly Removal $removal,
+        private readonly Toast $toast,
+    ) {
+    }
+
+    #[Route('', name: 'lists', methods: ['GET'])]
+    public function all(#[CurrentUser] Account $account): Response
+    {
+        $projects = $this->plan->projects($account);
+
+        return $this->render('season/lists.html.twig', [
+            'answers' => array_map(static fn (SewingList $list): ListAnswer => $list->answer($projects), $this->lists->all($account)),
+        ]);
+    }
+
+    #[Route('/new', name: 'list_new', methods: ['GET', 'POST'])]
+    public function new(Request $request, #[CurrentUser] Account $account): Response
+    {
+        return $this->page($request, null, new SewingList('', ''), $account);
+    }
+
+    #[Route('/{id}', name: 'list', methods: ['GET', 'POST'])]
+    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->lists->hereOf($account, $id) ?? throw $this->createNotFoundException();
+
+        return $this->page($request, $record, $this->lists->list($record), $account);
+    }
+
+    #[Route('/{id}/remove', name: 'list_remove', methods: ['POST'])]
+    public function remove(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->lists->hereOf($account, $id) ?? throw $this->createNotFoundException();
+        $this->removal->out(
+            $record,
+            '{list} is taken out; its projects stay.',
+            ['list' => $record->name],
+            $this->generateUrl('list_restore', ['id' => $id]),
+        );
+
+        return $this->redirectToRoute('lists');
+    }
+
+    #[Route('/{id}/restore', name: 'list_restore', methods: ['POST'])]
+    public function restore(string $id, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->lists->oneOf($account, $id) ?? throw $this->createNotFoundException();
+        $this->removal->back($record, '{list} is back.', ['list' => $record->name]);
+
+        return $this->redirectToRoute('list', ['id' => $id]);
+    }
+
+    private function page(Request $request, ?ListRecord $record, SewingList $list, Account $account): Response
+    {
+        $entry = new Entry($request->request->all());
+        $projects = $this->plan->projects($account);
+        $values = [
+            'name' => $list->name,
+            'starts' => $list->starts?->format('Y-m-d') ?? '',
+            'closes' => $list->closes?->format('Y-m-d') ?? '',
+            'target' => (string) $list->target,
+            'rule' => $list->rule->value ?? '',
+            'subject' => $list->subject,
+            'notes' => $list->notes,
+            'projects' => $list->projects,
+        ];
+        if ($request->isMethod('POST')) {
+            $read = $this->read($entry, $list, $projects);
+            if (null !== $record) {
+                Revision::check($entry, $record->revision, array_diff_key($values, ['projects' => true]));
+            }
+            if ($entry->isSound()) {
+                $before = null === $record ? null : $this->takeBack->state([$record]);
+                $this->lists->store($read, $saved = $record ?? new ListRecord($account));
+                $this->entities->persist($saved);
+                $this->entities->flush();
+                $this->toast->say(
+                    '{list} is saved.',
+                    ['list' => $saved->name],
+                    null === $before
+                        ? $this->generateUrl('list_remove', ['id' => $saved->id])
+                        : $this->generateUrl('undo', [
+                            'key' => $this->takeBack->keep($before, [$saved]),
+                            'back' => $this->generateUrl('list', ['id' => $saved->id]),
+                        ]),
+                );
+
+                return $this->redirectToRoute('lists');
+            }
+        }
+
+        return $this->render(
+            'season/list.html.twig',
+            [
+                'record' => $record,
+                'answer' => null === $record ? null : $list->answer($projects),
+                'projects' => $projects,
+                'values' => $entry->typed + $values,
+                'faults' => $entry->faults(),
+            ],
+            new Response(status: $entry->status()),
+        );
+    }
+
+    /** @param list<Project> $projects of all seasons */
+    private function read(Entry $entry, SewingList $list, array $projects): SewingList
+    {
+        $starts = $entry->date('starts');
+        $closes = $entry->date('closes');
+        if (null !== $starts && null !== $closes && $closes < $starts) {
+            $entry->fault('closes', new Sentence('It closes before it begins: check which day is which.'));
+        }
+        $rule = $entry->choice('rule', ListRule::class);
+        $subject = $entry->text('subject', 200);
+        if (true === $rule?->wantsSubject() && '' === $subject) {
+            $entry->fault('subject', new Sentence('Say of which: your own name, the makers with commas between them, or the title of the pattern.'));
+        }
+        $chosen = array_map(static fn (string $i): string => $entry->raw('projects.'.$i), $entry->rows('projects'));
+        $known = array_map(static fn (Project $project): string => $project->id, $projects);
+        // what is on it and off the plan at the moment stays on it
+        $kept = array_diff($list->projects, $known);
+        $order = array_values(array_intersect([...$list->projects, ...array_diff($known, $list->projects)], $chosen));
+
+        return new SewingList(
+            $list->id,
+            $entry->name('name'),
+            $starts,
+            $closes,
+            $entry->integer('target', 1, 1000),
+            $rule,
+            $subject,
+            [...$order, ...array_values($kept)],
+            $entry->text('notes'),
+        );
+    }
+}
