@@ -8,6 +8,7 @@ use Octavum\Core\Measure\Matching;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Copy;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
@@ -28,6 +29,7 @@ final readonly class ProjectCodec
         'leftOut',
         'declined',
         'when',
+        'copies',
     ];
 
     public function __construct(
@@ -146,6 +148,7 @@ final readonly class ProjectCodec
             $node->at('leftOut')->texts(120),
             $this->declined($node->at('declined')),
             $node->at('when')->text(200),
+            copies: $this->copies($node->at('copies'), $id, $known),
         );
     }
 
@@ -163,7 +166,37 @@ final readonly class ProjectCodec
             'leftOut' => $option->leftOut,
             'declined' => array_map(static fn (Role $role): string => $role->value, $option->declined),
             'when' => $option->when,
+            'copies' => array_map(
+                fn (Copy $copy): array => Fields::known([
+                    'person' => $copy->person?->id,
+                    'size' => $copy->size,
+                    'gradedTo' => $copy->gradedTo,
+                    'claims' => array_map($this->writeClaim(...), $copy->claims),
+                ]),
+                $option->copies,
+            ),
         ];
+    }
+
+    /** @return list<Copy> */
+    private function copies(Node $list, string $option, References $known): array
+    {
+        $copies = [];
+        foreach ($list->items(50) as $i => $node) {
+            $node->object(['person', 'size', 'gradedTo', 'claims']);
+            $claims = $this->claims($node->at('claims'), $option.'×'.$i, $known);
+            if ([] === $claims) {
+                $node->at('claims')->fault('A further copy says at least which role it takes cloth for.');
+            }
+            $copies[] = new Copy(
+                $node->at('person')->named($known->people, 'person'),
+                $node->at('size')->optionalText(20),
+                $node->at('gradedTo')->optionalText(20),
+                $claims,
+            );
+        }
+
+        return $copies;
     }
 
     /** @return list<Claim> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Store;
 
+use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Measure\Assumptions;
@@ -14,6 +15,9 @@ final class Built
 {
     /** @var array<string, SavedLay> */
     public array $lays = [];
+
+    /** @var array<string, Person> */
+    public array $people = [];
 
     /**
      * @param array<string, Cloth>   $cloths

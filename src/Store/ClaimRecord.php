@@ -44,6 +44,8 @@ class ClaimRecord
         public readonly ProjectRecord $project,
         #[ORM\ManyToOne] #[ORM\JoinColumn(onDelete: 'CASCADE')]
         public ?OptionRecord $option = null,
+        #[ORM\ManyToOne(cascade: ['persist'])] #[ORM\JoinColumn(onDelete: 'CASCADE')]
+        public readonly ?CopyRecord $copy = null,
     ) {
         $this->id = (string) new Ulid();
         $project->claims->add($this);

@@ -135,14 +135,21 @@ final class Plan
      */
     public function lay(Account $account, LayRecord $lay, array $garments, bool $sound): void
     {
+        $given = [];
         foreach ($garments as $garment) {
             $project = null === $garment->project ? null : $this->projects->oneOf($account, $garment->project);
-            foreach ($project?->claimsOf() ?? [] as $claim) {
-                if ($claim->role === $garment->role) {
-                    $claim->lay = $lay;
-                    $claim->stated = $sound ? null : $claim->stated;
-                    break;
-                }
+            $size = static fn (ClaimRecord $claim): ?string => null === $claim->copy ? $claim->project->size : $claim->copy->size;
+            $ofRole = array_values(array_filter(
+                $project?->claimsOf() ?? [],
+                static fn (ClaimRecord $claim): bool => $claim->role === $garment->role && !\in_array($claim->id, $given, true),
+            ));
+            // of several sewn together the one of this size, which two copies may have
+            $ofSize = array_values(array_filter($ofRole, static fn (ClaimRecord $claim): bool => $size($claim) === $garment->size));
+            $claim = $ofSize[0] ?? $ofRole[0] ?? null;
+            if (null !== $claim) {
+                $given[] = $claim->id;
+                $claim->lay = $lay;
+                $claim->stated = $sound ? null : $claim->stated;
             }
         }
     }

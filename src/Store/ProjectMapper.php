@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Store;
 
+use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Measure\Assumptions;
@@ -12,6 +13,7 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Copy;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
@@ -49,16 +51,15 @@ final readonly class ProjectMapper
         array $patterns = [],
         bool $alone = false,
     ): array {
-        $projects = $people = [];
+        $projects = [];
         $built = new Built($assumptions, $cloths, $patterns);
         foreach ($records as $record) {
-            $person = null === $record->person?->removedAt ? $record->person : null;
             $projects[] = (new Project(
                 $record->id,
                 $record->name,
                 $this->season($record->season),
                 $record->rank,
-                null === $person ? null : ($people[$person->id] ??= $this->people->person($person)),
+                $this->person($record->person, $built),
                 certainty: $record->certainty,
                 state: $record->state,
                 deadline: $record->deadline,
@@ -80,6 +81,14 @@ final readonly class ProjectMapper
     private function option(ProjectRecord $project, ?OptionRecord $option, Built $built): Option
     {
         $record = $option ?? $project;
+        $claims = $copies = [];
+        foreach ($project->claimsOf($option) as $claim) {
+            if (null === $claim->copy) {
+                $claims[] = $this->claim($claim, $built);
+            } else {
+                $copies[$claim->copy->id][] = $claim;
+            }
+        }
         $pattern = $this->pattern($record->version?->pattern, $built);
 
         return new Option(
@@ -90,13 +99,32 @@ final readonly class ProjectMapper
             $record->gradedTo,
             $record->minutes,
             $this->alterations->read(Node::stored($record->alterations, 'project '.$record->id)),
-            array_map(fn (ClaimRecord $claim): Claim => $this->claim($claim, $built), $project->claimsOf($option)),
+            $claims,
             $record->matching,
             $record->leftOut,
             array_map(Role::from(...), $record->declined),
             $record->hangsOn,
             true === $option?->past,
+            array_map(fn (array $all): Copy => $this->copy($all, $built), array_values($copies)),
         );
+    }
+
+    /** @param non-empty-list<ClaimRecord> $claims of one copy */
+    private function copy(array $claims, Built $built): Copy
+    {
+        $record = $claims[0]->copy ?? throw new \LogicException('These are a copy’s.');
+
+        return new Copy(
+            $this->person($record->person, $built),
+            $record->size,
+            $record->gradedTo,
+            array_map(fn (ClaimRecord $claim): Claim => $this->claim($claim, $built), $claims),
+        );
+    }
+
+    private function person(?PersonRecord $record, Built $built): ?Person
+    {
+        return null === $record || null !== $record->removedAt ? null : ($built->people[$record->id] ??= $this->people->person($record));
     }
 
     private function pattern(?PatternRecord $stored, Built $built): ?Pattern

@@ -60,10 +60,10 @@ final class ProjectRepository extends ServiceEntityRepository
         $projects = $this->load(
             $account,
             // an option comes on the rows of its claims, so that not each claim comes once for each option
-            'SELECT p, season, person, claim, option FROM '
+            'SELECT p, season, person, claim, copy, other, option FROM '
                 .ProjectRecord::class
-                .' p JOIN p.season season LEFT JOIN p.person person LEFT JOIN p.claims claim
-            LEFT JOIN p.options option WITH option = claim.option OR option.id NOT IN (
+                .' p JOIN p.season season LEFT JOIN p.person person LEFT JOIN p.claims claim LEFT JOIN claim.copy copy
+            LEFT JOIN copy.person other LEFT JOIN p.options option WITH option = claim.option OR option.id NOT IN (
             SELECT IDENTITY(its.option) FROM '
                 .ClaimRecord::class
                 .' its WHERE its.option IS NOT NULL)

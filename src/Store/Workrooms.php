@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Laid\SavedLay;
+use Octavum\Core\Season\Copy;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\Refused;
 use Octavum\Document\SettingsCodec;
@@ -173,11 +174,18 @@ final readonly class Workrooms
                 $way = $made ?? $record;
                 $this->projectMapper->storeOption($option, $way);
                 $way->version = null === $option->version ? null : $versions[$option->version->id];
-                foreach ($option->claims as $claim) {
-                    $stored = new ClaimRecord($record, $made);
-                    $this->projectMapper->storeClaim($claim, $stored);
-                    $stored->cut = null === $claim->cut ? null : $cuts[$claim->cut->id];
-                    $stored->lay = null === $claim->lay ? null : $lays[$claim->lay->id];
+                foreach ([new Copy(claims: $option->claims), ...$option->copies] as $j => $copy) {
+                    $line = 0 === $j ? null : new CopyRecord($record);
+                    if (null !== $line) {
+                        [$line->size, $line->gradedTo] = [$copy->size, $copy->gradedTo];
+                        $line->person = null === $copy->person ? null : $people[$copy->person->id];
+                    }
+                    foreach ($copy->claims as $claim) {
+                        $stored = new ClaimRecord($record, $made, $line);
+                        $this->projectMapper->storeClaim($claim, $stored);
+                        $stored->cut = null === $claim->cut ? null : $cuts[$claim->cut->id];
+                        $stored->lay = null === $claim->lay ? null : $lays[$claim->lay->id];
+                    }
                 }
             }
             $this->entities->persist($record);

@@ -166,7 +166,7 @@ final class StripBuilder
     private function pieces(Promise $promise, Scale $scale, float $from): string
     {
         $lay = $promise->claim->lay;
-        $garment = $lay?->garmentOf($promise->project->id, $promise->claim->role);
+        $garment = $lay?->garmentOf($promise->project->id, $promise->claim->role, $promise->project->largestSize());
         if (null === $lay || null === $garment || !($promise->need instanceof Need) || Way::LaidOut !== $promise->need->way) {
             return '';
         }

@@ -47,21 +47,26 @@ final readonly class SavedLay
     }
 
     /** The place of a project's role in the list of what was laid. */
-    public function garmentOf(string $project, Role $role): ?int
+    public function garmentOf(string $project, Role $role, string $size): ?int
     {
+        $found = null;
         foreach ($this->garments as $i => $garment) {
             if ($garment->project === $project && $garment->role === $role) {
-                return $i;
+                // of several sewn together, the one of this size
+                if ($garment->size === $size) {
+                    return $i;
+                }
+                $found ??= $i;
             }
         }
 
-        return null;
+        return $found;
     }
 
     /** Why it says nothing of a project's role any more; null while it holds. */
     public function stale(Asked $asked, Assumptions $assumptions): ?Sentence
     {
-        $at = $this->garmentOf($asked->project, $asked->role);
+        $at = $this->garmentOf($asked->project, $asked->role, $asked->size);
         $garment = null === $at ? null : $this->garments[$at];
         if (null === $garment || !$this->sound) {
             return new Sentence('a piece of it is missing, or lies where it cannot');
@@ -93,7 +98,7 @@ final readonly class SavedLay
     /** Whether what was laid for a project's role are the pieces of a generic block: a guess, never a need. */
     public function isGeneric(Asked $asked): bool
     {
-        $at = $this->garmentOf($asked->project, $asked->role);
+        $at = $this->garmentOf($asked->project, $asked->role, $asked->size);
 
         return null !== $at && '' === $this->garments[$at]->mark;
     }

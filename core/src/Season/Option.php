@@ -17,6 +17,9 @@ final readonly class Option
     /** How many a project holds, the leading one among them. */
     public const MOST = 5;
 
+    /** Per cent of the hours of the first that each further copy takes. */
+    private const FURTHER_COPY = 70;
+
     /**
      * @param ?string          $gradedTo    the largest size used, when sizes are graded between
      * @param ?int             $minutes     the sewist's own figure; null for the version's or the pattern's
@@ -27,6 +30,7 @@ final readonly class Option
      * @param list<Role>       $declined    roles that are left out on purpose
      * @param string           $when        what it hangs on, such as "the toile fails"; empty when it hangs on nothing
      * @param bool             $past        let go: it claims nothing any more, not even perhaps
+     * @param list<Copy>       $copies      that are sewn with it
      */
     public function __construct(
         public string $id,
@@ -42,6 +46,7 @@ final readonly class Option
         public array $declined = [],
         public string $when = '',
         public bool $past = false,
+        public array $copies = [],
     ) {
     }
 
@@ -68,9 +73,12 @@ final readonly class Option
         return $what;
     }
 
+    /** The sewist's own figure is for all of them; the envelope's for one, and each further copy takes less. Source: docs/rules.md. */
     public function expectedMinutes(): ?int
     {
-        return $this->minutes ?? ($this->version->minutes ?? ($this->pattern->minutes ?? null));
+        $one = $this->version->minutes ?? $this->pattern?->minutes;
+
+        return $this->minutes ?? (null === $one ? null : intdiv($one * (100 + self::FURTHER_COPY * \count($this->copies)), 100));
     }
 
     /** @param list<Claim> $claims */
@@ -90,6 +98,7 @@ final readonly class Option
             $this->declined,
             $this->when,
             $this->past,
+            $this->copies,
         );
     }
 
@@ -109,6 +118,7 @@ final readonly class Option
             $this->declined,
             $this->when,
             true,
+            $this->copies,
         );
     }
 }

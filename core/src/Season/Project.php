@@ -38,6 +38,7 @@ final readonly class Project
      * @param list<Decision>      $decisions    the earliest first
      * @param bool                $soft         its deadline is a wish
      * @param ?\DateTimeImmutable $notBefore    it cannot be begun before that day
+     * @param list<Copy>          $copies       sewn with it: the same for others
      */
     public function __construct(
         public string $id,
@@ -66,6 +67,7 @@ final readonly class Project
         public array $decisions = [],
         public bool $soft = false,
         public ?\DateTimeImmutable $notBefore = null,
+        public array $copies = [],
     ) {
     }
 
@@ -85,6 +87,7 @@ final readonly class Project
             $this->leftOut,
             $this->declined,
             $this->when,
+            copies: $this->copies,
         );
     }
 
@@ -132,7 +135,37 @@ final readonly class Project
             $this->decisions,
             $this->soft,
             $this->notBefore,
+            $lead->copies,
         );
+    }
+
+    /** @return non-empty-list<self> itself, and each copy as a project of its own, called by whom it is for */
+    public function lines(): array
+    {
+        $lines = [$this];
+        foreach ($this->copies as $i => $copy) {
+            $whose = $copy->person->name ?? (string) ($i + 2);
+            $lines[] = new self(
+                $this->id,
+                $this->name.', '.$whose,
+                $this->season,
+                $this->rank,
+                $copy->person,
+                $this->pattern,
+                $this->version,
+                $copy->size,
+                $copy->gradedTo,
+                $this->certainty,
+                $this->state,
+                alterations: $this->alterations,
+                claims: $copy->claims,
+                matching: $this->matching,
+                leftOut: $this->leftOut,
+                declined: $this->declined,
+            );
+        }
+
+        return $lines;
     }
 
     /** @return list<Option> that might still be taken */

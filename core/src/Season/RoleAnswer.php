@@ -26,6 +26,7 @@ final readonly class RoleAnswer
      * @param list<WayOut>  $waysOut
      * @param ?Length       $atWidth  full width to which the need of cloth to be bought applies
      * @param ?TooWide      $tooWide  a piece for which no length is enough
+     * @param ?Project      $line     whose it is, where several are sewn together
      */
     public function __construct(
         public Claim $claim,
@@ -39,7 +40,26 @@ final readonly class RoleAnswer
         public array $waysOut = [],
         public ?Length $atWidth = null,
         public ?TooWide $tooWide = null,
+        public ?Project $line = null,
     ) {
+    }
+
+    public function of(Project $line): self
+    {
+        return new self(
+            $this->claim,
+            $this->verdict,
+            $this->toCut,
+            $this->need,
+            $this->spare,
+            $this->promises,
+            $this->working,
+            $this->snags,
+            $this->waysOut,
+            $this->atWidth,
+            $this->tooWide,
+            $line,
+        );
     }
 
     /** Of the same cloth, one that would do alone. */

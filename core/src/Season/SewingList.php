@@ -40,7 +40,8 @@ final readonly class SewingList
         foreach ($this->projects as $id) {
             if (isset($byId['#'.$id])) {
                 $project = $byId['#'.$id];
-                $rows[] = new ListRow($project, $project->state->isOpen() && !$this->hasCloth($project), (new ListBreach())->of($this, $project));
+                $without = $project->state->isOpen() && !$this->hasCloth($project);
+                $rows[] = new ListRow($project, $without, (new ListBreach())->of($this, $project));
             }
         }
 

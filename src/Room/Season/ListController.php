@@ -150,7 +150,10 @@ final class ListController extends AbstractController
         $rule = $entry->choice('rule', ListRule::class);
         $subject = $entry->text('subject', 200);
         if (true === $rule?->wantsSubject() && '' === $subject) {
-            $entry->fault('subject', new Sentence('Say of which: your own name, the makers with commas between them, or the title of the pattern.'));
+            $entry->fault(
+                'subject',
+                new Sentence('Say of which: your own name, the makers with commas between them, or the title of the pattern.'),
+            );
         }
         $chosen = array_map(static fn (string $i): string => $entry->raw('projects.'.$i), $entry->rows('projects'));
         $known = array_map(static fn (Project $project): string => $project->id, $projects);

@@ -16,6 +16,7 @@ use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
 use Octavum\Store\OptionRecord;
+use Octavum\Store\People;
 use Octavum\Store\Plan;
 use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
@@ -41,6 +42,7 @@ final class OptionController extends AbstractController
         private readonly ProjectStore $store,
         private readonly ProjectPages $pages,
         private readonly Plan $plan,
+        private readonly People $people,
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
         private readonly TakeBack $takeBack,
@@ -168,7 +170,13 @@ final class OptionController extends AbstractController
         $before = $request->getSession()->remove(self::BEFORE.$option);
         $same = null !== $before && $before['revision'] === $stored->revision;
         if ($same) {
-            $was = $this->form->option(new Entry($before['values']), $option, $this->form->choices($account), $account);
+            $was = $this->form->option(
+                new Entry($before['values']),
+                $option,
+                $this->form->choices($account),
+                $account,
+                $this->people->all($account),
+            );
             $this->store->saveOption($stored->past ? $was->letGo() : $was, $record, $stored, $account);
         }
         $this->toast->say(
@@ -222,9 +230,10 @@ final class OptionController extends AbstractController
     ): Response {
         $entry = new Entry($request->request->all());
         $choices = $this->form->choices($account);
+        $people = $this->people->all($account);
         $values = $this->form->optionValues($option, $choices, $this->settings->of($account)->system);
         if ($request->isMethod('POST')) {
-            $read = $this->form->option($entry, $option->id, $choices, $account);
+            $read = $this->form->option($entry, $option->id, $choices, $account, $people);
             $read = $option->past ? $read->letGo() : $read;
             if (null !== $stored) {
                 Revision::check($entry, $stored->revision, $values);
@@ -251,6 +260,7 @@ final class OptionController extends AbstractController
                 'part' => '',
                 'values' => $entry->typed + $values,
                 'choices' => $choices,
+                'people' => $people,
                 'faults' => $entry->faults(),
                 'answer' => [] === $entry->typed && $project->state->isOpen()
                     ? $this->pages->option($project, $option, $this->plan->projects($account), $account)->getContent()

@@ -114,7 +114,7 @@ final class ProjectController extends AbstractController
         $project = $known ?? new Project('new', '', $season, 1000);
         $choices = $this->form->choices($account);
         if (null !== $known && $entry->has('option')) {
-            $option = $this->form->option($entry, 'new', $choices, $account);
+            $option = $this->form->option($entry, 'new', $choices, $account, $this->people->all($account));
 
             return $this->pages->option($known, $option, $projects, $account);
         }

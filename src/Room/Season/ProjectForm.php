@@ -20,9 +20,11 @@ use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Tape;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Pattern\KeptAlteration;
+use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Copy;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
@@ -116,6 +118,15 @@ final readonly class ProjectForm
             'leftOut' => $option->leftOut,
             'declined' => array_map(static fn (Role $role): string => $role->value, $option->declined),
             'when' => $option->when,
+            'copies' => array_map(
+                static fn (Copy $copy): array => [
+                    'person' => $copy->person->id ?? '',
+                    'size' => $copy->size ?? '',
+                    'gradedTo' => $copy->gradedTo ?? '',
+                    'cut' => self::ownCut($copy, $option, $cutNames),
+                ],
+                $option->copies,
+            ),
         ];
     }
 
@@ -132,7 +143,7 @@ final readonly class ProjectForm
         Choices $choices,
         Account $account,
     ): Project {
-        $lead = $this->option($entry, $project->id, $choices, $account);
+        $lead = $this->option($entry, $project->id, $choices, $account, $people);
 
         return (new Project(
             $project->id,
@@ -152,7 +163,8 @@ final readonly class ProjectForm
         ))->made($lead);
     }
 
-    public function option(Entry $entry, string $id, Choices $choices, Account $account): Option
+    /** @param array<string, Person> $people by id */
+    public function option(Entry $entry, string $id, Choices $choices, Account $account, array $people): Option
     {
         $system = $this->settings->of($account)->system;
         $pattern = $version = null;
@@ -172,18 +184,9 @@ final readonly class ProjectForm
         }
         $size = $this->size($entry, 'size');
         $gradedTo = $this->size($entry, 'gradedTo');
-        foreach (['size' => $size, 'gradedTo' => $gradedTo] as $field => $chosen) {
-            if (null !== $chosen && null !== $version && [] !== $version->table->sizes && !$version->table->hasSize($chosen)) {
-                $entry->fault(
-                    $field,
-                    new Sentence('Size {size} is not in the table of version {version}: it has {sizes}.', [
-                        'size' => $chosen,
-                        'version' => $version->name,
-                        'sizes' => implode(', ', $version->table->sizes),
-                    ]),
-                );
-            }
-        }
+        $this->inTable($entry, ['size' => $size, 'gradedTo' => $gradedTo], $version);
+
+        $claims = $this->claims($entry, $id, $choices->cuts, $system);
 
         return new Option(
             $id,
@@ -193,7 +196,7 @@ final readonly class ProjectForm
             $gradedTo === $size ? null : $gradedTo,
             $entry->minutes('hours', Entry::MOST_MINUTES),
             $this->alterations($entry, $system),
-            $this->claims($entry, $id, $choices->cuts, $system),
+            $claims,
             $entry->choice('matching', Matching::class),
             array_map(static fn (string $i): string => $entry->text('leftOut.'.$i, 120), $entry->rows('leftOut')),
             array_values(
@@ -202,6 +205,7 @@ final readonly class ProjectForm
                 ),
             ),
             $entry->text('when', 200),
+            copies: $this->copies($entry, $claims, $choices->cuts, $people, $version),
         );
     }
 
@@ -260,6 +264,104 @@ final readonly class ProjectForm
         return '' === $size ? null : $size;
     }
 
+    /** @param array<string, ?string> $sizes by field */
+    private function inTable(Entry $entry, array $sizes, ?Version $version): void
+    {
+        foreach ($sizes as $field => $size) {
+            if (null !== $size && null !== $version && [] !== $version->table->sizes && !$version->table->hasSize($size)) {
+                $entry->fault(
+                    $field,
+                    new Sentence('Size {size} is not in the table of version {version}: it has {sizes}.', [
+                        'size' => $size,
+                        'version' => $version->name,
+                        'sizes' => implode(', ', $version->table->sizes),
+                    ]),
+                );
+            }
+        }
+    }
+
+    /**
+     * Further ones of the same: each takes what the first does, its main cloth perhaps from a cut of its own.
+     *
+     * @param list<Claim>                      $first
+     * @param array<string, array{Cloth, Cut}> $cuts   by name
+     * @param array<string, Person>            $people by id
+     *
+     * @return list<Copy>
+     */
+    private function copies(Entry $entry, array $first, array $cuts, array $people, ?Version $version): array
+    {
+        $copies = [];
+        foreach ($entry->rows('copies') as $i) {
+            $at = 'copies.'.$i.'.';
+            if ('' === $entry->raw($at.'person').$entry->raw($at.'size').$entry->raw($at.'cut')) {
+                continue;
+            }
+            [$size, $gradedTo] = [$this->size($entry, $at.'size'), $this->size($entry, $at.'gradedTo')];
+            $this->inTable($entry, [$at.'size' => $size, $at.'gradedTo' => $gradedTo], $version);
+            [$cloth, $cut] = $this->cut($entry, $at.'cut', $cuts);
+            $copies[] = new Copy(
+                $people[$entry->raw($at.'person')] ?? null,
+                $size,
+                $gradedTo === $size ? null : $gradedTo,
+                array_map(
+                    static fn (Claim $claim): Claim => null !== $cut && null !== $cloth && Role::Main === $claim->role
+                        ? new Claim($claim->id.'×'.$i, $claim->role, $cloth, $cut)
+                        : new Claim($claim->id.'×'.$i, $claim->role, $claim->cloth, $claim->cut, $claim->wish, cutOut: $claim->cutOut),
+                    [] === $first ? [new Claim('×'.$i, Role::Main)] : $first,
+                ),
+            );
+        }
+
+        return $copies;
+    }
+
+    /**
+     * The name of the cut a copy has its main cloth from, where it is not the first one's.
+     *
+     * @param array<string, string> $names by cut
+     */
+    private static function ownCut(Copy $copy, Option $option, array $names): string
+    {
+        $main = static function (array $claims): ?string {
+            foreach ($claims as $claim) {
+                if ($claim instanceof Claim && Role::Main === $claim->role) {
+                    return $claim->cut?->id;
+                }
+            }
+
+            return null;
+        };
+        $own = $main($copy->claims);
+
+        return null === $own || $own === $main($option->claims) ? '' : $names[$own] ?? '';
+    }
+
+    /**
+     * @param array<string, array{Cloth, Cut}> $cuts by name
+     *
+     * @return array{?Cloth, ?Cut}
+     */
+    private function cut(Entry $entry, string $field, array $cuts): array
+    {
+        $typed = $entry->raw($field);
+        if ('' === $typed) {
+            return [null, null];
+        }
+        [$cloth, $cut] = $cuts[$this->meant($entry, $field, $typed, array_keys($cuts))] ?? [null, null];
+        if (null === $cut && !isset($entry->faults()[$field])) {
+            $entry->fault(
+                $field,
+                new Sentence('There is no cut called “{text}” in the stash: choose one from the list, or add the cloth first.', [
+                    'text' => mb_substr($typed, 0, 60),
+                ]),
+            );
+        }
+
+        return [$cloth, $cut];
+    }
+
     /** @return list<Alteration> */
     private function alterations(Entry $entry, System $system): array
     {
@@ -295,19 +397,8 @@ final readonly class ProjectForm
         foreach ($entry->rows('claims') as $i) {
             $at = 'claims.'.$i.'.';
             $from = $entry->raw($at.'from');
-            $typed = $entry->raw($at.'cut');
-            $cloth = $cut = $wish = null;
-            if ('own' === $from && '' !== $typed) {
-                [$cloth, $cut] = $cuts[$this->meant($entry, $at.'cut', $typed, array_keys($cuts))] ?? [null, null];
-                if (null === $cut && !isset($entry->faults()[$at.'cut'])) {
-                    $entry->fault(
-                        $at.'cut',
-                        new Sentence('There is no cut called “{text}” in the stash: choose one from the list, or add the cloth first.', [
-                            'text' => mb_substr($typed, 0, 60),
-                        ]),
-                    );
-                }
-            }
+            [$cloth, $cut] = 'own' === $from ? $this->cut($entry, $at.'cut', $cuts) : [null, null];
+            $wish = null;
             if ('buy' === $from) {
                 $wish = new Wish(
                     '' === $entry->raw($at.'buy') ? 'Cloth for '.$entry->raw($at.'role') : $entry->text($at.'buy', 120),

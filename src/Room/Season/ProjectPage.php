@@ -15,6 +15,7 @@ final readonly class ProjectPage
      * @param ?ProjectRow      $row      as its leading option makes it; null when it is not open
      * @param list<OptionCard> $options  the others that might be taken
      * @param list<Sentence>   $cautions
+     * @param ?Sentence        $together what several take laid together
      */
     public function __construct(
         public Project $project,
@@ -22,6 +23,7 @@ final readonly class ProjectPage
         public array $options,
         public ?SizeAdvice $advice,
         public array $cautions,
+        public ?Sentence $together,
     ) {
     }
 }

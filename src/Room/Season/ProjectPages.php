@@ -8,10 +8,12 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Fit\SizeAdvice;
 use Octavum\Core\Fit\SizeChooser;
+use Octavum\Core\Need\Estimator;
 use Octavum\Core\Season\Cautions;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Together;
 use Octavum\Store\Plan;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Response;
@@ -35,12 +37,15 @@ final readonly class ProjectPages
         $settings = $this->settings->of($account);
         $checked = $this->plan->check($account, $project->season, $projects);
 
+        $row = $this->drawing->large($checked, $project->id, $settings);
+
         return new ProjectPage(
             $project,
-            $this->drawing->large($checked, $project->id, $settings),
+            $row,
             $this->drawing->options($this->plan->options($account, $project, $projects), $settings),
             $this->advice($project),
             (new Cautions())->of($project),
+            null === $row ? null : (new Together(new Estimator($settings->assumptions)))->of($row->answer),
         );
     }
 

@@ -6,10 +6,11 @@ namespace Octavum\Room\Season;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
-use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Copy;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Store\ClaimRecord;
+use Octavum\Store\CopyRecord;
 use Octavum\Store\OptionRecord;
 use Octavum\Store\PersonRecord;
 use Octavum\Store\ProjectMapper;
@@ -39,7 +40,7 @@ final readonly class ProjectStore
         $this->mapper->store($project, $record);
         $record->person = null === $project->person ? null : $this->entities->getReference(PersonRecord::class, $project->person->id);
         $record->version = $this->version($project->lead());
-        $this->claims($record, null, $project->claims, $account);
+        $this->claims($record, null, $project->lead(), $account);
         $this->entities->persist($record);
         $this->entities->flush();
         $this->projects->renumber($record);
@@ -53,7 +54,7 @@ final readonly class ProjectStore
         $record ??= new OptionRecord($project);
         $this->mapper->storeOption($option, $record);
         $record->version = $this->version($option);
-        $this->claims($project, $record, $option->claims, $account);
+        $this->claims($project, $record, $option, $account);
         $this->entities->persist($record);
         $this->entities->flush();
 
@@ -65,24 +66,39 @@ final readonly class ProjectStore
         return null === $option->version ? null : $this->entities->getReference(VersionRecord::class, $option->version->id);
     }
 
-    /**
-     * In place of those it had; a lay goes over to the claim for the same role.
-     *
-     * @param list<Claim> $claims
-     */
-    private function claims(ProjectRecord $record, ?OptionRecord $option, array $claims, Account $account): void
+    /** In place of those it had; a lay goes over to the claim for the same role and the same one of several. */
+    private function claims(ProjectRecord $record, ?OptionRecord $option, Option $made, Account $account): void
     {
-        $lays = [];
+        $lays = $copies = [];
         foreach ($record->claimsOf($option) as $claim) {
-            $lays[$claim->role->value] ??= $claim->lay;
+            if (null !== $claim->copy) {
+                $copies[$claim->copy->id] = $claim->copy;
+            }
+            $at = null === $claim->copy ? 0 : (int) array_search($claim->copy->id, array_keys($copies), true) + 1;
+            $lays[$at.$claim->role->value] ??= $claim->lay;
             $record->claims->removeElement($claim);
         }
-        foreach ($claims as $claim) {
-            $stored = new ClaimRecord($record, $option);
-            $stored->lay = $lays[$claim->role->value] ?? null;
-            unset($lays[$claim->role->value]);
-            $this->mapper->storeClaim($claim, $stored);
-            $stored->cut = null === $claim->cut ? null : $this->stash->record($account, $claim->cut->id);
+        foreach ($copies as $copy) {
+            $this->entities->remove($copy);
         }
+        foreach ([new Copy(claims: $made->claims), ...$made->copies] as $at => $copy) {
+            $line = 0 === $at ? null : $this->copy($copy, $record);
+            foreach ($copy->claims as $claim) {
+                $stored = new ClaimRecord($record, $option, $line);
+                $stored->lay = $lays[$at.$claim->role->value] ?? null;
+                unset($lays[$at.$claim->role->value]);
+                $this->mapper->storeClaim($claim, $stored);
+                $stored->cut = null === $claim->cut ? null : $this->stash->record($account, $claim->cut->id);
+            }
+        }
+    }
+
+    private function copy(Copy $copy, ProjectRecord $project): CopyRecord
+    {
+        $record = new CopyRecord($project);
+        $record->person = null === $copy->person ? null : $this->entities->getReference(PersonRecord::class, $copy->person->id);
+        [$record->size, $record->gradedTo] = [$copy->size, $copy->gradedTo];
+
+        return $record;
     }
 }

@@ -70,7 +70,9 @@ final readonly class SetupReader
                     $one->at('project')->fault('This project is no longer on the plan.');
                     continue;
                 }
-                [$name, $pattern, $version, $size] = [$project->name, $project->pattern, $project->version, $project->largestSize()];
+                // of several sewn together, the one of the size that is asked for
+                $line = $this->line($project, $one->at('size')->text(20));
+                [$name, $pattern, $version, $size] = [$line->name, $line->pattern, $line->version, $line->largestSize()];
             } else {
                 [$pattern, $version] = $this->library->version($account, $one->at('version')->text(60)) ?? [null, null];
                 if (null === $pattern || null === $version) {
@@ -192,6 +194,17 @@ final readonly class SetupReader
         }
 
         return $value;
+    }
+
+    private function line(Project $project, string $size): Project
+    {
+        foreach ($project->lines() as $line) {
+            if ($line->largestSize() === $size) {
+                return $line;
+            }
+        }
+
+        return $project;
     }
 
     /** @return array<string, array{Cloth, Cut}> by id */

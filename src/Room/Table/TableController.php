@@ -84,13 +84,18 @@ final class TableController extends AbstractController
         $garments = $sheets = [];
         if ('' !== $request->query->getString('project')) {
             $project = $this->project($account, $request->query->getString('project'));
-            $garments[] = ['project' => $project->id, 'role' => $role->value];
-            foreach ($project->claims as $claim) {
-                $cloth = $claim->cloth;
-                if ($claim->role === $role && null !== $cloth && null !== $claim->cut?->length && null !== $claim->cut->widthOf($cloth)) {
-                    $sheets[] = ['cut' => $claim->cut->id];
+            foreach ($project->lines() as $line) {
+                $size = $line->largestSize();
+                $garments[] = ['project' => $project->id, 'role' => $role->value] + ([] === $project->copies ? [] : ['size' => $size]);
+                foreach ($line->claims as $claim) {
+                    $cloth = $claim->cloth;
+                    $cut = $claim->role === $role ? $claim->cut : null;
+                    if (null !== $cloth && null !== $cut?->length && null !== $cut->widthOf($cloth)) {
+                        $sheets[$cut->id] = ['cut' => $cut->id];
+                    }
                 }
             }
+            $sheets = array_values($sheets);
         } elseif ('' !== $request->query->getString('version')) {
             [, $version] = $library->version($account, $request->query->getString('version')) ?? throw $this->createNotFoundException();
             $marked = array_map(strval(...), array_keys($version->pieces->marks));
@@ -128,7 +133,7 @@ final class TableController extends AbstractController
         foreach ($lay->garments as $garment) {
             $garments[] =
                 null !== $garment->project && \in_array($garment->project, $projects, true)
-                    ? ['project' => $garment->project, 'role' => $garment->role->value]
+                    ? ['project' => $garment->project, 'role' => $garment->role->value, 'size' => $garment->size]
                     : ['version' => $garment->version ?? '', 'size' => $garment->size, 'role' => $garment->role->value];
         }
         $sheets = array_map(

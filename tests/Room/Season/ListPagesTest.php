@@ -90,7 +90,10 @@ final class ListPagesTest extends PageTestCase
     public static function nonsense(): iterable
     {
         yield 'no name' => [['name' => ''], 'name'];
-        yield 'it closes before it begins' => [['name' => 'X', 'starts' => '2027-05-01', 'closes' => '2027-04-01'], 'It closes before it begins'];
+        yield 'it closes before it begins' => [
+            ['name' => 'X', 'starts' => '2027-05-01', 'closes' => '2027-04-01'],
+            'It closes before it begins',
+        ];
         yield 'a rule about nothing' => [['name' => 'X', 'rule' => 'these makers'], 'Say of which'];
         yield 'less than one' => [['name' => 'X', 'target' => '0'], 'whole number from 1'];
         yield 'a rule nobody knows' => [['name' => 'X', 'rule' => '<script>'], 'cannot be chosen here'];

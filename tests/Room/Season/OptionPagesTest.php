@@ -205,7 +205,51 @@ final class OptionPagesTest extends PageTestCase
         $page = $this->get('/project/'.$coat->id.'/option/'.$coat->openOptions()[1]->id);
         $answer = self::says($page, '#answer');
         self::assertStringContainsString('Tweed waistcoat would be 26 cm short of Slate lining because of it', $answer);
-        self::assertStringContainsString('Tweed waistcoat would be 26 cm short', self::says($this->get('/project/'.$coat->id), '#options'));
+        self::assertStringContainsString(
+            'Tweed waistcoat would be 26 cm short',
+            self::says($this->get('/project/'.$coat->id), '#options'),
+        );
+    }
+
+    public function testSeveralAreSewnAtOnceAndEachTakesItsOwn(): void
+    {
+        $tee = $this->project('Fern tee');
+        $people = $this->workroom($this->account)->people;
+        $other = 'Plimsoll stripe jersey, 1.54 m, 150 cm';
+        $this->get('/project/'.$tee->id.'/change');
+        $this->send('Save the project', [
+            'copies' => [
+                ['person' => $people[3]->id, 'size' => '16', 'cut' => $other],
+                ['size' => '12'],
+                ['person' => '', 'size' => '', 'cut' => ''],
+            ],
+        ]);
+        self::assertResponseRedirects('/project/'.$tee->id);
+        [$first, $second] = $this->project('Fern tee')->copies;
+        self::assertSame(
+            [$people[3]->name, '16', 'Plimsoll stripe jersey'],
+            [$first->person?->name, $first->size, $first->claims[0]->cloth?->name],
+        );
+        self::assertSame([null, '12', 'Fern jersey'], [$second->person, $second->size, $second->claims[0]->cloth?->name]);
+        self::assertNotNull($this->project('Fern tee')->claims[0]->lay, 'the first one’s lay stays');
+        self::assertSame((int) (2.4 * (int) $tee->expectedMinutes()), $this->project('Fern tee')->expectedMinutes());
+        $page = self::says($this->get('/project/'.$tee->id));
+        self::assertStringContainsString('Main, '.$people[3]->name.' 16', $page);
+        self::assertStringContainsString('Main, 12', $page);
+        $season = self::says($this->get('/season'));
+        self::assertStringContainsString('Fern tee', $season);
+        $this->get('/table/new?project='.$tee->id);
+        $this->get('/project/'.$tee->id.'/change');
+        self::assertSame($other, $this->browser->getCrawler()->filter('[name="copies[0][cut]"]')->attr('value'));
+        $page = $this->send('Save the project', ['copies' => [['size' => '99'], ['size' => '12', 'cut' => 'Moon cloth']]]);
+        self::assertResponseStatusCodeSame(422);
+        self::assertStringContainsString('Size 99 is not in the table', self::says($page));
+        self::assertStringContainsString('There is no cut called “Moon cloth”', self::says($page));
+        $this->get('/project/'.$tee->id.'/change');
+        $this->send('Save the project', [
+            'copies' => [['person' => '', 'size' => '', 'cut' => ''], ['person' => '', 'size' => '', 'cut' => '']],
+        ]);
+        self::assertSame([], $this->project('Fern tee')->copies);
     }
 
     /** @return array<string, list<string>> names and lengths by cut */

@@ -85,15 +85,17 @@ final readonly class Promises
         return array_map(static fn (array $all): array => array_values(array_filter($all, $others)), $promises);
     }
 
-    /** @return list<Promise> in the order of its claims */
+    /** @return list<Promise> of its claims and its copies', in their order */
     private function ofOne(Project $project): array
     {
         $promises = [];
-        foreach ($project->claims as $claim) {
-            foreach (null === $claim->cut || $claim->cutOut ? [] : $this->places($project, $claim) as [$placed, $laidOut]) {
-                if (null !== $placed->cut && null !== $placed->cloth) {
-                    $on = On::cut($placed->cloth, ToCut::of($placed->cloth, $placed->cut, $this->assumptions, null !== $laidOut));
-                    $promises[] = new Promise($project, $placed, $this->estimator->estimate($project->wanted($placed, $laidOut), $on));
+        foreach ($project->lines() as $line) {
+            foreach ($line->claims as $claim) {
+                foreach (null === $claim->cut || $claim->cutOut ? [] : $this->places($line, $claim) as [$placed, $laidOut]) {
+                    if (null !== $placed->cut && null !== $placed->cloth) {
+                        $on = On::cut($placed->cloth, ToCut::of($placed->cloth, $placed->cut, $this->assumptions, null !== $laidOut));
+                        $promises[] = new Promise($line, $placed, $this->estimator->estimate($line->wanted($placed, $laidOut), $on));
+                    }
                 }
             }
         }
@@ -140,7 +142,7 @@ final readonly class Promises
     public function places(Project $project, Claim $claim): array
     {
         $lay = $claim->lay;
-        $garment = $lay?->garmentOf($project->id, $claim->role);
+        $garment = $lay?->garmentOf($project->id, $claim->role, $project->largestSize());
         if (null === $lay || null === $garment || null !== $project->layStale($claim, $this->assumptions)) {
             return [[$claim, null]];
         }

@@ -147,7 +147,8 @@ final readonly class SeasonCheck
     {
         $lines = [];
         foreach ($open as $project) {
-            $lines['#'.$project->id] = $project->notionsTaken ? [] : $project->version->notions ?? [];
+            $each = $project->notionsTaken ? [] : $project->version->notions ?? [];
+            $lines['#'.$project->id] = array_merge(...array_fill(0, 1 + \count($project->copies), $each));
         }
 
         return (new Allotment($this->notions))->of($lines);
@@ -159,14 +160,23 @@ final readonly class SeasonCheck
      */
     private function project(Project $project, array $promises, array $notions, int $from, int $to): ProjectAnswer
     {
-        $roles = array_merge(...array_map(fn (Claim $claim): array => $this->role($project, $claim, $promises), $project->claims));
+        $roles = $sizes = [];
+        foreach ($project->lines() as $line) {
+            foreach ($line->claims as $claim) {
+                $roles = [...$roles, ...array_map(
+                    static fn (RoleAnswer $role): RoleAnswer => [] === $project->copies ? $role : $role->of($line),
+                    $this->role($line, $claim, $promises),
+                )];
+            }
+            $sizes = $line === $project ? [] : [...$sizes, ...(new SizeSnags())->of($line)];
+        }
         $verdict = [] === $roles ? Verdict::NotKnown : null;
         $snags = [];
         foreach ($roles as $role) {
             $verdict = null === $role->verdict ? $verdict : $verdict?->graver($role->verdict) ?? $role->verdict;
             $snags = [...$snags, ...$role->snags];
         }
-        $snags = [...$snags, ...$this->snags($project, $notions, $from, $to)];
+        $snags = [...$snags, ...$sizes, ...$this->snags($project, $notions, $from, $to)];
         usort($snags, static fn (Snag $a, Snag $b): int => $a->severity->value <=> $b->severity->value);
 
         return new ProjectAnswer($project, $roles, $verdict, $snags, $from, $to, $to > $project->season->minutes(), $notions);
