@@ -10,7 +10,11 @@ use Octavum\Core\Body\Person;
 final readonly class Copy
 {
     /** @param list<Claim> $claims */
-    public function __construct(public ?Person $person = null, public ?string $size = null, public ?string $gradedTo = null, public array $claims = [])
-    {
+    public function __construct(
+        public ?Person $person = null,
+        public ?string $size = null,
+        public ?string $gradedTo = null,
+        public array $claims = [],
+    ) {
     }
 }

@@ -14,6 +14,7 @@ use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Origin;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Cloth\Weight;
@@ -62,6 +63,10 @@ final class LimitsTest extends TestCase
         yield 'a share of one is written' => [
             static fn (): string => FibreMix::of(['cotton' => 99, 'elastane' => 1], Knowledge::Label)->typed(),
             '99 cotton, 1 elastane',
+        ];
+        yield 'steamed' => [
+            static fn (): array => [Shrinkage::steamed()->along->hundredths, Shrinkage::steamed()->across->hundredths],
+            [100, 100],
         ];
         yield 'never washed' => [
             static fn (): array => [Shrinkage::none()->along->hundredths, Shrinkage::none()->across->hundredths],
@@ -166,5 +171,23 @@ final class LimitsTest extends TestCase
         self::assertFalse((new Cut('c', [$bought]))->isTakenFrom());
         self::assertFalse((new Cut('c', [$bought, $measured]))->isTakenFrom());
         self::assertTrue((new Cut('c', [$bought, $measured, new LedgerEntry($on, LedgerKind::Cut)]))->isTakenFrom());
+    }
+
+    public function testTheLastEntryIsTakenBackAlone(): void
+    {
+        $on = new \DateTimeImmutable('2027-03-01');
+        $entries = array_map(
+            static fn (int $mm): LedgerEntry => new LedgerEntry($on, LedgerKind::Measured, Length::ofMillimetres($mm)),
+            [1000, 900, 800],
+        );
+        self::assertSame([$entries[0], $entries[1]], (new Cut('c', $entries))->withoutLastEntry()->ledger);
+    }
+
+    public function testWhereAClothCameFromIsKnownByAnyWord(): void
+    {
+        self::assertFalse((new Origin())->isKnown());
+        self::assertTrue((new Origin(from: 'a gift'))->isKnown());
+        self::assertTrue((new Origin(on: new \DateTimeImmutable('2027-03-01')))->isKnown());
+        self::assertTrue((new Origin(called: 'Soft chambray'))->isKnown());
     }
 }

@@ -112,6 +112,38 @@ final class EstimatorEdgesTest extends TestCase
         yield 'a thing of any size' => [false, 1_200_000, Garment::Toy, null];
     }
 
+    /** Two pieces 69 cm wide lie side by side on 1.40 m less two selvages of 1 cm, and would not on less. */
+    public function testAGuessCountsTwoSelvages(): void
+    {
+        $pieces = PieceSet::of([new Piece('Back', quantity: 2, shapes: [new Shape([], Outline::rectangle(600, 690))])], ['14']);
+        $version = new Version('v', 'A', new RequirementTable(['14'], []), pieces: $pieces);
+        $answer = (new Estimator(new Assumptions()))->estimate(
+            new Wanted($version, Garment::Skirt, Role::Main, '14'),
+            new On(Length::ofMillimetres(1400)),
+        );
+        self::assertInstanceOf(Unknown::class, $answer);
+        self::assertSame(600, $answer->guess?->amount->millimetres());
+    }
+
+    public function testAnEmptyCellIsSaidToBeOne(): void
+    {
+        $table = new RequirementTable(['14', '16'], [
+            new Requirement(Role::Main, Length::ofMillimetres(1150), Nap::Without, ['16' => Length::ofMetres('2.8')]),
+            new Requirement(Role::Main, Length::ofMillimetres(1500), Nap::Without, ['14' => Length::ofMetres('2.1')]),
+        ]);
+        $warning = static function (int $width) use ($table): string {
+            $need = (new Estimator(new Assumptions()))->estimate(
+                new Wanted(new Version('v', 'A', $table), Garment::Top, Role::Main, '14'),
+                new On(Length::ofMillimetres($width)),
+            );
+            self::assertInstanceOf(Need::class, $need);
+
+            return (string) $need->warnings[0];
+        };
+        self::assertStringContainsString('The 115 cm row has no length for size 14', $warning(1200));
+        self::assertStringContainsString('narrower than every row', $warning(1000));
+    }
+
     public function testAGuessSaysWhatItIs(): void
     {
         $rough = new Guess(Length::ofMetres('1.9'), Way::RoughBlock);

@@ -17,10 +17,20 @@ use Octavum\Core\Measure\Width;
 use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Unknown;
+use Octavum\Core\Need\Verdict;
 use Octavum\Core\Need\Way;
+use Octavum\Core\Pattern\Nap;
+use Octavum\Core\Pattern\Requirement;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\Piece\Piece;
+use Octavum\Core\Piece\PieceSet;
 use Octavum\Core\Piece\Role;
+use Octavum\Core\Piece\Shape;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Wish;
+use Octavum\Core\Shape\Outline;
 use Octavum\Core\Shopping\Ask;
 use Octavum\Core\Shopping\Counter;
 use Octavum\Core\Shopping\ShoppingList;
@@ -100,6 +110,47 @@ final class ShoppingTest extends TestCase
         $own = $item->asks[2]['ask'];
         self::assertInstanceOf(Ask::class, $own);
         self::assertSame(2800, $own->length->millimetres(), '2.60 / 0.96 + 0.06 = 2.769 → 2.80');
+    }
+
+    /** Cotton to buy, 1.50 m wide: (1.50 − 0.02) × 0.98 = 1.4504 m between the selvages after its wash. */
+    public function testAPieceWiderThanWhatIsBoughtIsShortWhereTheWidthIsKnown(): void
+    {
+        $answer = static function (int $across, ?int $width): RoleAnswer {
+            $pieces = PieceSet::of([new Piece('Back', shapes: [new Shape([], Outline::rectangle(600, $across))])], ['14']);
+            $row = new Requirement(Role::Main, Length::ofMillimetres(1400), Nap::Without, ['14' => Length::ofMillimetres(2000)]);
+            $wish = new Wish(
+                'Lawn',
+                FibreMix::of(['cotton' => 100], Knowledge::Seller),
+                width: null === $width ? null : Length::ofMillimetres($width),
+            );
+            $version = new Version('v', 'A', new RequirementTable(['14'], [$row]), pieces: $pieces);
+
+            return Plan::check(Plan::project('Cape', 1, $version, new Claim('w', Role::Main, wish: $wish)))->projects[0]->roles[0];
+        };
+        self::assertSame(Verdict::ToBuy, $answer(1450, 1500)->verdict);
+        self::assertSame(Verdict::Short, $answer(1451, 1500)->verdict);
+        self::assertSame(Verdict::ToBuy, $answer(1451, null)->verdict, 'nobody knows the width yet');
+        self::assertStringContainsString('is assumed', (string) $answer(600, null)->working->lines[0]->label);
+        self::assertStringNotContainsString('is assumed', (string) $answer(600, 1500)->working->lines[0]->label);
+    }
+
+    public function testWhereNoLengthIsEnoughThereIsNoSecondOpinionEither(): void
+    {
+        $pieces = PieceSet::of([new Piece('Back', shapes: [new Shape([], Outline::rectangle(600, 1200))])], ['14']);
+        $row = static fn (int $width, int $length): Requirement => new Requirement(
+            Role::Main,
+            Length::ofMillimetres($width),
+            Nap::Without,
+            ['14' => Length::ofMillimetres($length)],
+        );
+        $version = new Version('v', 'A', new RequirementTable(['14'], [$row(900, 3000), $row(1500, 2000)]), pieces: $pieces);
+        $wish = new Wish('Lawn', FibreMix::of(['cotton' => 100], Knowledge::Seller));
+        $season = Plan::check(Plan::project('Cape', 1, $version, new Claim('w', Role::Main, wish: $wish)));
+        $asks = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($season)[0]->asks;
+        self::assertInstanceOf(Unknown::class, $asks[1]['ask'], '112 wide: the back is 1.20 m');
+        self::assertNull($asks[1]['area']);
+        self::assertInstanceOf(Ask::class, $asks[2]['ask'], '140 wide');
+        self::assertNotNull($asks[2]['area']);
     }
 
     public function testWhatAnOwnedCutSettlesAloneIsNotBought(): void

@@ -53,10 +53,10 @@ final class CopiesTest extends TestCase
         $cloth = $this->cloth('2.80');
         $project = $this->project($cloth);
         $promises = (new SeasonCheck(new Assumptions()))->promises([$project])['cut of Heron lawn'];
-        self::assertSame(['Pinafore', 'Pinafore, Suvi', 'Pinafore, Aino', 'Pinafore, 4'], array_map(
-            static fn (Promise $promise): string => $promise->project->name,
-            $promises,
-        ));
+        self::assertSame(
+            ['Pinafore', 'Pinafore, Suvi', 'Pinafore, Aino', 'Pinafore, 4'],
+            array_map(static fn (Promise $promise): string => $promise->project->name, $promises),
+        );
         self::assertSame(3000, Promise::total($promises)->millimetres());
         $roles = Plan::check($project)->projects[0]->roles;
         self::assertSame(
@@ -74,10 +74,12 @@ final class CopiesTest extends TestCase
         $lay = $this->lay($plain, $cloth);
         self::assertEquals(1500, $lay->sheets[0]->used->millimetres());
         $answer = Plan::check($this->project($cloth, $lay))->projects[0];
-        self::assertSame([Way::LaidOut], array_values(array_unique(array_map(
-            static fn (RoleAnswer $role): ?Way => $role->need->way ?? null,
-            $answer->roles,
-        ), \SORT_REGULAR)));
+        self::assertSame(
+            [Way::LaidOut],
+            array_values(
+                array_unique(array_map(static fn (RoleAnswer $role): ?Way => $role->need->way ?? null, $answer->roles), \SORT_REGULAR),
+            ),
+        );
         self::assertSame(Verdict::Fits, $answer->verdict);
         $total = array_reduce(
             $answer->roles,
@@ -133,7 +135,12 @@ final class CopiesTest extends TestCase
             'v',
             'A',
             new RequirementTable($sizes, [
-                new Requirement(Role::Main, Length::ofMillimetres(1500), Nap::Without, array_map(Length::ofMillimetres(...), self::LENGTHS)),
+                new Requirement(
+                    Role::Main,
+                    Length::ofMillimetres(1500),
+                    Nap::Without,
+                    array_map(Length::ofMillimetres(...), self::LENGTHS),
+                ),
             ]),
             minutes: 100,
             pieces: PieceSet::of([new Piece('Front', shapes: $shapes)], $sizes),

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Season\Check;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Collision;
@@ -14,6 +16,7 @@ use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Wish;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -129,6 +132,29 @@ final class OptionsTest extends TestCase
         $made = $project->made($option);
         self::assertEquals($option, $made->lead());
         self::assertSame([$project->id, $project->name, $project->rank], [$made->id, $made->name, $made->rank]);
+    }
+
+    /** @param list<Claim> $claims */
+    #[DataProvider('names')]
+    public function testWhatAnOptionIsCalled(?string $version, ?string $size, ?string $to, array $claims, string $called): void
+    {
+        $option = new Option('o', null, null === $version ? null : Plan::version([], name: $version), $size, $to, claims: $claims);
+        self::assertSame($called, (string) $option->sentence());
+    }
+
+    /** @return iterable<string, array{?string, ?string, ?string, list<Claim>, string}> */
+    public static function names(): iterable
+    {
+        $cut = new Claim('a', Role::Main, $cloth = Plan::cloth('150 cm', '2'), $cloth->cuts[0]);
+        $wish = new Claim('b', Role::Lining, wish: new Wish('Viscose lining', FibreMix::unknown()));
+        $open = new Claim('c', Role::Main);
+        yield 'all of it' => ['A', '14', null, [$cut, $wish], 'A, size 14, from Heron lawn'];
+        yield 'graded' => ['A', '14', '16', [$cut], 'A, size 14 to 16, from Heron lawn'];
+        yield 'no size' => ['A', null, null, [$cut], 'A, from Heron lawn'];
+        yield 'no cloth' => ['A', '14', null, [], 'A, size 14'];
+        yield 'the first that is chosen' => ['A', '14', null, [$open, $wish], 'A, size 14, from Viscose lining'];
+        yield 'nothing' => [null, null, null, [$open], 'no pattern yet'];
+        yield 'no pattern, but a size' => [null, '14', null, [], 'no pattern yet'];
     }
 
     /** @param array<string, list<Promise>> $promises */
