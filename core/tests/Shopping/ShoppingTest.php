@@ -28,11 +28,14 @@ use Octavum\Core\Piece\PieceSet;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
+use Octavum\Core\Season\Project;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Wish;
 use Octavum\Core\Shape\Outline;
 use Octavum\Core\Shopping\Ask;
 use Octavum\Core\Shopping\Counter;
+use Octavum\Core\Shopping\Item;
 use Octavum\Core\Shopping\ShoppingList;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\TestCase;
@@ -134,15 +137,41 @@ final class ShoppingTest extends TestCase
         self::assertStringNotContainsString('is assumed', (string) $answer(600, 1500)->working->lines[0]->label);
     }
 
+    public function testWhatHangsOnAnEventWaits(): void
+    {
+        $wish = new Wish('Lawn', FibreMix::unknown());
+        $item = static function (string $when, Option ...$options) use ($wish): Item {
+            $project = new Project(
+                'p',
+                'Cape',
+                Plan::season(),
+                1,
+                version: Plan::version(['150 cm' => '2']),
+                size: '14',
+                claims: [new Claim('w', Role::Main, wish: $wish)],
+                options: array_values($options),
+                when: $when,
+            );
+
+            return (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of(Plan::check($project))[0];
+        };
+        self::assertNull($item('')->wait());
+        self::assertNull(
+            $item('', new Option('o'), new Option('p', when: 'the toile fails', past: true))->wait(),
+            'what is let go hangs on nothing',
+        );
+        self::assertSame(
+            'Wait: how Cape is made hangs on whether the toile fits, Suvi grows.',
+            (string) $item('the toile fits', new Option('o', when: 'Suvi grows'), new Option('p', when: 'Suvi grows'))->wait(),
+        );
+    }
+
     public function testWhereNoLengthIsEnoughThereIsNoSecondOpinionEither(): void
     {
         $pieces = PieceSet::of([new Piece('Back', shapes: [new Shape([], Outline::rectangle(600, 1200))])], ['14']);
-        $row = static fn (int $width, int $length): Requirement => new Requirement(
-            Role::Main,
-            Length::ofMillimetres($width),
-            Nap::Without,
-            ['14' => Length::ofMillimetres($length)],
-        );
+        $row = static fn (int $width, int $length): Requirement => new Requirement(Role::Main, Length::ofMillimetres($width), Nap::Without, [
+            '14' => Length::ofMillimetres($length),
+        ]);
         $version = new Version('v', 'A', new RequirementTable(['14'], [$row(900, 3000), $row(1500, 2000)]), pieces: $pieces);
         $wish = new Wish('Lawn', FibreMix::of(['cotton' => 100], Knowledge::Seller));
         $season = Plan::check(Plan::project('Cape', 1, $version, new Claim('w', Role::Main, wish: $wish)));
