@@ -27,6 +27,8 @@ export default () => ({
             document.getElementById('find')?.focus();
         } else if (event.key === 'n') {
             document.querySelector('[data-new]')?.click();
+        } else if (event.key === 'e') {
+            document.querySelector('[data-edit]')?.click();
         } else if (event.key === '?') {
             this.$refs.keys.showModal();
         } else if (['w', 'j', 'k'].includes(event.key)) {

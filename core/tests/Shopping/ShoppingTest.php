@@ -169,9 +169,12 @@ final class ShoppingTest extends TestCase
     public function testWhereNoLengthIsEnoughThereIsNoSecondOpinionEither(): void
     {
         $pieces = PieceSet::of([new Piece('Back', shapes: [new Shape([], Outline::rectangle(600, 1200))])], ['14']);
-        $row = static fn (int $width, int $length): Requirement => new Requirement(Role::Main, Length::ofMillimetres($width), Nap::Without, [
-            '14' => Length::ofMillimetres($length),
-        ]);
+        $row = static fn (int $width, int $length): Requirement => new Requirement(
+            Role::Main,
+            Length::ofMillimetres($width),
+            Nap::Without,
+            ['14' => Length::ofMillimetres($length)],
+        );
         $version = new Version('v', 'A', new RequirementTable(['14'], [$row(900, 3000), $row(1500, 2000)]), pieces: $pieces);
         $wish = new Wish('Lawn', FibreMix::of(['cotton' => 100], Knowledge::Seller));
         $season = Plan::check(Plan::project('Cape', 1, $version, new Claim('w', Role::Main, wish: $wish)));
