@@ -32,10 +32,6 @@ final readonly class WorkroomReader
     /** Larger documents are refused unread. */
     public const MOST_BYTES = 20_000_000;
 
-    /** What a page can take in with the memory of a worker, 256 MB; counted before anything is unpacked. The command takes more. */
-    private const MOST_SIGNS = ['{' => 80_000, '[' => 400_000, ',' => 2_000_000];
-    private const MOST_ROWS = 8_000;
-
     public function __construct(
         private SettingsCodec $settings = new SettingsCodec(),
         private PersonCodec $people = new PersonCodec(),
@@ -58,9 +54,7 @@ final readonly class WorkroomReader
     {
         $faults = new Faults();
         if ($bounded) {
-            foreach (self::MOST_SIGNS as $sign => $most) {
-                substr_count($json, $sign) <= $most || throw self::tooMany();
-            }
+            Bounds::ofText($json);
         }
         $document = new Node($this->decode($json, $faults), $faults);
         $faults->refuse();
@@ -80,8 +74,8 @@ final readonly class WorkroomReader
             'notions',
             'lists',
         ]);
-        if ($bounded && self::rows($document) > self::MOST_ROWS) {
-            throw self::tooMany();
+        if ($bounded) {
+            Bounds::ofRows($document);
         }
         $workroom = $this->workroom($document);
         $faults->refuse();
@@ -206,36 +200,6 @@ final readonly class WorkroomReader
                 }
             }
         }
-    }
-
-    private static function rows(Node $document): int
-    {
-        $rows = 0;
-        foreach (
-            [
-                'people' => null,
-                'cloths' => 'cuts',
-                'patterns' => 'versions',
-                'seasons' => null,
-                'projects' => 'claims',
-                'lays' => 'pieces',
-                'notions' => null,
-                'lists' => null,
-            ] as $list => $parts
-        ) {
-            foreach ($document->at($list)->items() as $node) {
-                $rows += 1 + (null === $parts ? 0 : \count($node->at($parts)->items()));
-            }
-        }
-
-        return $rows;
-    }
-
-    private static function tooMany(): Refused
-    {
-        return Refused::because(
-            'This document holds more than a page can take in at once, some 8000 cuts, versions, projects and so on: import it on the machine that Octavum runs on, with bin/octavum import. Nothing has been changed.',
-        );
     }
 
     private function decode(string $json, Faults $faults): mixed

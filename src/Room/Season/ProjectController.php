@@ -39,6 +39,7 @@ final class ProjectController extends AbstractController
         private readonly ProjectRepository $projects,
         private readonly ProjectMapper $mapper,
         private readonly ProjectForm $form,
+        private readonly OptionForm $optionForm,
         private readonly ProjectStore $store,
         private readonly ProjectPages $pages,
         private readonly Plan $plan,
@@ -114,7 +115,7 @@ final class ProjectController extends AbstractController
         $project = $known ?? new Project('new', '', $season, 1000);
         $choices = $this->form->choices($account);
         if (null !== $known && $entry->has('option')) {
-            $option = $this->form->option($entry, 'new', $choices, $account, $this->people->all($account));
+            $option = $this->optionForm->read($entry, 'new', $choices, $account, $this->people->all($account));
 
             return $this->pages->option($known, $option, $projects, $account);
         }

@@ -25,7 +25,10 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Shape\Outline;
 
-/** What the cutting table in the browser draws and moves, as plain arrays for JSON. Millimetres. */
+/**
+ * What the cutting table in the browser draws and moves, as plain arrays for JSON. Millimetres.
+ * Longer than other files: what is sent is written out field by field.
+ */
 final readonly class Mat
 {
     public function __construct(private SentenceWriter $sentences, private AccountSettings $settings)
@@ -113,7 +116,7 @@ final readonly class Mat
             ),
             'pieces' => (object) $pieces,
             'ways' => (object) $ways,
-            'marks' => $this->settings->tape()->marks($this->reach($setup)),
+            'marks' => $this->settings->tape()->marks($setup->reach()),
             'repeat' => null === $lay->repeat() ? null : $lay->repeat()->millimetres(),
         ];
     }
@@ -226,20 +229,6 @@ final readonly class Mat
                 $lay->leftovers,
             ),
         ];
-    }
-
-    /** How far anything can lie from the end: on a roll all pieces one after the other, and a metre beyond. */
-    private function reach(Setup $setup): Length
-    {
-        $reach = 0.0;
-        foreach ($setup->lay->pieces as [, $piece, $laid]) {
-            $reach += $piece->quantity * max($laid->flat()->length(), $laid->flat()->width());
-        }
-        foreach ($setup->lay->sheets as $sheet) {
-            $reach = max($reach, (float) $sheet->length?->millimetres());
-        }
-
-        return Length::ofMillimetres(round(1000 + $reach));
     }
 
     private function why(Setup $setup, Lay $lay): string

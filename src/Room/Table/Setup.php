@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Table;
 
 use Octavum\Core\Laid\LaySetup;
+use Octavum\Core\Measure\Length;
 
 /** A lay's setup as read, with what the page must know of it. */
 final readonly class Setup
@@ -16,5 +17,19 @@ final readonly class Setup
      */
     public function __construct(public LaySetup $lay, public array $asked, public array $known, public array $sizes)
     {
+    }
+
+    /** How far anything can lie from the end: on a roll all pieces one after the other, and a metre beyond. */
+    public function reach(): Length
+    {
+        $reach = 0.0;
+        foreach ($this->lay->pieces as [, $piece, $laid]) {
+            $reach += $piece->quantity * max($laid->flat()->length(), $laid->flat()->width());
+        }
+        foreach ($this->lay->sheets as $sheet) {
+            $reach = max($reach, (float) $sheet->length?->millimetres());
+        }
+
+        return Length::ofMillimetres(round(1000 + $reach));
     }
 }
