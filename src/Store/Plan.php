@@ -171,7 +171,9 @@ final class Plan
         }
         $record->notionsTaken = true;
 
-        return $record->version->notions ?? [];
+        $lines = array_unique(array_map(static fn (ClaimRecord $claim): string => $claim->copy->id ?? '', $record->claimsOf()));
+
+        return array_merge(...array_fill(0, max(1, \count($lines)), $record->version->notions ?? []));
     }
 
     /**

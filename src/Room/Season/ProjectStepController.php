@@ -77,13 +77,8 @@ final class ProjectStepController extends AbstractController
         } else {
             $cut = $this->stash->record($account, $subject) ?? throw $this->createNotFoundException();
             foreach ($record->claimsOf() as $claim) {
-                if (
-                    $claim->role->value === $request->request->getString('role')
-                    && null !== $claim->cut
-                    && $claim->cut->cloth === $cut->cloth
-                ) {
+                if ($claim->id === $request->request->getString('claim') && null !== $claim->cut && $claim->cut->cloth === $cut->cloth) {
                     $claim->cut = $cut;
-                    break;
                 }
             }
         }

@@ -185,10 +185,12 @@ final class TableController extends AbstractController
         $assumptions = $this->settings->of($account)->assumptions;
         $stale = [];
         foreach (null === $lay ? [] : $this->plan->projects($account) as $project) {
-            foreach ($project->claims as $claim) {
-                $why = null !== $lay && $claim->lay?->id === $lay->id ? $project->layStale($claim, $assumptions) : null;
-                if (null !== $why) {
-                    $stale[] = new Sentence('{project}: {why}.', ['project' => $project->name, 'why' => $why]);
+            foreach ($project->lines() as $line) {
+                foreach ($line->claims as $claim) {
+                    $why = null !== $lay && $claim->lay?->id === $lay->id ? $line->layStale($claim, $assumptions) : null;
+                    if (null !== $why) {
+                        $stale[] = new Sentence('{project}: {why}.', ['project' => $line->name, 'why' => $why]);
+                    }
                 }
             }
         }
