@@ -14,6 +14,8 @@ use Octavum\Core\Measure\Width;
  */
 final readonly class Cut
 {
+    /** What is believed of a cut, in micrometres. */
+    public const LONGEST = 100_000_000;
     private const WIDEST = 3_300_000;
 
     /** Null when nobody has measured it, or something was taken and nobody said how much. */
@@ -87,6 +89,18 @@ final readonly class Cut
         $measured = array_filter($this->ledger, static fn (LedgerEntry $entry): bool => null !== $entry->length);
 
         return null === $this->length && [] !== $measured;
+    }
+
+    /**
+     * A length that a cut can have.
+     *
+     * @throws Unreadable when it is longer than what anybody buys
+     */
+    public static function ownLength(Length $length): Length
+    {
+        return $length->micrometres <= self::LONGEST
+            ? $length
+            : throw Unreadable::because('A cut is no longer than 100 m: is the unit right? Type it with its unit, such as 250 cm.');
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Haul;
 
+use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
@@ -16,7 +17,6 @@ final readonly class MeasuresReader
 {
     /** In micrometres: from here on a figure is likely to be a width. */
     private const WIDE = 600_000;
-    private const LONGEST = 100_000_000;
 
     public function __construct(private HaulCursor $line)
     {
@@ -167,7 +167,7 @@ final readonly class MeasuresReader
             );
             $width = null;
         }
-        if (null !== $length && $length->micrometres > self::LONGEST) {
+        if (null !== $length && $length->micrometres > Cut::LONGEST) {
             $this->line->doubt(new Sentence('{length} is longer than any cut: is the unit right?', ['length' => Figure::exact($length)]));
             $length = null;
         }

@@ -59,6 +59,6 @@ final readonly class PartsReader
         }
         $width = Cut::ownWidth(Length::parse($found['width'], $usual));
 
-        return new Part(mb_substr(trim($found['name']), 0, 50), $count, Length::parse($length, $usual), $width);
+        return new Part(mb_substr(trim($found['name']), 0, 50), $count, Cut::ownLength(Length::parse($length, $usual)), $width);
     }
 }

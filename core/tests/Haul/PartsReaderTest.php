@@ -52,6 +52,7 @@ final class PartsReaderTest extends TestCase
         yield 'below zero' => ['sleeve -3 × 40', 'below zero'];
         yield 'no length' => ['sleeve 0 × 40', 'more than zero'];
         yield 'wider than any cloth' => ['sail 300 × 900 cm', '3.30 m'];
+        yield 'longer than any cut' => ['sail 101 m × 90 cm', '100 m'];
         yield 'more than anybody cuts up' => ['51 squares 10 × 10', '52 pieces are more than the 50'];
     }
 }

@@ -240,7 +240,8 @@ final readonly class ClothForm
     /** @param string $prefix of the fields' names */
     public function cut(Entry $entry, string $prefix, Settings $settings): Cut
     {
-        $length = $entry->length($prefix.'length', $settings->system->lengthUnit());
+        $typed = $entry->length($prefix.'length', $settings->system->lengthUnit());
+        $length = null === $typed ? null : $entry->attempt($prefix.'length', static fn (): Length => Cut::ownLength($typed));
         $today = $this->clock->now()->setTime(0, 0);
         $washed = $entry->boolean($prefix.'washed');
         $ledger = [new LedgerEntry($today, LedgerKind::Bought, $washed ? null : $length)];

@@ -11,6 +11,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
@@ -88,7 +89,8 @@ final class CutController extends AbstractController
         $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
         $entry = new Entry($request->request->all());
         $kind = $entry->choice('kind', LedgerKind::class) ?? LedgerKind::Measured;
-        $length = $entry->length('length', $this->settings->of($account)->system->lengthUnit());
+        $typed = $entry->length('length', $this->settings->of($account)->system->lengthUnit());
+        $length = null === $typed ? null : $entry->attempt('length', static fn (): Length => Cut::ownLength($typed));
         if (null === $length && \in_array($kind, self::NEEDS_LENGTH, true) && $entry->isSound()) {
             $entry->fault('length', new Sentence('The length is missing: type what the tape says, such as 1.4 m or 1 5/8 yd.'));
         }

@@ -78,8 +78,13 @@ final class ApartPagesTest extends PageTestCase
         $strip = $this->cloth('Marsh chambray')->cuts[1];
         self::assertSame([1100, 450], [$strip->length?->millimetres(), $strip->width?->millimetres()]);
         self::assertStringContainsString('45 cm', self::says($this->get('/cloth/'.$cloth->id), '#cut-'.$strip->id));
-        $this->send('Add the cut', ['length' => '1.1 m', 'width' => '9 m']);
+        foreach ([['length' => '1.1 m', 'width' => '9 m'], ['length' => '100.01 m', 'width' => '']] as $fields) {
+            $this->send('Add the cut', $fields);
+            self::assertResponseStatusCodeSame(422);
+        }
+        $this->post('/cut/'.$strip->id.'/ledger', ['kind' => 'measured', 'length' => '250 m']);
         self::assertResponseStatusCodeSame(422);
+        self::assertSame(1100, $this->cloth('Marsh chambray')->cuts[1]->length?->millimetres());
         self::assertCount(2, $this->cloth('Marsh chambray')->cuts);
     }
 
