@@ -47,6 +47,33 @@ final class BlockTest extends TestCase
         }
     }
 
+    /**
+     * Sizes are a child's years where they end at 6, or follow one another up to 16.
+     *
+     * @param list<string> $sizes
+     */
+    #[DataProvider('years')]
+    public function testWhichSizesAreYears(array $sizes, string $size, bool $years): void
+    {
+        $table = new RequirementTable($sizes, []);
+        $need = static fn (bool $child): ?int => (new Block())
+            ->need(Garment::Dress, $table, Role::Main, $size, Length::ofMillimetres(1380), false, $child)
+            ?->micrometres;
+        self::assertSame($years, $need(false) === $need(true));
+    }
+
+    /** @return iterable<string, array{list<string>, string, bool}> */
+    public static function years(): iterable
+    {
+        yield 'up to six' => [['2', '4', '6'], '4', true];
+        yield 'up to seven, by twos' => [['3', '5', '7'], '5', false];
+        yield 'one after the other up to 16' => [['14', '15', '16'], '15', true];
+        yield 'one after the other up to 17' => [['15', '16', '17'], '16', false];
+        yield 'a woman’s' => [['8', '10', '12'], '10', false];
+        yield 'years by name' => [['10 years', '12 years'], '10 years', true];
+        yield 'months' => [['6 months', '12 months'], '6 months', true];
+    }
+
     public function testWhatIsOfAnySizeIsNotGuessed(): void
     {
         foreach (self::OF_ANY_SIZE as $garment) {
