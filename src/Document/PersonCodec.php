@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Document;
 
 use Octavum\Core\Body\BodyPoint;
+use Octavum\Core\Body\Feature;
+use Octavum\Core\Body\Liking;
 use Octavum\Core\Body\Measured;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Measure\Length;
@@ -14,7 +16,7 @@ final readonly class PersonCodec
 {
     public function read(Node $node): Person
     {
-        $node->object(['id', 'name', 'child', 'notes', 'measured']);
+        $node->object(['id', 'name', 'child', 'notes', 'measured', 'likings']);
 
         return new Person(
             $node->at('id')->name(60),
@@ -22,6 +24,7 @@ final readonly class PersonCodec
             $node->at('child')->boolean(),
             $node->at('notes')->text(),
             $this->measured($node->at('measured')),
+            $this->likings($node->at('likings')),
         );
     }
 
@@ -34,6 +37,7 @@ final readonly class PersonCodec
             'child' => $person->child,
             'notes' => $person->notes,
             'measured' => $this->writeMeasured($person->measured),
+            'likings' => $this->writeLikings($person->likings),
         ]);
     }
 
@@ -62,6 +66,30 @@ final readonly class PersonCodec
             ],
             $measured,
         );
+    }
+
+    /** @return array<string, Liking> by feature */
+    public function likings(Node $node): array
+    {
+        $likings = [];
+        foreach ($node->isThere() && $node->object(array_column(Feature::cases(), 'value')) ? $node->names() : [] as $feature) {
+            $liking = $node->at($feature)->choice(Liking::class);
+            if (null !== $liking) {
+                $likings[$feature] = $liking;
+            }
+        }
+
+        return $likings;
+    }
+
+    /**
+     * @param array<string, Liking> $likings by feature
+     *
+     * @return array<string, string>
+     */
+    public function writeLikings(array $likings): array
+    {
+        return array_map(static fn (Liking $liking): string => $liking->value, $likings);
     }
 
     /** @return array<string, Length> */

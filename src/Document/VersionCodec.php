@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Document;
 
+use Octavum\Core\Body\Feature;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\PieceSet;
@@ -17,7 +18,7 @@ final readonly class VersionCodec
 
     public function read(Node $node): Version
     {
-        $node->object(['id', 'name', 'sizes', 'units', 'requirements', 'notions', 'minutes', 'notes', 'pieces']);
+        $node->object(['id', 'name', 'sizes', 'units', 'requirements', 'notions', 'minutes', 'notes', 'pieces', 'features']);
         $sizes = $node->at('sizes')->texts(20);
         if (\count(array_unique($sizes)) !== \count($sizes)) {
             $node->at('sizes')->fault('Each size may stand here only once.');
@@ -31,6 +32,7 @@ final readonly class VersionCodec
             $node->at('minutes')->integer(0, 100_000),
             $node->at('notes')->text(),
             PieceSet::of($this->pieces->read($node->at('pieces')), $sizes),
+            $this->features($node->at('features')),
         );
     }
 
@@ -47,6 +49,13 @@ final readonly class VersionCodec
             'units' => $version->table->printed?->value,
             'requirements' => $this->tables->write($version->table),
             'pieces' => $this->pieces->write($version->pieces->all()),
+            'features' => array_map(static fn (Feature $feature): string => $feature->value, $version->features),
         ]);
+    }
+
+    /** @return list<Feature> */
+    private function features(Node $list): array
+    {
+        return array_values(array_filter(array_map(static fn (Node $one): ?Feature => $one->choice(Feature::class), $list->items(50))));
     }
 }

@@ -6,6 +6,7 @@ namespace Octavum\Store;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
+use Octavum\Core\Body\Feature;
 use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Pattern;
@@ -126,6 +127,7 @@ final readonly class PatternMapper
                     $record->widest,
                     fn (): array => $this->pieces->read(Node::stored($this->pieceSet($record)->pieces, 'pieces of version '.$record->id)),
                 ),
+            array_map(Feature::from(...), $record->features),
         );
     }
 
@@ -185,6 +187,7 @@ final readonly class PatternMapper
         $record->notions = $version->notions;
         $record->minutes = $version->minutes;
         $record->notes = $version->notes;
+        $record->features = array_map(static fn (Feature $feature): string => $feature->value, $version->features);
     }
 
     private function table(VersionRecord $record): RequirementTable

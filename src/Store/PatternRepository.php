@@ -54,6 +54,26 @@ final class PatternRepository extends ServiceEntityRepository
         return $titles;
     }
 
+    /** @return array<string, list<list<string>>> what the versions of each pattern have, by pattern */
+    public function features(Account $account): array
+    {
+        /** @var list<array{id: string, features: list<string>}> $rows */
+        $rows = $this->getEntityManager()
+            ->createQuery(
+                'SELECT p.id, v.features FROM '
+                    .VersionRecord::class
+                    .' v JOIN v.pattern p WHERE p.account = :account AND p.removedAt IS NULL AND v.removedAt IS NULL ORDER BY v.id',
+            )
+            ->setParameter('account', $account)
+            ->getArrayResult();
+        $features = [];
+        foreach ($rows as $row) {
+            $features[$row['id']][] = $row['features'];
+        }
+
+        return $features;
+    }
+
     /**
      * @param list<string> $ids
      *

@@ -52,6 +52,7 @@ final readonly class People
             $record->child,
             $record->notes,
             $this->codec->measured(Node::stored($record->measured, 'person '.$record->id)),
+            [] === $record->likings ? [] : $this->codec->likings(Node::stored($record->likings, 'person '.$record->id)),
         );
     }
 
@@ -61,5 +62,6 @@ final readonly class People
         $record->child = $person->child;
         $record->notes = $person->notes;
         $record->measured = $this->codec->writeMeasured($person->measured);
+        $record->likings = $this->codec->writeLikings($person->likings);
     }
 }

@@ -35,6 +35,10 @@ class PersonRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $measured = [];
 
+    /** @var array<string, string> by feature, as in the exchange format */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $likings = [];
+
     public function __construct(#[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account)
     {
         $this->id = (string) new Ulid();

@@ -49,6 +49,10 @@ class VersionRecord
     #[ORM\Column(nullable: true)]
     public ?int $minutes = null;
 
+    /** @var list<string> what it has */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $features = [];
+
     #[ORM\Column(type: Types::TEXT)]
     public string $notes = '';
 

@@ -17,16 +17,26 @@ final readonly class Person
     /** @var list<Measured> the latest first */
     public array $measured;
 
-    /** @param list<Measured> $measured in any order */
+    /**
+     * @param list<Measured>        $measured in any order
+     * @param array<string, Liking> $likings  by feature
+     */
     public function __construct(
         public string $id,
         public string $name,
         public bool $child = false,
         public string $notes = '',
         array $measured = [],
+        public array $likings = [],
     ) {
         usort($measured, static fn (Measured $a, Measured $b): int => $b->on <=> $a->on);
         $this->measured = $measured;
+    }
+
+    /** @param list<Measured> $measured in any order */
+    public function measuredAs(array $measured): self
+    {
+        return new self($this->id, $this->name, $this->child, $this->notes, $measured, $this->likings);
     }
 
     /** The latest figure, which may be of an earlier day than others. */

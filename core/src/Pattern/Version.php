@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Pattern;
 
+use Octavum\Core\Body\Feature;
 use Octavum\Core\Piece\PieceSet;
 
 /** A view of a pattern with its own lengths, notions and hours. */
@@ -12,8 +13,9 @@ final readonly class Version
     public PieceSet $pieces;
 
     /**
-     * @param list<string> $notions as the envelope lists them
-     * @param ?int         $minutes to sew it; null for the pattern's own
+     * @param list<string>  $notions  as the envelope lists them
+     * @param ?int          $minutes  to sew it; null for the pattern's own
+     * @param list<Feature> $features it has; empty when nobody has said
      */
     public function __construct(
         public string $id,
@@ -23,6 +25,7 @@ final readonly class Version
         public ?int $minutes = null,
         public string $notes = '',
         ?PieceSet $pieces = null,
+        public array $features = [],
     ) {
         $this->pieces = $pieces ?? PieceSet::none();
     }

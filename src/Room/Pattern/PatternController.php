@@ -7,6 +7,7 @@ namespace Octavum\Room\Pattern;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Core\Body\Feature;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Fit\SizeAdvice;
 use Octavum\Core\Fit\SizeChooser;
@@ -59,11 +60,15 @@ final class PatternController extends AbstractController
     {
         $entry = new Entry($request->query->all());
         $without = $entry->typed['without'] ?? [];
+        $having = $entry->typed['having'] ?? [];
+        $having = array_values(array_intersect(array_column(Feature::cases(), 'value'), \is_array($having) ? array_keys($having) : []));
         $filter = new PatternFilter(
             Garment::tryFrom($entry->raw('garment')),
             $entry->raw('words'),
             Ownership::tryFrom($entry->raw('ownership')),
             \is_array($without) ? array_keys($without) : [],
+            $having,
+            [] === $having ? [] : $this->patterns->features($account),
         );
         $all = $this->patterns->titles($account);
         $pager = Pager::of($filter->of($all), $request->query->getInt('page', 1));

@@ -17,12 +17,18 @@ final readonly class PatternFilter
     /** @var list<string> techniques that are not wanted */
     public array $without;
 
-    /** @param list<int|string> $without */
+    /**
+     * @param list<int|string>                  $without
+     * @param list<string>                      $having   features of which one version has all
+     * @param array<string, list<list<string>>> $features of each pattern's versions, by pattern; needed for having
+     */
     public function __construct(
         public ?Garment $garment = null,
         public string $words = '',
         public ?Ownership $ownership = null,
         array $without = [],
+        public array $having = [],
+        private array $features = [],
     ) {
         $this->without = array_values(array_intersect(array_column(Technique::cases(), 'value'), $without));
     }
@@ -84,8 +90,23 @@ final readonly class PatternFilter
         $techniques = $title->details['techniques'] ?? [];
 
         return (null === $this->ownership || $title->ownership === $this->ownership)
+            && $this->has($title)
             && [] ===
                 array_filter($this->without, static fn (string $one): bool => \is_array($techniques) && \in_array($one, $techniques, true));
+    }
+
+    private function has(PatternTitle $title): bool
+    {
+        if ([] === $this->having) {
+            return true;
+        }
+        foreach ($this->features[$title->id] ?? [] as $features) {
+            if ([] === array_diff($this->having, $features)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function isCalled(PatternTitle $title): bool

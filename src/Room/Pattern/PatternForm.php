@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Pattern;
 
 use Octavum\Core\Body\BodyPoint;
+use Octavum\Core\Body\Feature;
 use Octavum\Core\Cloth\Drape;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\WeightClass;
@@ -160,6 +161,7 @@ final readonly class PatternForm
             'notions' => implode("\n", $version->notions),
             'versionHours' => Entry::hours($version->minutes),
             'versionNotes' => $version->notes,
+            'features' => array_map(static fn (Feature $feature): string => $feature->value, $version->features),
             'units' => $system->value,
             'pasted' => '',
             'sizes' => $grid->sizes,
@@ -193,6 +195,10 @@ final readonly class PatternForm
             $this->lines($entry, 'notions', 200),
             $entry->minutes('versionHours', Entry::MOST_MINUTES),
             $entry->text('versionNotes'),
+            features: array_values(array_filter(array_map(
+                static fn (string $i): ?Feature => $entry->choice('features.'.$i, Feature::class),
+                $entry->rows('features'),
+            ))),
         );
     }
 

@@ -8,6 +8,8 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Body\BodyPoint;
+use Octavum\Core\Body\Feature;
+use Octavum\Core\Body\Liking;
 use Octavum\Core\Body\Measured;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Fit\SizeChooser;
@@ -98,7 +100,7 @@ final class PeopleController extends AbstractController
 
                 return $this->change(
                     $record,
-                    new Person($id, $person->name, $person->child, $person->notes, [...array_values($kept), $measured]),
+                    $person->measuredAs([...array_values($kept), $measured]),
                     'The measurements of {person} are written down.',
                 );
             }
@@ -142,6 +144,7 @@ final class PeopleController extends AbstractController
                     'name' => $person->name,
                     'notes' => $person->notes,
                     'child' => [] === $about->typed && $person->child ? '1' : '',
+                    'likings' => array_map(static fn (Liking $liking): string => $liking->value, $person->likings),
                 ],
                 'aboutFaults' => $about->faults(),
                 'advice' => $advice,
@@ -159,6 +162,7 @@ final class PeopleController extends AbstractController
         $entry = new Entry($request->request->all());
         $name = $entry->name('name');
         $notes = $entry->text('notes');
+        $likings = $this->likings($entry);
         Revision::check($entry, $record->revision, ['name' => $record->name, 'notes' => $record->notes]);
         if (!$entry->isSound()) {
             return $this->page($record, $request, $library, $account, new Entry([]), $entry);
@@ -167,8 +171,23 @@ final class PeopleController extends AbstractController
         $record->name = $name;
         $record->child = $entry->boolean('child');
         $record->notes = $notes;
+        $record->likings = $likings;
 
         return $this->saved($record, $before, '{person} is saved.');
+    }
+
+    /** @return array<string, string> by feature */
+    private function likings(Entry $entry): array
+    {
+        $likings = [];
+        foreach (Feature::cases() as $feature) {
+            $liking = $entry->choice('likings.'.$feature->value, Liking::class);
+            if (null !== $liking) {
+                $likings[$feature->value] = $liking->value;
+            }
+        }
+
+        return $likings;
     }
 
     #[Route('/{id}/day/remove', name: 'person_day_remove', methods: ['POST'])]
@@ -180,15 +199,9 @@ final class PeopleController extends AbstractController
 
         return $this->change(
             $record,
-            new Person(
-                $id,
-                $person->name,
-                $person->child,
-                $person->notes,
-                array_values(
-                    array_filter($person->measured, static fn (Measured $measured): bool => $measured->on->format('Y-m-d') !== $day),
-                ),
-            ),
+            $person->measuredAs(array_values(
+                array_filter($person->measured, static fn (Measured $measured): bool => $measured->on->format('Y-m-d') !== $day),
+            )),
             'A day’s measurements of {person} are taken out.',
         );
     }

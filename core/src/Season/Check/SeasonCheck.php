@@ -29,6 +29,7 @@ use Octavum\Core\Season\Season;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Season\Snags\EnoughSnags;
 use Octavum\Core\Season\Snags\LaySnags;
+use Octavum\Core\Season\Snags\LikingSnags;
 use Octavum\Core\Season\Snags\NotionSnags;
 use Octavum\Core\Season\Snags\PatternSnags;
 use Octavum\Core\Season\Snags\SizeSnags;
@@ -195,6 +196,7 @@ final readonly class SeasonCheck
             ...$pattern->roles($project),
             ...$pattern->paper($project),
             ...(new SizeSnags())->of($project),
+            ...(new LikingSnags())->of($project),
             ...(new TimeSnags())->of($project, $from, $to),
             ...[] === $this->notions ? [] : (new NotionSnags())->of($project, $notions),
         ];
