@@ -103,6 +103,12 @@ final readonly class SizeChooser
             $this->sentence($falls, $by, $largest),
             [
                 ...$flags,
+                ...(new TightPlaces($this->tolerance))->of(
+                    $person,
+                    $pattern,
+                    $falls[$by->value],
+                    $falls[BodyPoint::Hip->value] ?? $falls[$by->value],
+                ),
                 ...$this->copyFlags($falls, $pattern),
                 ...$this->bodyFlags($person, $by, $chart, $today),
                 ...null === $up
@@ -170,7 +176,8 @@ final readonly class SizeChooser
                         ),
                         $under->isLessThan($this->tolerance->times(4)) => null,
                         default => new Sentence(
-                            'The {point}, {body}, is smaller than size {size}, the smallest of the chart ({chart}).',
+                            'The {point}, {body}, is smaller than size {size}, the smallest of the chart ({chart}): '
+                            .'one size down can be graded, which takes time.',
                             $with,
                         ),
                     },

@@ -98,7 +98,7 @@ final class SizeChooserTest extends TestCase
             $this->flags($this->advice(Garment::Top, self::WOMEN, ['bust' => '112']))[0],
         );
         self::assertStringContainsString(
-            'is smaller than size 8',
+            'is smaller than size 8, the smallest of the chart (80 cm): one size down can be graded, which takes time.',
             $this->flags($this->advice(Garment::Top, self::WOMEN, ['bust' => '70']))[0],
         );
     }

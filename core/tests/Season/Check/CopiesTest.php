@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Season\Check;
 
+use Octavum\Core\Body\Measured;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Fit\SizeChartReader;
 use Octavum\Core\Laid\LaidGarment;
 use Octavum\Core\Laid\LaidSheet;
 use Octavum\Core\Laid\LaySetup;
@@ -16,6 +18,7 @@ use Octavum\Core\Lay\LayMaker;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Unit;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Need\Way;
@@ -35,6 +38,7 @@ use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Snag;
 use Octavum\Core\Season\Together;
 use Octavum\Core\Shape\Outline;
 use Octavum\Core\Tests\Season\Plan;
@@ -116,6 +120,41 @@ final class CopiesTest extends TestCase
         $promises = (new SeasonCheck(new Assumptions()))->promises([$project]);
         self::assertSame(2100, Promise::total($promises['cut of Heron lawn'])->millimetres());
         self::assertSame(900, Promise::total($promises['other'])->millimetres());
+    }
+
+    public function testWhoHasGrownIsSaidOfEachOnceOnly(): void
+    {
+        $child = static fn (string $name, string $height): Person => new Person($name, $name, true, measured: [
+            new Measured(new \DateTimeImmutable('2026-10-04'), ['height' => Length::of($height, Unit::Centimetre)]),
+        ]);
+        $chart = (new SizeChartReader())->read("2 4 6 8\nheight 92 104 116 128", Unit::Centimetre);
+        $version = $this->version();
+        $project = new Project(
+            'pinafore',
+            'Pinafore',
+            Plan::season(),
+            1,
+            $child('Eero', '104'),
+            new Pattern('k', 'Pinafore', versions: [$version], chart: $chart),
+            $version,
+            '2',
+            copies: [
+                new Copy($child('Suvi', '104'), '4'),
+                new Copy($child('Aino', '128'), '6'),
+                new Copy($child('Odalys', '128'), '4'),
+            ],
+        );
+        self::assertSame(
+            [
+                'Pinafore, Aino: size 6 is planned, and by the chart Aino takes 8.',
+                'Pinafore, Odalys: size 4 is planned, and by the chart Odalys takes 8.',
+                'Pinafore: size 2 is planned, and by the chart Eero takes 4.',
+            ],
+            array_values(array_filter(
+                array_map(static fn (Snag $snag): string => (string) $snag->sentence, Plan::check($project)->projects[0]->snags),
+                static fn (string $says): bool => str_contains($says, 'by the chart'),
+            )),
+        );
     }
 
     private function cloth(string $length): Cloth
