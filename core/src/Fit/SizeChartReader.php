@@ -46,6 +46,7 @@ final readonly class SizeChartReader
         }
         $sizes = $this->sizes(array_shift($lines));
         $rows = ['body' => [], 'finished' => []];
+        $hasCups = null !== Cups::of(new SizeChart($sizes));
         foreach ($lines as $line) {
             [$point, $finished, $cells] = $this->row($line, $default, \count($sizes));
             if (\count($cells) > \count($sizes)) {
@@ -60,7 +61,7 @@ final readonly class SizeChartReader
                 if (null === $cell) {
                     continue;
                 }
-                if (null !== $before && $cell->isLessThan($before)) {
+                if (null !== $before && $cell->isLessThan($before) && !($hasCups && BodyPoint::Bust === $point)) {
                     throw Unreadable::because(
                         '“{line}” becomes smaller from one size to the next: is a figure mistyped, or are the sizes in another order?',
                         ['line' => mb_substr($line, 0, 60)],

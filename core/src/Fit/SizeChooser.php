@@ -12,9 +12,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Working;
-use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Pattern;
-use Octavum\Core\Pattern\Runs;
 use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Piece\Garment;
 
@@ -41,6 +39,8 @@ final readonly class SizeChooser
     {
         $chart = $pattern->chart;
         $by = $chart->decides($pattern->garment, $person->child);
+        $cups = BodyPoint::Bust === $by ? Cups::of($chart) : null;
+        $by = null === $cups ? $by : BodyPoint::HighBust;
         $with = ['person' => $person->name, 'pattern' => $pattern->title, 'point' => $by->value];
         $row = $chart->body[$by->value] ?? [];
         if ([] === $row) {
@@ -58,7 +58,19 @@ final readonly class SizeChooser
         if (null === $body) {
             return $this->nothing($person, new Sentence('Measure the {point} of {person}: it decides the size.', $with));
         }
-        if ($this->isFarFrom($body, $row)) {
+        $falls = $flags = [];
+        $working = Working::empty();
+        if (null !== $cups) {
+            $bust = $person->at(BodyPoint::Bust);
+            if (null === $bust) {
+                return $this->nothing($person, new Sentence('Measure the bust of {person}: with the high bust it decides the cup.', $with));
+            }
+            [$chart, $flag] = $cups->narrowed($bust, $body, $this->tolerance);
+            $row = $chart->body[$by->value] ?? [];
+            $flags = null === $flag ? [] : [$flag];
+            $working = $working->given(new Sentence('Bust'), Figure::body($bust), Source::Measured);
+        }
+        if ([] !== $row && $this->isFarFrom($body, $row)) {
             return $this->nothing(
                 $person,
                 new Sentence(
@@ -67,8 +79,6 @@ final readonly class SizeChooser
                 ),
             );
         }
-        $falls = $flags = [];
-        $working = Working::empty();
         foreach ($this->points($pattern->garment, $person->child, $by) as $point) {
             $body = $person->at($point);
             $row = $chart->body[$point->value] ?? [];
@@ -109,8 +119,7 @@ final readonly class SizeChooser
                     $falls[$by->value],
                     $falls[BodyPoint::Hip->value] ?? $falls[$by->value],
                 ),
-                ...$this->copyFlags($falls, $pattern),
-                ...$this->bodyFlags($person, $by, $chart, $today),
+                ...(new SizeFlags($this->tolerance))->of($person, $pattern, $falls, $by, $today),
                 ...null === $up
                     ? []
                     : [new Sentence('A size up, {size}, buys a second season; hem and elastic leave room.', ['size' => $up])],
@@ -140,6 +149,7 @@ final readonly class SizeChooser
     {
         $points = match (true) {
             BodyPoint::Head === $by => [],
+            BodyPoint::HighBust === $by => $garment->isInOne() ? [$by, BodyPoint::Waist, BodyPoint::Hip] : [$by, BodyPoint::Hip],
             $garment->isFromTheWaist() => [BodyPoint::Waist, BodyPoint::Hip],
             $garment->isInOne() => [BodyPoint::Bust, BodyPoint::Waist, BodyPoint::Hip],
             default => [BodyPoint::Bust, BodyPoint::Hip],
@@ -216,67 +226,6 @@ final readonly class SizeChooser
             'by' => $by->value,
             'largest' => $largest,
         ]);
-    }
-
-    /**
-     * @param array<string, string> $falls
-     *
-     * @return list<Sentence>
-     */
-    private function copyFlags(array $falls, Pattern $pattern): array
-    {
-        $flags = [];
-        foreach (array_unique($falls) as $size) {
-            if (!$pattern->holdsSize($size)) {
-                $flags[] = new Sentence('Size {size} is outside the copy owned ({sizes}).', [
-                    'size' => $size,
-                    'sizes' => implode(
-                        '; ',
-                        array_map(static fn (Edition $edition): string => implode(', ', $edition->sizes), $pattern->editions),
-                    ),
-                ]);
-            }
-        }
-
-        return $flags;
-    }
-
-    /** @return list<Sentence> */
-    private function bodyFlags(Person $person, BodyPoint $by, SizeChart $chart, ?\DateTimeImmutable $today): array
-    {
-        $flags = [];
-        $on = $person->measuredOn($by);
-        if (null !== $on && null !== $today && $person->isStale($by, $today)) {
-            $flags[] = new Sentence(
-                $person->child
-                    ? 'The {point} was measured {months} months ago, and children grow: measure again before cutting.'
-                    : 'The {point} was measured {months} months ago: measure again before cutting.',
-                ['point' => $by->value, 'months' => 12 * $on->diff($today)->y + $on->diff($today)->m],
-            );
-        }
-        $height = $person->at(BodyPoint::Height);
-        if (
-            !$person->child
-            && null !== $height
-            && null !== $chart->height
-            && $this->tolerance->times(4)->isLessThan($height->larger($chart->height)->minus($height->smaller($chart->height)))
-        ) {
-            $flags[] = new Sentence(
-                $chart->height->isLessThan($height)
-                    ? 'It is drafted for {drafted}, and {person} is {difference} taller: check body and hem lengths.'
-                    : 'It is drafted for {drafted}, and {person} is {difference} shorter: check body and hem lengths.',
-                [
-                    'drafted' => Figure::body($chart->height),
-                    'person' => $person->name,
-                    'difference' => Figure::body($height->larger($chart->height)->minus($height->smaller($chart->height))),
-                ],
-            );
-        }
-        if (null !== $chart->runs && Runs::True !== $chart->runs) {
-            $flags[] = new Sentence('It is said to run {runs}: compare the finished measurements.', ['runs' => $chart->runs->value]);
-        }
-
-        return $flags;
     }
 
     private function working(Working $working, BodyPoint $point, Length $body, string $size, SizeChart $chart): Working

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Fit;
+
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Unit;
+use Octavum\Core\Pattern\SizeChart;
+
+/**
+ * A chart whose sizes have cups, 12B 12C 14B 14C: the high bust decides the number, bust − high bust the cup, 2.5 cm a step.
+ * Source: docs/rules.md.
+ */
+final readonly class Cups
+{
+    /** How many steps a cup stands for. */
+    private const STEPS = ['A' => 1, 'B' => 2, 'C' => 3, 'D' => 4, 'DD' => 5, 'E' => 5, 'F' => 6, 'G' => 7, 'H' => 8];
+
+    /** @param non-empty-array<int|string, non-empty-array<string, int>> $numbers number → size → steps of its cup */
+    private function __construct(private SizeChart $chart, private array $numbers)
+    {
+    }
+
+    /** Null for a chart without cups. */
+    public static function of(SizeChart $chart): ?self
+    {
+        $numbers = [];
+        foreach ($chart->sizes as $size) {
+            if (1 !== preg_match('/^(\d+)\s*([A-H]|DD)$/', $size, $found)) {
+                return null;
+            }
+            $numbers[$found[1]][$size] = self::STEPS[$found[2]];
+        }
+
+        return \count($numbers) < \count($chart->sizes) ? new self($chart, $numbers) : null;
+    }
+
+    /**
+     * The smallest cup that is not smaller than the difference, the tolerance let pass.
+     *
+     * @return array{SizeChart, ?Sentence} of each number the size with that cup, or with the nearest there is, which is flagged
+     */
+    public function narrowed(Length $bust, Length $highBust, Length $tolerance): array
+    {
+        $more = $bust->micrometres - $highBust->micrometres;
+        $steps = max(1, (int) ceil(($more - $tolerance->micrometres) / Length::of('2.5', Unit::Centimetre)->micrometres));
+        $sizes = [];
+        foreach ($this->numbers as $number => $cups) {
+            $off = array_map(static fn (int $cup): int => abs($cup - $steps), $cups);
+            asort($off);
+            $sizes[$number] = array_key_first($off);
+        }
+        $least = min(array_map(static fn (array $cups): int => min($cups), $this->numbers));
+        $most = max(array_map(static fn (array $cups): int => max($cups), $this->numbers));
+
+        return [
+            new SizeChart(
+                array_values($sizes),
+                $this->rows($this->chart->body, $sizes),
+                $this->rows($this->chart->finished, $sizes),
+                $this->chart->by,
+                $this->chart->height,
+                $this->chart->runs,
+            ),
+            $steps >= $least && $steps <= $most ? null : new Sentence(
+                $steps > $most
+                    ? 'The bust is {more} more than the high bust, a larger cup than the chart has: add to the bust.'
+                    : 'The bust is {more} more than the high bust, a smaller cup than the chart has: take in the bust.',
+                ['more' => Figure::body(Length::ofMicrometres(max(0, $more)))],
+            ),
+        ];
+    }
+
+    /**
+     * @param array<string, array<string, Length>> $rows
+     * @param array<int|string, string>            $sizes one for each number
+     *
+     * @return array<string, array<string, Length>> a figure given once for a number stands for all its cups
+     */
+    private function rows(array $rows, array $sizes): array
+    {
+        $narrowed = [];
+        foreach ($rows as $point => $row) {
+            foreach ($sizes as $number => $size) {
+                $figure = $row[$size] ?? array_values(array_intersect_key($row, $this->numbers[$number]))[0] ?? null;
+                if (null !== $figure) {
+                    $narrowed[$point][$size] = $figure;
+                }
+            }
+        }
+
+        return $narrowed;
+    }
+}
