@@ -60,8 +60,10 @@ final class TestsTest extends TestCase
     {
         // Two layers on the common 22 cm board are about a yard: 2 × 2 × (22 + 1) = 92 cm.
         self::assertSame(920, (new Gauge())->onBolt(2, $this->cm('22'), $this->cm('1'))->millimetres());
+        // 1000 × 2 × (24 + 1) = 500 m, the longest a cut can be
+        self::assertSame(500_000, (new Gauge())->onBolt(1000, $this->cm('24'), $this->cm('1'))->millimetres());
         $this->expectException(Unreadable::class);
-        (new Gauge())->onBolt(500, $this->cm('400'), $this->cm('1'));
+        (new Gauge())->onBolt(1001, $this->cm('24'), $this->cm('1'));
     }
 
     public function testThreeSignsThatAgreeNameAFamilyAndOthersABlend(): void

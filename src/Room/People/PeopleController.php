@@ -181,13 +181,10 @@ final class PeopleController extends AbstractController
     {
         $likings = [];
         foreach (Feature::cases() as $feature) {
-            $liking = $entry->choice('likings.'.$feature->value, Liking::class);
-            if (null !== $liking) {
-                $likings[$feature->value] = $liking->value;
-            }
+            $likings[$feature->value] = $entry->choice('likings.'.$feature->value, Liking::class)?->value;
         }
 
-        return $likings;
+        return array_filter($likings);
     }
 
     #[Route('/{id}/day/remove', name: 'person_day_remove', methods: ['POST'])]
