@@ -38,6 +38,14 @@ final readonly class Cups
         return \count($numbers) < \count($chart->sizes) ? new self($chart, $numbers) : null;
     }
 
+    /** Whether a size has a smaller cup than another; the number is not looked at. */
+    public function isSmaller(string $size, string $than): bool
+    {
+        $steps = array_merge(...array_values($this->numbers));
+
+        return ($steps[$size] ?? 0) < ($steps[$than] ?? 0);
+    }
+
     /**
      * The smallest cup that is not smaller than the difference, the tolerance let pass.
      *

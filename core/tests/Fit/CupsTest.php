@@ -17,6 +17,10 @@ use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Piece\Garment;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Snag;
+use Octavum\Core\Season\Snags\SizeSnags;
+use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -91,6 +95,35 @@ final class CupsTest extends TestCase
         );
     }
 
+    #[DataProvider('planned')]
+    public function testASmallerNumberOrCupThanTheChartSaysIsASnag(string $planned, bool $isSnag, Garment $garment = Garment::Top): void
+    {
+        $project = new Project(
+            'p',
+            'Blouse',
+            Plan::season(),
+            1,
+            $this->person(['high bust' => '92', 'bust' => '99.5', 'hip' => '97']),
+            $this->pattern(self::CHART, $garment),
+            size: $planned,
+        );
+        self::assertSame(
+            $isSnag ? ['Blouse: size '.$planned.' is planned, and by the chart Odalys takes 14C.'] : [],
+            array_map(static fn (Snag $snag): string => (string) $snag->sentence, (new SizeSnags())->of($project)),
+        );
+    }
+
+    /** @return iterable<string, array{0: string, 1: bool, 2?: Garment}> */
+    public static function planned(): iterable
+    {
+        yield 'it' => ['14C', false];
+        yield 'a smaller number' => ['12C', true];
+        yield 'a smaller number with a larger cup' => ['12D', true];
+        yield 'a larger number with a smaller cup' => ['16B', true];
+        yield 'larger in both' => ['16C', false];
+        yield 'trousers have none' => ['16B', false, Garment::Trousers];
+    }
+
     public function testTrousersAskForNoCup(): void
     {
         self::assertSame('14B', $this->advice(self::CHART, ['hip' => '97'], Garment::Trousers)->size);
@@ -128,16 +161,22 @@ final class CupsTest extends TestCase
     /** @param array<string, string> $body in centimetres */
     private function advice(string $chart, array $body, Garment $garment = Garment::Top): SizeAdvice
     {
-        $person = new Person('o', 'Odalys', measured: [
+        return (new SizeChooser())->choose($this->person($body), $this->pattern($chart, $garment));
+    }
+
+    /** @param array<string, string> $body in centimetres */
+    private function person(array $body): Person
+    {
+        return new Person('o', 'Odalys', measured: [
             new Measured(
                 new \DateTimeImmutable('2026-01-10'),
                 array_map(static fn (string $figure): Length => Length::of($figure, Unit::Centimetre), $body),
             ),
         ]);
+    }
 
-        return (new SizeChooser())->choose(
-            $person,
-            new Pattern('p', 'Blouse', garment: $garment, chart: (new SizeChartReader())->read($chart, Unit::Centimetre)),
-        );
+    private function pattern(string $chart, Garment $garment): Pattern
+    {
+        return new Pattern('p', 'Blouse', garment: $garment, chart: (new SizeChartReader())->read($chart, Unit::Centimetre));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season\Snags;
 
+use Octavum\Core\Fit\Cups;
 use Octavum\Core\Fit\SizeChooser;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\Action;
@@ -24,7 +25,10 @@ final readonly class SizeSnags
         $advice = (new SizeChooser())->choose($project->person, $project->pattern);
         $order = array_flip($project->pattern->chart->sizes);
         $takes = $advice->gradedTo ?? $advice->size;
-        if (null === $takes || !isset($order[$planned]) || $order[$planned] >= $order[$takes]) {
+        if (null === $takes || !isset($order[$planned])) {
+            return [];
+        }
+        if ($order[$planned] >= $order[$takes] && true !== Cups::of($project->pattern->chart)?->isSmaller($planned, $takes)) {
             return [];
         }
         $sentence = new Sentence('{project}: size {size} is planned, and by the chart {person} takes {takes}.', [
