@@ -84,6 +84,17 @@ final readonly class Option
     /** @param list<Claim> $claims */
     public function claiming(array $claims): self
     {
+        return $this->with($claims, $this->past);
+    }
+
+    public function letGo(): self
+    {
+        return $this->with($this->claims, true);
+    }
+
+    /** @param list<Claim> $claims */
+    private function with(array $claims, bool $past): self
+    {
         return new self(
             $this->id,
             $this->pattern,
@@ -97,27 +108,7 @@ final readonly class Option
             $this->leftOut,
             $this->declined,
             $this->when,
-            $this->past,
-            $this->copies,
-        );
-    }
-
-    public function letGo(): self
-    {
-        return new self(
-            $this->id,
-            $this->pattern,
-            $this->version,
-            $this->size,
-            $this->gradedTo,
-            $this->minutes,
-            $this->alterations,
-            $this->claims,
-            $this->matching,
-            $this->leftOut,
-            $this->declined,
-            $this->when,
-            true,
+            $past,
             $this->copies,
         );
     }
