@@ -10,6 +10,7 @@ use Octavum\Core\Haul\HaulLine;
 use Octavum\Core\Haul\HaulReader;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Input\Entry;
+use Octavum\Input\HaulLines;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -21,8 +22,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/cloth/haul', priority: 1)]
 final class HaulController extends AbstractController
 {
-    private const MOST_LINES = 300;
-
     public function __construct(
         private readonly AccountSettings $settings,
         private readonly HaulStore $store,
@@ -83,31 +82,7 @@ final class HaulController extends AbstractController
     {
         $reader = new HaulReader();
         $system = $this->settings->of($account)->system;
-        $typed = Entry::lines($entry->raw('haul'));
-        if (\count($typed) > self::MOST_LINES) {
-            $entry->fault(
-                'haul',
-                new Sentence('{count} lines are more than the {most} that are read at once: save these first, and go on.', [
-                    'count' => \count($typed),
-                    'most' => self::MOST_LINES,
-                ]),
-            );
-        }
-        foreach ($typed as $i => $line) {
-            if (mb_strlen($line) > 400) {
-                $entry->fault(
-                    'haul',
-                    new Sentence('Line {number} has {count} characters, and 400 can be read: one line for each cloth.', [
-                        'number' => $i + 1,
-                        'count' => mb_strlen($line),
-                    ]),
-                );
-            }
-        }
 
-        return array_map(
-            static fn (string $line): HaulLine => $reader->read(mb_substr($line, 0, 400), $system),
-            \array_slice($typed, 0, self::MOST_LINES),
-        );
+        return array_map(static fn (string $line): HaulLine => $reader->read($line, $system), HaulLines::of($entry, 'cloth'));
     }
 }

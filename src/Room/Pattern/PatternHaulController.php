@@ -10,6 +10,7 @@ use Octavum\Core\PatternLine\Line;
 use Octavum\Core\PatternLine\LineReader;
 use Octavum\Core\PatternLine\Twins;
 use Octavum\Input\Entry;
+use Octavum\Input\HaulLines;
 use Octavum\Store\Library;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -21,9 +22,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/patterns/haul', priority: 1)]
 final class PatternHaulController extends AbstractController
 {
-    private const MOST_LINES = 300;
-    private const LONGEST_LINE = 400;
-
     public function __construct(private readonly Library $library, private readonly PatternHaul $haul)
     {
     }
@@ -80,33 +78,13 @@ final class PatternHaulController extends AbstractController
     /** @return list<HaulRow> */
     private function lines(Entry $entry, Account $account): array
     {
-        $typed = Entry::lines($entry->raw('haul'));
-        if (\count($typed) > self::MOST_LINES) {
-            $entry->fault(
-                'haul',
-                new Sentence('{count} lines are more than the {most} that are read at once: save these first, and go on.', [
-                    'count' => \count($typed),
-                    'most' => self::MOST_LINES,
-                ]),
-            );
-        }
+        $typed = HaulLines::of($entry, 'pattern');
         $known = [] === $typed ? [] : $this->library->sketches($account);
-        $lines = [];
-        foreach (\array_slice($typed, 0, self::MOST_LINES) as $i => $text) {
-            if (mb_strlen($text) > self::LONGEST_LINE) {
-                $entry->fault(
-                    'haul',
-                    new Sentence('Line {number} has {count} characters, and {most} can be read: one line for each pattern.', [
-                        'number' => $i + 1,
-                        'count' => mb_strlen($text),
-                        'most' => self::LONGEST_LINE,
-                    ]),
-                );
-            }
-            $line = (new LineReader())->read(mb_substr($text, 0, self::LONGEST_LINE));
-            $lines[] = new HaulRow($line, (new Twins())->of($line->pattern(), $known));
-        }
 
-        return $lines;
+        return array_map(static function (string $text) use ($known): HaulRow {
+            $line = (new LineReader())->read($text);
+
+            return new HaulRow($line, (new Twins())->of($line->pattern(), $known));
+        }, $typed);
     }
 }
