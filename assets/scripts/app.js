@@ -30,6 +30,18 @@ Alpine.data('later', () => ({
         this.$refs.place.innerHTML = (await ask(this.$root.dataset.url)) ?? '';
     },
 }));
+Alpine.data('pieceCloths', () => ({
+    /** Which cuts would do for the pieces that are pressed. */
+    async pressed(event) {
+        if (event.target.name === 'pieces[]') {
+            const pressed = (this.last = new FormData(this.$root));
+            const offers = await ask(this.$root.dataset.offers, { method: 'POST', body: pressed });
+            if (this.last === pressed) {
+                this.$refs.offers.innerHTML = offers ?? '';
+            }
+        }
+    },
+}));
 Alpine.data('printer', () => ({
     print() {
         window.print();

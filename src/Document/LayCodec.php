@@ -109,7 +109,7 @@ final readonly class LayCodec
 
     private function garment(Node $node): LaidGarment
     {
-        $node->object(['name', 'project', 'version', 'role', 'size', 'mark']);
+        $node->object(['name', 'project', 'version', 'role', 'size', 'mark', 'pieces']);
 
         return new LaidGarment(
             $node->at('name')->text(200),
@@ -118,6 +118,7 @@ final readonly class LayCodec
             $node->at('role')->choice(Role::class) ?? Role::Main,
             $node->at('size')->text(20),
             $node->at('mark')->text(40),
+            $node->at('pieces')->texts(60),
         );
     }
 
@@ -168,6 +169,7 @@ final readonly class LayCodec
             'role' => $garment->role->value,
             'size' => $garment->size,
             'mark' => $garment->mark,
+            'pieces' => $garment->pieces,
         ]);
     }
 

@@ -5,18 +5,20 @@ declare(strict_types=1);
 namespace Octavum\Document;
 
 use Octavum\Core\Body\BodyPoint;
+use Octavum\Core\Body\Fact;
 use Octavum\Core\Body\Feature;
 use Octavum\Core\Body\Liking;
 use Octavum\Core\Body\Measured;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Piece\Garment;
 
 /** Someone, and what was measured of them, a day each. */
 final readonly class PersonCodec
 {
     public function read(Node $node): Person
     {
-        $node->object(['id', 'name', 'child', 'notes', 'measured', 'likings']);
+        $node->object(['id', 'name', 'child', 'notes', 'measured', 'likings', 'facts']);
 
         return new Person(
             $node->at('id')->name(60),
@@ -25,6 +27,7 @@ final readonly class PersonCodec
             $node->at('notes')->text(),
             $this->measured($node->at('measured')),
             $this->likings($node->at('likings')),
+            $this->facts($node->at('facts')),
         );
     }
 
@@ -38,6 +41,7 @@ final readonly class PersonCodec
             'notes' => $person->notes,
             'measured' => $this->writeMeasured($person->measured),
             'likings' => $this->writeLikings($person->likings),
+            'facts' => $this->writeFacts($person->facts),
         ]);
     }
 
@@ -90,6 +94,35 @@ final readonly class PersonCodec
     public function writeLikings(array $likings): array
     {
         return array_map(static fn (Liking $liking): string => $liking->value, $likings);
+    }
+
+    /** @return list<Fact> */
+    public function facts(Node $node): array
+    {
+        return array_map(static function (Node $fact): Fact {
+            $fact->object(['name', 'length', 'garment']);
+
+            return new Fact(
+                $fact->at('name')->name(),
+                $fact->at('length')->isThere() ? $fact->at('length')->requiredChange() : null,
+                $fact->at('garment')->choice(Garment::class)->value ?? '',
+            );
+        }, $node->items(100));
+    }
+
+    /**
+     * @param list<Fact> $facts
+     *
+     * @return list<array<string, mixed>>
+     */
+    public function writeFacts(array $facts): array
+    {
+        return array_map(
+            static fn (Fact $fact): array => Fields::known(
+                ['name' => $fact->name, 'length' => $fact->length?->millimetres(), 'garment' => $fact->garment],
+            ),
+            $facts,
+        );
     }
 
     /** @return array<string, Length> */

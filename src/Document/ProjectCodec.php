@@ -30,12 +30,14 @@ final readonly class ProjectCodec
         'declined',
         'when',
         'copies',
+        'parts',
     ];
 
     public function __construct(
         private AlterationCodec $alterations = new AlterationCodec(),
         private WishCodec $wishes = new WishCodec(),
         private DecisionCodec $decisions = new DecisionCodec(),
+        private PartCodec $parts = new PartCodec(),
     ) {
     }
 
@@ -53,6 +55,7 @@ final readonly class ProjectCodec
             'deadline',
             'soft',
             'notBefore',
+            'ease',
             'notes',
             'notionsTaken',
             'options',
@@ -84,6 +87,7 @@ final readonly class ProjectCodec
             decisions: $this->decisions->read($node->at('decisions')),
             soft: $node->at('soft')->boolean(),
             notBefore: $node->at('notBefore')->date(),
+            ease: $node->at('ease')->isThere() ? $node->at('ease')->requiredChange() : null,
         ))->made($lead);
     }
 
@@ -101,6 +105,7 @@ final readonly class ProjectCodec
             'deadline' => $project->deadline?->format('Y-m-d'),
             'soft' => $project->soft,
             'notBefore' => $project->notBefore?->format('Y-m-d'),
+            'ease' => $project->ease?->millimetres(),
             ...$this->writeOption($project->lead()),
             'notes' => $project->notes,
             'notionsTaken' => $project->notionsTaken,
@@ -149,6 +154,7 @@ final readonly class ProjectCodec
             $this->declined($node->at('declined')),
             $node->at('when')->text(200),
             copies: $this->copies($node->at('copies'), $id, $known),
+            parts: $this->parts->read($node->at('parts'), $known->versions),
         );
     }
 
@@ -166,6 +172,7 @@ final readonly class ProjectCodec
             'leftOut' => $option->leftOut,
             'declined' => array_map(static fn (Role $role): string => $role->value, $option->declined),
             'when' => $option->when,
+            'parts' => $this->parts->write($option->parts),
             'copies' => array_map(
                 fn (Copy $copy): array => Fields::known([
                     'person' => $copy->person?->id,
@@ -204,7 +211,7 @@ final readonly class ProjectCodec
     {
         $claims = [];
         foreach ($list->items(50) as $i => $node) {
-            $node->object(['role', 'cut', 'buy', 'length', 'cutOut', 'lay']);
+            $node->object(['role', 'cut', 'buy', 'length', 'cutOut', 'lay', 'pieces']);
             [$cloth, $cut] = $node->at('cut')->named($known->cuts, 'cut') ?? [null, null];
             if (null !== $cut && $node->at('buy')->isThere()) {
                 $node->fault('A claim has either a cut or something to buy, not both.');
@@ -218,6 +225,7 @@ final readonly class ProjectCodec
                 $node->at('length')->length(),
                 $node->at('cutOut')->boolean(),
                 $node->at('lay')->named($known->lays, 'lay'),
+                $node->at('pieces')->texts(60),
             );
         }
 
@@ -240,6 +248,7 @@ final readonly class ProjectCodec
             'length' => $claim->stated?->millimetres(),
             'cutOut' => $claim->cutOut,
             'lay' => $claim->lay?->id,
+            'pieces' => $claim->pieces,
         ]);
     }
 }

@@ -7,12 +7,14 @@ namespace Octavum\Document;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Laid\LaidGarment;
 use Octavum\Core\Laid\LayReview;
 use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
+use Octavum\Core\Season\Cutting;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\SewingList;
@@ -118,15 +120,13 @@ final readonly class WorkroomReader
             array_values($patterns),
             static fn (Pattern $pattern): array => $pattern->versions,
         );
-        $review = new LayReview($settings->assumptions);
-        $lays = $this->byId($document->at('lays'), fn (Node $node): SavedLay => $review->of($this->lays->read($node, $cuts), $versions));
+        $lays = $this->byId($document->at('lays'), fn (Node $node): SavedLay => $this->lays->read($node, $cuts));
         $projects = $this->projects($document->at('projects'), new References($people, $cuts, $versions, $seasons, $lays));
         $this->laidKnown($document->at('lays'), array_values($lays), $projects, $versions);
+        $lays = $this->reviewed($lays, $projects, $versions, new LayReview($settings->assumptions));
+        $projects = array_map(static fn (Project $project): Project => $project->relaid($lays), $projects);
         $notions = array_values($this->byId($document->at('notions'), $this->notions->read(...)));
-        $planned = [];
-        foreach ($projects as $project) {
-            $planned['#'.$project->id] = $project;
-        }
+        $planned = array_combine(array_map(static fn (Project $project): string => '#'.$project->id, $projects), $projects);
         $lists = $this->byId($document->at('lists'), fn (Node $node): SewingList => $this->lists->read($node, $planned));
 
         return new Workroom(
@@ -141,6 +141,28 @@ final readonly class WorkroomReader
             $notions,
             array_values($lists),
         );
+    }
+
+    /**
+     * Judged again with the pieces their projects have for them.
+     *
+     * @param array<string, SavedLay>                $lays
+     * @param list<Project>                          $projects
+     * @param array<string, array{Pattern, Version}> $versions
+     *
+     * @return array<string, SavedLay> by id
+     */
+    private function reviewed(array $lays, array $projects, array $versions, LayReview $review): array
+    {
+        $byId = array_column($projects, null, 'id');
+        $reviewed = [];
+        foreach ($lays as $lay) {
+            $reviewed[$lay->id] = $review->of($lay, $versions, static fn (LaidGarment $garment): array => isset($byId[$garment->project])
+                ? Cutting::laid($byId[$garment->project], $garment)
+                : []);
+        }
+
+        return $reviewed;
     }
 
     /**

@@ -39,6 +39,10 @@ class ClaimRecord
     #[ORM\JoinColumn(onDelete: 'SET NULL')]
     public ?LayRecord $lay = null;
 
+    /** @var list<string> it is for, by name; none for all of its role */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $pieces = [];
+
     public function __construct(
         #[ORM\ManyToOne(inversedBy: 'claims')] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly ProjectRecord $project,

@@ -42,6 +42,14 @@ trait Made
     #[ORM\Column(length: 200, options: ['default' => ''])]
     public string $hangsOn = '';
 
+    /** @var list<array<string, string|list<string>>> from other patterns, as in the exchange format, with the ids of stored versions */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $parts = [];
+
+    /** Counts changes to what it claims, so that they too make a new revision. */
+    #[ORM\Column(options: ['default' => 0])]
+    public int $changes = 0;
+
     /** Each is made as the other was. */
     public function changeWith(OptionRecord $other): void
     {
@@ -54,5 +62,6 @@ trait Made
         [$this->leftOut, $other->leftOut] = [$other->leftOut, $this->leftOut];
         [$this->declined, $other->declined] = [$other->declined, $this->declined];
         [$this->hangsOn, $other->hangsOn] = [$other->hangsOn, $this->hangsOn];
+        [$this->parts, $other->parts] = [$other->parts, $this->parts];
     }
 }

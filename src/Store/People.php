@@ -53,6 +53,7 @@ final readonly class People
             $record->notes,
             $this->codec->measured(Node::stored($record->measured, 'person '.$record->id)),
             [] === $record->likings ? [] : $this->codec->likings(Node::stored($record->likings, 'person '.$record->id)),
+            [] === $record->facts ? [] : $this->codec->facts(Node::stored($record->facts, 'person '.$record->id)),
         );
     }
 
@@ -63,5 +64,6 @@ final readonly class People
         $record->notes = $person->notes;
         $record->measured = $this->codec->writeMeasured($person->measured);
         $record->likings = $this->codec->writeLikings($person->likings);
+        $record->facts = $this->codec->writeFacts($person->facts);
     }
 }

@@ -39,6 +39,10 @@ class PersonRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $likings = [];
 
+    /** @var list<array<string, mixed>> that stand for every pattern of a kind, as in the exchange format */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $facts = [];
+
     public function __construct(#[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account)
     {
         $this->id = (string) new Ulid();

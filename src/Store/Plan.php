@@ -141,7 +141,9 @@ final class Plan
             $size = static fn (ClaimRecord $claim): ?string => null === $claim->copy ? $claim->project->size : $claim->copy->size;
             $ofRole = array_values(array_filter(
                 $project?->claimsOf() ?? [],
-                static fn (ClaimRecord $claim): bool => $claim->role === $garment->role && !\in_array($claim->id, $given, true),
+                static fn (ClaimRecord $claim): bool => $claim->role === $garment->role
+                    && $claim->pieces === $garment->pieces
+                    && !\in_array($claim->id, $given, true),
             ));
             // of several sewn together the one of this size, which two copies may have
             $ofSize = array_values(array_filter($ofRole, static fn (ClaimRecord $claim): bool => $size($claim) === $garment->size));

@@ -33,6 +33,7 @@ final readonly class ProjectMapper
         private DecisionCodec $decisions,
         private LayMapper $lays,
         private People $people,
+        private PartMapper $parts,
     ) {
     }
 
@@ -71,6 +72,7 @@ final readonly class ProjectMapper
                 decisions: $this->decisions->read(Node::stored($record->decisions, 'project '.$record->id)),
                 soft: $record->soft,
                 notBefore: $record->notBefore,
+                ease: null === $record->ease ? null : Length::ofMicrometres($record->ease),
             ))->made($this->option($record, null, $built));
         }
 
@@ -106,6 +108,7 @@ final readonly class ProjectMapper
             $record->hangsOn,
             true === $option?->past,
             array_map(fn (array $all): Copy => $this->copy($all, $built), array_values($copies)),
+            $this->parts->parts($record->parts, $project->season->account, $built),
         );
     }
 
@@ -152,6 +155,7 @@ final readonly class ProjectMapper
             null === $claim->stated ? null : Length::ofMicrometres($claim->stated),
             $claim->cutOut,
             null === $lay ? null : ($built->lays[$lay->id] ??= $this->lays->lay($lay, $built->assumptions, $built->cloths)),
+            $claim->pieces,
         );
     }
 
@@ -170,14 +174,19 @@ final readonly class ProjectMapper
         $record->deadline = $project->deadline;
         $record->soft = $project->soft;
         $record->notBefore = $project->notBefore;
+        $record->ease = $project->ease?->micrometres;
         $record->notes = $project->notes;
         $record->notionsTaken = $project->notionsTaken;
         $record->decisions = $this->decisions->write($project->decisions);
         $this->storeOption($project->lead(), $record);
     }
 
-    /** Everything but version and claims, which are other records. */
-    public function storeOption(Option $option, ProjectRecord|OptionRecord $record): void
+    /**
+     * Everything but version and claims, which are other records.
+     *
+     * @param array<string, string> $versions ids of those its parts are of, where they are stored under others
+     */
+    public function storeOption(Option $option, ProjectRecord|OptionRecord $record, array $versions = []): void
     {
         $record->size = $option->size;
         $record->gradedTo = $option->gradedTo;
@@ -187,6 +196,7 @@ final readonly class ProjectMapper
         $record->leftOut = $option->leftOut;
         $record->declined = array_map(static fn (Role $role): string => $role->value, $option->declined);
         $record->hangsOn = $option->when;
+        $record->parts = $this->parts->store($option->parts, $versions);
         if ($record instanceof OptionRecord) {
             $record->past = $option->past;
         }
@@ -199,6 +209,7 @@ final readonly class ProjectMapper
         $record->buy = null === $claim->wish ? null : $this->wishes->write($claim->wish);
         $record->stated = $claim->stated?->micrometres;
         $record->cutOut = $claim->cutOut;
+        $record->pieces = $claim->pieces;
     }
 
     /**

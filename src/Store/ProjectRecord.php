@@ -51,6 +51,10 @@ class ProjectRecord
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $notBefore = null;
 
+    /** Wanted between the finished garment and the body, micrometres; null when the size goes by the body. */
+    #[ORM\Column(type: Types::BIGINT, nullable: true)]
+    public ?int $ease = null;
+
     #[ORM\Column(type: Types::TEXT)]
     public string $notes = '';
 

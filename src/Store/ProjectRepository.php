@@ -70,7 +70,36 @@ final class ProjectRepository extends ServiceEntityRepository
             WHERE season.account = :account AND p.removedAt IS NULL ORDER BY season.starts, p.rank, p.id, claim.id, option.id',
         );
 
+        $this->loadParts($account, $projects);
+
         return $projects;
+    }
+
+    /**
+     * The patterns that only parts come from.
+     *
+     * @param list<ProjectRecord> $projects
+     */
+    private function loadParts(Account $account, array $projects): void
+    {
+        $ids = [];
+        foreach ($projects as $project) {
+            foreach ([$project, ...$project->options] as $made) {
+                $ids = [...$ids, ...array_values(array_filter(array_column($made->parts, 'version'), is_string(...)))];
+            }
+        }
+        if ([] !== $ids) {
+            $this->load(
+                $account,
+                'SELECT r, part FROM '
+                    .PatternRecord::class
+                    .' r LEFT JOIN r.versions part WHERE r.account = :account AND r.id IN (
+                SELECT IDENTITY(version.pattern) FROM '
+                    .VersionRecord::class
+                    .' version WHERE version.id IN (:ids)) ORDER BY part.name',
+                ['ids' => $ids],
+            );
+        }
     }
 
     public function oneOf(Account $account, string $id): ?ProjectRecord

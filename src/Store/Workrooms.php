@@ -165,6 +165,7 @@ final readonly class Workrooms
         foreach ($workroom->lays as $lay) {
             $this->entities->persist($lays[$lay->id] = new LayRecord($account));
         }
+        $ids = array_map(static fn (VersionRecord $version): string => $version->id, $versions);
         foreach ($workroom->projects as $project) {
             $record = $projects[$project->id] = new ProjectRecord($seasons[$project->season->id]);
             $this->projectMapper->store($project, $record);
@@ -172,7 +173,7 @@ final readonly class Workrooms
             foreach ([$project->lead(), ...$project->options] as $i => $option) {
                 $made = 0 === $i ? null : new OptionRecord($record);
                 $way = $made ?? $record;
-                $this->projectMapper->storeOption($option, $way);
+                $this->projectMapper->storeOption($option, $way, $ids);
                 $way->version = null === $option->version ? null : $versions[$option->version->id];
                 foreach ([new Copy(claims: $option->claims), ...$option->copies] as $j => $copy) {
                     $line = 0 === $j ? null : new CopyRecord($record);
@@ -200,7 +201,7 @@ final readonly class Workrooms
             $lays[$lay->id]->rename(
                 array_map(static fn (CutRecord $cut): string => $cut->id, $cuts),
                 array_map(static fn (ProjectRecord $project): string => $project->id, $projects),
-                array_map(static fn (VersionRecord $version): string => $version->id, $versions),
+                $ids,
             );
         }
         $this->entities->flush();

@@ -165,14 +165,15 @@ final class StripBuilder
     /** The claim of a saved lay is an area: its pieces where they lie. */
     private function pieces(Promise $promise, Scale $scale, float $from): string
     {
-        $lay = $promise->claim->lay;
-        $garment = $lay?->garmentOf($promise->project->id, $promise->claim->role, $promise->project->largestSize());
+        $claim = $promise->claim;
+        $lay = $claim->lay;
+        $garment = $lay?->garmentOf($promise->project->id, $claim->role, $promise->project->largestSize(), $claim->pieces);
         if (null === $lay || null === $garment || !($promise->need instanceof Need) || Way::LaidOut !== $promise->need->way) {
             return '';
         }
         $path = '';
         foreach ($lay->sheets as $sheet) {
-            foreach ($sheet->cut?->id === $promise->claim->cut?->id ? $lay->unfolded($garment, $sheet) : [] as $outline) {
+            foreach ($sheet->cut?->id === $claim->cut?->id ? $lay->unfolded($garment, $sheet) : [] as $outline) {
                 $path
                     .= 'M'
                     .implode(

@@ -28,7 +28,11 @@ export const setup = {
                     ...this.mat.setup.garments,
                     kind === 'version'
                         ? { version: id, role: 'main', size: this.$refs.garment.selectedOptions[0].dataset.size }
-                        : { project: id, role: role.replaceAll('_', ' ') },
+                        : {
+                              project: id,
+                              role: role.replaceAll('_', ' '),
+                              pieces: JSON.parse(this.$refs.garment.selectedOptions[0].dataset.pieces),
+                          },
                 ],
             });
         }

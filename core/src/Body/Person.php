@@ -20,6 +20,7 @@ final readonly class Person
     /**
      * @param list<Measured>        $measured in any order
      * @param array<string, Liking> $likings  by feature
+     * @param list<Fact>            $facts    that stand for every pattern of a kind
      */
     public function __construct(
         public string $id,
@@ -28,6 +29,7 @@ final readonly class Person
         public string $notes = '',
         array $measured = [],
         public array $likings = [],
+        public array $facts = [],
     ) {
         usort($measured, static fn (Measured $a, Measured $b): int => $b->on <=> $a->on);
         $this->measured = $measured;
@@ -36,7 +38,21 @@ final readonly class Person
     /** @param list<Measured> $measured in any order */
     public function measuredAs(array $measured): self
     {
-        return new self($this->id, $this->name, $this->child, $this->notes, $measured, $this->likings);
+        return new self($this->id, $this->name, $this->child, $this->notes, $measured, $this->likings, $this->facts);
+    }
+
+    /**
+     * @param string       $garment its kind, by its value
+     * @param list<string> $but     that are known of already, by name
+     *
+     * @return list<Fact> that stand for a kind of garment
+     */
+    public function factsFor(string $garment, array $but = []): array
+    {
+        return array_values(array_filter(
+            $this->facts,
+            static fn (Fact $fact): bool => \in_array($fact->garment, ['', $garment], true) && !\in_array($fact->name, $but, true),
+        ));
     }
 
     /** The latest figure, which may be of an earlier day than others. */

@@ -13,12 +13,13 @@ use Octavum\Core\Piece\Role;
 final readonly class Asked
 {
     /**
-     * @param string  $project id
-     * @param string  $size    the largest one used; empty when none is chosen
-     * @param ?Cut    $cut     null while the cloth is to be bought, or not chosen
-     * @param bool    $bought  the cloth is to be bought
-     * @param bool    $oneWay  what is to be bought is
-     * @param ?Length $repeat  of the cloth, where it is to be matched
+     * @param string       $project id
+     * @param string       $size    the largest one used; empty when none is chosen
+     * @param ?Cut         $cut     null while the cloth is to be bought, or not chosen
+     * @param bool         $bought  the cloth is to be bought
+     * @param bool         $oneWay  what is to be bought is
+     * @param ?Length      $repeat  of the cloth, where it is to be matched
+     * @param list<string> $pieces  by name, where not all of the role come from the cloth
      */
     public function __construct(
         public string $project,
@@ -29,6 +30,7 @@ final readonly class Asked
         public bool $bought,
         public bool $oneWay,
         public ?Length $repeat,
+        public array $pieces = [],
     ) {
     }
 }

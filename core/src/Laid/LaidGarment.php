@@ -10,9 +10,10 @@ use Octavum\Core\Piece\Role;
 final readonly class LaidGarment
 {
     /**
-     * @param ?string $project its id, null for a version alone
-     * @param ?string $version its id
-     * @param string  $mark    of the pieces as they were; empty for pieces nobody has entered
+     * @param ?string      $project its id, null for a version alone
+     * @param ?string      $version its id
+     * @param string       $mark    of the pieces as they were; empty for pieces nobody has entered
+     * @param list<string> $pieces  those that were asked for, by name; none for all of the role
      */
     public function __construct(
         public string $name,
@@ -21,6 +22,7 @@ final readonly class LaidGarment
         public Role $role,
         public string $size,
         public string $mark,
+        public array $pieces = [],
     ) {
     }
 }

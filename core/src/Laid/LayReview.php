@@ -13,6 +13,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
+use Octavum\Core\Piece\Piece;
 
 /** Judges a saved lay again that comes from outside: its pieces as they are known here, its lengths from its own outlines. */
 final readonly class LayReview
@@ -26,15 +27,17 @@ final readonly class LayReview
 
     /**
      * @param array<string, array{Pattern, Version}> $versions by '#' and id
+     * @param \Closure(LaidGarment): list<Piece>     $planned  the pieces its project has for it; none where it says nothing of them
      *
      * @return SavedLay sound only when nothing is wrong with it, and as long as its pieces
      */
-    public function of(SavedLay $lay, array $versions): SavedLay
+    public function of(SavedLay $lay, array $versions, \Closure $planned): SavedLay
     {
         $pieces = [];
         foreach ($lay->garments as $garment) {
             [$pattern, $version] = $versions['#'.$garment->version] ?? [null, null];
-            $own = $version?->pieces->in($garment->size, $garment->role) ?? [];
+            $own = $planned($garment);
+            $own = [] === $own ? $version?->pieces->in($garment->size, $garment->role) ?? [] : $own;
             $pieces[] =
                 [] !== $own || null === $pattern || null === $version
                     ? $own

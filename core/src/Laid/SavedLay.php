@@ -46,12 +46,16 @@ final readonly class SavedLay
     ) {
     }
 
-    /** The place of a project's role in the list of what was laid. */
-    public function garmentOf(string $project, Role $role, string $size): ?int
+    /**
+     * The place of a project's role, or of some of its pieces, in the list of what was laid.
+     *
+     * @param list<string> $pieces
+     */
+    public function garmentOf(string $project, Role $role, string $size, array $pieces = []): ?int
     {
         $found = null;
         foreach ($this->garments as $i => $garment) {
-            if ($garment->project === $project && $garment->role === $role) {
+            if ($garment->project === $project && $garment->role === $role && $garment->pieces === $pieces) {
                 // of several sewn together, the one of this size
                 if ($garment->size === $size) {
                     return $i;
@@ -66,8 +70,11 @@ final readonly class SavedLay
     /** Why it says nothing of a project's role any more; null while it holds. */
     public function stale(Asked $asked, Assumptions $assumptions): ?Sentence
     {
-        $at = $this->garmentOf($asked->project, $asked->role, $asked->size);
+        $at = $this->garmentOf($asked->project, $asked->role, $asked->size, $asked->pieces);
         $garment = null === $at ? null : $this->garments[$at];
+        if (null === $garment && \in_array($asked->project, array_column($this->garments, 'project'), true)) {
+            return new Sentence('other pieces come from this cloth now');
+        }
         if (null === $garment || !$this->sound) {
             return new Sentence('a piece of it is missing, or lies where it cannot');
         }
@@ -98,7 +105,7 @@ final readonly class SavedLay
     /** Whether what was laid for a project's role are the pieces of a generic block: a guess, never a need. */
     public function isGeneric(Asked $asked): bool
     {
-        $at = $this->garmentOf($asked->project, $asked->role, $asked->size);
+        $at = $this->garmentOf($asked->project, $asked->role, $asked->size, $asked->pieces);
 
         return null !== $at && '' === $this->garments[$at]->mark;
     }

@@ -43,6 +43,9 @@ final readonly class Estimator
         if (null !== $wanted->laidOut) {
             return $this->fromLay($wanted, $wanted->laidOut);
         }
+        if (null !== $wanted->pieced) {
+            return (new ByArea($this, $this->block, $this->assumptions))->need($wanted, $wanted->pieced, $on);
+        }
         if (null === $wanted->version) {
             return new Unknown(Missing::Pattern, new Sentence('Choose a pattern version, or type the length to claim.'));
         }
@@ -273,8 +276,8 @@ final readonly class Estimator
         };
     }
 
-    /** @return array{Length, Working} */
-    private function altered(Wanted $wanted, Length $needed, Working $working): array
+    /** @return array{Length, Working} with what the sewist changes */
+    public function altered(Wanted $wanted, Length $needed, Working $working): array
     {
         foreach ($wanted->alterations as $alteration) {
             $label = new Sentence('{alteration}', ['alteration' => $alteration->name]);

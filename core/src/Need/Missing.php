@@ -13,4 +13,5 @@ enum Missing
     case Size;
     case Row;
     case Cloth;
+    case Pieces;
 }

@@ -21,6 +21,7 @@ final readonly class Wanted
      * @param ?LaidOut         $laidOut     what a saved lay says, which replaces the table
      * @param ?Matching        $matching    null for what the settings say
      * @param bool             $child       it is for a child
+     * @param ?Pieced          $pieced      where not just the pieces of the role come from the cloth; the version has only those then
      */
     public function __construct(
         public ?Version $version,
@@ -33,7 +34,23 @@ final readonly class Wanted
         public ?LaidOut $laidOut = null,
         public ?Matching $matching = null,
         public bool $child = false,
+        public ?Pieced $pieced = null,
     ) {
+    }
+
+    /** The same, as its version's table has it for the whole. */
+    public function whole(): self
+    {
+        return new self(
+            $this->version,
+            $this->garment,
+            $this->role,
+            $this->size,
+            $this->gradedTo,
+            $this->alterations,
+            matching: $this->matching,
+            child: $this->child,
+        );
     }
 
     /** For which pieces are worked out; empty when none is chosen. */

@@ -16,6 +16,7 @@ enum Way: string
     case CalibratedBlock = 'calibrated block';
     case QuickLay = 'laid in a moment';
     case RoughBlock = 'rough block';
+    case ByArea = 'by area';
     case Stated = 'as you said';
 
     /** Per cent by which the need may be off, null where nobody can say. */
@@ -24,7 +25,7 @@ enum Way: string
         return match ($this) {
             self::LaidOut => 2,
             self::Converted, self::QuickLay => 10,
-            self::CalibratedBlock => 15,
+            self::CalibratedBlock, self::ByArea => 15,
             self::RoughBlock => 20,
             self::OwnWidth, self::Stated => null,
         };

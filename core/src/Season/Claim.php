@@ -8,15 +8,17 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Role;
 
-/** What a project takes for one role: a length of one cut, or cloth still to be bought; neither when not chosen yet. */
+/** What a project takes for one role, or for some pieces: a length of one cut, or cloth to be bought; neither when not chosen yet. */
 final readonly class Claim
 {
     /**
-     * @param ?Length   $stated the length to claim when the table shall not decide
-     * @param bool      $cutOut the scissors have been through it: it claims nothing any more
-     * @param ?SavedLay $lay    that says how much it takes, as long as it holds
+     * @param ?Length      $stated the length to claim when the table shall not decide
+     * @param bool         $cutOut the scissors have been through it: it claims nothing any more
+     * @param ?SavedLay    $lay    that says how much it takes, as long as it holds
+     * @param list<string> $pieces it is for, by name; none for all of its role but those that come from other cloth
      */
     public function __construct(
         public string $id,
@@ -27,12 +29,54 @@ final readonly class Claim
         public ?Length $stated = null,
         public bool $cutOut = false,
         public ?SavedLay $lay = null,
+        public array $pieces = [],
     ) {
+    }
+
+    /** What it is for: its role, or its pieces by name. */
+    public function title(): Sentence
+    {
+        return [] === $this->pieces
+            ? new Sentence($this->role->value)
+            : new Sentence('{pieces}', ['pieces' => implode(', ', $this->pieces)]);
+    }
+
+    /** What tells it from the others of a way to make a project. */
+    public function place(): string
+    {
+        return implode('|', [$this->role->value, ...$this->pieces]);
+    }
+
+    /** @param list<string> $pieces */
+    public function cutting(array $pieces): self
+    {
+        return new self($this->id, $this->role, $this->cloth, $this->cut, $this->wish, $this->stated, $this->cutOut, $this->lay, $pieces);
+    }
+
+    /** Whether it is from the same cut, or the same is to be bought for it. */
+    public function isFromWhere(self $other): bool
+    {
+        return $this->cut?->id === $other->cut?->id && $this->wish?->name === $other->wish?->name;
+    }
+
+    public function laid(?SavedLay $lay): self
+    {
+        return new self(
+            $this->id,
+            $this->role,
+            $this->cloth,
+            $this->cut,
+            $this->wish,
+            $this->stated,
+            $this->cutOut,
+            $lay,
+            $this->pieces,
+        );
     }
 
     /** The same claim on another cut, where a lay uses several. */
     public function on(Cloth $cloth, Cut $cut): self
     {
-        return new self($this->id, $this->role, $cloth, $cut, null, $this->stated, $this->cutOut, $this->lay);
+        return new self($this->id, $this->role, $cloth, $cut, null, $this->stated, $this->cutOut, $this->lay, $this->pieces);
     }
 }

@@ -17,4 +17,29 @@ final readonly class Copy
         public array $claims = [],
     ) {
     }
+
+    /** As a project of its own, called by whom it is for, or by which it is of the first and its copies. */
+    public function line(Project $first, int $number): Project
+    {
+        return new Project(
+            $first->id,
+            $first->name.', '.($this->person->name ?? $number),
+            $first->season,
+            $first->rank,
+            $this->person,
+            $first->pattern,
+            $first->version,
+            $this->size,
+            $this->gradedTo,
+            $first->certainty,
+            $first->state,
+            alterations: $first->alterations,
+            claims: $this->claims,
+            matching: $first->matching,
+            leftOut: $first->leftOut,
+            declined: $first->declined,
+            parts: $first->parts,
+            ease: $first->ease,
+        );
+    }
 }

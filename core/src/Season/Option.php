@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season;
 
+use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Alteration;
+use Octavum\Core\Pattern\Part;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
@@ -31,6 +33,7 @@ final readonly class Option
      * @param string           $when        what it hangs on, such as "the toile fails"; empty when it hangs on nothing
      * @param bool             $past        let go: it claims nothing any more, not even perhaps
      * @param list<Copy>       $copies      that are sewn with it
+     * @param list<Part>       $parts       that come from other patterns
      */
     public function __construct(
         public string $id,
@@ -47,6 +50,7 @@ final readonly class Option
         public string $when = '',
         public bool $past = false,
         public array $copies = [],
+        public array $parts = [],
     ) {
     }
 
@@ -84,16 +88,48 @@ final readonly class Option
     /** @param list<Claim> $claims */
     public function claiming(array $claims): self
     {
-        return $this->with($claims, $this->past);
+        return $this->with($claims, $this->past, $this->copies);
+    }
+
+    /** With the lays of what it was before, by what they are for, where it brings none. */
+    public function keepingLays(self $former): self
+    {
+        $lays = [];
+        foreach ($former->claims as $claim) {
+            $lays[$claim->place()] ??= $claim->lay;
+        }
+
+        return $this->claiming(array_map(
+            static fn (Claim $claim): Claim => $claim->laid($claim->lay ?? $lays[$claim->place()] ?? null),
+            $this->claims,
+        ));
+    }
+
+    /** @param array<string, SavedLay> $lays by id, in the place of those its claims have */
+    public function relaid(array $lays): self
+    {
+        $relaid = static fn (Claim $claim): Claim => $claim->laid(null === $claim->lay ? null : $lays[$claim->lay->id] ?? $claim->lay);
+
+        return $this->with(
+            array_map($relaid, $this->claims),
+            $this->past,
+            array_map(
+                static fn (Copy $copy): Copy => new Copy($copy->person, $copy->size, $copy->gradedTo, array_map($relaid, $copy->claims)),
+                $this->copies,
+            ),
+        );
     }
 
     public function letGo(): self
     {
-        return $this->with($this->claims, true);
+        return $this->with($this->claims, true, $this->copies);
     }
 
-    /** @param list<Claim> $claims */
-    private function with(array $claims, bool $past): self
+    /**
+     * @param list<Claim> $claims
+     * @param list<Copy>  $copies
+     */
+    private function with(array $claims, bool $past, array $copies): self
     {
         return new self(
             $this->id,
@@ -109,7 +145,8 @@ final readonly class Option
             $this->declined,
             $this->when,
             $past,
-            $this->copies,
+            $copies,
+            $this->parts,
         );
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season;
 
+use Octavum\Core\Body\Fact;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Laid\Asked;
+use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Matching;
@@ -14,6 +16,7 @@ use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\LaidOut;
 use Octavum\Core\Need\Wanted;
 use Octavum\Core\Pattern\KeptAlteration;
+use Octavum\Core\Pattern\Part;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
@@ -39,6 +42,8 @@ final readonly class Project
      * @param bool                $soft         its deadline is a wish
      * @param ?\DateTimeImmutable $notBefore    it cannot be begun before that day
      * @param list<Copy>          $copies       sewn with it: the same for others
+     * @param list<Part>          $parts        that come from other patterns
+     * @param ?Length             $ease         wanted between garment and body; null when the size goes by the body
      */
     public function __construct(
         public string $id,
@@ -68,6 +73,8 @@ final readonly class Project
         public bool $soft = false,
         public ?\DateTimeImmutable $notBefore = null,
         public array $copies = [],
+        public array $parts = [],
+        public ?Length $ease = null,
     ) {
     }
 
@@ -88,6 +95,7 @@ final readonly class Project
             $this->declined,
             $this->when,
             copies: $this->copies,
+            parts: $this->parts,
         );
     }
 
@@ -95,6 +103,15 @@ final readonly class Project
     public function made(Option $lead): self
     {
         return $this->with($lead, $this->options);
+    }
+
+    /** @param array<string, SavedLay> $lays by id, in the place of those its claims have */
+    public function relaid(array $lays): self
+    {
+        return $this->with(
+            $this->lead()->relaid($lays),
+            array_map(static fn (Option $option): Option => $option->relaid($lays), $this->options),
+        );
     }
 
     /** With one option more, or in place of the one it had by that id. */
@@ -136,36 +153,17 @@ final readonly class Project
             $this->soft,
             $this->notBefore,
             $lead->copies,
+            $lead->parts,
+            $this->ease,
         );
     }
 
     /** @return non-empty-list<self> itself, and each copy as a project of its own, called by whom it is for */
     public function lines(): array
     {
-        $lines = [$this];
-        foreach ($this->copies as $i => $copy) {
-            $whose = $copy->person->name ?? (string) ($i + 2);
-            $lines[] = new self(
-                $this->id,
-                $this->name.', '.$whose,
-                $this->season,
-                $this->rank,
-                $copy->person,
-                $this->pattern,
-                $this->version,
-                $copy->size,
-                $copy->gradedTo,
-                $this->certainty,
-                $this->state,
-                alterations: $this->alterations,
-                claims: $copy->claims,
-                matching: $this->matching,
-                leftOut: $this->leftOut,
-                declined: $this->declined,
-            );
-        }
+        $copies = array_map(fn (Copy $copy, int $i): self => $copy->line($this, $i + 2), $this->copies, array_keys($this->copies));
 
-        return $lines;
+        return [$this, ...$copies];
     }
 
     /** @return list<Option> that might still be taken */
@@ -193,28 +191,10 @@ final readonly class Project
         return $this->pattern->garment ?? Garment::Other;
     }
 
-    /** With the lays of its former claims, by role, where it brings none. */
+    /** With the lays of its former claims, by what they are for, where it brings none. */
     public function keepingLays(self $former): self
     {
-        $lays = [];
-        foreach ($former->claims as $claim) {
-            $lays[$claim->role->value] ??= $claim->lay;
-        }
-        $claims = array_map(
-            static fn (Claim $claim): Claim => new Claim(
-                $claim->id,
-                $claim->role,
-                $claim->cloth,
-                $claim->cut,
-                $claim->wish,
-                $claim->stated,
-                $claim->cutOut,
-                $claim->lay ?? ($lays[$claim->role->value] ?? null),
-            ),
-            $this->claims,
-        );
-
-        return $this->made($this->lead()->claiming($claims));
+        return $this->made($this->lead()->keepingLays($former->lead()));
     }
 
     public function expectedMinutes(): ?int
@@ -237,11 +217,12 @@ final readonly class Project
             $this->id,
             $claim->role,
             $this->largestSize(),
-            $this->version,
+            $this->cutting($claim)?->version,
             $claim->cut,
             null !== $claim->wish,
             true === $claim->wish?->oneWay,
             $matched ? $claim->cloth->repeat ?? $claim->wish?->repeat : null,
+            $claim->pieces,
         );
     }
 
@@ -253,8 +234,10 @@ final readonly class Project
 
     public function wanted(Claim $claim, ?LaidOut $laidOut = null): Wanted
     {
+        $cutting = $this->cutting($claim);
+
         return new Wanted(
-            $this->version,
+            $cutting?->version,
             $this->garment(),
             $claim->role,
             $this->size,
@@ -266,7 +249,14 @@ final readonly class Project
             $laidOut,
             $this->matching,
             true === $this->person?->child,
+            $cutting?->pieced,
         );
+    }
+
+    /** @return ?Cutting what comes from the cloth of a claim; null without a pattern */
+    public function cutting(Claim $claim): ?Cutting
+    {
+        return null === $this->version ? null : Cutting::of($this->version, $this->largestSize(), $this->parts, $claim, $this->claims);
     }
 
     /** @return list<Alteration> its own, and those kept for its pattern and person that are not left out */
@@ -287,6 +277,15 @@ final readonly class Project
         $own = [...$this->leftOut, ...array_map(static fn (Alteration $alteration): string => $alteration->name, $this->alterations)];
 
         return array_values(array_filter($this->keepable(), static fn (KeptAlteration $kept): bool => !\in_array($kept->name, $own, true)));
+    }
+
+    /** @return list<Fact> that stand for whoever it is for, and are neither counted for the pattern nor left out */
+    public function factsOffered(): array
+    {
+        $there = [...$this->alterations, ...$this->pattern?->alterationsFor($this->person->id ?? '') ?? []];
+        $known = [...$this->leftOut, ...array_column($there, 'name')];
+
+        return null === $this->pattern ? [] : $this->person?->factsFor($this->garment()->value, $known) ?? [];
     }
 
     /** @return list<KeptAlteration> of its pattern and person that cost or save cloth */

@@ -313,7 +313,11 @@ final class SavedLayTest extends TestCase
         self::assertNotNull($lay);
         self::assertNotNull($project->pattern);
         self::assertNotNull($project->version);
-        $read = (new LayReview(new Assumptions()))->of($tamper($lay), ['#v' => [$project->pattern, $project->version]]);
+        $read = (new LayReview(new Assumptions()))->of(
+            $tamper($lay),
+            ['#v' => [$project->pattern, $project->version]],
+            static fn (): array => [],
+        );
         self::assertSame([$sound, $used], [$read->sound, (int) $read->sheets[0]->used->millimetres()]);
     }
 

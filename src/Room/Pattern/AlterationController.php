@@ -9,6 +9,8 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\KeptAlteration;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Piece\Role;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
@@ -66,6 +68,7 @@ final class AlterationController extends AbstractController
                     $entry->name($at.'name'),
                     $entry->change($at.'length', $settings->of($account)->system->widthUnit()),
                     $entry->boolean($at.'drawn'),
+                    $this->roles($pattern, $person, $entry->raw($at.'name')),
                 );
             }
             Revision::check($entry, $record->revision, ['rows' => $rows]);
@@ -89,5 +92,17 @@ final class AlterationController extends AbstractController
             ],
             new Response(status: $entry->status()),
         );
+    }
+
+    /** @return list<Role> that it lengthened before */
+    private function roles(Pattern $pattern, string $person, string $name): array
+    {
+        foreach ($pattern->alterationsFor($person) as $kept) {
+            if ($kept->name === $name) {
+                return $kept->roles;
+            }
+        }
+
+        return KeptAlteration::ROLES;
     }
 }

@@ -20,6 +20,7 @@ use Octavum\Page\Toast;
 use Octavum\Store\PatternMapper;
 use Octavum\Store\TakeBack;
 use Octavum\Store\VersionRecord;
+use Octavum\Strip\PieceDrawing;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

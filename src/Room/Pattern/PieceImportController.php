@@ -14,6 +14,7 @@ use Octavum\Core\Svg\SvgReader;
 use Octavum\Document\OutlineCodec;
 use Octavum\Input\Entry;
 use Octavum\Page\Toast;
+use Octavum\Strip\PieceDrawing;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;

@@ -8,8 +8,6 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Body\BodyPoint;
-use Octavum\Core\Body\Feature;
-use Octavum\Core\Body\Liking;
 use Octavum\Core\Body\Measured;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Fit\SizeChooser;
@@ -46,6 +44,7 @@ final class PeopleController extends AbstractController
         private readonly ClockInterface $clock,
         private readonly Toast $toast,
         private readonly TakeBack $takeBack,
+        private readonly AboutForm $about,
     ) {
     }
 
@@ -140,12 +139,7 @@ final class PeopleController extends AbstractController
                 ),
                 'values' => $entry->typed + $this->values($person, $request->query->getString('on')),
                 'faults' => $entry->faults(),
-                'about' => $about->typed + [
-                    'name' => $person->name,
-                    'notes' => $person->notes,
-                    'child' => [] === $about->typed && $person->child ? '1' : '',
-                    'likings' => array_map(static fn (Liking $liking): string => $liking->value, $person->likings),
-                ],
+                'about' => [] === $about->typed ? $this->about->values($person) : $about->typed,
                 'aboutFaults' => $about->faults(),
                 'advice' => $advice,
                 'without' => array_diff_key($library->titles($account), array_column($charted, 'title', 'id')),
@@ -160,31 +154,13 @@ final class PeopleController extends AbstractController
     {
         $record = $this->people->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $entry = new Entry($request->request->all());
-        $name = $entry->name('name');
-        $notes = $entry->text('notes');
-        $likings = $this->likings($entry);
-        Revision::check($entry, $record->revision, ['name' => $record->name, 'notes' => $record->notes]);
-        if (!$entry->isSound()) {
-            return $this->page($record, $request, $library, $account, new Entry([]), $entry);
-        }
-        $before = $this->takeBack->state([$record]);
-        $record->name = $name;
-        $record->child = $entry->boolean('child');
-        $record->notes = $notes;
-        $record->likings = $likings;
+        $person = $this->people->person($record);
+        $changed = $this->about->read($entry, $person, $account);
+        Revision::check($entry, $record->revision, $this->about->values($person));
 
-        return $this->saved($record, $before, '{person} is saved.');
-    }
-
-    /** @return array<string, string> by feature */
-    private function likings(Entry $entry): array
-    {
-        $likings = [];
-        foreach (Feature::cases() as $feature) {
-            $likings[$feature->value] = $entry->choice('likings.'.$feature->value, Liking::class)?->value;
-        }
-
-        return array_filter($likings);
+        return $entry->isSound()
+            ? $this->change($record, $changed, '{person} is saved.')
+            : $this->page($record, $request, $library, $account, new Entry([]), $entry);
     }
 
     #[Route('/{id}/day/remove', name: 'person_day_remove', methods: ['POST'])]
@@ -230,13 +206,6 @@ final class PeopleController extends AbstractController
     {
         $before = $this->takeBack->state([$record]);
         $this->people->store($person, $record);
-
-        return $this->saved($record, $before, $says);
-    }
-
-    /** @param array<string, array<string, mixed>> $before as TakeBack gave it */
-    private function saved(PersonRecord $record, array $before, string $says): Response
-    {
         $this->entities->flush();
         $here = $this->generateUrl('person', ['id' => $record->id]);
         $this->toast->say(

@@ -52,6 +52,7 @@ final readonly class ClaimForm
                 'price' => Entry::price($claim->wish?->pricePerMetre),
                 'stated' => $typed($claim->stated),
                 'cutOut' => $claim->cutOut ? '1' : '',
+                'pieces' => implode("\n", $claim->pieces),
             ];
         }
 
@@ -94,10 +95,19 @@ final readonly class ClaimForm
                 $wish,
                 $stated,
                 $entry->boolean($at.'cutOut'),
+                pieces: $this->pieces($entry, $at.'pieces'),
             );
         }
 
         return $claims;
+    }
+
+    /** @return list<string> one a line */
+    private function pieces(Entry $entry, string $field): array
+    {
+        $lines = preg_split('/\s*\R\s*/u', $entry->raw($field), -1, \PREG_SPLIT_NO_EMPTY);
+
+        return array_map(static fn (string $line): string => mb_substr($line, 0, 60), false === $lines ? [] : $lines);
     }
 
     /**

@@ -22,12 +22,11 @@ use Octavum\Core\Season\Copy;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Input\Entry;
-use Octavum\Store\Library;
 
 /** The form of a way to make a project, the leading one or another: what its fields show, and what was typed into them. */
 final readonly class OptionForm
 {
-    public function __construct(private Library $library, private AccountSettings $settings, private ClaimForm $claims)
+    public function __construct(private AccountSettings $settings, private ClaimForm $claims, private PartForm $parts)
     {
     }
 
@@ -67,6 +66,7 @@ final readonly class OptionForm
                 ],
                 $option->copies,
             ),
+            'parts' => $this->parts->values($option->parts, $choices),
         ];
     }
 
@@ -74,26 +74,13 @@ final readonly class OptionForm
     public function read(Entry $entry, string $id, Choices $choices, Account $account, array $people): Option
     {
         $system = $this->settings->of($account)->system;
-        $pattern = $version = null;
-        $typed = $entry->raw('version');
-        if ('' !== $typed) {
-            $name = ClaimForm::meant($entry, 'version', $typed, array_keys($choices->versions));
-            [$pattern, $version] = $this->library->version($account, $choices->versions[$name] ?? '') ?? [null, null];
-            if (null === $version && !isset($entry->faults()['version'])) {
-                $entry->fault(
-                    'version',
-                    new Sentence(
-                        'There is no version called “{text}” in the library: choose one from the list, or add the pattern first.',
-                        ['text' => mb_substr($typed, 0, 60)],
-                    ),
-                );
-            }
-        }
+        [$pattern, $version] = $this->parts->version($entry, 'version', $choices, $account) ?? [null, null];
         $size = $this->size($entry, 'size');
         $gradedTo = $this->size($entry, 'gradedTo');
         $this->inTable($entry, ['size' => $size, 'gradedTo' => $gradedTo], $version);
 
         $claims = $this->claims->read($entry, $id, $choices->cuts, $system);
+        $largest = null === $size ? '' : $version?->table->largest($size, $gradedTo) ?? $size;
 
         return new Option(
             $id,
@@ -113,6 +100,7 @@ final readonly class OptionForm
             ),
             $entry->text('when', 200),
             copies: $this->copies($entry, $claims, $choices->cuts, $people, $version),
+            parts: $this->parts->read($entry, $choices, $account, $version, $largest),
         );
     }
 
@@ -182,8 +170,16 @@ final readonly class OptionForm
                 $gradedTo === $size ? null : $gradedTo,
                 array_map(
                     static fn (Claim $claim): Claim => null !== $cut && null !== $cloth && Role::Main === $claim->role
-                        ? new Claim($claim->id.'×'.$i, $claim->role, $cloth, $cut)
-                        : new Claim($claim->id.'×'.$i, $claim->role, $claim->cloth, $claim->cut, $claim->wish, cutOut: $claim->cutOut),
+                        ? new Claim($claim->id.'×'.$i, $claim->role, $cloth, $cut, pieces: $claim->pieces)
+                        : new Claim(
+                            $claim->id.'×'.$i,
+                            $claim->role,
+                            $claim->cloth,
+                            $claim->cut,
+                            $claim->wish,
+                            cutOut: $claim->cutOut,
+                            pieces: $claim->pieces,
+                        ),
                     [] === $first ? [new Claim('×'.$i, Role::Main)] : $first,
                 ),
             );

@@ -33,8 +33,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/project')]
 final class ProjectController extends AbstractController
 {
-    private const BEFORE = 'project-before-';
-
     public function __construct(
         private readonly ProjectRepository $projects,
         private readonly ProjectMapper $mapper,
@@ -46,6 +44,7 @@ final class ProjectController extends AbstractController
         private readonly Stash $stash,
         private readonly AccountSettings $settings,
         private readonly Toast $toast,
+        private readonly ProjectUndo $undo,
         private readonly People $people,
     ) {
     }
@@ -138,20 +137,19 @@ final class ProjectController extends AbstractController
 
     /** The project as it was before it was last saved, unless it was changed since. */
     #[Route('/{id}/undo', name: 'project_undo', methods: ['POST'])]
-    public function undo(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function undo(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $project = $this->plan->project($account, $id) ?? throw $this->createNotFoundException();
-        /** @var array{revision: int, values: array<string, mixed>}|null $before */
-        $before = $request->getSession()->remove(self::BEFORE.$id);
-        if (null === $before || $before['revision'] !== $record->revision) {
+        $before = $this->undo->take($record);
+        if (null === $before) {
             $this->toast->say('{project} was changed since, so nothing is undone.', ['project' => $record->name]);
 
             return $this->redirectToRoute('project', ['id' => $id]);
         }
         $seasons = $this->seasons($this->plan->seasons($account));
         $people = $this->people->all($account);
-        $was = $this->form->read(new Entry($before['values']), $project, $seasons, $people, $this->form->choices($account), $account);
+        $was = $this->form->read(new Entry($before), $project, $seasons, $people, $this->form->choices($account), $account);
         $this->store->save($was, $record, $account);
         $this->toast->say('{project} is as it was before.', ['project' => $record->name]);
 
@@ -181,7 +179,7 @@ final class ProjectController extends AbstractController
             }
             if ($entry->isSound()) {
                 $saved = $this->store->save($changed, $record, $account);
-                $this->offerUndo($request, $saved, null === $record ? null : $values);
+                $this->undo->offer($saved, null === $record ? null : $values);
 
                 return match (true) {
                     $entry->has('more') => $this->redirectToRoute('option_new', ['id' => $saved->id]),
@@ -224,17 +222,6 @@ final class ProjectController extends AbstractController
         return null === $role || \in_array($role, $there, true)
             ? $project
             : $project->made($project->lead()->claiming([...$project->claims, new Claim('', $role)]));
-    }
-
-    /** @param ?array<string, mixed> $before what the form showed; null for a new project */
-    private function offerUndo(Request $request, ProjectRecord $saved, ?array $before): void
-    {
-        $request->getSession()->set(self::BEFORE.$saved->id, ['revision' => $saved->revision, 'values' => $before]);
-        $this->toast->say(
-            '{project} is saved.',
-            ['project' => $saved->name],
-            $this->generateUrl(null === $before ? 'project_remove' : 'project_undo', ['id' => $saved->id]),
-        );
     }
 
     /**

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Measure\System;
+use Octavum\Core\Measure\Tape;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\Project;
@@ -20,8 +22,12 @@ use Octavum\Store\Stash;
 /** The project form: what its fields show, and what was typed into them. */
 final readonly class ProjectForm
 {
-    public function __construct(private Stash $stash, private Library $library, private OptionForm $options)
-    {
+    public function __construct(
+        private Stash $stash,
+        private Library $library,
+        private OptionForm $options,
+        private AccountSettings $settings,
+    ) {
     }
 
     /** What can be chosen for a cut and for a version. */
@@ -43,6 +49,7 @@ final readonly class ProjectForm
             'deadline' => $project->deadline?->format('Y-m-d') ?? '',
             'soft' => $project->soft ? '1' : '',
             'notBefore' => $project->notBefore?->format('Y-m-d') ?? '',
+            'ease' => null === $project->ease ? '' : (new Tape($system))->typed($project->ease, small: true),
             'notes' => $project->notes,
             'notionsTaken' => $project->notionsTaken ? '1' : '',
             ...$this->options->values($project->lead(), $choices, $system),
@@ -79,6 +86,7 @@ final readonly class ProjectForm
             decisions: $project->decisions,
             soft: $entry->boolean('soft'),
             notBefore: $entry->date('notBefore'),
+            ease: $entry->change('ease', $this->settings->of($account)->system->widthUnit()),
         ))->made($lead);
     }
 }

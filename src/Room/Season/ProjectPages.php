@@ -7,12 +7,12 @@ namespace Octavum\Room\Season;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Fit\SizeAdvice;
-use Octavum\Core\Fit\SizeChooser;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Season\Cautions;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\SizeFor;
 use Octavum\Core\Season\Together;
 use Octavum\Store\Plan;
 use Psr\Clock\ClockInterface;
@@ -101,8 +101,8 @@ final readonly class ProjectPages
 
     private function advice(Project $project): ?SizeAdvice
     {
-        return null === $project->person || true !== $project->pattern?->chart->hasRows()
-            ? null
-            : (new SizeChooser())->choose($project->person, $project->pattern, $this->clock->now());
+        $chart = $project->pattern?->chart;
+
+        return true === $chart?->hasRows() || [] !== ($chart->finished ?? []) ? (new SizeFor())->of($project, $this->clock->now()) : null;
     }
 }

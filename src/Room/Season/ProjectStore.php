@@ -66,16 +66,18 @@ final readonly class ProjectStore
         return null === $option->version ? null : $this->entities->getReference(VersionRecord::class, $option->version->id);
     }
 
-    /** In place of those it had; a lay goes over to the claim for the same role and the same one of several. */
+    /** In place of those it had; a lay goes over to the claim for the same role or pieces, and the same one of several. */
     private function claims(ProjectRecord $record, ?OptionRecord $option, Option $made, Account $account): void
     {
+        $way = $option ?? $record;
+        ++$way->changes;
         $lays = $copies = [];
         foreach ($record->claimsOf($option) as $claim) {
             if (null !== $claim->copy) {
                 $copies[$claim->copy->id] = $claim->copy;
             }
             $at = null === $claim->copy ? 0 : (int) array_search($claim->copy->id, array_keys($copies), true) + 1;
-            $lays[$at.$claim->role->value] ??= $claim->lay;
+            $lays[$at.implode('|', [$claim->role->value, ...$claim->pieces])] ??= $claim->lay;
             $record->claims->removeElement($claim);
         }
         foreach ($copies as $copy) {
@@ -85,8 +87,8 @@ final readonly class ProjectStore
             $line = 0 === $at ? null : $this->copy($copy, $record);
             foreach ($copy->claims as $claim) {
                 $stored = new ClaimRecord($record, $option, $line);
-                $stored->lay = $lays[$at.$claim->role->value] ?? null;
-                unset($lays[$at.$claim->role->value]);
+                $stored->lay = $lays[$at.$claim->place()] ?? null;
+                unset($lays[$at.$claim->place()]);
                 $this->mapper->storeClaim($claim, $stored);
                 $stored->cut = null === $claim->cut ? null : $this->stash->record($account, $claim->cut->id);
             }

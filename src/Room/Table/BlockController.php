@@ -40,7 +40,10 @@ final class BlockController extends AbstractController
             foreach ($project->claims as $claim) {
                 $laid = $laid || null !== $claim->lay;
                 $opinion ??=
-                    Role::Main === $claim->role && !$claim->cutOut && null === $claim->lay
+                    Role::Main === $claim->role
+                    && !$claim->cutOut
+                    && null === $claim->lay
+                    && null === $project->cutting($claim)?->pieced
                         ? $this->opinion(
                             $project,
                             $claim,

@@ -19,6 +19,8 @@ use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Role;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Cutting;
 use Octavum\Core\Season\Project;
 use Octavum\Document\Faults;
 use Octavum\Document\Node;
@@ -30,7 +32,7 @@ use Octavum\Store\Stash;
 use Symfony\Contracts\Cache\CacheInterface;
 
 /**
- * Reads what the page asks to be laid: {garments: [{project, role} or {version, size, role}], sheets: [{cut} or {width}],
+ * Reads what the page asks to be laid: {garments: [{project, role, pieces} or {version, size, role, pieces}], sheets: [{cut} or {width}],
  * oneWay, gap, allowance, match, off}, lengths in millimetres.
  */
 final readonly class SetupReader
@@ -61,7 +63,8 @@ final readonly class SetupReader
         $node->object(['garments', 'sheets', 'oneWay', 'gap', 'allowance', 'match', 'off']);
         $garments = $pieces = $known = $sizes = [];
         foreach ($node->at('garments')->items(self::MOST_GARMENTS) as $one) {
-            $one->object(['project', 'version', 'role', 'size']);
+            $one->object(['project', 'version', 'role', 'size', 'pieces']);
+            $only = $one->at('pieces')->texts(60);
             $role = $one->at('role')->choice(Role::class) ?? Role::Main;
             $id = $one->at('project')->optionalText(60);
             if (null !== $id) {
@@ -72,7 +75,8 @@ final readonly class SetupReader
                 }
                 // of several sewn together, the one of the size that is asked for
                 $line = $this->line($project, $one->at('size')->text(20));
-                [$name, $pattern, $version, $size] = [$line->name, $line->pattern, $line->version, $line->largestSize()];
+                [$name, $pattern, $size] = [$line->name, $line->pattern, $line->largestSize()];
+                $version = $line->cutting($this->claim($line, $role, $only))?->version;
             } else {
                 [$pattern, $version] = $this->library->version($account, $one->at('version')->text(60)) ?? [null, null];
                 if (null === $pattern || null === $version) {
@@ -80,16 +84,18 @@ final readonly class SetupReader
                     continue;
                 }
                 [$name, $size] = [$pattern->title, $one->at('size')->text(20)];
+                $version = Cutting::of($version, $size, [], new Claim('', $role, pieces: $only), [])->version;
             }
             $garments[] = new LaidGarment(
-                Role::Main === $role ? $name : $name.' ('.$role->value.')',
+                Role::Main === $role && [] === $only ? $name : $name.' ('.implode(', ', [] === $only ? [$role->value] : $only).')',
                 $id,
                 $version?->id,
                 $role,
                 $size,
                 $version?->pieces->mark($size) ?? '',
+                $only,
             );
-            [$pieces[], $known[]] = $this->pieces($pattern, $version, $role, $size);
+            [$pieces[], $known[]] = $this->pieces($pattern, $version, $role, $size, [] !== $only);
             $marked = array_map(strval(...), array_keys($version->pieces->marks ?? []));
             $sizes[] = null !== $id ? [] : ([] === $marked ? $version->table->sizes : $marked);
         }
@@ -146,7 +152,7 @@ final readonly class SetupReader
     }
 
     /** @return array{list<Piece>, string} */
-    private function pieces(?Pattern $pattern, ?Version $version, Role $role, string $size): array
+    private function pieces(?Pattern $pattern, ?Version $version, Role $role, string $size, bool $named): array
     {
         if (null === $version) {
             return [[], 'none'];
@@ -155,7 +161,7 @@ final readonly class SetupReader
         if ([] !== $own) {
             return [$own, 'pieces'];
         }
-        $block = $this->block($pattern->garment ?? Garment::Other, $version, $role, $size);
+        $block = $named ? [] : $this->block($pattern->garment ?? Garment::Other, $version, $role, $size);
 
         return [
             $block,
@@ -194,6 +200,22 @@ final readonly class SetupReader
         }
 
         return $value;
+    }
+
+    /**
+     * @param list<string> $pieces
+     *
+     * @return Claim the one for this, or what it would be
+     */
+    private function claim(Project $project, Role $role, array $pieces): Claim
+    {
+        foreach ($project->claims as $claim) {
+            if ($claim->role === $role && $claim->pieces === $pieces) {
+                return $claim;
+            }
+        }
+
+        return new Claim('', $role, pieces: $pieces);
     }
 
     private function line(Project $project, string $size): Project

@@ -84,12 +84,15 @@ final class TableController extends AbstractController
         $garments = $sheets = [];
         if ('' !== $request->query->getString('project')) {
             $project = $this->project($account, $request->query->getString('project'));
+            $pieces = $this->pieces($project, $request->query->getString('claim'));
             foreach ($project->lines() as $line) {
                 $size = $line->largestSize();
-                $garments[] = ['project' => $project->id, 'role' => $role->value] + ([] === $project->copies ? [] : ['size' => $size]);
+                $garments[] = ['project' => $project->id, 'role' => $role->value]
+                    + ([] === $pieces ? [] : ['pieces' => $pieces])
+                    + ([] === $project->copies ? [] : ['size' => $size]);
                 foreach ($line->claims as $claim) {
                     $cloth = $claim->cloth;
-                    $cut = $claim->role === $role ? $claim->cut : null;
+                    $cut = $claim->role === $role && $claim->pieces === $pieces ? $claim->cut : null;
                     if (null !== $cloth && null !== $cut?->length && null !== $cut->widthOf($cloth)) {
                         $sheets[$cut->id] = ['cut' => $cut->id];
                     }
@@ -132,9 +135,11 @@ final class TableController extends AbstractController
         $garments = [];
         foreach ($lay->garments as $garment) {
             $garments[] =
-                null !== $garment->project && \in_array($garment->project, $projects, true)
-                    ? ['project' => $garment->project, 'role' => $garment->role->value, 'size' => $garment->size]
-                    : ['version' => $garment->version ?? '', 'size' => $garment->size, 'role' => $garment->role->value];
+                (null !== $garment->project && \in_array($garment->project, $projects, true)
+                    ? ['project' => $garment->project]
+                    : ['version' => $garment->version ?? ''])
+                + ['size' => $garment->size, 'role' => $garment->role->value]
+                + ([] === $garment->pieces ? [] : ['pieces' => $garment->pieces]);
         }
         $sheets = array_map(
             static fn ($sheet): array => null === $sheet->cut ? ['width' => $sheet->width->millimetres()] : ['cut' => $sheet->cut->id],
@@ -220,6 +225,18 @@ final class TableController extends AbstractController
             ),
             'cloths' => array_values(array_filter(array_map(static fn ($sheet) => $sheet->cloth, $setup->lay->sheets))),
         ]);
+    }
+
+    /** @return list<string> that one of its claims is for; none for all of a role */
+    private function pieces(Project $project, string $claim): array
+    {
+        foreach ($project->claims as $one) {
+            if ($one->id === $claim) {
+                return $one->pieces;
+            }
+        }
+
+        return [];
     }
 
     private function project(Account $account, string $id): Project

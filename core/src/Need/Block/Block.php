@@ -62,8 +62,7 @@ final readonly class Block
         if (Role::Main !== $role) {
             return [];
         }
-        [$body, $child] = $this->body($table->sizes ?? [], $size, $child);
-        $pieces = RoughPieces::for($body, $child)->of($garment);
+        $pieces = $this->rough($garment, $table, $size, $child);
         [$width, $printed] = $this->printed($table, $role, $size);
         if (null === $width || null === $printed || [] === $pieces) {
             return $pieces;
@@ -81,6 +80,14 @@ final readonly class Block
         }
 
         return $this->scaled($pieces, $low);
+    }
+
+    /** @return list<Piece> as a garment usually has them, whatever its table says */
+    public function rough(Garment $garment, ?RequirementTable $table, string $size, bool $child = false): array
+    {
+        [$body, $child] = $this->body($table->sizes ?? [], $size, $child);
+
+        return RoughPieces::for($body, $child)->of($garment);
     }
 
     /** Whether a table lets the block be calibrated. */

@@ -142,7 +142,7 @@ final readonly class Promises
     public function places(Project $project, Claim $claim): array
     {
         $lay = $claim->lay;
-        $garment = $lay?->garmentOf($project->id, $claim->role, $project->largestSize());
+        $garment = $lay?->garmentOf($project->id, $claim->role, $project->largestSize(), $claim->pieces);
         if (null === $lay || null === $garment || null !== $project->layStale($claim, $this->assumptions)) {
             return [[$claim, null]];
         }

@@ -31,6 +31,7 @@ use Octavum\Core\Season\Snags\EnoughSnags;
 use Octavum\Core\Season\Snags\LaySnags;
 use Octavum\Core\Season\Snags\LikingSnags;
 use Octavum\Core\Season\Snags\NotionSnags;
+use Octavum\Core\Season\Snags\PartSnags;
 use Octavum\Core\Season\Snags\PatternSnags;
 use Octavum\Core\Season\Snags\SizeSnags;
 use Octavum\Core\Season\Snags\TimeSnags;
@@ -195,6 +196,7 @@ final readonly class SeasonCheck
         return [
             ...$pattern->roles($project),
             ...$pattern->paper($project),
+            ...(new PartSnags())->of($project),
             ...(new SizeSnags())->of($project),
             ...(new LikingSnags())->of($project),
             ...(new TimeSnags())->of($project, $from, $to),

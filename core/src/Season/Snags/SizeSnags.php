@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Octavum\Core\Season\Snags;
 
 use Octavum\Core\Fit\Cups;
-use Octavum\Core\Fit\SizeChooser;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Severity;
+use Octavum\Core\Season\SizeFor;
 use Octavum\Core\Season\Snag;
 
 /** Whoever it is for takes a larger size than is planned. */
@@ -22,7 +22,7 @@ final readonly class SizeSnags
             return [];
         }
         $planned = $project->largestSize();
-        $advice = (new SizeChooser())->choose($project->person, $project->pattern);
+        $advice = (new SizeFor())->of($project) ?? throw new \LogicException('It is for somebody, of a pattern.');
         $order = array_flip($project->pattern->chart->sizes);
         $takes = $advice->gradedTo ?? $advice->size;
         if (null === $takes || !isset($order[$planned])) {
@@ -31,12 +31,14 @@ final readonly class SizeSnags
         if ($order[$planned] >= $order[$takes] && true !== Cups::of($project->pattern->chart)?->isSmaller($planned, $takes)) {
             return [];
         }
-        $sentence = new Sentence('{project}: size {size} is planned, and by the chart {person} takes {takes}.', [
-            'project' => $project->name,
-            'size' => $planned,
-            'person' => $advice->person->name,
-            'takes' => $takes,
-        ]);
+        $sentence = new Sentence(null === $project->ease
+            ? '{project}: size {size} is planned, and by the chart {person} takes {takes}.'
+            : '{project}: size {size} is planned, and with the ease wanted {person} takes {takes} by the finished garment.', [
+                'project' => $project->name,
+                'size' => $planned,
+                'person' => $advice->person->name,
+                'takes' => $takes,
+            ]);
 
         return [new Snag(Severity::Tight, $sentence, Action::ChooseInProject, $project->id)];
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Octavum\Room\Pattern;
+namespace Octavum\Strip;
 
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
@@ -11,7 +11,7 @@ use Octavum\Core\Piece\Shape;
 use Octavum\Core\Shape\Outline;
 
 /**
- * A piece drawn to scale for the template pattern/_piece.html.twig, its top up: as it lies on the table, turned a quarter, so
+ * A piece drawn to scale for the template part/piece.html.twig, its top up: as it lies on the table, turned a quarter, so
  * that left stays left. Pixels.
  */
 final readonly class PieceDrawing

@@ -1,0 +1,193 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Need;
+
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Percent;
+use Octavum\Core\Measure\Rounding;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Source;
+use Octavum\Core\Measure\Working;
+use Octavum\Core\Need\Block\Block;
+use Octavum\Core\Pattern\Part;
+use Octavum\Core\Piece\Piece;
+use Octavum\Core\Piece\Role;
+
+/**
+ * What a cloth takes that is for some pieces only, or for pieces of several patterns: named pieces are laid in a moment, since
+ * no table has a figure for them; otherwise the version's own figure, less the share of the area of what comes from elsewhere,
+ * and that of what each part brings. Without the pieces the shares are those of a usual garment, and the answer is a guess.
+ * Source: docs/rules.md.
+ *
+ * @internal to Estimator
+ */
+final readonly class ByArea
+{
+    public function __construct(private Estimator $estimator, private Block $block, private Assumptions $assumptions)
+    {
+    }
+
+    public function need(Wanted $wanted, Pieced $pieced, On $on): Need|Unknown
+    {
+        if (null === $wanted->size) {
+            return new Unknown(Missing::Size, new Sentence('Choose a size.'));
+        }
+        $usable = $this->usable($on);
+        if (null === $usable) {
+            return new Unknown(Missing::Width, new Sentence('Measure the width.'));
+        }
+
+        return [] === $pieced->only ? $this->rest($wanted, $pieced, $on, $usable) : $this->named($wanted, $pieced, $on, $usable);
+    }
+
+    /** The pieces by name, laid in a moment. */
+    private function named(Wanted $wanted, Pieced $pieced, On $on, Length $usable): Need|Unknown
+    {
+        $lacking = array_values(array_diff($pieced->only, array_map(strval(...), array_keys($pieced->pieces))));
+        if ([] !== $lacking) {
+            return new Unknown(Missing::Pieces, new Sentence('{pieces} cannot be found among the pieces in size {size}.', [
+                'pieces' => implode(', ', $lacking),
+                'size' => $wanted->largestSize(),
+            ]));
+        }
+        $pieces = $wanted->version?->pieces->in($wanted->largestSize(), $wanted->role) ?? [];
+        $length = $this->block->quickly($pieces, $wanted->largestSize(), $usable, $on->oneWay);
+        if (null === $length) {
+            return new Unknown(Missing::Pieces, new Sentence('{pieces} cannot be laid on this cloth at all.', [
+                'pieces' => implode(', ', $pieced->only),
+            ]));
+        }
+        $label = new Sentence('{pieces}, laid in a moment', ['pieces' => implode(', ', $pieced->only)]);
+        [$amount, $working] = $this->estimator->altered($wanted, $length, Working::empty()->start($label, $length, Source::Lay));
+
+        return new Need($amount, Way::QuickLay, $working->result(new Sentence('Needed'), Figure::exact($amount)));
+    }
+
+    private function rest(Wanted $wanted, Pieced $pieced, On $on, Length $usable): Need|Unknown
+    {
+        $need = $this->estimator->estimate($wanted->whole(), $on);
+        if ($need instanceof Unknown) {
+            return $need;
+        }
+        $all = $pieced->whole->pieces->in($wanted->largestSize(), $wanted->role);
+        $kept = array_column(array_filter($pieced->pieces, static fn (array $one): bool => null === $one[1]), 0);
+        $known = [] !== $all;
+        $gone = $known
+            ? 1 - $this->area($kept, $wanted->largestSize()) / $this->area($all, $wanted->largestSize())
+            : $this->usual($wanted, $pieced);
+        $amount = $need->amount->minus($this->share($need->amount, $gone, Rounding::Down));
+        $working = $need->working;
+        if ($gone > 0) {
+            $label = new Sentence('What comes from elsewhere: {percent} of the area', ['percent' => $this->percent($gone)]);
+            $working = $working->less($label, $need->amount->minus($amount), Source::Assumed);
+        }
+        foreach ($pieced->parts as $part) {
+            $brings = $this->brings($wanted, $pieced, $part, $on, $usable);
+            if (null === $brings) {
+                $nothing = 'Nothing is known of the {part}: enter the table or the pieces of their pattern.';
+
+                return new Unknown(Missing::Row, new Sentence($nothing, ['part' => new Sentence($part->kind->value)]));
+            }
+            [$length, $label, $sure] = $brings;
+            $known = $known && $sure;
+            $amount = $amount->plus($length);
+            $working = 0 === $length->micrometres ? $working : $working->plus($label, $length, Source::Assumed);
+        }
+        if (!$known) {
+            return new Unknown(
+                Missing::Row,
+                new Sentence('Pieces of several patterns go together, and not all of them are entered.'),
+                new Guess($amount, Way::RoughBlock),
+            );
+        }
+
+        return new Need($amount, Way::ByArea, $working->result(new Sentence('Needed'), Figure::exact($amount)), $need->warnings);
+    }
+
+    /** @return ?array{Length, Sentence, bool} what a part adds, why, and whether its pieces are known; null when nothing is */
+    private function brings(Wanted $wanted, Pieced $pieced, Part $part, On $on, Length $usable): ?array
+    {
+        $with = ['part' => new Sentence($part->kind->value), 'version' => $part->version->name ?? ''];
+        $size = $part->size ?? $wanted->largestSize();
+        $own = $part->version?->pieces->in($size, $wanted->role) ?? [];
+        $table = $this->estimator->estimate(
+            new Wanted($part->version, $part->pattern->garment ?? $wanted->garment, $wanted->role, $size, child: $wanted->child),
+            $on,
+        );
+        $its = array_column(array_filter($pieced->pieces, static fn (array $one): bool => $one[1] === $part), 0);
+        if ([] !== $own && $table instanceof Need) {
+            $share = $this->area($its, $size) / $this->area($own, $size);
+            $with += ['percent' => $this->percent($share), 'whole' => Figure::needed($table->amount)];
+
+            return [
+                $this->share($table->amount, $share, Rounding::Up),
+                new Sentence('The {part} of {version}: {percent} of its {whole}, by area', $with),
+                true,
+            ];
+        }
+        if ([] !== $own || Role::Main !== $wanted->role) {
+            $laid = [] === $its ? Length::zero() : $this->block->quickly($its, $size, $usable, $on->oneWay);
+
+            return null === $laid ? null : [$laid, new Sentence('The {part} of {version}, laid in a moment', $with), [] !== $own];
+        }
+        $rough = $this->block->rough($part->pattern->garment ?? $wanted->garment, $part->version?->table, $size, $wanted->child);
+        $pieces = array_values(array_filter($rough, static fn (Piece $piece): bool => $part->kind->isNamed($piece->name)));
+        $laid = [] === $pieces ? null : $this->block->quickly($pieces, $size, $usable, $on->oneWay);
+
+        return null === $laid ? null : [$laid, new Sentence('Usual {part}', $with), false];
+    }
+
+    /** The share of what the parts replace in a usual garment of the kind. */
+    private function usual(Wanted $wanted, Pieced $pieced): float
+    {
+        $rough = Role::Main === $wanted->role
+            ? $this->block->rough($wanted->garment, $wanted->version?->table, $wanted->largestSize(), $wanted->child)
+            : [];
+        $gone = array_filter(
+            $rough,
+            static fn (Piece $piece): bool => [] !== array_filter(
+                $pieced->parts,
+                static fn (Part $part): bool => $part->kind->isNamed($piece->name),
+            ),
+        );
+
+        return [] === $gone ? 0.0 : $this->area(array_values($gone), '') / $this->area($rough, '');
+    }
+
+    /**
+     * @param list<Piece> $pieces
+     *
+     * @return float mm², of all copies, opened at the fold
+     */
+    private function area(array $pieces, string $size): float
+    {
+        return array_sum(array_map(static function (Piece $piece) use ($size): float {
+            $shape = $piece->in($size);
+
+            return ($piece->onFold ? 2 : 1) * $piece->quantity * ($shape?->cutOut($piece->onFold)->area() ?? 0);
+        }, $pieces));
+    }
+
+    private function share(Length $of, float $share, Rounding $rounding): Length
+    {
+        $exact = $of->micrometres * $share;
+
+        return Length::ofMicrometres((int) (Rounding::Up === $rounding ? ceil($exact - 0.001) : floor($exact + 0.001)));
+    }
+
+    private function percent(float $share): Percent
+    {
+        return Percent::of(round(100 * $share));
+    }
+
+    private function usable(On $on): ?Length
+    {
+        $usable = $on->usable ?? $on->width?->minus($this->assumptions->selvage->times(2));
+
+        return null === $usable || $usable->micrometres <= 0 ? null : $usable;
+    }
+}

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season\Snags;
+
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\Ownership;
+use Octavum\Core\Pattern\Part;
+use Octavum\Core\Pattern\PutTogether;
+use Octavum\Core\Piece\SewnEdges;
+use Octavum\Core\Season\Action;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Severity;
+use Octavum\Core\Season\Snag;
+
+/** Where pieces of several patterns meet, and whether those patterns, in those sizes, are here. */
+final readonly class PartSnags
+{
+    /** @return list<Snag> */
+    public function of(Project $project): array
+    {
+        $snags = [];
+        foreach ($project->parts as $part) {
+            $snags = [...$snags, ...$this->paper($project, $part), ...$this->seam($project, $part)];
+        }
+
+        return $snags;
+    }
+
+    /** @return list<Snag> */
+    private function paper(Project $project, Part $part): array
+    {
+        $pattern = $part->pattern;
+        if (null === $pattern) {
+            return [];
+        }
+        $size = $part->size ?? $project->largestSize();
+        $with = ['project' => $project->name, 'pattern' => $pattern->title, 'part' => new Sentence($part->kind->value), 'size' => $size];
+        $said = match (true) {
+            Ownership::Owned !== $pattern->ownership => new Sentence(
+                '{project}, {part} from {pattern}: that pattern is {ownership}, not owned.',
+                $with + ['ownership' => new Sentence($pattern->ownership->value)],
+            ),
+            '' !== $size && !$pattern->holdsSize($size) => new Sentence(
+                '{project}: size {size} is outside the copy of {pattern} that is owned.',
+                $with,
+            ),
+            '' !== $size && '' !== $pattern->missingFor($size) => new Sentence(
+                '{project}: the copy of {pattern} lacks {pieces}: trace or draft that before cutting.',
+                $with + ['pieces' => $pattern->missingFor($size)],
+            ),
+            default => null,
+        };
+
+        return null === $said ? [] : [new Snag(Severity::Tight, $said, Action::ShowPattern, $pattern->id)];
+    }
+
+    /** @return list<Snag> */
+    private function seam(Project $project, Part $part): array
+    {
+        $seam = $part->kind->seam();
+        if (null === $seam || null === $project->version) {
+            return [];
+        }
+        $pieces = (new PutTogether($project->version, $project->largestSize(), $project->parts))->pieces;
+        $lengths = (new SewnEdges(array_column($pieces, 0), $project->largestSize()))->at($seam);
+        $with = [
+            'project' => $project->name,
+            'part' => new Sentence($part->kind->value),
+            'pattern' => $part->pattern->title ?? '',
+            'compare' => $seam->sentence(),
+        ];
+        if (null === $lengths) {
+            $sentence = new Sentence(
+                null === $part->pattern
+                    ? '{project}, {part} that are not its own: {compare} before cutting.'
+                    : '{project}, {part} from {pattern}: {compare} before cutting.',
+                $with,
+            );
+
+            return [new Snag(Severity::Note, $sentence, Action::ChooseInProject, $project->id)];
+        }
+        [$body, $sewn] = $lengths;
+        $off = $sewn->minus($body);
+        $edges = $seam->edges();
+        $with += [
+            'edges' => new Sentence($edges->message, ['body' => Figure::exact($body), 'sewn' => Figure::exact($sewn)]),
+            'off' => Figure::exact($off->isNegative() ? $off->negated() : $off),
+        ];
+        $sentence = new Sentence(
+            match (true) {
+                0 === $off->micrometres => '{project}, {part}: {edges}: they are alike.',
+                $off->isNegative() => '{project}, {part}: {edges}: what is sewn on is {off} shorter. Compare them before cutting.',
+                default => '{project}, {part}: {edges}: what is sewn on is {off} longer. Is that its ease?',
+            },
+            $with,
+        );
+
+        return [new Snag($off->isNegative() ? Severity::Tight : Severity::Note, $sentence, Action::ChooseInProject, $project->id)];
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Season;
+
+use Octavum\Account\Account;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\Part;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\Piece\PartKind;
+use Octavum\Core\Piece\Piece;
+use Octavum\Document\PartCodec;
+use Octavum\Input\Entry;
+use Octavum\Store\Library;
+
+/** What a project or an option takes from other patterns: what the fields show, and what was typed into them. */
+final readonly class PartForm
+{
+    public function __construct(private Library $library)
+    {
+    }
+
+    /**
+     * @param list<Part> $parts
+     *
+     * @return list<array<string, string>> by field, as typed
+     */
+    public function values(array $parts, Choices $choices): array
+    {
+        return array_map(static fn (Part $part): array => [
+            'kind' => $part->kind->value,
+            'version' => null === $part->version ? '' : (string) array_search($part->version->id, $choices->versions, true),
+            'size' => $part->size ?? '',
+            'pieces' => implode(', ', $part->pieces),
+            'instead' => implode(', ', $part->instead),
+        ], $parts);
+    }
+
+    /**
+     * @param ?Version $own  that the garment is mainly made from
+     * @param string   $size of it
+     *
+     * @return list<Part>
+     */
+    public function read(Entry $entry, Choices $choices, Account $account, ?Version $own, string $size): array
+    {
+        $parts = [];
+        foreach (\array_slice($entry->rows('parts'), 0, PartCodec::MOST) as $i) {
+            $at = 'parts.'.$i.'.';
+            $kind = $entry->choice($at.'kind', PartKind::class);
+            if (null === $kind && '' === $entry->raw($at.'version')) {
+                continue;
+            }
+            [$pattern, $version] = $this->version($entry, $at.'version', $choices, $account) ?? [null, null];
+            $in = $entry->text($at.'size', 20);
+            if (null === $kind) {
+                $entry->fault($at.'kind', new Sentence('What comes from this pattern? Choose sleeves, a collar, or the like.'));
+            }
+            if (null !== $version && '' !== $in && [] !== $version->table->sizes && !$version->table->hasSize($in)) {
+                $entry->fault($at.'size', new Sentence('Size {size} is not in the table of version {version}: it has {sizes}.', [
+                    'size' => $in,
+                    'version' => $version->name,
+                    'sizes' => implode(', ', $version->table->sizes),
+                ]));
+            }
+            $kind ??= PartKind::Other;
+            $parts[] = new Part(
+                $kind,
+                $pattern,
+                $version,
+                '' === $in ? null : $in,
+                $this->pieces($entry, $at.'pieces', $kind, $version, '' === $in ? $size : $in),
+                $this->pieces($entry, $at.'instead', $kind, $own, $size),
+            );
+        }
+
+        return $parts;
+    }
+
+    /** @return ?array{Pattern, Version} null, with a fault, where something was typed that is none */
+    public function version(Entry $entry, string $field, Choices $choices, Account $account): ?array
+    {
+        $typed = $entry->raw($field);
+        if ('' === $typed) {
+            return null;
+        }
+        $name = ClaimForm::meant($entry, $field, $typed, array_keys($choices->versions));
+        $found = $this->library->version($account, $choices->versions[$name] ?? '');
+        if (null === $found) {
+            $entry->fault(
+                $field,
+                new Sentence('There is no version called “{text}” in the library: choose one from the list, or add the pattern first.', [
+                    'text' => mb_substr($typed, 0, 60),
+                ]),
+            );
+        }
+
+        return $found;
+    }
+
+    /** @return list<string> those typed, or where nothing is, those that are so named */
+    private function pieces(Entry $entry, string $field, PartKind $kind, ?Version $version, string $size): array
+    {
+        $typed = $entry->texts($field, 60);
+        $all = array_map(
+            static fn (Piece $piece): string => $piece->name,
+            array_filter($version?->pieces->all() ?? [], static fn (Piece $piece): bool => null !== $piece->in($size)),
+        );
+        if ([] === $typed) {
+            return array_values(array_filter($all, $kind->isNamed(...)));
+        }
+        $known = array_combine(array_map(mb_strtolower(...), $all), $all);
+        foreach ($typed as $i => $name) {
+            if (!isset($known[mb_strtolower($name)])) {
+                $none = 'No pieces are entered for this version in size {size}: leave this empty.';
+                $entry->fault($field, [] === $all
+                    ? new Sentence($none, ['size' => '' === $size ? '?' : $size])
+                    : new Sentence('There is no piece called “{text}” in it: it has {pieces}.', [
+                        'text' => mb_substr($name, 0, 60),
+                        'pieces' => implode(', ', $all),
+                    ]));
+            }
+            $typed[$i] = $known[mb_strtolower($name)] ?? $name;
+        }
+
+        return $typed;
+    }
+}

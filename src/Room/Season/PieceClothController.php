@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Season;
+
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\Part;
+use Octavum\Core\Pattern\PutTogether;
+use Octavum\Core\Piece\Piece;
+use Octavum\Core\Piece\Role;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\HandedOut;
+use Octavum\Core\Season\Offers;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Wish;
+use Octavum\Input\Entry;
+use Octavum\Page\Toast;
+use Octavum\Store\Plan;
+use Octavum\Store\Stash;
+use Octavum\Strip\PieceDrawing;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** Each piece its cloth: press pieces, then a cloth. */
+#[Route('/project/{id}/pieces', requirements: ['id' => Requirement::ULID])]
+final class PieceClothController extends AbstractController
+{
+    /** Pixels for the longest piece. */
+    private const TALLEST = 150;
+
+    public function __construct(
+        private readonly MyProject $mine,
+        private readonly ProjectPages $pages,
+        private readonly ProjectForm $form,
+        private readonly ClaimForm $claims,
+        private readonly ProjectStore $store,
+        private readonly ProjectUndo $undo,
+        private readonly Plan $plan,
+        private readonly Stash $stash,
+        private readonly AccountSettings $settings,
+        private readonly Toast $toast,
+    ) {
+    }
+
+    #[Route('', name: 'project_pieces', methods: ['GET', 'POST'])]
+    public function page(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        [$record, $project] = $this->mine->project($account, $id);
+        $pieces = $this->pieces($project);
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $names = $this->asked($request);
+            $to = $this->target($entry, $project, $account);
+            if ([] === $names) {
+                $entry->fault('pieces', new Sentence('Press the pieces first, then the cloth they come from.'));
+            }
+            if ((int) $entry->raw('revision') !== $record->revision) {
+                $this->toast->say('{project} was changed elsewhere meanwhile: look at it, and press again.', ['project' => $project->name]);
+
+                return $this->redirectToRoute('project_pieces', ['id' => $id]);
+            }
+            if ($entry->isSound() && null !== $to) {
+                $before = $this->form->values($project, $this->form->choices($account), $this->settings->of($account)->system);
+                $claims = (new HandedOut(array_map(static fn (array $one): Piece => $one[0], $pieces)))->to($project->claims, $names, $to);
+                $this->undo->offer($this->store->save($project->made($project->lead()->claiming($claims)), $record, $account), $before);
+
+                return $this->redirectToRoute('project_pieces', ['id' => $id]);
+            }
+        }
+
+        return $this->render(
+            'season/pieces.html.twig',
+            [
+                'page' => $this->pages->of($project, $this->plan->projects($account), $account),
+                'revision' => $record->revision,
+                'pieces' => $this->drawn($project, $pieces),
+                'cuts' => array_keys($this->form->choices($account)->cuts),
+                'values' => $entry->typed,
+                'faults' => $entry->faults(),
+            ],
+            new Response(status: $entry->status()),
+        );
+    }
+
+    /** The cuts from which the pieces that are pressed could come. */
+    #[Route('/offers', name: 'project_pieces_offers', methods: ['POST'])]
+    public function offers(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        [, $project] = $this->mine->project($account, $id);
+        $pieces = array_column(array_intersect_key($this->pieces($project), array_flip($this->asked($request))), 0);
+        $promised = array_map(
+            static fn (array $promises): Length => Promise::total($promises),
+            $this->plan->promises($account),
+        );
+
+        return $this->render('season/_offers.html.twig', [
+            'pieces' => $pieces,
+            'offers' => (new Offers($this->settings->of($account)->assumptions))->of(
+                $pieces,
+                $project->largestSize(),
+                $this->stash->all($account),
+                $promised,
+                $project->pattern?->onlyFor,
+            ),
+        ]);
+    }
+
+    /** @return array<string, array{Piece, ?Part}> by name */
+    private function pieces(Project $project): array
+    {
+        return null === $project->version ? [] : (new PutTogether($project->version, $project->largestSize(), $project->parts))->pieces;
+    }
+
+    /** @return list<string> names of pieces */
+    private function asked(Request $request): array
+    {
+        return array_values(array_filter($request->request->all('pieces'), is_string(...)));
+    }
+
+    /** What the pieces go to: a claim that is there, a cut that is offered or typed, or something to buy. */
+    private function target(Entry $entry, Project $project, Account $account): ?Claim
+    {
+        [$kind, $subject] = explode(' ', $entry->raw('to').' ', 2);
+        $subject = trim($subject);
+        if ('claim' === $kind) {
+            return array_values(array_filter($project->claims, static fn (Claim $claim): bool => $claim->id === $subject))[0]
+                ?? throw $this->createNotFoundException();
+        }
+        if ('cut' === $kind) {
+            [$cloth, $cut] = $this->stash->cut($account, $subject) ?? throw $this->createNotFoundException();
+
+            return new Claim('', Role::Main, $cloth, $cut);
+        }
+        if ('buy' === $kind || ('' === $entry->raw('cut') && '' !== $entry->raw('buy'))) {
+            $name = $entry->name('buy');
+
+            return '' === $name ? null : new Claim('', Role::Main, wish: new Wish($name, FibreMix::unknown()));
+        }
+        [$cloth, $cut] = $this->claims->cut($entry, 'cut', $this->form->choices($account)->cuts);
+        if (null === $cut && '' === $entry->raw('cut')) {
+            $entry->fault('cut', new Sentence('Which cloth? Press one of those shown, or type a part of its name.'));
+        }
+
+        return null === $cut ? null : new Claim('', Role::Main, $cloth, $cut);
+    }
+
+    /**
+     * @param array<string, array{Piece, ?Part}> $pieces
+     *
+     * @return list<PieceCloth>
+     */
+    private function drawn(Project $project, array $pieces): array
+    {
+        $size = $project->largestSize();
+        $tallest = 1.0;
+        foreach ($pieces as [$piece]) {
+            $tallest = max($tallest, $piece->in($size)?->cutOut($piece->onFold)->length() ?? 0);
+        }
+        $drawn = [];
+        foreach ($pieces as $name => [$piece, $part]) {
+            $shape = $piece->in($size);
+            if (null !== $shape) {
+                $drawing = PieceDrawing::of($piece, [$shape], self::TALLEST / $tallest);
+                $drawn[] = new PieceCloth($drawing, $this->claim($project, $name, $piece), $part);
+            }
+        }
+
+        return $drawn;
+    }
+
+    /** By the piece's name, or else by its role. */
+    private function claim(Project $project, string $name, Piece $piece): ?Claim
+    {
+        $whole = null;
+        foreach ($project->claims as $claim) {
+            if (\in_array($name, $claim->pieces, true)) {
+                return $claim;
+            }
+            $whole = [] === $claim->pieces && $claim->role === $piece->role ? $whole ?? $claim : $whole;
+        }
+
+        return $whole;
+    }
+}

@@ -1,0 +1,209 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Tests\Room\Season;
+
+use Octavum\Account\Account;
+use Octavum\Core\Need\Way;
+use Octavum\Core\Pattern\Part;
+use Octavum\Core\Season\Project;
+use Octavum\Document\WorkroomReader;
+use Octavum\Document\WorkroomWriter;
+use Octavum\Store\Plan;
+use Octavum\Store\Workrooms;
+use Octavum\Tests\PageTestCase;
+
+/** Each piece its cloth, and parts from other patterns. */
+final class PiecePagesTest extends PageTestCase
+{
+    private Account $account;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->account = $this->signInToDemo();
+    }
+
+    public function testAPieceGetsAClothThatIsOfferedAndGoesBack(): void
+    {
+        $shirt = $this->project('Bow-locker shirt');
+        $path = '/project/'.$shirt->id.'/pieces';
+        $page = $this->get($path);
+        self::assertCount(11, $page->filter('[name="pieces[]"]'));
+        $this->post($path.'/offers', ['pieces' => ['Collar', 'Stand']]);
+        $offered = $this->browser->getCrawler();
+        self::assertStringContainsString('Midnight sateen', self::says($offered));
+        $cut = (string) $offered->filter('.to-cloth')->eq(3)->attr('value');
+        $this->get($path);
+        $this->post($path, ['pieces' => ['Collar', 'Stand'], 'to' => $cut, 'revision' => $this->revision($path)]);
+        self::assertResponseRedirects($path);
+        $claims = $this->project('Bow-locker shirt')->claims;
+        self::assertSame([[], ['Collar', 'Stand']], array_column($claims, 'pieces'));
+        self::assertSame('cut '.$claims[1]->cut?->id, $cut);
+        self::assertStringContainsString('Collar, Stand', self::says($this->get('/project/'.$shirt->id), '#role-2'));
+        self::assertSame(Way::ByArea, $this->way($shirt->id, 0));
+        self::assertSame(Way::QuickLay, $this->way($shirt->id, 1));
+
+        $this->post($path, ['pieces' => ['Stand', 'Collar'], 'to' => 'claim '.$claims[0]->id, 'revision' => $this->revision($path)]);
+        self::assertSame([[]], array_column($this->project('Bow-locker shirt')->claims, 'pieces'));
+    }
+
+    public function testIsUndone(): void
+    {
+        $shirt = $this->project('Bow-locker shirt');
+        $path = '/project/'.$shirt->id.'/pieces';
+        $this->post($path, ['pieces' => ['Yoke'], 'to' => 'typed', 'buy' => 'Red gingham', 'revision' => $this->revision($path)]);
+        $claims = $this->project('Bow-locker shirt')->claims;
+        self::assertSame(['Red gingham', ['Yoke']], [$claims[1]->wish?->name, $claims[1]->pieces]);
+        $this->get($path);
+        $this->send('undo', []);
+        self::assertSame([[]], array_column($this->project('Bow-locker shirt')->claims, 'pieces'));
+    }
+
+    public function testWhatIsNotSaidIsAskedForAndNothingIsLost(): void
+    {
+        $shirt = $this->project('Bow-locker shirt');
+        $path = '/project/'.$shirt->id.'/pieces';
+        $this->post($path, ['to' => 'typed', 'cut' => 'no such cloth <script>', 'revision' => $this->revision($path)]);
+        self::assertResponseStatusCodeSame(422);
+        $says = self::says($this->browser->getCrawler());
+        self::assertStringContainsString('Press the pieces first, then the cloth they come from.', $says);
+        self::assertStringContainsString('There is no cut called “no such cloth', $says);
+        $this->post($path, ['pieces' => ['Yoke', 'Nonsense'], 'to' => 'typed', 'revision' => $this->revision($path)]);
+        self::assertStringContainsString('Which cloth?', self::says($this->browser->getCrawler()));
+        self::assertNotNull($this->browser->getCrawler()->filter('[value=Yoke]')->attr('checked'), 'still pressed');
+        $this->post($path, ['pieces' => ['Yoke'], 'to' => 'claim nobody’s', 'revision' => $this->revision($path)]);
+        self::assertResponseStatusCodeSame(404);
+        self::assertEquals($shirt->claims, $this->project('Bow-locker shirt')->claims);
+    }
+
+    public function testATabThatWasOpenedBeforeChangesNothing(): void
+    {
+        $path = '/project/'.$this->project('Bow-locker shirt')->id.'/pieces';
+        $old = $this->revision($path);
+        $this->post($path, ['pieces' => ['Yoke'], 'to' => 'buy', 'buy' => 'Gingham', 'revision' => $old]);
+        $this->get($path);
+        $this->post($path, ['pieces' => ['Pocket'], 'to' => 'buy', 'buy' => 'Poplin', 'revision' => $old]);
+        self::assertStringContainsString('was changed elsewhere', self::says($this->browser->followRedirect()));
+        self::assertCount(2, $this->project('Bow-locker shirt')->claims);
+    }
+
+    public function testAnothersProjectIsNotFound(): void
+    {
+        $id = $this->project('Bow-locker shirt')->id;
+        $this->browser->loginUser($this->account());
+        foreach (['', '/offers'] as $of) {
+            $this->get('/season/new');
+            $this->post('/project/'.$id.'/pieces'.$of, ['pieces' => ['Yoke'], 'to' => 'typed']);
+            self::assertResponseStatusCodeSame(404);
+        }
+    }
+
+    public function testPartsAreTypedFoundByTheirNamesAndCounted(): void
+    {
+        $shirt = $this->project('Bow-locker shirt');
+        $this->get('/project/'.$shirt->id.'/change');
+        $this->send('Save the project', ['parts' => [['kind' => 'sleeves', 'version' => 'tiller tee b long', 'size' => '14']]]);
+        [$part] = $this->project('Bow-locker shirt')->parts;
+        self::assertSame(
+            ['Tiller tee', 'B, long sleeves', '14', ['Sleeve'], ['Sleeve']],
+            [$part->pattern?->title, $part->version?->name, $part->size, $part->pieces, $part->instead],
+        );
+        self::assertSame(Way::ByArea, $this->way($shirt->id, 0));
+        $page = $this->get('/project/'.$shirt->id);
+        self::assertStringContainsString('Sleeves: Tiller tee , B, long sleeves, size 14: Sleeve, instead of Sleeve', self::says($page));
+        self::assertStringContainsString('sleeves from Tiller tee', self::says($page));
+        $this->send('undo', []);
+        self::assertSame([], $this->project('Bow-locker shirt')->parts);
+    }
+
+    public function testWhatIsNoPartIsSaidAndKept(): void
+    {
+        $shirt = $this->project('Bow-locker shirt');
+        $this->get('/project/'.$shirt->id.'/change');
+        $this->send('Save the project', ['parts' => [
+            ['kind' => '', 'version' => 'tiller tee b long', 'size' => '99'],
+        ]]);
+        $says = self::says($this->browser->getCrawler());
+        self::assertStringContainsString('What comes from this pattern?', $says);
+        self::assertStringContainsString('Size 99 is not in the table of version B, long sleeves', $says);
+        $this->send('Save the project', ['parts' => [
+            ['kind' => 'sleeves', 'version' => 'no such', 'size' => '', 'instead' => 'Tail'],
+        ]]);
+        $says = self::says($this->browser->getCrawler());
+        self::assertStringContainsString('There is no version called “no such” in the library', $says);
+        self::assertStringContainsString('There is no piece called “Tail” in it: it has Front, Back', $says);
+        self::assertSame([], $this->project('Bow-locker shirt')->parts);
+    }
+
+    public function testPartsAndPiecesGoOutAndComeBackTheSameAndAnOptionTakesThemAlong(): void
+    {
+        $shirt = $this->project('Bow-locker shirt');
+        $this->get('/project/'.$shirt->id.'/option/new');
+        $this->send('Save the option', ['parts' => [['kind' => 'sleeves', 'version' => 'tiller tee b long', 'size' => '14']]]);
+        $path = '/project/'.$shirt->id.'/pieces';
+        $this->post($path, ['pieces' => ['Yoke'], 'to' => 'buy', 'buy' => 'Gingham', 'revision' => $this->revision($path)]);
+        $workroom = $this->workroom($this->account);
+        $written = (new WorkroomWriter())->write($workroom);
+        $read = (new WorkroomReader())->read($written);
+        self::assertSame($written, (new WorkroomWriter())->write($read));
+        $this->service(Workrooms::class)->replace($this->fresh($this->account), $read);
+        $back = $this->project('Bow-locker shirt');
+        self::assertSame([[], ['Yoke']], array_column($back->claims, 'pieces'));
+        self::assertSame(
+            [['Tiller tee', 'B, long sleeves']],
+            array_map(static fn (Part $part): array => [$part->pattern?->title, $part->version?->name], $back->openOptions()[0]->parts),
+        );
+        $this->get('/project/'.$back->id);
+        $this->post('/project/'.$back->id.'/option/'.$back->openOptions()[0]->id.'/take', ['revision' => '1', 'keep' => '1']);
+        $taken = $this->project('Bow-locker shirt');
+        self::assertSame([1, 0], [\count($taken->parts), \count($taken->openOptions()[0]->parts)]);
+    }
+
+    public function testSomePiecesAreLaidOnTheirClothAlone(): void
+    {
+        $shirt = $this->project('Bow-locker shirt');
+        $path = '/project/'.$shirt->id.'/pieces';
+        $this->get($path);
+        $this->post($path.'/offers', ['pieces' => ['Collar', 'Stand']]);
+        $cut = (string) $this->browser->getCrawler()->filter('.to-cloth')->eq(3)->attr('value');
+        $this->post($path, ['pieces' => ['Collar', 'Stand'], 'to' => $cut, 'revision' => $this->revision($path)]);
+        $claim = $this->project('Bow-locker shirt')->claims[1];
+        $page = $this->get('/table/new?project='.$shirt->id.'&role=main&claim='.$claim->id);
+        /** @var array{pieces: array<string, mixed>, garments: list<array{name: string}>} $mat */
+        $mat = json_decode($page->filter('#mat')->text(), true);
+        self::assertSame(['0/Collar', '0/Stand'], array_keys($mat['pieces']));
+        self::assertSame('Bow-locker shirt (Collar, Stand)', $mat['garments'][0]['name']);
+        /** @var array{pieces: array<string, mixed>} $rest */
+        $rest = json_decode($this->get('/table/new?project='.$shirt->id)->filter('#mat')->text(), true);
+        self::assertArrayNotHasKey('0/Collar', $rest['pieces']);
+        self::assertArrayHasKey('0/Yoke', $rest['pieces']);
+    }
+
+    private function revision(string $path): string
+    {
+        return (string) $this->get($path)->filter('[name=revision]')->first()->attr('value');
+    }
+
+    private function way(string $project, int $role): ?Way
+    {
+        $plan = $this->service(Plan::class);
+        foreach ($plan->projects($this->fresh($this->account)) as $one) {
+            if ($one->id === $project) {
+                return $plan->check($this->account, $one->season)->projects[$one->rank - 1]->roles[$role]->need->way ?? null;
+            }
+        }
+        self::fail('It is not there.');
+    }
+
+    private function project(string $name): Project
+    {
+        foreach ($this->workroom($this->account)->projects as $project) {
+            if ($project->name === $name) {
+                return $project;
+            }
+        }
+        self::fail('There is no project '.$name);
+    }
+}
