@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Store;
 
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Common\Collections\Collection;
 use Doctrine\Persistence\ManagerRegistry;
 use Octavum\Account\Account;
 use Octavum\Core\Season\ProjectState;
@@ -18,8 +19,9 @@ final class ProjectRepository extends ServiceEntityRepository
     }
 
     /**
-     * All projects of the workroom with everything their check needs, in four queries whatever their number: the saved
-     * lays, the cloths they claim, the patterns they use, and the projects themselves with their options.
+     * All projects of the workroom with everything their check needs, in six queries whatever their number: the saved lays, the
+     * cloths they claim, the patterns they use, the projects, their options and their claims; and one more where something
+     * has parts from patterns that nothing else is made from.
      *
      * @return list<ProjectRecord>
      */
@@ -43,6 +45,30 @@ final class ProjectRepository extends ServiceEntityRepository
                 .' laid JOIN laid.cloth whole WHERE whole.account = :account AND laid.id IN (:laid)) ORDER BY part.id',
             ['laid' => array_merge(...array_map(static fn (LayRecord $lay): array => $lay->cuts(), $lays))],
         );
+        $this->loadPatterns($account);
+        /** @var list<ProjectRecord> $projects */
+        $projects = $this->load(
+            $account,
+            'SELECT p, season, person FROM '.ProjectRecord::class.' p JOIN p.season season LEFT JOIN p.person person
+            WHERE season.account = :account AND p.removedAt IS NULL ORDER BY season.starts, p.rank, p.id',
+        );
+        $of = 'JOIN one.project p JOIN p.season season WHERE season.account = :account AND p.removedAt IS NULL ORDER BY one.id';
+        /** @var list<OptionRecord> $options */
+        $options = $this->load($account, 'SELECT one FROM '.OptionRecord::class.' one '.$of);
+        /** @var list<ClaimRecord> $claims */
+        $claims = $this->load(
+            $account,
+            'SELECT one, copy, person FROM '.ClaimRecord::class.' one LEFT JOIN one.copy copy LEFT JOIN copy.person person '.$of,
+        );
+        Apart::fill(array_column($projects, 'options'), $options, static fn (OptionRecord $one): Collection => $one->project->options);
+        Apart::fill(array_column($projects, 'claims'), $claims, static fn (ClaimRecord $claim): Collection => $claim->project->claims);
+        $this->loadParts($account, $projects);
+
+        return $projects;
+    }
+
+    private function loadPatterns(Account $account): void
+    {
         $this->load(
             $account,
             'SELECT r, part FROM '
@@ -56,23 +82,6 @@ final class ProjectRepository extends ServiceEntityRepository
                 .' option JOIN option.version other JOIN option.project made JOIN made.season its WHERE its.account = :account)
             ORDER BY part.name',
         );
-        /** @var list<ProjectRecord> $projects */
-        $projects = $this->load(
-            $account,
-            // an option comes on the rows of its claims, so that not each claim comes once for each option
-            'SELECT p, season, person, claim, copy, other, option FROM '
-                .ProjectRecord::class
-                .' p JOIN p.season season LEFT JOIN p.person person LEFT JOIN p.claims claim LEFT JOIN claim.copy copy
-            LEFT JOIN copy.person other LEFT JOIN p.options option WITH option = claim.option OR option.id NOT IN (
-            SELECT IDENTITY(its.option) FROM '
-                .ClaimRecord::class
-                .' its WHERE its.option IS NOT NULL)
-            WHERE season.account = :account AND p.removedAt IS NULL ORDER BY season.starts, p.rank, p.id, claim.id, option.id',
-        );
-
-        $this->loadParts($account, $projects);
-
-        return $projects;
     }
 
     /**
