@@ -12,6 +12,7 @@ use Octavum\Core\Season\Copy;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Season\Season;
 
 /** A project with what it claims, and what else it might be. */
 final readonly class ProjectCodec
@@ -41,7 +42,7 @@ final readonly class ProjectCodec
     ) {
     }
 
-    /** @return ?Project null when its season is none */
+    /** @return ?Project null when its season is not there; without one it is in no season */
     public function read(Node $node, References $known): ?Project
     {
         $node->object([
@@ -62,12 +63,8 @@ final readonly class ProjectCodec
             'decisions',
         ]);
         $id = $node->at('id')->name(60);
-        $season = $node->at('season')->named($known->seasons, 'season');
+        $season = $node->at('season')->isThere() ? $node->at('season')->named($known->seasons, 'season') : Season::none();
         if (null === $season) {
-            if (!$node->at('season')->isThere()) {
-                $node->at('season')->fault('The season of this project is missing.');
-            }
-
             return null;
         }
         $lead = $this->option($node, $id, $known);
@@ -97,7 +94,7 @@ final readonly class ProjectCodec
         return Fields::known([
             'id' => $project->id,
             'name' => $project->name,
-            'season' => $project->season->id,
+            'season' => $project->season->undated ? null : $project->season->id,
             'rank' => $project->rank,
             'person' => $project->person?->id,
             'certainty' => $project->certainty->value,

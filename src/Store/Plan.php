@@ -52,27 +52,31 @@ final class Plan
     }
 
     /**
-     * The season asked for, or last looked at, or the latest.
+     * The season asked for, or last looked at, or the latest; what is in no season only when it is asked for.
      *
      * @param list<SeasonRecord> $seasons
      */
     public function current(Account $account, array $seasons, ?string $id = null): ?SeasonRecord
     {
-        foreach ([$id, $account->season] as $wanted) {
-            foreach ($seasons as $season) {
-                if ($season->id === $wanted) {
-                    return $season;
-                }
+        foreach ($seasons as $season) {
+            if ($season->id === $id) {
+                return $season;
+            }
+        }
+        $dated = array_values(array_filter($seasons, static fn (SeasonRecord $season): bool => !$season->undated));
+        foreach ($dated as $season) {
+            if ($season->id === $account->season) {
+                return $season;
             }
         }
 
-        return $seasons[\count($seasons) - 1] ?? null;
+        return $dated[\count($dated) - 1] ?? null;
     }
 
     /** Remembers which season was looked at last; that it cannot be, on a disk that is full, is no reason not to show it. */
     public function look(Account $account, SeasonRecord $season): void
     {
-        if ($account->season === $season->id) {
+        if ($account->season === $season->id || $season->undated) {
             return;
         }
         $account->season = $season->id;

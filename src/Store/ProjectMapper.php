@@ -161,7 +161,9 @@ final readonly class ProjectMapper
 
     public function season(SeasonRecord $record): Season
     {
-        return new Season($record->id, $record->name, $record->starts, $record->weeks, $record->minutesPerWeek, $record->notes);
+        return $record->undated
+            ? Season::none($record->id)
+            : new Season($record->id, $record->name, $record->starts, $record->weeks, $record->minutesPerWeek, $record->notes);
     }
 
     /** Everything but season, person, version, options and claims, which are other records. */

@@ -7,6 +7,7 @@ namespace Octavum\Store;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
+use Octavum\Core\Season\Season;
 use Octavum\Database\Identified;
 use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
@@ -34,11 +35,24 @@ class SeasonRecord
     #[ORM\Column(type: Types::TEXT)]
     public string $notes = '';
 
+    /** Of an account one at most: what is planned for no season. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $undated = false;
+
     public function __construct(
         #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account,
         \DateTimeImmutable $starts,
     ) {
         $this->id = (string) new Ulid();
         $this->starts = $starts;
+    }
+
+    public static function none(Account $account): self
+    {
+        $season = Season::none();
+        $record = new self($account, $season->starts);
+        [$record->name, $record->weeks, $record->minutesPerWeek, $record->undated] = [$season->name, $season->weeks, 0, true];
+
+        return $record;
     }
 }

@@ -69,7 +69,9 @@ final readonly class Workrooms
             array_values($patterns),
             array_map(
                 $this->projectMapper->season(...),
-                $this->entities->getRepository(SeasonRecord::class)->findBy(['account' => $account], ['starts' => 'ASC']),
+                $this->entities
+                    ->getRepository(SeasonRecord::class)
+                    ->findBy(['account' => $account, 'undated' => false], ['starts' => 'ASC']),
             ),
             $this->projectMapper->projects($this->projects->allOf($account), $settings->assumptions, $cloths, $patterns),
             array_map(function (LayRecord $record) use ($settings, &$cloths): SavedLay {
@@ -167,7 +169,8 @@ final readonly class Workrooms
         }
         $ids = array_map(static fn (VersionRecord $version): string => $version->id, $versions);
         foreach ($workroom->projects as $project) {
-            $record = $projects[$project->id] = new ProjectRecord($seasons[$project->season->id]);
+            $record = $projects[$project->id] = new ProjectRecord($seasons[$project->season->id] ??= SeasonRecord::none($account));
+            $this->entities->persist($record->season);
             $this->projectMapper->store($project, $record);
             $record->person = null === $project->person ? null : $people[$project->person->id];
             foreach ([$project->lead(), ...$project->options] as $i => $option) {

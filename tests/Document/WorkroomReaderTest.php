@@ -28,7 +28,7 @@ final class WorkroomReaderTest extends TestCase
         self::assertGreaterThanOrEqual(40, \count($workroom->cloths));
         self::assertGreaterThanOrEqual(25, \count($workroom->patterns));
         self::assertSame(['Rime', 'Thaw'], array_map(static fn ($season): string => $season->name, $workroom->seasons));
-        self::assertCount(16, $workroom->projects);
+        self::assertCount(19, $workroom->projects);
     }
 
     public function testWhatIsWrittenIsReadBackTheSame(): void

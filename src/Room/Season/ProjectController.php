@@ -231,9 +231,9 @@ final class ProjectController extends AbstractController
      */
     private function seasons(array $records): array
     {
-        $seasons = [];
+        $seasons = ['none' => Season::none()];
         foreach ($records as $record) {
-            $seasons[$record->id] = $this->mapper->season($record);
+            $seasons[$record->undated ? 'none' : $record->id] = $this->mapper->season($record);
         }
 
         return $seasons;

@@ -42,7 +42,7 @@ final readonly class ProjectForm
         return [
             'name' => $project->name,
             'person' => $project->person->id ?? '',
-            'season' => $project->season->id,
+            'season' => $project->season->undated ? 'none' : $project->season->id,
             'rank' => $project->rank > 0 ? (string) $project->rank : '',
             'certainty' => $project->certainty->value,
             'state' => $project->state->value,

@@ -34,7 +34,7 @@ final readonly class ProjectStore
     /** @param ?ProjectRecord $record null for a new one */
     public function save(Project $project, ?ProjectRecord $record, Account $account): ProjectRecord
     {
-        $season = $this->entities->find(SeasonRecord::class, $project->season->id) ?? throw new \LogicException('Its season is there.');
+        $season = $this->season($project, $account);
         $record ??= new ProjectRecord($season);
         $record->season = $season;
         $this->mapper->store($project, $record);
@@ -59,6 +59,17 @@ final readonly class ProjectStore
         $this->entities->flush();
 
         return $record;
+    }
+
+    private function season(Project $project, Account $account): SeasonRecord
+    {
+        $season = $this->entities->find(SeasonRecord::class, $project->season->id);
+        if (null === $season && $project->season->undated) {
+            $season = SeasonRecord::none($account);
+            $this->entities->persist($season);
+        }
+
+        return $season ?? throw new \LogicException('Its season is there.');
     }
 
     private function version(Option $option): ?VersionRecord

@@ -113,6 +113,9 @@ final class SeasonController extends AbstractController
     public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
         $record = $this->own($account, $id);
+        if ($record->undated) {
+            throw $this->createNotFoundException();
+        }
 
         return $this->form($record, $this->mapper->season($record), $request, $account);
     }

@@ -39,7 +39,7 @@ final class PatternHaulPagesTest extends PageTestCase
         self::assertStringContainsString('Number K871 is another number of Evensong dress', self::says($page));
         self::assertStringContainsString('One of these may be in the library already', self::says($page));
         $this->send('Put them into the library', ['both' => '1']);
-        self::assertCount(28, $this->workroom($account)->patterns);
+        self::assertCount(29, $this->workroom($account)->patterns);
     }
 
     public function testNothingAndTooMuchAreSaid(): void

@@ -83,7 +83,7 @@ final class ListPagesTest extends PageTestCase
         $page = $this->send('Save the list', $fields);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString($says, self::says($page));
-        self::assertCount(3, $this->workroom($this->account)->lists);
+        self::assertCount(4, $this->workroom($this->account)->lists);
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */

@@ -181,7 +181,9 @@ final readonly class SeasonCheck
         $snags = [...$snags, ...$sizes, ...$this->snags($project, $notions, $from, $to)];
         usort($snags, static fn (Snag $a, Snag $b): int => $a->severity->value <=> $b->severity->value);
 
-        return new ProjectAnswer($project, $roles, $verdict, $snags, $from, $to, $to > $project->season->minutes(), $notions);
+        $below = !$project->season->undated && $to > $project->season->minutes();
+
+        return new ProjectAnswer($project, $roles, $verdict, $snags, $from, $to, $below, $notions);
     }
 
     /**

@@ -23,7 +23,7 @@ final readonly class TimeSnags
      */
     public function of(Project $project, int $from, int $to): array
     {
-        return [
+        return $project->season->undated ? [] : [
             ...$this->hours($project),
             ...$this->deadline($project, $to),
             ...$this->tooEarly($project, $from),
