@@ -18,11 +18,16 @@ use Octavum\Core\Need\Wanted;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Part;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PutTogether;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
+use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Role;
 
-/** A garment planned for a season: as its leading option makes it, and what else it might be. */
+/**
+ * A garment planned for a season: as its leading option makes it, and what else it might be.
+ * Longer than other files: what leads has its fields here, where everybody reads them, and is given back as an option.
+ */
 final readonly class Project
 {
     /**
@@ -251,6 +256,12 @@ final readonly class Project
             true === $this->person?->child,
             $cutting?->pieced,
         );
+    }
+
+    /** @return array<string, array{Piece, ?Part}> that are cut for it in its size, by name, with the part they come with */
+    public function pieces(): array
+    {
+        return null === $this->version ? [] : (new PutTogether($this->version, $this->largestSize(), $this->parts))->pieces;
     }
 
     /** @return ?Cutting what comes from the cloth of a claim; null without a pattern */

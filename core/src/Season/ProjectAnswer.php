@@ -28,4 +28,10 @@ final readonly class ProjectAnswer
         public array $notions = [],
     ) {
     }
+
+    /** Whether several cloths are each for some pieces. */
+    public function hasPieces(): bool
+    {
+        return \count(array_filter($this->roles, static fn (RoleAnswer $role): bool => [] !== $role->claim->pieces)) > 1;
+    }
 }

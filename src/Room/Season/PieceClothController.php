@@ -10,7 +10,6 @@ use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Part;
-use Octavum\Core\Pattern\PutTogether;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
@@ -56,7 +55,7 @@ final class PieceClothController extends AbstractController
     public function page(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
         [$record, $project] = $this->mine->project($account, $id);
-        $pieces = $this->pieces($project);
+        $pieces = $project->pieces();
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $names = $this->asked($request);
@@ -97,7 +96,7 @@ final class PieceClothController extends AbstractController
     public function offers(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
         [, $project] = $this->mine->project($account, $id);
-        $pieces = array_column(array_intersect_key($this->pieces($project), array_flip($this->asked($request))), 0);
+        $pieces = array_column(array_intersect_key($project->pieces(), array_flip($this->asked($request))), 0);
         $promised = array_map(
             static fn (array $promises): Length => Promise::total($promises),
             $this->plan->promises($account),
@@ -113,12 +112,6 @@ final class PieceClothController extends AbstractController
                 $project->pattern?->onlyFor,
             ),
         ]);
-    }
-
-    /** @return array<string, array{Piece, ?Part}> by name */
-    private function pieces(Project $project): array
-    {
-        return null === $project->version ? [] : (new PutTogether($project->version, $project->largestSize(), $project->parts))->pieces;
     }
 
     /** @return list<string> names of pieces */

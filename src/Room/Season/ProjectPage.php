@@ -6,16 +6,19 @@ namespace Octavum\Room\Season;
 
 use Octavum\Core\Fit\SizeAdvice;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\Part;
+use Octavum\Core\Piece\Piece;
 use Octavum\Core\Season\Project;
 
 /** What season/project.html.twig shows. */
 final readonly class ProjectPage
 {
     /**
-     * @param ?ProjectRow      $row      as its leading option makes it; null when it is not open
-     * @param list<OptionCard> $options  the others that might be taken
-     * @param list<Sentence>   $cautions
-     * @param ?Sentence        $together what several take laid together
+     * @param ?ProjectRow                        $row      as its leading option makes it; null when it is not open
+     * @param list<OptionCard>                   $options  the others that might be taken
+     * @param list<Sentence>                     $cautions
+     * @param ?Sentence                          $together what several take laid together
+     * @param array<string, array{Piece, ?Part}> $pieces   that are cut for it, by name, with the part they come with
      */
     public function __construct(
         public Project $project,
@@ -24,6 +27,7 @@ final readonly class ProjectPage
         public ?SizeAdvice $advice,
         public array $cautions,
         public ?Sentence $together,
+        public array $pieces,
     ) {
     }
 }

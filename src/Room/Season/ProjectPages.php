@@ -46,6 +46,7 @@ final readonly class ProjectPages
             $this->advice($project),
             (new Cautions())->of($project),
             null === $row ? null : (new Together(new Estimator($settings->assumptions)))->of($row->answer),
+            $project->pieces(),
         );
     }
 

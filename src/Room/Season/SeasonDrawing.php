@@ -17,6 +17,9 @@ use Octavum\Strip\StripBuilder;
 /** A checked season as the page draws it: each role's strip to one scale, and each project on the ruler of weeks. */
 final readonly class SeasonDrawing
 {
+    /** Pixels for a strip where several stand beside one another. */
+    private const BESIDE_ANOTHER = 260;
+
     public function __construct(private StripBuilder $strips)
     {
     }
@@ -51,10 +54,13 @@ final readonly class SeasonDrawing
     public function large(CheckedSeason $checked, string $id, Settings $settings): ?ProjectRow
     {
         $answer = $this->find($checked, $id);
+        if (null === $answer) {
+            return null;
+        }
+        $longest = $this->longest([$answer]);
+        $scale = $answer->hasPieces() ? Scale::margin($longest, self::BESIDE_ANOTHER) : Scale::panel($longest);
 
-        return null === $answer
-            ? null
-            : $this->row($answer, Scale::panel($this->longest([$answer])), new Ruler($checked->season), $settings, $checked->perhaps);
+        return $this->row($answer, $scale, new Ruler($checked->season), $settings, $checked->perhaps);
     }
 
     /**
@@ -67,7 +73,7 @@ final readonly class SeasonDrawing
     public function options(array $answers, Settings $settings): array
     {
         $longest = $this->longest(array_map(static fn (OptionAnswer $answer): ProjectAnswer => $answer->answer, $answers));
-        $scale = Scale::margin($longest, 240);
+        $scale = Scale::margin($longest, self::BESIDE_ANOTHER);
 
         return array_map(
             fn (OptionAnswer $answer): OptionCard => new OptionCard($answer, $this->roles($answer->answer, $scale, $settings)),

@@ -8,7 +8,6 @@ use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Part;
-use Octavum\Core\Pattern\PutTogether;
 use Octavum\Core\Piece\SewnEdges;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Project;
@@ -64,8 +63,7 @@ final readonly class PartSnags
         if (null === $seam || null === $project->version) {
             return [];
         }
-        $pieces = (new PutTogether($project->version, $project->largestSize(), $project->parts))->pieces;
-        $lengths = (new SewnEdges(array_column($pieces, 0), $project->largestSize()))->at($seam);
+        $lengths = (new SewnEdges(array_column($project->pieces(), 0), $project->largestSize()))->at($seam);
         $with = [
             'project' => $project->name,
             'part' => new Sentence($part->kind->value),
