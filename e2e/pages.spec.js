@@ -30,6 +30,7 @@ for (const [device, viewport] of Object.entries({ desk: { width: 1280, height: 8
                 project,
                 project + '/change?part=cloth',
                 project + '/option/new',
+                project + '/pieces',
                 '/lists',
                 '/lists/new',
                 '/table',
