@@ -22,6 +22,7 @@ final class Version20261126051000 extends AbstractMigration
         $this->addSql('ALTER TABLE project_option ADD COLUMN changes INTEGER DEFAULT 0 NOT NULL');
         $this->addSql("ALTER TABLE claim ADD COLUMN pieces CLOB DEFAULT '[]' NOT NULL");
         $this->addSql('ALTER TABLE season ADD COLUMN undated BOOLEAN DEFAULT 0 NOT NULL');
+        $this->addSql("ALTER TABLE project ADD COLUMN pictures CLOB DEFAULT '[]' NOT NULL");
         $this->addSql('ALTER TABLE project ADD COLUMN ease BIGINT DEFAULT NULL');
         $this->addSql("ALTER TABLE person ADD COLUMN facts CLOB DEFAULT '[]' NOT NULL");
     }
@@ -34,6 +35,7 @@ final class Version20261126051000 extends AbstractMigration
         $this->addSql('ALTER TABLE project_option DROP COLUMN changes');
         $this->addSql('ALTER TABLE claim DROP COLUMN pieces');
         $this->addSql('ALTER TABLE season DROP COLUMN undated');
+        $this->addSql('ALTER TABLE project DROP COLUMN pictures');
         $this->addSql('ALTER TABLE project DROP COLUMN ease');
         $this->addSql('ALTER TABLE person DROP COLUMN facts');
     }

@@ -39,6 +39,7 @@ final readonly class ProjectCodec
         private WishCodec $wishes = new WishCodec(),
         private DecisionCodec $decisions = new DecisionCodec(),
         private PartCodec $parts = new PartCodec(),
+        private PictureCodec $pictures = new PictureCodec(),
     ) {
     }
 
@@ -57,6 +58,7 @@ final readonly class ProjectCodec
             'soft',
             'notBefore',
             'ease',
+            'pictures',
             'notes',
             'notionsTaken',
             'options',
@@ -84,6 +86,7 @@ final readonly class ProjectCodec
             decisions: $this->decisions->read($node->at('decisions')),
             soft: $node->at('soft')->boolean(),
             notBefore: $node->at('notBefore')->date(),
+            pictures: $this->pictures->read($node->at('pictures')),
             ease: $node->at('ease')->isThere() ? $node->at('ease')->requiredChange() : null,
         ))->made($lead);
     }
@@ -103,6 +106,7 @@ final readonly class ProjectCodec
             'soft' => $project->soft,
             'notBefore' => $project->notBefore?->format('Y-m-d'),
             'ease' => $project->ease?->millimetres(),
+            'pictures' => $this->pictures->write($project->pictures),
             ...$this->writeOption($project->lead()),
             'notes' => $project->notes,
             'notionsTaken' => $project->notionsTaken,

@@ -20,6 +20,7 @@ use Octavum\Core\Season\Season;
 use Octavum\Document\AlterationCodec;
 use Octavum\Document\DecisionCodec;
 use Octavum\Document\Node;
+use Octavum\Document\PictureCodec;
 use Octavum\Document\WishCodec;
 
 /** Stored seasons and projects to the core's and back. */
@@ -34,6 +35,7 @@ final readonly class ProjectMapper
         private LayMapper $lays,
         private People $people,
         private PartMapper $parts,
+        private PictureCodec $pictures,
     ) {
     }
 
@@ -72,6 +74,7 @@ final readonly class ProjectMapper
                 decisions: $this->decisions->read(Node::stored($record->decisions, 'project '.$record->id)),
                 soft: $record->soft,
                 notBefore: $record->notBefore,
+                pictures: $this->pictures->read(Node::stored($record->pictures, 'project '.$record->id)),
                 ease: null === $record->ease ? null : Length::ofMicrometres($record->ease),
             ))->made($this->option($record, null, $built));
         }
@@ -177,6 +180,7 @@ final readonly class ProjectMapper
         $record->soft = $project->soft;
         $record->notBefore = $project->notBefore;
         $record->ease = $project->ease?->micrometres;
+        $record->pictures = $this->pictures->write($project->pictures);
         $record->notes = $project->notes;
         $record->notionsTaken = $project->notionsTaken;
         $record->decisions = $this->decisions->write($project->decisions);

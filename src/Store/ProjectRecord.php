@@ -65,6 +65,10 @@ class ProjectRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $decisions = [];
 
+    /** @var list<array<string, mixed>> kept with it, as in the exchange format */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $pictures = [];
+
     /** @var Collection<int, OptionRecord> the ways that do not lead */
     #[ORM\OneToMany(targetEntity: OptionRecord::class, mappedBy: 'project', cascade: ['persist', 'remove'])]
     #[ORM\OrderBy(['id' => 'ASC'])]

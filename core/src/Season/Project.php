@@ -48,6 +48,7 @@ final readonly class Project
      * @param ?\DateTimeImmutable $notBefore    it cannot be begun before that day
      * @param list<Copy>          $copies       sewn with it: the same for others
      * @param list<Part>          $parts        that come from other patterns
+     * @param list<Picture>       $pictures
      * @param ?Length             $ease         wanted between garment and body; null when the size goes by the body
      */
     public function __construct(
@@ -80,6 +81,7 @@ final readonly class Project
         public array $copies = [],
         public array $parts = [],
         public ?Length $ease = null,
+        public array $pictures = [],
     ) {
     }
 
@@ -160,6 +162,7 @@ final readonly class Project
             $lead->copies,
             $lead->parts,
             $this->ease,
+            $this->pictures,
         );
     }
 

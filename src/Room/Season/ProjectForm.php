@@ -86,6 +86,7 @@ final readonly class ProjectForm
             decisions: $project->decisions,
             soft: $entry->boolean('soft'),
             notBefore: $entry->date('notBefore'),
+            pictures: $project->pictures,
             ease: $entry->change('ease', $this->settings->of($account)->system->widthUnit()),
         ))->made($lead);
     }

@@ -6,6 +6,9 @@ namespace Octavum\Tests\Room\Files;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
+use Octavum\Core\Season\Project;
+use Octavum\Document\WorkroomReader;
+use Octavum\Document\WorkroomWriter;
 use Octavum\Core\Colour\Lab;
 use Octavum\Files\FileKind;
 use Octavum\Files\FileRecord;
@@ -222,6 +225,37 @@ final class FilePagesTest extends PageTestCase
         self::assertCount(1, $this->workroom($account)->patterns[0]->files);
     }
 
+    public function testAPictureIsKeptWithAProjectTakenOutAndBack(): void
+    {
+        $account = $this->signInToDemo();
+        $id = $this->coat()->id;
+        $this->get('/project/'.$id);
+        $this->upload('/project/'.$id.'/picture', 'picture', $this->file('hem.jpg', $this->jpeg(40, 40, [1, 2, 3])), [
+            'note' => ' Hem pinned ',
+        ]);
+        self::assertResponseRedirects('/project/'.$id);
+        [$picture] = $this->coat()->pictures;
+        self::assertSame('Hem pinned', $picture->note);
+        $page = $this->get('/project/'.$id);
+        self::assertSame('Hem pinned', $page->filter('#pictures img')->attr('alt'));
+        $this->get('/project/'.$id.'/change');
+        $this->send('Save the project', ['notes' => 'Pinned on Sunday.']);
+        self::assertCount(1, $this->coat()->pictures, 'the form leaves it where it is');
+        $this->get('/project/'.$id);
+        $this->post('/project/'.$id.'/picture/'.$picture->file.'/remove');
+        self::assertSame([], $this->coat()->pictures);
+        $this->get('/project/'.$id);
+        $this->send('undo', []);
+        self::assertEquals([$picture], $this->coat()->pictures);
+        $this->get('/file/'.$picture->file);
+        $this->get('/project/'.$id);
+        $this->upload('/project/'.$id.'/picture', 'picture', $this->file('not.jpg', 'nothing to see'));
+        self::assertStringContainsString('is not a photo that can be read here', self::says($this->browser->followRedirect()));
+        $written = (new WorkroomWriter())->write($this->workroom($account));
+        self::assertSame($written, (new WorkroomWriter())->write((new WorkroomReader())->read($written)));
+        self::assertStringContainsString('Hem pinned', $written);
+    }
+
     public function testAnotherAccountsFilesAreNotHandedOut(): void
     {
         [$account, $id] = $this->signedInWithACloth();
@@ -257,12 +291,23 @@ final class FilePagesTest extends PageTestCase
         return [$account, $id];
     }
 
-    private function upload(string $path, string $field, string $file): Crawler
+    private function coat(): Project
+    {
+        foreach ($this->workroom($this->demo())->projects as $project) {
+            if ('Towpath coat' === $project->name) {
+                return $project;
+            }
+        }
+        self::fail('The demo has a coat.');
+    }
+
+    /** @param array<string, string> $with */
+    private function upload(string $path, string $field, string $file, array $with = []): Crawler
     {
         return $this->browser->request(
             'POST',
             $path,
-            ['_token' => (string) $this->browser->getCrawler()->filter('meta[name=csrf]')->attr('content')],
+            $with + ['_token' => (string) $this->browser->getCrawler()->filter('meta[name=csrf]')->attr('content')],
             [$field => new UploadedFile($file, basename($file), test: true)],
         );
     }
