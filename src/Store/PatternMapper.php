@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Body\Feature;
 use Octavum\Core\Pattern\ClothAdvice;
+use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\RequirementTable;
@@ -170,6 +171,12 @@ final readonly class PatternMapper
                 $record,
             );
         }
+    }
+
+    /** @param list<Edition> $copies more of a pattern that is here */
+    public function addCopies(array $copies, PatternRecord $record): void
+    {
+        $record->editions = [...$record->editions, ...$this->patterns->writeEditions($copies)];
     }
 
     /** @param list<KeptAlteration> $alterations in the place of those there are */

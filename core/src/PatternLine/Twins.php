@@ -15,7 +15,7 @@ final readonly class Twins
     /**
      * @param list<Pattern> $library
      *
-     * @return list<Sentence> one for each that may be the same
+     * @return array<string, Sentence> one for each that may be the same, by its id
      */
     public function of(Pattern $new, array $library): array
     {
@@ -32,14 +32,15 @@ final readonly class Twins
                 'ownership' => $known->ownership->value,
             ];
             if ([] !== $same && $this->sameMaker($new, $known)) {
-                $found[] = new Sentence(
+                $found[$known->id] = new Sentence(
                     $this->plain($known->number) === $this->plain($same[0])
                         ? 'Number {number} is in the library already: {title}{maker}, {ownership}.'
                         : 'Number {number} is another number of {title}{maker}, which is {ownership}: a reissue of the same pattern.',
                     $with + ['number' => $same[0]],
                 );
             } elseif ($this->sameMaker($new, $known) && $this->near($new->title, $known->title)) {
-                $found[] = new Sentence('{title}{maker} is in the library already, {ownership}, and is called almost the same.', $with);
+                $almost = '{title}{maker} is in the library already, {ownership}, and is called almost the same.';
+                $found[$known->id] = new Sentence($almost, $with);
             }
         }
 

@@ -18,7 +18,7 @@ final class TwinsTest extends TestCase
         $found = (new Twins())->of($new, $library);
         self::assertCount(null === $says ? 0 : 1, $found);
         if (null !== $says) {
-            self::assertStringContainsString($says, (string) $found[0]);
+            self::assertStringContainsString($says, (string) reset($found));
         }
     }
 

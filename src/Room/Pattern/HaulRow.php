@@ -10,7 +10,7 @@ use Octavum\Core\PatternLine\Line;
 /** A line of patterns as it was understood, and what of the library it may be. */
 final readonly class HaulRow
 {
-    /** @param list<Sentence> $twins */
+    /** @param array<string, Sentence> $twins that may be the same, by id */
     public function __construct(public Line $line, public array $twins)
     {
     }

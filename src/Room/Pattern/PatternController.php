@@ -12,6 +12,7 @@ use Octavum\Core\Body\Person;
 use Octavum\Core\Fit\SizeAdvice;
 use Octavum\Core\Fit\SizeChooser;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
@@ -29,6 +30,7 @@ use Octavum\Store\PatternRepository;
 use Octavum\Store\People;
 use Octavum\Store\Plan;
 use Octavum\Store\Removal;
+use Octavum\Store\TakeBack;
 use Octavum\Store\VersionRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -47,6 +49,7 @@ final class PatternController extends AbstractController
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
         private readonly Removal $removal,
+        private readonly TakeBack $takeBack,
         private readonly Toast $toast,
         private readonly People $people,
         private readonly Plan $plan,
@@ -88,10 +91,14 @@ final class PatternController extends AbstractController
     {
         $system = $this->settings->of($account)->system;
         $entry = new Entry($request->request->all());
+        $twins = [];
         if ($request->isMethod('POST')) {
             $pattern = $this->form->read($entry, new Pattern('', ''), $system);
             $version = $this->form->readVersion($entry, '', $system);
-            $this->twins($entry, $pattern, $library, $account);
+            if ($entry->isSound() && '' !== $entry->raw('copyOf')) {
+                return $this->copyOf($entry->raw('copyOf'), $pattern, $version, $account);
+            }
+            $twins = $this->twins($entry, $pattern, $library, $account);
             if ($entry->isSound()) {
                 $record = new PatternRecord($account);
                 $this->mapper->store($pattern, $record);
@@ -107,7 +114,7 @@ final class PatternController extends AbstractController
 
         return $this->form(
             'pattern/form.html.twig',
-            ['record' => null, 'withVersion' => true],
+            ['record' => null, 'withVersion' => true, 'twins' => $twins],
             $values,
             $entry,
             $this->form->shownGrid($entry, $system),
@@ -206,12 +213,38 @@ final class PatternController extends AbstractController
         return $this->redirectToRoute('pattern', ['id' => $id]);
     }
 
-    /** Says before it is saved that a pattern may be owned already; a tick keeps both. */
-    private function twins(Entry $entry, Pattern $pattern, Library $library, Account $account): void
+    /**
+     * Says before it is saved that a pattern may be owned already; a tick keeps both.
+     *
+     * @return array<string, Sentence> by id
+     */
+    private function twins(Entry $entry, Pattern $pattern, Library $library, Account $account): array
     {
-        foreach ($entry->boolean('both') ? [] : (new Twins())->of($pattern, $library->sketches($account)) as $sentence) {
+        $twins = $entry->boolean('both') ? [] : (new Twins())->of($pattern, $library->sketches($account));
+        foreach ($twins as $sentence) {
             $entry->fault('both', $sentence);
         }
+
+        return $twins;
+    }
+
+    /** It is bought a second time, perhaps for the other half of its sizes: a copy of the one that is here, not another one. */
+    private function copyOf(string $id, Pattern $typed, Version $version, Account $account): Response
+    {
+        $record = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
+        $before = $this->takeBack->state([$record]);
+        $copies = [] === $typed->editions ? [new Edition('Second copy', $version->table->sizes)] : $typed->editions;
+        $this->mapper->addCopies($copies, $record);
+        $this->entities->flush();
+        $here = $this->generateUrl('pattern', ['id' => $id]);
+        $key = $this->takeBack->keep($before, [$record]);
+        $this->toast->say(
+            '{pattern} has another copy now.',
+            ['pattern' => $record->title],
+            $this->generateUrl('undo', ['key' => $key, 'back' => $here]),
+        );
+
+        return $this->redirect($here);
     }
 
     /**

@@ -6,10 +6,10 @@ namespace Octavum\Tests\Room\Files;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
+use Octavum\Core\Colour\Lab;
 use Octavum\Core\Season\Project;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
-use Octavum\Core\Colour\Lab;
 use Octavum\Files\FileKind;
 use Octavum\Files\FileRecord;
 use Octavum\Files\FileShelf;

@@ -85,6 +85,27 @@ final class PatternPagesTest extends PageTestCase
         self::assertCount(2, $this->workroom($this->account)->patterns);
     }
 
+    public function testTheOtherHalfOfTheSizesIsACopyAndNotATwin(): void
+    {
+        $fields = ['title' => 'Towpath coat', 'maker' => 'Marrowlane', 'number' => 'K204', 'versionName' => 'A'];
+        $this->get('/patterns/new');
+        $this->send('Save the pattern', ['editions' => [['name' => 'small half', 'sizes' => '8, 10, 12']]] + $fields);
+        $this->get('/patterns/new');
+        $this->send('Save the pattern', ['editions' => [['name' => 'larger half', 'sizes' => '14, 16']]] + $fields);
+        $this->send('It is a second copy of it: add it there', []);
+        self::assertResponseRedirects();
+        [$pattern] = $this->workroom($this->account)->patterns;
+        self::assertSame([['8', '10', '12'], ['14', '16']], array_column($pattern->editions, 'sizes'));
+        self::assertSame([true, true, false], array_map($pattern->holdsSize(...), ['8', '16', '18']));
+        $page = $this->browser->followRedirect();
+        self::assertStringContainsString('larger half', self::says($page));
+        $this->send('undo', []);
+        self::assertCount(1, $this->workroom($this->account)->patterns[0]->editions);
+        $this->get('/patterns/new');
+        $this->post('/patterns/new', ['copyOf' => 'nobody’s'] + $fields);
+        self::assertResponseStatusCodeSame(404);
+    }
+
     public function testAWholeTableIsPastedInOneGo(): void
     {
         $pasted = "\t\t8\t10\t12\nmain\t115 cm\t2,45\t2,50\t2,55\n\t150 cm\t1.95\t2\t2.05\nlining\t140\t1.6\t1.6\t1.7";
