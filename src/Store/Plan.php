@@ -136,15 +136,18 @@ final class Plan
      * Claims of what lies on a saved lay take it for their need; a sound one replaces a length that was stated.
      *
      * @param list<LaidGarment> $garments
+     * @param list<?string>     $options  of each, for which of its project's it was laid; null for what leads
      */
-    public function lay(Account $account, LayRecord $lay, array $garments, bool $sound): void
+    public function lay(Account $account, LayRecord $lay, array $garments, bool $sound, array $options = []): void
     {
         $given = [];
-        foreach ($garments as $garment) {
+        foreach ($garments as $i => $garment) {
             $project = null === $garment->project ? null : $this->projects->oneOf($account, $garment->project);
-            $size = static fn (ClaimRecord $claim): ?string => null === $claim->copy ? $claim->project->size : $claim->copy->size;
+            $option = $project?->optionOf($options[$i] ?? null);
+            $way = $option ?? $project;
+            $size = static fn (ClaimRecord $claim): ?string => null === $claim->copy ? $way?->size : $claim->copy->size;
             $ofRole = array_values(array_filter(
-                $project?->claimsOf() ?? [],
+                $project?->claimsOf($option) ?? [],
                 static fn (ClaimRecord $claim): bool => $claim->role === $garment->role
                     && $claim->pieces === $garment->pieces
                     && !\in_array($claim->id, $given, true),

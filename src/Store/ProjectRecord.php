@@ -92,6 +92,11 @@ class ProjectRecord
         return array_values($this->claims->filter(static fn (ClaimRecord $claim): bool => $claim->option === $option)->toArray());
     }
 
+    public function optionOf(?string $id): ?OptionRecord
+    {
+        return $this->options->findFirst(static fn (int $i, OptionRecord $option): bool => $option->id === $id);
+    }
+
     /** The option leads from now on, with its claims, and stands for what led before. */
     public function take(OptionRecord $option): void
     {

@@ -22,9 +22,15 @@ final readonly class Cutting
     /** @return list<Piece> of what was laid for a project, as its plan is now; none where nothing of the kind is planned */
     public static function laid(Project $project, LaidGarment $garment): array
     {
-        foreach ($project->lines() as $line) {
+        $lines = array_merge(...array_map(static fn (Project $way): array => $way->lines(), $project->ways()));
+        foreach ($lines as $line) {
             foreach ($line->claims as $claim) {
-                if ($claim->role === $garment->role && $claim->pieces === $garment->pieces && $line->largestSize() === $garment->size) {
+                if (
+                    $claim->role === $garment->role
+                    && $claim->pieces === $garment->pieces
+                    && $line->largestSize() === $garment->size
+                    && $line->version?->id === $garment->version
+                ) {
                     return $line->cutting($claim)?->version->pieces->in($garment->size, $garment->role) ?? [];
                 }
             }

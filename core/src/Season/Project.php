@@ -121,6 +121,12 @@ final readonly class Project
         );
     }
 
+    /** @return non-empty-list<self> itself, and as each option that might still be taken would make it */
+    public function ways(): array
+    {
+        return [$this, ...array_map($this->made(...), $this->openOptions())];
+    }
+
     /** With one option more, or in place of the one it had by that id. */
     public function considering(Option $option): self
     {

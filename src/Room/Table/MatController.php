@@ -134,7 +134,7 @@ final class MatController extends AbstractController
                 $record,
             );
             $this->entities->persist($record);
-            $this->plan->lay($account, $record, $setup->lay->garments, $sound);
+            $this->plan->lay($account, $record, $setup->lay->garments, $sound, $setup->options);
             $this->entities->flush();
             $this->toast->say(
                 $sound

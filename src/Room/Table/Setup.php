@@ -11,12 +11,18 @@ use Octavum\Core\Measure\Length;
 final readonly class Setup
 {
     /**
-     * @param array<string, mixed> $asked as it came, to be sent again
-     * @param list<list<string>>   $sizes of each garment that may be laid in another; none for a project's
-     * @param list<string>         $known of each garment: "pieces", "calibrated" or "rough" blocks, or "none"
+     * @param array<string, mixed> $asked   as it came, to be sent again
+     * @param list<list<string>>   $sizes   of each garment that may be laid in another; none for a project's
+     * @param list<?string>        $options of each garment, the option of its project that it is laid for; null for what leads
+     * @param list<string>         $known   of each garment: "pieces", "calibrated" or "rough" blocks, or "none"
      */
-    public function __construct(public LaySetup $lay, public array $asked, public array $known, public array $sizes)
-    {
+    public function __construct(
+        public LaySetup $lay,
+        public array $asked,
+        public array $known,
+        public array $sizes,
+        public array $options = [],
+    ) {
     }
 
     /** How far anything can lie from the end: on a roll all pieces one after the other, and a metre beyond. */

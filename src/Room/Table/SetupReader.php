@@ -32,8 +32,8 @@ use Octavum\Store\Stash;
 use Symfony\Contracts\Cache\CacheInterface;
 
 /**
- * Reads what the page asks to be laid: {garments: [{project, role, pieces} or {version, size, role, pieces}], sheets: [{cut} or {width}],
- * oneWay, gap, allowance, match, off}, lengths in millimetres.
+ * Reads what the page asks to be laid: {garments: [{project, option, role, pieces} or {version, size, role, pieces}],
+ * sheets: [{cut} or {width}], oneWay, gap, allowance, match, off}, lengths in millimetres.
  */
 final readonly class SetupReader
 {
@@ -61,14 +61,14 @@ final readonly class SetupReader
         $faults = new Faults();
         $node = new Node($asked, $faults);
         $node->object(['garments', 'sheets', 'oneWay', 'gap', 'allowance', 'match', 'off']);
-        $garments = $pieces = $known = $sizes = [];
+        $garments = $pieces = $known = $sizes = $options = [];
         foreach ($node->at('garments')->items(self::MOST_GARMENTS) as $one) {
-            $one->object(['project', 'version', 'role', 'size', 'pieces']);
+            $one->object(['project', 'version', 'role', 'size', 'pieces', 'option']);
             $only = $one->at('pieces')->texts(60);
             $role = $one->at('role')->choice(Role::class) ?? Role::Main;
             $id = $one->at('project')->optionalText(60);
             if (null !== $id) {
-                $project = $this->plan->project($account, $id);
+                $project = $this->project($account, $id, $one->at('option')->optionalText(60));
                 if (null === $project) {
                     $one->at('project')->fault('This project is no longer on the plan.');
                     continue;
@@ -97,6 +97,7 @@ final readonly class SetupReader
             );
             [$pieces[], $known[]] = $this->pieces($pattern, $version, $role, $size, [] !== $only);
             $marked = array_map(strval(...), array_keys($version->pieces->marks ?? []));
+            $options[] = null === $id ? null : $one->at('option')->optionalText(60);
             $sizes[] = null !== $id ? [] : ([] === $marked ? $version->table->sizes : $marked);
         }
         $cuts = [];
@@ -148,7 +149,7 @@ final readonly class SetupReader
         );
         $faults->refuse();
 
-        return new Setup($lay, $node->map(), $known, $sizes);
+        return new Setup($lay, $node->map(), $known, $sizes, $options);
     }
 
     /** @return array{list<Piece>, string} */
@@ -200,6 +201,23 @@ final readonly class SetupReader
         }
 
         return $value;
+    }
+
+    /** As it leads, or as one of its options would make it. */
+    private function project(Account $account, string $id, ?string $option): ?Project
+    {
+        if (null === $option) {
+            return $this->plan->project($account, $id);
+        }
+        foreach ($this->plan->projects($account) as $project) {
+            foreach ($project->id === $id ? $project->openOptions() : [] as $one) {
+                if ($one->id === $option) {
+                    return $project->made($one);
+                }
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -83,12 +83,14 @@ final class TableController extends AbstractController
         $role = Role::tryFrom($request->query->getString('role')) ?? Role::Main;
         $garments = $sheets = [];
         if ('' !== $request->query->getString('project')) {
-            $project = $this->project($account, $request->query->getString('project'));
+            $option = $request->query->getString('option');
+            $project = $this->project($account, $request->query->getString('project'), $option);
             $pieces = $this->pieces($project, $request->query->getString('claim'));
             foreach ($project->lines() as $line) {
                 $size = $line->largestSize();
                 $garments[] = ['project' => $project->id, 'role' => $role->value]
                     + ([] === $pieces ? [] : ['pieces' => $pieces])
+                    + ('' === $option ? [] : ['option' => $option])
                     + ([] === $project->copies ? [] : ['size' => $size]);
                 foreach ($line->claims as $claim) {
                     $cloth = $claim->cloth;
@@ -130,13 +132,13 @@ final class TableController extends AbstractController
     {
         $record = $this->lays->record($account, $id);
         // the plan first, of whose cloths the lay's are
-        $projects = array_column($this->plan->projects($account), 'id');
+        $projects = array_column($this->plan->projects($account), null, 'id');
         $lay = $this->lays->lay($record);
         $garments = [];
         foreach ($lay->garments as $garment) {
             $garments[] =
-                (null !== $garment->project && \in_array($garment->project, $projects, true)
-                    ? ['project' => $garment->project]
+                (isset($projects[$garment->project])
+                    ? ['project' => $garment->project] + $this->optionOf($projects[$garment->project], $lay)
                     : ['version' => $garment->version ?? ''])
                 + ['size' => $garment->size, 'role' => $garment->role->value]
                 + ([] === $garment->pieces ? [] : ['pieces' => $garment->pieces]);
@@ -190,7 +192,7 @@ final class TableController extends AbstractController
         $assumptions = $this->settings->of($account)->assumptions;
         $stale = [];
         foreach (null === $lay ? [] : $this->plan->projects($account) as $project) {
-            foreach ($project->lines() as $line) {
+            foreach (array_merge(...array_map(static fn (Project $way): array => $way->lines(), $project->ways())) as $line) {
                 foreach ($line->claims as $claim) {
                     $why = null !== $lay && $claim->lay?->id === $lay->id ? $line->layStale($claim, $assumptions) : null;
                     if (null !== $why) {
@@ -239,11 +241,30 @@ final class TableController extends AbstractController
         return [];
     }
 
-    private function project(Account $account, string $id): Project
+    /** @return array{option?: string} for which of its ways a project was laid; none for what leads */
+    private function optionOf(Project $project, SavedLay $lay): array
+    {
+        foreach ($project->ways() as $way) {
+            foreach ($way->lines() as $line) {
+                foreach ($line->claims as $claim) {
+                    if ($claim->lay?->id === $lay->id) {
+                        return $way === $project ? [] : ['option' => $way->leads];
+                    }
+                }
+            }
+        }
+
+        return [];
+    }
+
+    /** As it leads, or as the option would make it. */
+    private function project(Account $account, string $id, string $option = ''): Project
     {
         foreach ($this->plan->projects($account) as $project) {
-            if ($project->id === $id) {
-                return $project;
+            foreach ($project->id === $id ? $project->ways() : [] as $way) {
+                if ('' === $option || ($way !== $project && $way->leads === $option)) {
+                    return $way;
+                }
             }
         }
         throw $this->createNotFoundException();

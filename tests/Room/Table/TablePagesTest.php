@@ -218,6 +218,31 @@ final class TablePagesTest extends PageTestCase
         self::assertMatchesRegularExpression('/width="[\d.]+mm"/', (string) $this->browser->getResponse()->getContent());
     }
 
+    public function testAnOptionIsLaidBeforeItLeadsAndKeepsItsLayWhenItDoes(): void
+    {
+        $coat = $this->project('Towpath coat');
+        [$option] = $coat->openOptions();
+        $new = $this->get('/table/new?project='.$coat->id.'&option='.$option->id);
+        /** @var array{setup: array<string, mixed>} $mat */
+        $mat = json_decode($new->filter('#mat')->text(), true);
+        $saved = $this->ask('/table/save', ['setup' => $mat['setup'], 'fold' => 'flat', 'places' => [], 'name' => 'The short one']);
+        $coat = $this->project('Towpath coat');
+        self::assertNull($coat->claims[0]->lay, 'what leads has none');
+        self::assertSame('The short one', $coat->openOptions()[0]->claims[0]->lay?->name);
+        /** @var array{setup: array{garments: list<array<string, mixed>>}} $again */
+        $again = json_decode($this->get($saved['url'])->filter('#mat')->text(), true);
+        self::assertSame($option->id, $again['setup']['garments'][0]['option'], 'it is opened for the option again');
+        $this->get('/project/'.$coat->id);
+        $revision = $this->browser->getCrawler()->filter('[name=revision]')->first()->attr('value');
+        $this->post('/project/'.$coat->id.'/option/'.$option->id.'/take', ['revision' => $revision, 'keep' => '1']);
+        self::assertSame('The short one', $this->project('Towpath coat')->claims[0]->lay?->name);
+        /** @var array{setup: array{garments: list<array<string, mixed>>}} $again */
+        $again = json_decode($this->get($saved['url'])->filter('#mat')->text(), true);
+        self::assertArrayNotHasKey('option', $again['setup']['garments'][0], 'it leads now');
+        $this->browser->request('GET', '/table/new?project='.$coat->id.'&option=none');
+        self::assertResponseStatusCodeSame(404);
+    }
+
     public function testASavedLayGoesStaleWithTheSizeAndTheProjectKeepsIt(): void
     {
         $this->savePinafore();
