@@ -52,6 +52,15 @@ await take({ width: 1280, height: 800 }, {
         await page.getByRole('link', { name: 'Bow-locker shirt' }).click();
         await page.getByRole('link', { name: 'Its pieces' }).first().click();
     },
+    'piece-cloths': async (page) => {
+        await page.goto(base + '/season');
+        await page.getByRole('link', { name: 'Bow-locker shirt' }).click();
+        await page.getByRole('link', { name: 'Each piece its cloth' }).click();
+        for (const piece of ['Collar', 'Stand']) {
+            await page.locator('.piece-press', { hasText: new RegExp(`^\\s*${piece} `) }).click();
+        }
+        await page.waitForTimeout(800);
+    },
     table: async (page) => {
         await page.goto(base + '/table');
         await page.getByRole('link', { name: 'Fern tee with' }).click();
@@ -73,7 +82,6 @@ await take({ width: 1280, height: 800 }, {
     notions: '/notions',
 });
 await take({ width: 390, height: 844 }, {
-    'phone-person': ['/people', 'Suvi'],
     'phone-cloth': '/cloth',
     'phone-shopping': '/shopping',
 });
