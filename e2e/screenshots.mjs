@@ -57,7 +57,7 @@ await take({ width: 1280, height: 800 }, {
         await page.getByRole('link', { name: 'Bow-locker shirt' }).click();
         await page.getByRole('link', { name: 'Each piece its cloth' }).click();
         for (const piece of ['Collar', 'Stand']) {
-            await page.locator('.piece-press', { hasText: new RegExp(`^\\s*${piece} `) }).click();
+            await page.locator('.piece-press', { hasText: new RegExp(`^\\s*${piece} `) }).first().click();
         }
         await page.waitForTimeout(800);
     },
