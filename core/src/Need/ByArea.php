@@ -86,6 +86,10 @@ final readonly class ByArea
             $working = $working->less($label, $need->amount->minus($amount), Source::Assumed);
         }
         foreach ($pieced->parts as $part) {
+            $unnamed = $this->unnamed($part, $part->size ?? $wanted->largestSize());
+            if (null !== $unnamed) {
+                return $unnamed;
+            }
             $brings = $this->brings($wanted, $pieced, $part, $on, $usable);
             if (null === $brings) {
                 $nothing = 'Nothing is known of the {part}: enter the table or the pieces of their pattern.';
@@ -106,6 +110,35 @@ final readonly class ByArea
         }
 
         return new Need($amount, Way::ByArea, $working->result(new Sentence('Needed'), Figure::exact($amount)), $need->warnings);
+    }
+
+    /** Where the pieces of the other version are entered, nobody has said which of them these are, or they are not there any more. */
+    private function unnamed(Part $part, string $size): ?Unknown
+    {
+        $there = array_map(
+            static fn (Piece $piece): string => $piece->name,
+            array_filter($part->version?->pieces->all() ?? [], static fn (Piece $piece): bool => null !== $piece->in($size)),
+        );
+        $lacking = array_values(array_diff($part->pieces, $there));
+        $with = [
+            'part' => new Sentence($part->kind->value),
+            'version' => $part->version->name ?? '',
+            'pieces' => implode(', ', [] === $lacking ? $there : $lacking),
+            'size' => $size,
+        ];
+
+        return match (true) {
+            [] === $there => null,
+            [] === $part->pieces => new Unknown(
+                Missing::Pieces,
+                new Sentence('Say which pieces of {version} are the {part}: it has {pieces}.', $with),
+            ),
+            [] === $lacking => null,
+            default => new Unknown(
+                Missing::Pieces,
+                new Sentence('The {part} of {version} lack {pieces} in size {size}: say anew which pieces they are.', $with),
+            ),
+        };
     }
 
     /** @return ?array{Length, Sentence, bool} what a part adds, why, and whether its pieces are known; null when nothing is */

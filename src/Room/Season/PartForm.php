@@ -71,7 +71,7 @@ final readonly class PartForm
                 $pattern,
                 $version,
                 '' === $in ? null : $in,
-                $this->pieces($entry, $at.'pieces', $kind, $version, '' === $in ? $size : $in),
+                $this->brought($entry, $at.'pieces', $kind, $version, '' === $in ? $size : $in),
                 $this->pieces($entry, $at.'instead', $kind, $own, $size),
             );
         }
@@ -100,14 +100,34 @@ final readonly class PartForm
         return $found;
     }
 
+    /** @return list<string> one at least, where the other version has pieces */
+    private function brought(Entry $entry, string $field, PartKind $kind, ?Version $version, string $size): array
+    {
+        $pieces = $this->pieces($entry, $field, $kind, $version, $size);
+        $all = self::names($version, $size);
+        if ([] === $pieces && [] !== $all) {
+            $entry->fault($field, new Sentence('Which pieces of {version} are they? It has {pieces}.', [
+                'version' => $version->name ?? '',
+                'pieces' => implode(', ', $all),
+            ]));
+        }
+
+        return $pieces;
+    }
+
+    /** @return list<string> of pieces in a size */
+    private static function names(?Version $version, string $size): array
+    {
+        $in = array_filter($version?->pieces->all() ?? [], static fn (Piece $piece): bool => null !== $piece->in($size));
+
+        return array_values(array_map(static fn (Piece $piece): string => $piece->name, $in));
+    }
+
     /** @return list<string> those typed, or where nothing is, those that are so named */
     private function pieces(Entry $entry, string $field, PartKind $kind, ?Version $version, string $size): array
     {
         $typed = $entry->texts($field, 60);
-        $all = array_map(
-            static fn (Piece $piece): string => $piece->name,
-            array_filter($version?->pieces->all() ?? [], static fn (Piece $piece): bool => null !== $piece->in($size)),
-        );
+        $all = self::names($version, $size);
         if ([] === $typed) {
             return array_values(array_filter($all, $kind->isNamed(...)));
         }

@@ -134,6 +134,11 @@ final class PiecePagesTest extends PageTestCase
         $says = self::says($this->browser->getCrawler());
         self::assertStringContainsString('There is no version called “no such” in the library', $says);
         self::assertStringContainsString('There is no piece called “Tail” in it: it has Front, Back', $says);
+        $this->send('Save the project', ['parts' => [
+            ['kind' => 'hood', 'version' => 'tiller tee b long', 'size' => '14', 'instead' => ''],
+        ]]);
+        $says = self::says($this->browser->getCrawler());
+        self::assertStringContainsString('Which pieces of B, long sleeves are they? It has Front, Back, Sleeve, Neckband.', $says);
         self::assertSame([], $this->project('Bow-locker shirt')->parts);
     }
 

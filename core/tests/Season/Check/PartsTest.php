@@ -60,6 +60,20 @@ final class PartsTest extends TestCase
         self::assertSame(Verdict::Fits, $role->verdict, '2.94 m to cut from');
     }
 
+    public function testWhatNobodyNamedIsAskedForAndCountsNothingInSilence(): void
+    {
+        $c = $this->sleevesOfC();
+        $of = fn (string ...$pieces): Unknown => $this->unknown($this->role($this->project(
+            new Part(PartKind::Sleeves, $c->pattern, $c->version, '14', array_values($pieces), ['Sleeve']),
+        )));
+        self::assertSame(Missing::Pieces, $of()->missing);
+        self::assertSame('Say which pieces of C are the sleeves: it has Front, Back, Sleeve.', (string) $of()->settle);
+        self::assertSame(
+            'The sleeves of C lack Cuff in size 14: say anew which pieces they are.',
+            (string) $of('Sleeve', 'Cuff')->settle,
+        );
+    }
+
     public function testWithoutThePiecesItIsAGuessBesideAVerdictAndNeverOne(): void
     {
         $bare = new Part(PartKind::Sleeves, $this->pattern('C'), $this->version('C', '3.00', []), '14');
