@@ -132,6 +132,12 @@ final class Plan
         return (new SeasonCheck($this->settings->of($account)->assumptions))->options($project, $projects);
     }
 
+    /** @return array<string, list<OptionAnswer>> what each project of a season would come to with its other options, by # and project */
+    public function allOptions(Account $account, Season $season): array
+    {
+        return (new SeasonCheck($this->settings->of($account)->assumptions))->allOptions($season, $this->projects($account));
+    }
+
     /**
      * Claims of what lies on a saved lay take it for their need; a sound one replaces a length that was stated.
      *

@@ -66,12 +66,15 @@ final class SeasonController extends AbstractController
         ]);
     }
 
-    /** The arithmetic of every project, which the page fetches once it stands. */
+    /** The arithmetic of every project and what its other options would come to, which the page fetches once it stands. */
     #[Route('/season/{id}/workings', name: 'season_workings', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
     public function workings(string $id, #[CurrentUser] Account $account): Response
     {
+        $season = $this->mapper->season($this->own($account, $id));
+
         return $this->render('season/_workings.html.twig', [
-            'checked' => $this->plan->check($account, $this->mapper->season($this->own($account, $id))),
+            'checked' => $this->plan->check($account, $season),
+            'options' => $this->plan->allOptions($account, $season),
         ]);
     }
 

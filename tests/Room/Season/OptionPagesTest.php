@@ -94,6 +94,17 @@ final class OptionPagesTest extends PageTestCase
         self::assertStringContainsString('was changed since this page was opened', self::says($this->browser->followRedirect()));
     }
 
+    public function testTheSeasonSaysWhatEachOptionWouldComeTo(): void
+    {
+        $coat = $this->project('Towpath coat');
+        $page = $this->get('/season/'.$coat->season->id.'/workings');
+        $says = self::says($page, '#working-'.$coat->id);
+        self::assertStringContainsString('Other options', $says);
+        self::assertMatchesRegularExpression('/A, short, size 14, from Reed canvas : main fits 13 cm to spare/', $says);
+        $fern = $this->project('Fern tee');
+        self::assertStringNotContainsString('Other options', self::says($page, '#working-'.$fern->id));
+    }
+
     public function testLettingGoIsAnOrdinaryActAndComesBack(): void
     {
         $coat = $this->project('Towpath coat');

@@ -95,7 +95,39 @@ final readonly class SeasonCheck
     public function options(Project $project, array $projects): array
     {
         $open = $this->promises->inOrder($projects);
+
+        return $project->state->isOpen() ? $this->optionsOf($project, $open, $this->promises->of($open)) : [];
+    }
+
+    /**
+     * The same of every project of a season that has options.
+     *
+     * @param list<Project> $projects of the whole workroom
+     *
+     * @return array<string, list<OptionAnswer>> by # and project
+     */
+    public function allOptions(Season $season, array $projects): array
+    {
+        $open = $this->promises->inOrder($projects);
         $promises = $this->promises->of($open);
+        $answers = [];
+        foreach ($open as $project) {
+            if ($project->season->id === $season->id && [] !== $project->openOptions()) {
+                $answers['#'.$project->id] = $this->optionsOf($project, $open, $promises);
+            }
+        }
+
+        return $answers;
+    }
+
+    /**
+     * @param list<Project>                $open     in the order in which cloth is given out
+     * @param array<string, list<Promise>> $promises by cut
+     *
+     * @return list<OptionAnswer>
+     */
+    private function optionsOf(Project $project, array $open, array $promises): array
+    {
         $from = 0;
         foreach ($open as $other) {
             if ($other->id === $project->id) {
@@ -104,7 +136,7 @@ final readonly class SeasonCheck
             $from += $other->season->id === $project->season->id ? $other->expectedMinutes() ?? 0 : 0;
         }
         $answers = [];
-        foreach ($project->state->isOpen() ? $project->openOptions() : [] as $option) {
+        foreach ($project->openOptions() as $option) {
             $made = $project->made($option);
             $taken = $this->promises->taking($promises, $open, $made);
             $answer = $this->project($made, $taken, [], $from, $from + ($made->expectedMinutes() ?? 0));
