@@ -143,7 +143,7 @@ final readonly class CheckCommand
                 ).(null === $line->source ? '' : ' ('.$line->source->value.')'),
                 $role->working->lines,
             ),
-            'waysOut' => array_map(fn (WayOut $way): string => $this->sentences->write($way->sentence, $tape), $role->waysOut),
+            'waysOut' => array_map(fn (WayOut $way): string => $this->sentences->write($way->sentence, $tape), $role->waysOut()),
         ];
     }
 

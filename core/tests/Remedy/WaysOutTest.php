@@ -53,7 +53,7 @@ final class WaysOutTest extends TestCase
         $second = Plan::project('Second', 2, $version, Plan::claim($cloth));
         $offered = static fn (Project ...$projects): bool => array_any(
             Plan::check(...$projects)->projects,
-            static fn (ProjectAnswer $answer): bool => str_contains(implode(' ', $answer->roles[0]->waysOut), 'would do alone'),
+            static fn (ProjectAnswer $answer): bool => str_contains(implode(' ', $answer->roles[0]->waysOut()), 'would do alone'),
         );
         self::assertFalse($offered($first, $second), '1.94 m are left of the longer');
         self::assertTrue($offered($second), 'nobody else has it');
@@ -103,7 +103,7 @@ final class WaysOutTest extends TestCase
             '14',
             claims: [Plan::claim($cloth, id: 'second')],
         );
-        self::assertSame([], Plan::check($first, $second)->projects[1]->roles[0]->waysOut, '94 cm are left');
+        self::assertSame([], Plan::check($first, $second)->projects[1]->roles[0]->waysOut(), '94 cm are left');
     }
 
     /**
@@ -135,6 +135,6 @@ final class WaysOutTest extends TestCase
             claims: [Plan::claim($cloth)],
         );
 
-        return array_map(strval(...), Plan::check($project)->projects[0]->roles[0]->waysOut);
+        return array_map(strval(...), Plan::check($project)->projects[0]->roles[0]->waysOut());
     }
 }

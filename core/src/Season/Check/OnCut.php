@@ -78,13 +78,19 @@ final readonly class OnCut
             ...$this->enough->warnings($project, $cloth, $need),
             ...$stock,
         ];
-        $waysOut =
-            Verdict::Short === $verdict
-                ? $this->waysOut->of($wanted, $project->pattern, $cloth, $cut, $left, $need, $this->promised($all, $claim))
-                : [];
+        $waysOut = fn (): array => $this->waysOut->of(
+            $wanted,
+            $project->pattern,
+            $cloth,
+            $cut,
+            $left,
+            $need,
+            $this->promised($all, $claim),
+        );
+        $ways = Verdict::Short === $verdict ? $waysOut : null;
         $working = $this->working($toCut, $ahead, $left, $need, $spare, $tooWide);
 
-        return new RoleAnswer($claim, $verdict, $toCut, $need, $spare, $promises, $working, $snags, $waysOut, tooWide: $tooWide);
+        return new RoleAnswer($claim, $verdict, $toCut, $need, $spare, $promises, $working, $snags, $ways, tooWide: $tooWide);
     }
 
     private function noLength(Cut $cut): Unknown

@@ -114,7 +114,7 @@ final class SeasonCheckTest extends TestCase
         $role = Plan::check($project)->projects[0]->roles[0];
         self::assertSame(Verdict::Short, $role->verdict);
         self::assertSame('56 cm', $this->missing($role)[0], '2.30 − (1.80 − 0.06)');
-        $ways = array_map(strval(...), $role->waysOut);
+        $ways = array_map(strval(...), $role->waysOut());
         self::assertStringContainsString('cannot be added up', $ways[0]);
         self::assertStringContainsString('Version “B” of the same pattern wants 1.60 m', $ways[1]);
     }
@@ -124,7 +124,7 @@ final class SeasonCheckTest extends TestCase
         $cuts = [Plan::cut('1.80', true, 'a'), Plan::cut('2.40', true, 'b')];
         $tweed = new Cloth('tweed', 'Quarry tweed', Width::of(Plan::length('146 cm'), Plan::length('1 cm')), cuts: $cuts);
         $role = Plan::check(Plan::project('Pinafore', 1, Plan::version(['140 cm' => '2.30']), Plan::claim($tweed)))->projects[0]->roles[0];
-        self::assertSame(['Another cut of it has 2.34 m free to cut from, and would do alone.'], array_map(strval(...), $role->waysOut));
+        self::assertSame(['Another cut of it has 2.34 m free to cut from, and would do alone.'], array_map(strval(...), $role->waysOut()));
     }
 
     public function testYardsAndEighths(): void
