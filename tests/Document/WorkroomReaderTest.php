@@ -5,9 +5,16 @@ declare(strict_types=1);
 namespace Octavum\Tests\Document;
 
 use Octavum\Console\LargeWorkroom;
+use Octavum\Core\Body\Feature;
+use Octavum\Core\Body\Liking;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Piece\Garment;
+use Octavum\Core\Piece\PartKind;
+use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Decision;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectState;
 use Octavum\Document\Fault;
 use Octavum\Document\Refused;
 use Octavum\Document\WorkroomReader;
@@ -29,6 +36,51 @@ final class WorkroomReaderTest extends TestCase
         self::assertGreaterThanOrEqual(25, \count($workroom->patterns));
         self::assertSame(['Rime', 'Thaw'], array_map(static fn ($season): string => $season->name, $workroom->seasons));
         self::assertCount(19, $workroom->projects);
+    }
+
+    #[DataProvider('shown')]
+    public function testTheDemoShowsWhatAWorkroomCanHold(string $field): void
+    {
+        self::assertStringContainsString($field, (string) file_get_contents(self::DEMO));
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function shown(): iterable
+    {
+        $ofPlans = ['options', 'decisions', 'copies', 'parts', 'pieces', 'ease', 'soft', 'notBefore', 'lists'];
+        $ofPeopleAndCloth = ['facts', 'likings', 'features', 'high bust', 'recovery', 'edges', 'backSeen', 'motif', 'origin'];
+        foreach ([...$ofPlans, ...$ofPeopleAndCloth] as $field) {
+            yield $field => ['"'.$field.'":'];
+        }
+        foreach (['taken apart', 'steamed', 'dyed', 'washed', 'cut'] as $kind) {
+            yield 'a cut that was '.$kind => ['"kind": "'.$kind.'"'];
+        }
+    }
+
+    /** @param class-string<\BackedEnum> $enum */
+    #[DataProvider('enums')]
+    public function testTheSchemaHasEveryWordOfTheCore(string $enum): void
+    {
+        $schema = (array) json_decode((string) file_get_contents(self::SCHEMA), true);
+        $words = array_column($enum::cases(), 'value');
+        $lists = [];
+        $look = static function (mixed $node) use (&$look, &$lists): void {
+            foreach (\is_array($node) ? $node : [] as $key => $below) {
+                'enum' === $key && \is_array($below) ? $lists[] = $below : $look($below);
+            }
+        };
+        $look($schema);
+        self::assertContains($words, $lists, $enum);
+    }
+
+    /** @return iterable<string, array{class-string<\BackedEnum>}> */
+    public static function enums(): iterable
+    {
+        foreach (
+            [LedgerKind::class, Feature::class, Garment::class, PartKind::class, Role::class, Liking::class, ProjectState::class] as $enum
+        ) {
+            yield $enum => [$enum];
+        }
     }
 
     public function testWhatIsWrittenIsReadBackTheSame(): void

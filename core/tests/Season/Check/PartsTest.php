@@ -4,6 +4,14 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Season\Check;
 
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Laid\LaidGarment;
+use Octavum\Core\Laid\LaidSheet;
+use Octavum\Core\Laid\LaySetup;
+use Octavum\Core\Laid\SavedLay;
+use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\Judge;
+use Octavum\Core\Lay\LayMaker;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Line;
@@ -58,6 +66,23 @@ final class PartsTest extends TestCase
         self::assertSame('What comes from elsewhere: 33 % of the area 800', $working[2]);
         self::assertSame('The sleeves of C: 33 % of its 3.00 m, by area 1000', $working[3]);
         self::assertSame(Verdict::Fits, $role->verdict, '2.94 m to cut from');
+    }
+
+    public function testLaidOutTheUnionCountsUntilAPartIsAnother(): void
+    {
+        $part = $this->sleevesOfC();
+        $project = $this->project($part);
+        $lay = $this->lay($project);
+        // front and back, 50 cm wide, beside each other on 148 cm: 1 m; the sleeves of C below them, 60 cm
+        self::assertEquals(1600, $lay->sheets[0]->used->millimetres());
+        $role = $this->role($this->project($part, lay: $lay));
+        self::assertSame([1600, Way::LaidOut], [$role->amount()?->millimetres(), $role->need->way ?? null]);
+        $longer = [$this->box('Sleeve', 700, 500, 2)];
+        $other = new Part(PartKind::Sleeves, $part->pattern, $this->version('C', '3.00', $longer), '14', ['Sleeve'], ['Sleeve']);
+        $changed = $this->role($this->project($other, lay: $lay));
+        self::assertSame(Way::ByArea, $changed->need->way ?? null);
+        $said = implode(' ', array_map(static fn (Snag $snag): string => (string) $snag->sentence, $changed->snags));
+        self::assertStringContainsString('the pieces have been changed since', $said);
     }
 
     public function testWhatNobodyNamedIsAskedForAndCountsNothingInSilence(): void
@@ -193,7 +218,7 @@ final class PartsTest extends TestCase
         return new Pattern('pattern '.$name, 'Pattern '.$name, garment: Garment::Shirt);
     }
 
-    private function project(?Part $part, ?string $table = '2.40', ?Version $body = null): Project
+    private function project(?Part $part, ?string $table = '2.40', ?Version $body = null, ?SavedLay $lay = null): Project
     {
         $cloth = Plan::cloth('1.50', Plan::cut('3.00', true));
         $a = $body ?? $this->version('A', $table, [
@@ -211,9 +236,31 @@ final class PartsTest extends TestCase
             new Pattern('pattern', 'Ferry blouse', garment: Garment::Shirt, versions: [$a]),
             $a,
             '14',
-            claims: [new Claim('claim', Role::Main, $cloth, $cloth->cuts[0])],
+            claims: [new Claim('claim', Role::Main, $cloth, $cloth->cuts[0], lay: $lay)],
             parts: null === $part ? [] : [$part],
         );
+    }
+
+    private function lay(Project $project): SavedLay
+    {
+        [$claim] = $project->claims;
+        $version = $project->cutting($claim)->version ?? self::fail('It has a pattern.');
+        $cloth = $claim->cloth ?? self::fail('It has a cloth.');
+        $cut = $claim->cut ?? self::fail('It has a cut.');
+        $mark = LaidSheet::markOf($cloth, $cut, false);
+        $toCut = ToCut::of($cloth, $cut, new Assumptions(), laid: true);
+        $setup = new LaySetup(
+            [new LaidSheet($cloth, $cut, $toCut->width ?? Length::zero(), $toCut->length, Length::zero(), $mark)],
+            [new LaidGarment('Mixed', 'mixed', $version->id, Role::Main, '14', $version->pieces->mark('14'))],
+            [$version->pieces->in('14', Role::Main)],
+        );
+        $request = $setup->request([Fold::Flat]) ?? self::fail('There is something to lay.');
+        $looks = 0;
+        $lay = (new LayMaker())->make($request, static function () use (&$looks): float {
+            return ++$looks / 40;
+        });
+
+        return $setup->saved('lay', 'Mixed', $lay, [] === (new Judge())->faults($request, $lay), []);
     }
 
     /** @param list<Piece> $pieces */
