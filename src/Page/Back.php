@@ -10,11 +10,14 @@ use Symfony\Component\HttpFoundation\Request;
 /** The page that a snag was cleared from, to come back to: a path of this application, in the field or query "back". */
 final class Back
 {
+    /** A header may not be longer everywhere; nothing that is typed into a filter is. */
+    private const LONGEST = 2000;
+
     public static function path(Request $request, string $field = 'back'): string
     {
         $back = $request->request->getString($field, $request->query->getString($field));
 
-        return 1 === preg_match('~^/(?![/\\\\])[\w/?=&#.%-]*$~D', $back) ? $back : '';
+        return \strlen($back) <= self::LONGEST && 1 === preg_match('~^/(?![/\\\\])[\w/?=&#.%-]*$~D', $back) ? $back : '';
     }
 
     public static function to(Request $request, string $else): RedirectResponse

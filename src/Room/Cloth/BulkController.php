@@ -26,6 +26,9 @@ final class BulkController extends AbstractController
 {
     private const MOST = 500;
 
+    /** Characters of the filter to come back to: it goes into a header, in which each may take twelve bytes. */
+    private const LONGEST_FILTER = 600;
+
     public function __construct(
         private readonly ClothRepository $cloths,
         private readonly ClothMapper $mapper,
@@ -39,7 +42,7 @@ final class BulkController extends AbstractController
     #[Route('/cloth/bulk', name: 'cloth_bulk', methods: ['POST'])]
     public function change(Request $request, #[CurrentUser] Account $account): Response
     {
-        parse_str($request->request->getString('query'), $query);
+        parse_str(mb_substr($request->request->getString('query'), 0, self::LONGEST_FILTER), $query);
         $back = $this->redirectToRoute('cloths', array_filter(Plain::all($query), \is_string(...)));
         $ids = array_filter(\array_slice($request->request->all('cloths'), 0, self::MOST), \is_string(...));
         $records = [] === $ids ? [] : $this->cloths->these($account, array_values($ids));

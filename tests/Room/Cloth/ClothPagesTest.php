@@ -23,6 +23,15 @@ final class ClothPagesTest extends PageTestCase
         $this->browser->loginUser($this->account);
     }
 
+    public function testAFilterOfAnyLengthIsComeBackToInAHeaderThatCanBeSent(): void
+    {
+        $this->signInToDemo();
+        $this->get('/cloth');
+        $this->post('/cloth/bulk', ['query' => 'words='.str_repeat('🧵', 5_000)]);
+        self::assertResponseRedirects();
+        self::assertLessThan(8_000, \strlen((string) $this->browser->getResponse()->headers->get('Location')));
+    }
+
     public function testANameALengthAndAWidthAreEnough(): void
     {
         $this->enter(['name' => 'Moss linen', 'width' => '140', 'cuts' => [['length' => '1 5/8 yd']]]);
