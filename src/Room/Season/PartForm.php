@@ -126,8 +126,8 @@ final readonly class PartForm
     /** @return list<string> those typed, or where nothing is, those that are so named */
     private function pieces(Entry $entry, string $field, PartKind $kind, ?Version $version, string $size): array
     {
-        $typed = $entry->texts($field, 60);
         $all = self::names($version, $size);
+        $typed = $this->typed($entry, $field, $all);
         if ([] === $typed) {
             return array_values(array_filter($all, $kind->isNamed(...)));
         }
@@ -146,5 +146,26 @@ final readonly class PartForm
         }
 
         return $typed;
+    }
+
+    /**
+     * Separated by commas, which may stand in the name of a piece, too.
+     *
+     * @param list<string> $all names of pieces
+     *
+     * @return list<string>
+     */
+    private function typed(Entry $entry, string $field, array $all): array
+    {
+        $rest = $entry->raw($field);
+        $whole = [];
+        foreach (array_filter($all, static fn (string $name): bool => str_contains($name, ',')) as $name) {
+            if (false !== mb_stripos($rest, $name)) {
+                $whole[] = $name;
+                $rest = str_ireplace($name, '', $rest);
+            }
+        }
+
+        return [...$whole, ...(new Entry(['rest' => $rest]))->texts('rest', 60)];
     }
 }

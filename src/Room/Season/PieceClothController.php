@@ -160,11 +160,11 @@ final class PieceClothController extends AbstractController
             $tallest = max($tallest, $piece->in($size)?->cutOut($piece->onFold)->length() ?? 0);
         }
         $drawn = [];
-        foreach ($pieces as $name => [$piece, $part]) {
+        foreach ($pieces as [$piece, $part]) {
             $shape = $piece->in($size);
             if (null !== $shape) {
                 $drawing = PieceDrawing::of($piece, [$shape], self::TALLEST / $tallest);
-                $drawn[] = new PieceCloth($drawing, $this->claim($project, $name, $piece), $part);
+                $drawn[] = new PieceCloth($drawing, $this->claim($project, $piece), $part);
             }
         }
 
@@ -172,11 +172,11 @@ final class PieceClothController extends AbstractController
     }
 
     /** By the piece's name, or else by its role. */
-    private function claim(Project $project, string $name, Piece $piece): ?Claim
+    private function claim(Project $project, Piece $piece): ?Claim
     {
         $whole = null;
         foreach ($project->claims as $claim) {
-            if (\in_array($name, $claim->pieces, true)) {
+            if (\in_array($piece->name, $claim->pieces, true)) {
                 return $claim;
             }
             $whole = [] === $claim->pieces && $claim->role === $piece->role ? $whole ?? $claim : $whole;

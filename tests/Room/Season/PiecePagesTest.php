@@ -78,6 +78,26 @@ final class PiecePagesTest extends PageTestCase
         self::assertEquals($shirt->claims, $this->project('Bow-locker shirt')->claims);
     }
 
+    public function testAPieceMayBeCalledByANumberOrByNonsense(): void
+    {
+        $cushion = $this->project('Lockside cushion');
+        foreach (['7', '<script>alert(1)</script>', '🧵, two'] as $name) {
+            $this->get('/versions/'.$cushion->version?->id.'/pieces/new');
+            $this->send('Save the piece', ['pieceName' => $name]);
+            $path = '/project/'.$cushion->id.'/pieces';
+            $this->post($path, ['pieces' => [$name], 'to' => 'buy', 'buy' => 'Cloth for '.$name, 'revision' => $this->revision($path)]);
+            $claims = $this->project('Lockside cushion')->claims;
+            self::assertSame([$name], end($claims)->pieces ?? null);
+            $this->get($path);
+            self::assertStringNotContainsString('<script>alert', (string) $this->browser->getResponse()->getContent());
+            $this->get('/project/'.$cushion->id);
+            $this->get('/project/'.$cushion->id.'/change');
+            $this->send('Save the project', ['notes' => 'saved again']);
+            $claims = $this->project('Lockside cushion')->claims;
+            self::assertSame([$name], end($claims)->pieces ?? null, 'the form keeps it');
+        }
+    }
+
     public function testATabThatWasOpenedBeforeChangesNothing(): void
     {
         $path = '/project/'.$this->project('Bow-locker shirt')->id.'/pieces';
@@ -116,6 +136,23 @@ final class PiecePagesTest extends PageTestCase
         self::assertStringContainsString('sleeves from Tiller tee', self::says($page));
         $this->send('undo', []);
         self::assertSame([], $this->project('Bow-locker shirt')->parts);
+    }
+
+    public function testAPieceOfAPartMayHaveACommaInItsName(): void
+    {
+        $shirt = $this->project('Bow-locker shirt');
+        $tee = array_values(array_filter(
+            $this->workroom($this->account)->patterns,
+            static fn ($pattern): bool => 'Tiller tee' === $pattern->title,
+        ))[0]->versions[0];
+        $this->get('/versions/'.$tee->id.'/pieces/new');
+        $this->send('Save the piece', ['pieceName' => 'Sleeve, lower']);
+        $this->get('/project/'.$shirt->id.'/change');
+        $this->send('Save the project', ['parts' => [['kind' => 'sleeves', 'version' => 'tiller tee, a', 'size' => '14']]]);
+        self::assertSame(['Sleeve', 'Sleeve, lower'], $this->project('Bow-locker shirt')->parts[0]->pieces);
+        $this->get('/project/'.$shirt->id.'/change');
+        $this->send('Save the project', ['notes' => 'once more']);
+        self::assertEqualsCanonicalizing(['Sleeve', 'Sleeve, lower'], $this->project('Bow-locker shirt')->parts[0]->pieces);
     }
 
     public function testWhatIsNoPartIsSaidAndKept(): void
