@@ -16,7 +16,7 @@ final readonly class HandedOut
 
     /**
      * What had them by name has them no longer, and is gone when it has none left. Back on the cloth of their role they need
-     * no name; otherwise they go to what is from the same cut already, or to a claim of their own.
+     * no name; otherwise they go to what is from the same cut already and not cut out yet, or to a claim of their own.
      *
      * @param list<Claim>  $claims as they are
      * @param list<string> $names
@@ -42,7 +42,7 @@ final readonly class HandedOut
             return $left;
         }
         foreach ($left as $i => $claim) {
-            if ([] !== $claim->pieces && $claim->isFromWhere($to)) {
+            if ([] !== $claim->pieces && !$claim->cutOut && $claim->isFromWhere($to)) {
                 $left[$i] = $claim->cutting([...$claim->pieces, ...$names]);
 
                 return $left;

@@ -138,6 +138,31 @@ final class PiecePagesTest extends PageTestCase
         self::assertSame([], $this->project('Bow-locker shirt')->parts);
     }
 
+    public function testWithItsPatternGoneAPartIsAskedForAndWithItsClothGoneAPieceIs(): void
+    {
+        $shirt = $this->project('Bow-locker shirt');
+        $this->get('/project/'.$shirt->id.'/change');
+        $this->send('Save the project', ['parts' => [['kind' => 'sleeves', 'version' => 'tiller tee b long', 'size' => '14']]]);
+        $pattern = $this->project('Bow-locker shirt')->parts[0]->pattern->id ?? '';
+        $this->get('/patterns/'.$pattern);
+        $this->post('/patterns/'.$pattern.'/remove');
+        $without = $this->project('Bow-locker shirt');
+        self::assertSame([null, ['Sleeve']], [$without->parts[0]->version, $without->parts[0]->pieces], 'what was said of it stays');
+        self::assertStringContainsString('not known yet', self::says($this->get('/project/'.$shirt->id), '#role-1'));
+        $this->post('/patterns/'.$pattern.'/restore');
+        $this->get('/season');
+        self::assertSame('Tiller tee', $this->project('Bow-locker shirt')->parts[0]->pattern?->title);
+
+        $cushion = $this->project('Lockside cushion');
+        $cloth = $cushion->claims[0]->cloth->id ?? '';
+        $this->post('/cloth/'.$cloth.'/remove');
+        $claim = $this->project('Lockside cushion')->claims[0];
+        self::assertSame([null, ['Band 1']], [$claim->cloth, $claim->pieces]);
+        self::assertStringContainsString('no cloth yet', self::says($this->get('/project/'.$cushion->id.'/pieces'), '.cloths-to'));
+        $this->post('/cloth/'.$cloth.'/restore');
+        self::assertSame($cloth, $this->project('Lockside cushion')->claims[0]->cloth?->id);
+    }
+
     public function testAPieceOfAPartMayHaveACommaInItsName(): void
     {
         $shirt = $this->project('Bow-locker shirt');

@@ -186,6 +186,12 @@ final class PieceClothTest extends TestCase
         $claims = $handed->to($claims, ['Cuff', 'Front'], $own[0]);
         self::assertSame(['Lawn: main ', 'Lawn: pocketing Bag'], $this->said($claims), 'back on its own cloth it needs no name');
         self::assertSame($this->said($claims), $this->said($handed->to($claims, ['Bag'], $claims[1])), 'where it is already');
+        $cutOut = new Claim('b', Role::Main, $cloths[1], $cloths[1]->cuts[0], cutOut: true, pieces: ['Cuff']);
+        self::assertSame(
+            ['Poplin: main Cuff', 'Poplin: main Front'],
+            $this->said($handed->to([$cutOut], ['Front'], new Claim('', Role::Main, $cloths[1], $cloths[1]->cuts[0]))),
+            'what is cut out already claims nothing any more',
+        );
     }
 
     /**
