@@ -26,8 +26,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/project/{id}/option', requirements: ['id' => Requirement::ULID, 'option' => Requirement::ULID])]
 final class OptionController extends AbstractController
 {
-    private const BEFORE = 'option-before-';
-
     public function __construct(
         private readonly MyProject $mine,
         private readonly OptionForm $form,
@@ -38,6 +36,7 @@ final class OptionController extends AbstractController
         private readonly People $people,
         private readonly AccountSettings $settings,
         private readonly Toast $toast,
+        private readonly ProjectUndo $undo,
     ) {
     }
 
@@ -70,16 +69,14 @@ final class OptionController extends AbstractController
 
     /** The option as it was before it was last saved, unless it was changed since. */
     #[Route('/{option}/undo', name: 'option_undo', methods: ['POST'])]
-    public function undo(string $id, string $option, Request $request, #[CurrentUser] Account $account): Response
+    public function undo(string $id, string $option, #[CurrentUser] Account $account): Response
     {
         [$record] = $this->mine->project($account, $id);
         $stored = $this->mine->option($record, $option);
-        /** @var array{revision: int, values: array<string, mixed>}|null $before */
-        $before = $request->getSession()->remove(self::BEFORE.$option);
-        $same = null !== $before && $before['revision'] === $stored->revision;
-        if ($same) {
+        $before = $this->undo->take($stored);
+        if (null !== $before) {
             $was = $this->form->read(
-                new Entry($before['values']),
+                new Entry($before),
                 $option,
                 $this->projectForm->choices($account),
                 $account,
@@ -88,7 +85,9 @@ final class OptionController extends AbstractController
             $this->store->saveOption($stored->past ? $was->letGo() : $was, $record, $stored, $account);
         }
         $this->toast->say(
-            $same ? 'The option of {project} is as it was before.' : 'The option of {project} was changed since, so nothing is undone.',
+            null !== $before
+                ? 'The option of {project} is as it was before.'
+                : 'The option of {project} was changed since, so nothing is undone.',
             ['project' => $record->name],
         );
 
@@ -115,12 +114,7 @@ final class OptionController extends AbstractController
             }
             if ($entry->isSound()) {
                 $saved = $this->store->saveOption($read, $record, $stored, $account);
-                $request->getSession()->set(self::BEFORE.$saved->id, ['revision' => $saved->revision, 'values' => $values]);
-                $this->toast->say(
-                    'The option of {project} is saved.',
-                    ['project' => $record->name],
-                    $this->generateUrl(null === $stored ? 'option_remove' : 'option_undo', ['id' => $record->id, 'option' => $saved->id]),
-                );
+                $this->undo->offerOption($saved, null === $stored ? null : $values);
 
                 return $this->redirectToRoute('project', ['id' => $record->id]);
             }

@@ -9,7 +9,6 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Pattern\Part;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
@@ -20,7 +19,9 @@ use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\Wish;
 use Octavum\Input\Entry;
 use Octavum\Page\Toast;
+use Octavum\Store\OptionRecord;
 use Octavum\Store\Plan;
+use Octavum\Store\ProjectRecord;
 use Octavum\Store\Stash;
 use Octavum\Strip\PieceDrawing;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -41,6 +42,7 @@ final class PieceClothController extends AbstractController
         private readonly MyProject $mine,
         private readonly ProjectPages $pages,
         private readonly ProjectForm $form,
+        private readonly OptionForm $options,
         private readonly ClaimForm $claims,
         private readonly ProjectStore $store,
         private readonly ProjectUndo $undo,
@@ -55,34 +57,37 @@ final class PieceClothController extends AbstractController
     public function page(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
         [$record, $project] = $this->mine->project($account, $id);
-        $pieces = $project->pieces();
+        [$option, $way] = $this->way($record, $project, $request);
         $entry = new Entry($request->request->all());
+        $here = $this->generateUrl('project_pieces', ['id' => $id] + (null === $option ? [] : ['option' => $option->id]));
         if ($request->isMethod('POST')) {
             $names = $this->asked($request);
-            $to = $this->target($entry, $project, $account);
+            $to = $this->target($entry, $way, $account);
             if ([] === $names) {
                 $entry->fault('pieces', new Sentence('Press the pieces first, then the cloth they come from.'));
             }
-            if ((int) $entry->raw('revision') !== $record->revision) {
+            if ((int) $entry->raw('revision') !== ($option ?? $record)->revision) {
                 $this->toast->say('{project} was changed elsewhere meanwhile: look at it, and press again.', ['project' => $project->name]);
 
-                return $this->redirectToRoute('project_pieces', ['id' => $id]);
+                return $this->redirect($here);
             }
             if ($entry->isSound() && null !== $to) {
-                $before = $this->form->values($project, $this->form->choices($account), $this->settings->of($account)->system);
-                $claims = (new HandedOut(array_map(static fn (array $one): Piece => $one[0], $pieces)))->to($project->claims, $names, $to);
-                $this->undo->offer($this->store->save($project->made($project->lead()->claiming($claims)), $record, $account), $before);
+                $pieces = array_map(static fn (array $one): Piece => $one[0], $way->pieces());
+                $this->save($record, $option, $project, $way, (new HandedOut($pieces))->to($way->claims, $names, $to), $account);
 
-                return $this->redirectToRoute('project_pieces', ['id' => $id]);
+                return $this->redirect($here);
             }
         }
+        $projects = $this->plan->projects($account);
 
         return $this->render(
             'season/pieces.html.twig',
             [
-                'page' => $this->pages->of($project, $this->plan->projects($account), $account),
-                'revision' => $record->revision,
-                'pieces' => $this->drawn($project, $pieces),
+                'project' => $way,
+                'option' => $option,
+                'roles' => $this->pages->roles($project, $way, $projects, $account),
+                'revision' => ($option ?? $record)->revision,
+                'pieces' => $this->drawn($way),
                 'cuts' => array_keys($this->form->choices($account)->cuts),
                 'values' => $entry->typed,
                 'faults' => $entry->faults(),
@@ -91,12 +96,49 @@ final class PieceClothController extends AbstractController
         );
     }
 
+    /** @return array{?OptionRecord, Project} the option that is asked for and what it would make of the project; none is what leads */
+    private function way(ProjectRecord $record, Project $project, Request $request): array
+    {
+        $id = $request->query->getString('option');
+        if ('' === $id) {
+            return [null, $project];
+        }
+        foreach ($project->openOptions() as $option) {
+            if ($option->id === $id) {
+                return [$this->mine->option($record, $id), $project->made($option)];
+            }
+        }
+        throw $this->createNotFoundException();
+    }
+
+    /** @param list<Claim> $claims */
+    private function save(
+        ProjectRecord $record,
+        ?OptionRecord $option,
+        Project $project,
+        Project $way,
+        array $claims,
+        Account $account,
+    ): void {
+        $system = $this->settings->of($account)->system;
+        $choices = $this->form->choices($account);
+        $made = $way->lead()->claiming($claims);
+        if (null === $option) {
+            $before = $this->form->values($project, $choices, $system);
+            $this->undo->offer($this->store->save($project->made($made), $record, $account), $before);
+        } else {
+            $before = $this->options->values($way->lead(), $choices, $system);
+            $this->undo->offerOption($this->store->saveOption($made, $record, $option, $account), $before);
+        }
+    }
+
     /** The cuts from which the pieces that are pressed could come. */
     #[Route('/offers', name: 'project_pieces_offers', methods: ['POST'])]
     public function offers(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        [, $project] = $this->mine->project($account, $id);
-        $pieces = array_column(array_intersect_key($project->pieces(), array_flip($this->asked($request))), 0);
+        [$record, $project] = $this->mine->project($account, $id);
+        [, $way] = $this->way($record, $project, $request);
+        $pieces = array_column(array_intersect_key($way->pieces(), array_flip($this->asked($request))), 0);
         $promised = array_map(
             static fn (array $promises): Length => Promise::total($promises),
             $this->plan->promises($account),
@@ -106,10 +148,10 @@ final class PieceClothController extends AbstractController
             'pieces' => $pieces,
             'offers' => (new Offers($this->settings->of($account)->assumptions))->of(
                 $pieces,
-                $project->largestSize(),
+                $way->largestSize(),
                 $this->stash->all($account),
                 $promised,
-                $project->pattern?->onlyFor,
+                $way->pattern?->onlyFor,
             ),
         ]);
     }
@@ -147,13 +189,10 @@ final class PieceClothController extends AbstractController
         return null === $cut ? null : new Claim('', Role::Main, $cloth, $cut);
     }
 
-    /**
-     * @param array<string, array{Piece, ?Part}> $pieces
-     *
-     * @return list<PieceCloth>
-     */
-    private function drawn(Project $project, array $pieces): array
+    /** @return list<PieceCloth> */
+    private function drawn(Project $project): array
     {
+        $pieces = $project->pieces();
         $size = $project->largestSize();
         $tallest = 1.0;
         foreach ($pieces as [$piece]) {

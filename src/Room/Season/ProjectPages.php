@@ -12,6 +12,7 @@ use Octavum\Core\Season\Cautions;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\SizeFor;
 use Octavum\Core\Season\Together;
 use Octavum\Store\Plan;
@@ -98,6 +99,28 @@ final readonly class ProjectPages
                     'card' => $this->drawing->options($answers, $this->settings->of($account))[0],
                 ]),
         );
+    }
+
+    /**
+     * What a project comes to with what leads, or with one of its options.
+     *
+     * @param Project       $way      itself, or as the option makes it
+     * @param list<Project> $projects of all seasons
+     *
+     * @return list<RoleAnswer>
+     */
+    public function roles(Project $project, Project $way, array $projects, Account $account): array
+    {
+        $answers = $way === $project
+            ? $this->plan->check($account, $project->season, $projects)->projects
+            : array_column($this->plan->options($account, $project, $projects), 'answer');
+        foreach ($answers as $answer) {
+            if ($answer->project->id === $project->id && $answer->project->leads === $way->leads) {
+                return $answer->roles;
+            }
+        }
+
+        return [];
     }
 
     private function advice(Project $project): ?SizeAdvice

@@ -78,6 +78,33 @@ final class PiecePagesTest extends PageTestCase
         self::assertEquals($shirt->claims, $this->project('Bow-locker shirt')->claims);
     }
 
+    public function testAnOptionGetsItsOwnClothForAPieceAndWhatLeadsStaysAsItIs(): void
+    {
+        $coat = $this->project('Towpath coat');
+        $cushion = $this->project('Lockside cushion');
+        $this->get('/project/'.$cushion->id.'/option/new');
+        $this->send('Save the option', []);
+        $option = $this->project('Lockside cushion')->openOptions()[0];
+        $path = '/project/'.$cushion->id.'/pieces?option='.$option->id;
+        self::assertStringContainsString('an option', self::says($this->get($path), '.head'));
+        self::assertStringContainsString('fits 66 cm to spare', self::says($this->get($path), '.cloths-to'));
+        $this->post($path, ['pieces' => ['Band 2'], 'to' => 'buy', 'buy' => 'Red felt', 'revision' => $this->revision($path)]);
+        self::assertResponseRedirects($path);
+        $changed = $this->project('Lockside cushion');
+        self::assertEquals($cushion->claims, $changed->claims);
+        $claims = $changed->openOptions()[0]->claims;
+        self::assertSame(['Red felt', ['Band 2']], [$claims[4]->wish?->name, $claims[4]->pieces]);
+        $this->get($path);
+        $this->send('undo', []);
+        $undone = $this->project('Lockside cushion')->openOptions()[0];
+        self::assertSame(array_column($option->claims, 'pieces'), array_column($undone->claims, 'pieces'));
+        $this->get($path);
+        $this->post('/project/'.$cushion->id.'/pieces/offers?option='.$option->id, ['pieces' => ['Band 2']]);
+        self::assertStringContainsString('Would do', self::says($this->browser->getCrawler()));
+        $this->browser->request('GET', '/project/'.$coat->id.'/pieces?option='.$option->id);
+        self::assertResponseStatusCodeSame(404, 'it is none of this project');
+    }
+
     public function testAPieceMayBeCalledByANumberOrByNonsense(): void
     {
         $cushion = $this->project('Lockside cushion');
