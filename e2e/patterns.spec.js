@@ -69,7 +69,7 @@ test('a box of patterns is typed by keyboard, and one that is owned already is s
     await page.getByRole('button', { name: 'Put them into the library' }).click();
     await expect(page.getByText('3 patterns are in the library.')).toBeVisible();
     await page.getByRole('button', { name: 'undo' }).click();
-    await expect(page.getByText('26 of 26 patterns')).toBeVisible();
+    await expect(page.getByText('27 of 27 patterns')).toBeVisible();
 });
 
 test('alterations kept for someone are counted into a project', async ({ demo: page }) => {
