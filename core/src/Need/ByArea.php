@@ -36,7 +36,7 @@ final readonly class ByArea
         if (null === $wanted->size) {
             return new Unknown(Missing::Size, new Sentence('Choose a size.'));
         }
-        $usable = $this->usable($on);
+        $usable = $on->across($this->assumptions->selvage);
         if (null === $usable) {
             return new Unknown(Missing::Width, new Sentence('Measure the width.'));
         }
@@ -115,10 +115,7 @@ final readonly class ByArea
     /** Where the pieces of the other version are entered, nobody has said which of them these are, or they are not there any more. */
     private function unnamed(Part $part, string $size): ?Unknown
     {
-        $there = array_map(
-            static fn (Piece $piece): string => $piece->name,
-            array_filter($part->version?->pieces->all() ?? [], static fn (Piece $piece): bool => null !== $piece->in($size)),
-        );
+        $there = array_column($part->version?->pieces->ofSize($size) ?? [], 'name');
         $lacking = array_values(array_diff($part->pieces, $there));
         $with = [
             'part' => new Sentence($part->kind->value),
@@ -194,15 +191,11 @@ final readonly class ByArea
     /**
      * @param list<Piece> $pieces
      *
-     * @return float mm², of all copies, opened at the fold
+     * @return float mm²
      */
     private function area(array $pieces, string $size): float
     {
-        return array_sum(array_map(static function (Piece $piece) use ($size): float {
-            $shape = $piece->in($size);
-
-            return ($piece->onFold ? 2 : 1) * $piece->quantity * ($shape?->cutOut($piece->onFold)->area() ?? 0);
-        }, $pieces));
+        return array_sum(array_map(static fn (Piece $piece): float => $piece->area($size), $pieces));
     }
 
     private function share(Length $of, float $share, Rounding $rounding): Length
@@ -215,12 +208,5 @@ final readonly class ByArea
     private function percent(float $share): Percent
     {
         return Percent::of(round(100 * $share));
-    }
-
-    private function usable(On $on): ?Length
-    {
-        $usable = $on->usable ?? $on->width?->minus($this->assumptions->selvage->times(2));
-
-        return null === $usable || $usable->micrometres <= 0 ? null : $usable;
     }
 }

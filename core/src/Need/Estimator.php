@@ -116,15 +116,9 @@ final readonly class Estimator
             );
         }
         foreach ([$wanted->size, $wanted->gradedTo] as $size) {
-            if (null !== $size && !$version->table->hasSize($size)) {
-                return new Unknown(
-                    Missing::Size,
-                    new Sentence('Size {size} is not in the table of version {version}: it has {sizes}.', [
-                        'size' => $size,
-                        'version' => $version->name,
-                        'sizes' => implode(', ', $version->table->sizes),
-                    ]),
-                );
+            $lacks = null === $size ? null : $version->lacks($size);
+            if (null !== $lacks) {
+                return new Unknown(Missing::Size, $lacks);
             }
         }
 
@@ -135,8 +129,8 @@ final readonly class Estimator
     private function guess(Wanted $wanted, Version $version, On $on): ?Guess
     {
         $size = $wanted->largestSize();
-        $usable = $on->usable ?? $on->width?->minus($this->assumptions->selvage->times(2));
-        if (null === $usable || '' === $size || $usable->micrometres <= 0) {
+        $usable = $on->across($this->assumptions->selvage);
+        if (null === $usable || '' === $size) {
             return null;
         }
         $pieces = $version->pieces->in($size, $wanted->role);

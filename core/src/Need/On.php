@@ -31,6 +31,14 @@ final readonly class On
         return new self($toCut->full, $cloth->isOneWay(), $cloth->repeat, false, $toCut->width);
     }
 
+    /** What pieces can be laid on, across: between the selvages, where they are not known those assumed; null without a width. */
+    public function across(Length $selvage): ?Length
+    {
+        $across = $this->usable ?? $this->width?->minus($selvage->times(2));
+
+        return null === $across || $across->micrometres <= 0 ? null : $across;
+    }
+
     public function at(Length $width, ?Length $usable = null): self
     {
         return new self($width, $this->oneWay, $this->repeat, false, $usable);

@@ -20,31 +20,23 @@ final readonly class PutTogether
     {
         $replaced = array_merge(...array_map(static fn (Part $part): array => $part->instead, $parts));
         $pieces = [];
-        foreach ($version->pieces->all() as $piece) {
-            if (null !== $piece->in($size) && !\in_array($piece->name, $replaced, true)) {
+        foreach ($version->pieces->ofSize($size) as $piece) {
+            if (!\in_array($piece->name, $replaced, true)) {
                 $pieces[$piece->name] = [$piece, null];
             }
         }
         foreach ($parts as $part) {
-            foreach ($this->brought($part) as $piece) {
+            foreach ($part->version?->pieces->ofSize($part->size ?? $size) ?? [] as $piece) {
+                $shape = $piece->in($part->size ?? $size);
+                if (null === $shape || !\in_array($piece->name, $part->pieces, true)) {
+                    continue;
+                }
                 $name = $piece->name;
                 for ($i = 1; isset($pieces[$name]); ++$i) {
                     $name = $piece->name.' ('.($part->pattern->title ?? '').($i > 1 ? ' '.$i : '').')';
                 }
-                $shape = $piece->in($part->size ?? $size) ?? throw new \LogicException('A piece that is brought has a shape.');
-                $pieces[$name] = [
-                    new Piece(
-                        $name,
-                        $piece->role,
-                        $piece->quantity,
-                        $piece->pair,
-                        $piece->onFold,
-                        $piece->grain,
-                        $piece->instead,
-                        [new Shape([], $shape->drawn, $shape->allowance, $shape->drafted)],
-                    ),
-                    $part,
-                ];
+                $its = new Shape([], $shape->drawn, $shape->allowance, $shape->drafted);
+                $pieces[$name] = [$piece->as($name, $piece->role, [$its]), $part];
             }
         }
         $this->pieces = $pieces;
@@ -77,19 +69,7 @@ final readonly class PutTogether
     public function version(array $pieces, Role $role): Version
     {
         $own = $this->version;
-        $all = array_map(
-            static fn (array $one): Piece => new Piece(
-                $one[0]->name,
-                $role,
-                $one[0]->quantity,
-                $one[0]->pair,
-                $one[0]->onFold,
-                $one[0]->grain,
-                $one[0]->instead,
-                $one[0]->shapes,
-            ),
-            array_values($pieces),
-        );
+        $all = array_map(static fn (array $one): Piece => $one[0]->as($one[0]->name, $role, $one[0]->shapes), array_values($pieces));
 
         return new Version(
             $own->id,
@@ -101,14 +81,5 @@ final readonly class PutTogether
             PieceSet::of($all, [$this->size]),
             $own->features,
         );
-    }
-
-    /** @return list<Piece> */
-    private function brought(Part $part): array
-    {
-        return array_values(array_filter(
-            $part->version?->pieces->all() ?? [],
-            fn (Piece $piece): bool => \in_array($piece->name, $part->pieces, true) && null !== $piece->in($part->size ?? $this->size),
-        ));
     }
 }

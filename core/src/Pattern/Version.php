@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Pattern;
 
 use Octavum\Core\Body\Feature;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\PieceSet;
 
 /** A view of a pattern with its own lengths, notions and hours. */
@@ -28,5 +29,17 @@ final readonly class Version
         public array $features = [],
     ) {
         $this->pieces = $pieces ?? PieceSet::none();
+    }
+
+    /** Says of a size that is not in its table which are; null of one that is. */
+    public function lacks(string $size): ?Sentence
+    {
+        return $this->table->hasSize($size)
+            ? null
+            : new Sentence('Size {size} is not in the table of version {version}: it has {sizes}.', [
+                'size' => $size,
+                'version' => $this->name,
+                'sizes' => implode(', ', $this->table->sizes),
+            ]);
     }
 }

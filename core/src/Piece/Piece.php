@@ -51,6 +51,22 @@ final readonly class Piece
             : min(array_map(static fn (int $turn): float => $flat->turned($turn)->width(), $this->grain->turns(true)));
     }
 
+    /** Of all its copies as they are cut out, opened at the fold, mm²; nothing when it has no shape in the size. */
+    public function area(string $size): float
+    {
+        return ($this->onFold ? 2 : 1) * $this->quantity * ($this->in($size)?->cutOut($this->onFold)->area() ?? 0);
+    }
+
+    /**
+     * The same piece under another name, for another cloth or in other shapes.
+     *
+     * @param list<Shape> $shapes
+     */
+    public function as(string $name, Role $role, array $shapes): self
+    {
+        return new self($name, $role, $this->quantity, $this->pair, $this->onFold, $this->grain, $this->instead, $shapes);
+    }
+
     /**
      * With these shapes in the place of what it had for their sizes.
      *
@@ -67,10 +83,7 @@ final readonly class Piece
             }
         }
 
-        return new self($this->name, $this->role, $this->quantity, $this->pair, $this->onFold, $this->grain, $this->instead, [
-            ...$shapes,
-            ...$kept,
-        ]);
+        return $this->as($this->name, $this->role, [...$shapes, ...$kept]);
     }
 
     /**
@@ -84,7 +97,7 @@ final readonly class Piece
 
         return null === $shape
             ? null
-            : new self($this->name, $this->role, $this->quantity, $this->pair, $this->onFold, $this->grain, $this->instead, [
+            : $this->as($this->name, $this->role, [
                 1.0 === $along && 1.0 === $across
                     ? new Shape($to, $shape->drawn, $shape->allowance, $shape->drafted)
                     : new Shape($to, $shape->drawn->scaled($along, $across), $shape->allowance),

@@ -67,9 +67,13 @@ final class PieceSet
     /** @return list<Piece> for a role in a size, those that have a shape in it */
     public function in(string $size, Role $role): array
     {
-        return array_values(
-            array_filter($this->all(), static fn (Piece $piece): bool => $piece->role === $role && null !== $piece->in($size)),
-        );
+        return array_values(array_filter($this->ofSize($size), static fn (Piece $piece): bool => $piece->role === $role));
+    }
+
+    /** @return list<Piece> that have a shape in a size, whatever they are for */
+    public function ofSize(string $size): array
+    {
+        return array_values(array_filter($this->all(), static fn (Piece $piece): bool => null !== $piece->in($size)));
     }
 
     /** Empty when the size has no pieces. */
@@ -95,7 +99,7 @@ final class PieceSet
     {
         return [] === $this->marks
             ? []
-            : array_values(array_filter($this->all(), static fn (Piece $piece): bool => null !== $piece->in($size)));
+            : $this->ofSize($size);
     }
 
     /**

@@ -61,7 +61,7 @@ final readonly class Offers
     {
         $area = $across = 0.0;
         foreach ($pieces as $piece) {
-            $area += ($piece->onFold ? 2 : 1) * $piece->quantity * ($piece->in($size)?->cutOut($piece->onFold)->area() ?? 0);
+            $area += $piece->area($size);
             $across = max($across, $piece->across($size) ?? 0);
         }
 

@@ -42,7 +42,7 @@ final class PieceCopyController extends AbstractController
                         'text' => mb_substr($entry->raw('from'), 0, 60),
                     ]),
                 );
-            } elseif ([] === array_filter($from->pieces->all(), static fn (Piece $piece): bool => null !== $piece->in($size))) {
+            } elseif ([] === $from->pieces->ofSize($size)) {
                 $entry->fault(
                     'fromSize',
                     new Sentence('That version has no pieces in size {size}: it has them in {sizes}.', [

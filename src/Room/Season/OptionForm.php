@@ -77,7 +77,7 @@ final readonly class OptionForm
         [$pattern, $version] = $this->parts->version($entry, 'version', $choices, $account) ?? [null, null];
         $size = $this->size($entry, 'size');
         $gradedTo = $this->size($entry, 'gradedTo');
-        $this->inTable($entry, ['size' => $size, 'gradedTo' => $gradedTo], $version);
+        $this->parts->inTable($entry, ['size' => $size, 'gradedTo' => $gradedTo], $version);
 
         $claims = $this->claims->read($entry, $id, $choices->cuts, $system);
         $largest = null === $size ? '' : $version?->table->largest($size, $gradedTo) ?? $size;
@@ -127,23 +127,6 @@ final readonly class OptionForm
         return '' === $size ? null : $size;
     }
 
-    /** @param array<string, ?string> $sizes by field */
-    private function inTable(Entry $entry, array $sizes, ?Version $version): void
-    {
-        foreach ($sizes as $field => $size) {
-            if (null !== $size && null !== $version && [] !== $version->table->sizes && !$version->table->hasSize($size)) {
-                $entry->fault(
-                    $field,
-                    new Sentence('Size {size} is not in the table of version {version}: it has {sizes}.', [
-                        'size' => $size,
-                        'version' => $version->name,
-                        'sizes' => implode(', ', $version->table->sizes),
-                    ]),
-                );
-            }
-        }
-    }
-
     /**
      * Further ones of the same: each takes what the first does, its main cloth perhaps from a cut of its own.
      *
@@ -162,7 +145,7 @@ final readonly class OptionForm
                 continue;
             }
             [$size, $gradedTo] = [$this->size($entry, $at.'size'), $this->size($entry, $at.'gradedTo')];
-            $this->inTable($entry, [$at.'size' => $size, $at.'gradedTo' => $gradedTo], $version);
+            $this->parts->inTable($entry, [$at.'size' => $size, $at.'gradedTo' => $gradedTo], $version);
             [$cloth, $cut] = $this->claims->cut($entry, $at.'cut', $cuts);
             $copies[] = new Copy(
                 $people[$entry->raw($at.'person')] ?? null,

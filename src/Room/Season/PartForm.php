@@ -58,13 +58,7 @@ final readonly class PartForm
             if (null === $kind) {
                 $entry->fault($at.'kind', new Sentence('What comes from this pattern? Choose sleeves, a collar, or the like.'));
             }
-            if (null !== $version && '' !== $in && [] !== $version->table->sizes && !$version->table->hasSize($in)) {
-                $entry->fault($at.'size', new Sentence('Size {size} is not in the table of version {version}: it has {sizes}.', [
-                    'size' => $in,
-                    'version' => $version->name,
-                    'sizes' => implode(', ', $version->table->sizes),
-                ]));
-            }
+            $this->inTable($entry, [$at.'size' => '' === $in ? null : $in], $version);
             $kind ??= PartKind::Other;
             $parts[] = new Part(
                 $kind,
@@ -100,11 +94,22 @@ final readonly class PartForm
         return $found;
     }
 
+    /** @param array<string, ?string> $sizes by field; null where none is chosen */
+    public function inTable(Entry $entry, array $sizes, ?Version $version): void
+    {
+        foreach ($sizes as $field => $size) {
+            $lacks = null === $size || null === $version || [] === $version->table->sizes ? null : $version->lacks($size);
+            if (null !== $lacks) {
+                $entry->fault($field, $lacks);
+            }
+        }
+    }
+
     /** @return list<string> one at least, where the other version has pieces */
     private function brought(Entry $entry, string $field, PartKind $kind, ?Version $version, string $size): array
     {
         $pieces = $this->pieces($entry, $field, $kind, $version, $size);
-        $all = self::names($version, $size);
+        $all = array_column($version?->pieces->ofSize($size) ?? [], 'name');
         if ([] === $pieces && [] !== $all) {
             $entry->fault($field, new Sentence('Which pieces of {version} are they? It has {pieces}.', [
                 'version' => $version->name ?? '',
@@ -115,18 +120,10 @@ final readonly class PartForm
         return $pieces;
     }
 
-    /** @return list<string> of pieces in a size */
-    private static function names(?Version $version, string $size): array
-    {
-        $in = array_filter($version?->pieces->all() ?? [], static fn (Piece $piece): bool => null !== $piece->in($size));
-
-        return array_values(array_map(static fn (Piece $piece): string => $piece->name, $in));
-    }
-
     /** @return list<string> those typed, or where nothing is, those that are so named */
     private function pieces(Entry $entry, string $field, PartKind $kind, ?Version $version, string $size): array
     {
-        $all = self::names($version, $size);
+        $all = array_column($version?->pieces->ofSize($size) ?? [], 'name');
         $typed = $this->typed($entry, $field, $all);
         if ([] === $typed) {
             return array_values(array_filter($all, $kind->isNamed(...)));
