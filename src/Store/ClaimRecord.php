@@ -7,6 +7,7 @@ namespace Octavum\Store;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Core\Piece\Role;
+use Octavum\Core\Season\Claim;
 use Octavum\Database\Identified;
 use Symfony\Component\Uid\Ulid;
 
@@ -53,5 +54,11 @@ class ClaimRecord
     ) {
         $this->id = (string) new Ulid();
         $project->claims->add($this);
+    }
+
+    /** What tells it from the others of a way to make a project, as the core says it. */
+    public function place(): string
+    {
+        return (new Claim('', $this->role, pieces: $this->pieces))->place();
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Piece;
 
+use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Sentence;
 
 /** Where pieces of two patterns meet. */
@@ -25,15 +26,15 @@ enum Seam: string
         });
     }
 
-    /** The two edges that meet: of the body and of what is sewn to it. */
-    public function edges(): Sentence
+    /** How long the two edges are that meet: of the body and of what is sewn to it. */
+    public function edges(Figure $body, Figure $sewn): Sentence
     {
         return new Sentence(match ($this) {
             self::Neckline => 'neckline {body}, collar {sewn}',
             self::Armhole => 'armhole {body}, sleeve cap {sewn}',
             self::Waist => 'waist above {body}, below {sewn}',
             self::SleeveHem => 'end of the sleeve {body}, cuff {sewn}',
-        });
+        }, ['body' => $body, 'sewn' => $sewn]);
     }
 
     /** Each of them is there twice, a left and a right, and is spoken of once. */

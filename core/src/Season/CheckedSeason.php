@@ -8,12 +8,18 @@ namespace Octavum\Core\Season;
 final readonly class CheckedSeason
 {
     /**
-     * @param list<ProjectAnswer>          $projects
-     * @param int                          $wished   minutes all of them would take
-     * @param array<string, list<Promise>> $perhaps  what options that do not lead might take, by cut
+     * @param list<ProjectAnswer>                 $projects
+     * @param int                                 $wished   minutes all of them would take
+     * @param Later<array<string, list<Promise>>> $perhaps  what options that do not lead might take, by cut
      */
-    public function __construct(public Season $season, public array $projects, public int $wished, public array $perhaps = [])
+    public function __construct(public Season $season, public array $projects, public int $wished, private Later $perhaps)
     {
+    }
+
+    /** @return array<string, list<Promise>> what options that do not lead might take, by cut */
+    public function perhaps(): array
+    {
+        return $this->perhaps->get();
     }
 
     /** @return list<Snag> gravest first, each once */

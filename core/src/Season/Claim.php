@@ -47,6 +47,12 @@ final readonly class Claim
         return implode('|', [$this->role->value, ...$this->pieces]);
     }
 
+    /** @param list<string> $pieces none for all of the role */
+    public function isFor(Role $role, array $pieces): bool
+    {
+        return $this->role === $role && $this->pieces === $pieces;
+    }
+
     /** @param list<string> $pieces */
     public function cutting(array $pieces): self
     {

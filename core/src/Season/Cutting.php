@@ -26,8 +26,7 @@ final readonly class Cutting
         foreach ($lines as $line) {
             foreach ($line->claims as $claim) {
                 if (
-                    $claim->role === $garment->role
-                    && $claim->pieces === $garment->pieces
+                    $claim->isFor($garment->role, $garment->pieces)
                     && $line->largestSize() === $garment->size
                     && $line->version?->id === $garment->version
                 ) {

@@ -19,14 +19,14 @@ use Octavum\Core\Remedy\WayOut;
 final readonly class RoleAnswer
 {
     /**
-     * @param ?Verdict                  $verdict  null when it is cut out already
-     * @param ?Length                   $spare    to cut from, less those ahead, less the need; negative when missing
-     * @param list<Promise>             $promises all claims on the same cut, in rank order
-     * @param list<Snag>                $snags
-     * @param ?\Closure(): list<WayOut> $ways     what would help, worked out when it is asked for; null when nothing is short
-     * @param ?Length                   $atWidth  full width to which the need of cloth to be bought applies
-     * @param ?TooWide                  $tooWide  a piece for which no length is enough
-     * @param ?Project                  $line     whose it is, where several are sewn together
+     * @param ?Verdict             $verdict  null when it is cut out already
+     * @param ?Length              $spare    to cut from, less those ahead, less the need; negative when missing
+     * @param list<Promise>        $promises all claims on the same cut, in rank order
+     * @param list<Snag>           $snags
+     * @param ?Later<list<WayOut>> $ways     what would help; null when nothing is short
+     * @param ?Length              $atWidth  full width to which the need of cloth to be bought applies
+     * @param ?TooWide             $tooWide  a piece for which no length is enough
+     * @param ?Project             $line     whose it is, where several are sewn together
      */
     public function __construct(
         public Claim $claim,
@@ -37,7 +37,7 @@ final readonly class RoleAnswer
         public array $promises,
         public Working $working,
         public array $snags = [],
-        private ?\Closure $ways = null,
+        private ?Later $ways = null,
         public ?Length $atWidth = null,
         public ?TooWide $tooWide = null,
         public ?Project $line = null,
@@ -65,7 +65,7 @@ final readonly class RoleAnswer
     /** @return list<WayOut> what would help where it is short, least harm first */
     public function waysOut(): array
     {
-        return null === $this->ways ? [] : ($this->ways)();
+        return $this->ways?->get() ?? [];
     }
 
     /** Of the same cloth, one that would do alone. */

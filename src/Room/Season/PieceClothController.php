@@ -58,11 +58,12 @@ final class PieceClothController extends AbstractController
     {
         [$record, $project] = $this->mine->project($account, $id);
         [$option, $way] = $this->way($record, $project, $request);
+        $choices = $this->form->choices($account);
         $entry = new Entry($request->request->all());
         $here = $this->generateUrl('project_pieces', ['id' => $id] + (null === $option ? [] : ['option' => $option->id]));
         if ($request->isMethod('POST')) {
             $names = $this->asked($request);
-            $to = $this->target($entry, $way, $account);
+            $to = $this->target($entry, $way, $choices, $account);
             if ([] === $names) {
                 $entry->fault('pieces', new Sentence('Press the pieces first, then the cloth they come from.'));
             }
@@ -73,7 +74,8 @@ final class PieceClothController extends AbstractController
             }
             if ($entry->isSound() && null !== $to) {
                 $pieces = array_map(static fn (array $one): Piece => $one[0], $way->pieces());
-                $this->save($record, $option, $project, $way, (new HandedOut($pieces))->to($way->claims, $names, $to), $account);
+                $claims = (new HandedOut($pieces))->to($way->claims, $names, $to);
+                $this->save($record, $option, $project, $way, $claims, $choices, $account);
 
                 return $this->redirect($here);
             }
@@ -88,7 +90,7 @@ final class PieceClothController extends AbstractController
                 'roles' => $this->pages->roles($project, $way, $projects, $account),
                 'revision' => ($option ?? $record)->revision,
                 'pieces' => $this->drawn($way),
-                'cuts' => array_keys($this->form->choices($account)->cuts),
+                'cuts' => array_keys($choices->cuts),
                 'values' => $entry->typed,
                 'faults' => $entry->faults(),
             ],
@@ -118,10 +120,10 @@ final class PieceClothController extends AbstractController
         Project $project,
         Project $way,
         array $claims,
+        Choices $choices,
         Account $account,
     ): void {
         $system = $this->settings->of($account)->system;
-        $choices = $this->form->choices($account);
         $made = $way->lead()->claiming($claims);
         if (null === $option) {
             $before = $this->form->values($project, $choices, $system);
@@ -163,7 +165,7 @@ final class PieceClothController extends AbstractController
     }
 
     /** What the pieces go to: a claim that is there, a cut that is offered or typed, or something to buy. */
-    private function target(Entry $entry, Project $project, Account $account): ?Claim
+    private function target(Entry $entry, Project $project, Choices $choices, Account $account): ?Claim
     {
         [$kind, $subject] = explode(' ', $entry->raw('to').' ', 2);
         $subject = trim($subject);
@@ -181,7 +183,7 @@ final class PieceClothController extends AbstractController
 
             return '' === $name ? null : new Claim('', Role::Main, wish: new Wish($name, FibreMix::unknown()));
         }
-        [$cloth, $cut] = $this->claims->cut($entry, 'cut', $this->form->choices($account)->cuts);
+        [$cloth, $cut] = $this->claims->cut($entry, 'cut', $choices->cuts);
         if (null === $cut && '' === $entry->raw('cut')) {
             $entry->fault('cut', new Sentence('Which cloth? Press one of those shown, or type a part of its name.'));
         }

@@ -88,7 +88,7 @@ final readonly class ProjectStore
                 $copies[$claim->copy->id] = $claim->copy;
             }
             $at = null === $claim->copy ? 0 : (int) array_search($claim->copy->id, array_keys($copies), true) + 1;
-            $lays[$at.implode('|', [$claim->role->value, ...$claim->pieces])] ??= $claim->lay;
+            $lays[$at.$claim->place()] ??= $claim->lay;
             $record->claims->removeElement($claim);
         }
         foreach ($copies as $copy) {

@@ -34,7 +34,7 @@ final readonly class SeasonDrawing
             if ($answer->belowChalkLine) {
                 $line ??= $i;
             }
-            $rows[] = $this->row($answer, $scale, $ruler, $settings, $checked->perhaps);
+            $rows[] = $this->row($answer, $scale, $ruler, $settings, $checked->perhaps());
         }
 
         return new SeasonPage($checked, $rows, $line, $ruler);
@@ -47,7 +47,7 @@ final readonly class SeasonDrawing
 
         return null === $answer
             ? null
-            : $this->row($answer, Scale::margin($this->longest([$answer])), new Ruler($checked->season), $settings, $checked->perhaps);
+            : $this->row($answer, Scale::margin($this->longest([$answer])), new Ruler($checked->season), $settings, $checked->perhaps());
     }
 
     /** One of its projects, for its page. */
@@ -60,7 +60,7 @@ final readonly class SeasonDrawing
         $longest = $this->longest([$answer]);
         $scale = $answer->hasPieces() ? Scale::margin($longest, self::BESIDE_ANOTHER) : Scale::panel($longest);
 
-        return $this->row($answer, $scale, new Ruler($checked->season), $settings, $checked->perhaps);
+        return $this->row($answer, $scale, new Ruler($checked->season), $settings, $checked->perhaps());
     }
 
     /**

@@ -228,7 +228,7 @@ final readonly class SetupReader
     private function claim(Project $project, Role $role, array $pieces): Claim
     {
         foreach ($project->claims as $claim) {
-            if ($claim->role === $role && $claim->pieces === $pieces) {
+            if ($claim->isFor($role, $pieces)) {
                 return $claim;
             }
         }

@@ -94,7 +94,7 @@ final class TableController extends AbstractController
                     + ([] === $project->copies ? [] : ['size' => $size]);
                 foreach ($line->claims as $claim) {
                     $cloth = $claim->cloth;
-                    $cut = $claim->role === $role && $claim->pieces === $pieces ? $claim->cut : null;
+                    $cut = $claim->isFor($role, $pieces) ? $claim->cut : null;
                     if (null !== $cloth && null !== $cut?->length && null !== $cut->widthOf($cloth)) {
                         $sheets[$cut->id] = ['cut' => $cut->id];
                     }

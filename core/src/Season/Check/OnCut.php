@@ -23,6 +23,7 @@ use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Remedy\WaysOut;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Later;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\RoleAnswer;
@@ -78,7 +79,7 @@ final readonly class OnCut
             ...$this->enough->warnings($project, $cloth, $need),
             ...$stock,
         ];
-        $waysOut = fn (): array => $this->waysOut->of(
+        $ways = Verdict::Short !== $verdict ? null : new Later(fn (): array => $this->waysOut->of(
             $wanted,
             $project->pattern,
             $cloth,
@@ -86,8 +87,7 @@ final readonly class OnCut
             $left,
             $need,
             $this->promised($all, $claim),
-        );
-        $ways = Verdict::Short === $verdict ? $waysOut : null;
+        ));
         $working = $this->working($toCut, $ahead, $left, $need, $spare, $tooWide);
 
         return new RoleAnswer($claim, $verdict, $toCut, $need, $spare, $promises, $working, $snags, $ways, tooWide: $tooWide);

@@ -20,6 +20,7 @@ use Octavum\Core\Notion\Notion;
 use Octavum\Core\Notion\NotionAnswer;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Later;
 use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
@@ -82,7 +83,7 @@ final readonly class SeasonCheck
             $answers[] = $this->project($project, $promises, $notions['#'.$project->id] ?? [], $from, $minutes);
         }
 
-        return new CheckedSeason($season, $answers, $minutes, $this->promises->perhaps($open));
+        return new CheckedSeason($season, $answers, $minutes, new Later(fn (): array => $this->promises->perhaps($open)));
     }
 
     /**

@@ -20,9 +20,13 @@ final readonly class PartSnags
     /** @return list<Snag> */
     public function of(Project $project): array
     {
+        if ([] === $project->parts) {
+            return [];
+        }
         $snags = [];
+        $edges = new SewnEdges(array_column($project->pieces(), 0), $project->largestSize());
         foreach ($project->parts as $part) {
-            $snags = [...$snags, ...$this->paper($project, $part), ...$this->seam($project, $part)];
+            $snags = [...$snags, ...$this->paper($project, $part), ...$this->seam($project, $part, $edges)];
         }
 
         return $snags;
@@ -57,13 +61,13 @@ final readonly class PartSnags
     }
 
     /** @return list<Snag> */
-    private function seam(Project $project, Part $part): array
+    private function seam(Project $project, Part $part, SewnEdges $edges): array
     {
         $seam = $part->kind->seam();
         if (null === $seam || null === $project->version) {
             return [];
         }
-        $lengths = (new SewnEdges(array_column($project->pieces(), 0), $project->largestSize()))->at($seam);
+        $lengths = $edges->at($seam);
         $with = [
             'project' => $project->name,
             'part' => new Sentence($part->kind->value),
@@ -82,9 +86,8 @@ final readonly class PartSnags
         }
         [$body, $sewn] = $lengths;
         $off = $sewn->minus($body);
-        $edges = $seam->edges();
         $with += [
-            'edges' => new Sentence($edges->message, ['body' => Figure::exact($body), 'sewn' => Figure::exact($sewn)]),
+            'edges' => $seam->edges(Figure::exact($body), Figure::exact($sewn)),
             'off' => Figure::exact($off->isNegative() ? $off->negated() : $off),
         ];
         $sentence = new Sentence(
