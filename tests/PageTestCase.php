@@ -7,6 +7,7 @@ namespace Octavum\Tests;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
+use Octavum\Core\Season\Project;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Store\Workrooms;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
@@ -79,6 +80,17 @@ abstract class PageTestCase extends WebTestCase
     protected function workroom(Account $account): Workroom
     {
         return $this->service(Workrooms::class)->load($this->fresh($account));
+    }
+
+    /** One of an account's, or of the demo's, as it is now. */
+    protected function project(string $name, ?Account $account = null): Project
+    {
+        foreach ($this->workroom($account ?? $this->demo())->projects as $project) {
+            if ($project->name === $name) {
+                return $project;
+            }
+        }
+        self::fail('There is no project '.$name);
     }
 
     protected function get(string $path): Crawler

@@ -7,7 +7,6 @@ namespace Octavum\Tests\Store;
 use Octavum\Account\Account;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\LedgerKind;
-use Octavum\Core\Season\Project;
 use Octavum\Tests\PageTestCase;
 
 /** Every change can be undone where it was made, and an undo takes nothing with it that was written since. */
@@ -133,10 +132,4 @@ final class UndoPagesTest extends PageTestCase
     }
 
     /** @phpstan-impure */
-    private function project(string $name): Project
-    {
-        return array_values(
-            array_filter($this->workroom($this->account)->projects, static fn (Project $project): bool => $project->name === $name),
-        )[0];
-    }
 }

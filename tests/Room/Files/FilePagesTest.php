@@ -7,7 +7,6 @@ namespace Octavum\Tests\Room\Files;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Colour\Lab;
-use Octavum\Core\Season\Project;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
 use Octavum\Files\FileKind;
@@ -228,25 +227,25 @@ final class FilePagesTest extends PageTestCase
     public function testAPictureIsKeptWithAProjectTakenOutAndBack(): void
     {
         $account = $this->signInToDemo();
-        $id = $this->coat()->id;
+        $id = $this->project('Towpath coat')->id;
         $this->get('/project/'.$id);
         $this->upload('/project/'.$id.'/picture', 'picture', $this->file('hem.jpg', $this->jpeg(40, 40, [1, 2, 3])), [
             'note' => ' Hem pinned ',
         ]);
         self::assertResponseRedirects('/project/'.$id);
-        [$picture] = $this->coat()->pictures;
+        [$picture] = $this->project('Towpath coat')->pictures;
         self::assertSame('Hem pinned', $picture->note);
         $page = $this->get('/project/'.$id);
         self::assertSame('Hem pinned', $page->filter('#pictures img')->attr('alt'));
         $this->get('/project/'.$id.'/change');
         $this->send('Save the project', ['notes' => 'Pinned on Sunday.']);
-        self::assertCount(1, $this->coat()->pictures, 'the form leaves it where it is');
+        self::assertCount(1, $this->project('Towpath coat')->pictures, 'the form leaves it where it is');
         $this->get('/project/'.$id);
         $this->post('/project/'.$id.'/picture/'.$picture->file.'/remove');
-        self::assertSame([], $this->coat()->pictures);
+        self::assertSame([], $this->project('Towpath coat')->pictures);
         $this->get('/project/'.$id);
         $this->send('undo', []);
-        self::assertEquals([$picture], $this->coat()->pictures);
+        self::assertEquals([$picture], $this->project('Towpath coat')->pictures);
         $this->get('/file/'.$picture->file);
         $this->get('/project/'.$id);
         $this->upload('/project/'.$id.'/picture', 'picture', $this->file('not.jpg', 'nothing to see'));
@@ -289,16 +288,6 @@ final class FilePagesTest extends PageTestCase
         $this->get('/cloth/'.$id);
 
         return [$account, $id];
-    }
-
-    private function coat(): Project
-    {
-        foreach ($this->workroom($this->demo())->projects as $project) {
-            if ('Towpath coat' === $project->name) {
-                return $project;
-            }
-        }
-        self::fail('The demo has a coat.');
     }
 
     /** @param array<string, string> $with */

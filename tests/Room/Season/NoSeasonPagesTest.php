@@ -6,7 +6,6 @@ namespace Octavum\Tests\Room\Season;
 
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Season\Project;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
 use Octavum\Store\Workrooms;
@@ -133,15 +132,5 @@ final class NoSeasonPagesTest extends PageTestCase
         $page = self::says($this->get('/project/'.$this->project('Towpath coat')->id), '.margin');
 
         return 1 === preg_match('/Needed ([\d.]+) m/', $page, $found) ? (int) round(1000 * (float) $found[1]) : self::fail($page);
-    }
-
-    private function project(string $name): Project
-    {
-        foreach ($this->workroom($this->account)->projects as $project) {
-            if ($project->name === $name) {
-                return $project;
-            }
-        }
-        self::fail('There is no project '.$name);
     }
 }

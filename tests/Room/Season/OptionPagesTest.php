@@ -288,14 +288,4 @@ final class OptionPagesTest extends PageTestCase
     {
         return (string) $this->browser->getCrawler()->filter('.toast form')->attr('action');
     }
-
-    private function project(string $name): Project
-    {
-        foreach ($this->workroom($this->account)->projects as $project) {
-            if ($project->name === $name) {
-                return $project;
-            }
-        }
-        self::fail('There is no project '.$name);
-    }
 }

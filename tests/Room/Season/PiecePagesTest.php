@@ -7,7 +7,6 @@ namespace Octavum\Tests\Room\Season;
 use Octavum\Account\Account;
 use Octavum\Core\Need\Way;
 use Octavum\Core\Pattern\Part;
-use Octavum\Core\Season\Project;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
 use Octavum\Store\Plan;
@@ -289,15 +288,5 @@ final class PiecePagesTest extends PageTestCase
             }
         }
         self::fail('It is not there.');
-    }
-
-    private function project(string $name): Project
-    {
-        foreach ($this->workroom($this->account)->projects as $project) {
-            if ($project->name === $name) {
-                return $project;
-            }
-        }
-        self::fail('There is no project '.$name);
     }
 }

@@ -82,9 +82,9 @@ final class SeasonPagesTest extends PageTestCase
         $account = $this->signInToDemo();
         $page = $this->get('/season');
         $before = array_map(strval(...), $page->filter('.project')->each(static fn ($row): ?string => $row->attr('data-id')));
-        [$skirt, $shorts] = [$this->named($account, 'Heron skirt')->id, $this->named($account, 'Allotment shorts')->id];
+        [$skirt, $shorts] = [$this->project('Heron skirt', $account)->id, $this->project('Allotment shorts', $account)->id];
         $after = array_replace($before, [array_search($skirt, $before, true) => $shorts, array_search($shorts, $before, true) => $skirt]);
-        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', [
+        $this->post('/season/'.$this->project('Heron skirt', $account)->season->id.'/rank', [
             'was' => implode(',', $before),
             'order' => implode(',', $after).',nonsense,'.str_repeat('0', 26),
         ]);
@@ -96,14 +96,14 @@ final class SeasonPagesTest extends PageTestCase
             self::says($page, '#p'.$skirt),
             '1.50 − (2.44 − 1.20): now the skirt is later',
         );
-        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', [
+        $this->post('/season/'.$this->project('Heron skirt', $account)->season->id.'/rank', [
             'was' => implode(',', $before),
             'order' => implode(',', $before),
         ]);
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('The rank was changed somewhere else', self::says($page));
         self::assertSame($after, $page->filter('.project')->extract(['data-id']), 'what was ranked in another tab stays');
-        $this->post('/season/'.$this->named($account, 'Heron skirt')->season->id.'/rank', [
+        $this->post('/season/'.$this->project('Heron skirt', $account)->season->id.'/rank', [
             'was' => implode(',', $after),
             'order' => implode(',', $before),
             'undone' => '1',
@@ -173,7 +173,7 @@ final class SeasonPagesTest extends PageTestCase
     public function testBadInputGetsASentenceAndIsKept(array $fields, string $sentence): void
     {
         $account = $this->signInToDemo();
-        $this->get('/project/'.$this->named($account, 'Towpath coat')->id.'/change');
+        $this->get('/project/'.$this->project('Towpath coat', $account)->id.'/change');
         $page = $this->send('Save the project', $fields);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString($sentence, self::says($page));
@@ -183,7 +183,7 @@ final class SeasonPagesTest extends PageTestCase
             $page->filter('[name="claims[1][cut]"]')->attr('value'),
             'what was sound is kept too',
         );
-        self::assertSame('14', $this->named($account, 'Towpath coat')->size, 'nothing is saved');
+        self::assertSame('14', $this->project('Towpath coat', $account)->size, 'nothing is saved');
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -207,7 +207,7 @@ final class SeasonPagesTest extends PageTestCase
     public function testAProjectMovesInRankAndToAnotherSeasonAndIsTakenOffWithUndo(): void
     {
         $account = $this->signInToDemo();
-        $coat = $this->named($account, 'Towpath coat');
+        $coat = $this->project('Towpath coat', $account);
         $this->get('/project/'.$coat->id.'/change');
         $this->send('Save the project', ['rank' => '1']);
         self::assertResponseRedirects();
@@ -216,7 +216,7 @@ final class SeasonPagesTest extends PageTestCase
         $rime = array_values(array_filter($this->workroom($account)->seasons, static fn ($season): bool => 'Rime' === $season->name))[0];
         $this->get('/project/'.$coat->id.'/change');
         $this->send('Save the project', ['season' => $rime->id]);
-        self::assertSame('Rime', $this->named($account, 'Towpath coat')->season->name);
+        self::assertSame('Rime', $this->project('Towpath coat', $account)->season->name);
         $this->get('/project/'.$coat->id.'/change');
         $this->send('Take it off the plan', []);
         self::assertStringNotContainsString(
@@ -230,7 +230,7 @@ final class SeasonPagesTest extends PageTestCase
         self::assertStringContainsString('Towpath coat', $this->browser->followRedirect()->filter('.ranked')->text());
         $this->get('/project/'.$coat->id.'/change');
         $this->send('Save the project', ['state' => 'let go']);
-        self::assertSame(ProjectState::LetGo, $this->named($account, 'Towpath coat')->state);
+        self::assertSame(ProjectState::LetGo, $this->project('Towpath coat', $account)->state);
         self::assertStringContainsString('finished or let go', self::says($this->get('/season/'.$rime->id)));
     }
 
@@ -262,7 +262,7 @@ final class SeasonPagesTest extends PageTestCase
         $account = $this->signInToDemo();
         $this->get('/season');
         self::assertStringContainsString('The hours run out here: 58.5 h', self::says($this->get('/season')));
-        $this->get('/season/'.$this->named($account, 'Towpath coat')->season->id.'/edit');
+        $this->get('/season/'.$this->project('Towpath coat', $account)->season->id.'/edit');
         $this->send('Save the season', ['hours' => '7']);
         self::assertStringContainsString('All of it fits into 91 h: 0.5 h to spare', self::says($this->browser->followRedirect()));
     }
@@ -382,11 +382,11 @@ final class SeasonPagesTest extends PageTestCase
         $account = $this->signInToDemo();
         self::assertStringContainsString(
             'can be swallowed',
-            self::says($this->get('/project/'.$this->named($account, 'Naming-day top')->id.'/change')),
+            self::says($this->get('/project/'.$this->project('Naming-day top', $account)->id.'/change')),
         );
         self::assertStringNotContainsString(
             'can be swallowed',
-            self::says($this->get('/project/'.$this->named($account, 'Towpath coat')->id.'/change')),
+            self::says($this->get('/project/'.$this->project('Towpath coat', $account)->id.'/change')),
         );
     }
 
@@ -466,16 +466,6 @@ final class SeasonPagesTest extends PageTestCase
             '/table' => 11,
             '/table/new?project='.$project->id => 14,
         ];
-    }
-
-    private function named(Account $account, string $name): Project
-    {
-        foreach ($this->workroom($account)->projects as $project) {
-            if ($project->name === $name) {
-                return $project;
-            }
-        }
-        self::fail('There is no project '.$name);
     }
 
     /** @return list<Project> of the latest season */

@@ -400,16 +400,6 @@ final class TablePagesTest extends PageTestCase
         ];
     }
 
-    private function project(string $name): Project
-    {
-        foreach ($this->workroom($this->account)->projects as $project) {
-            if ($project->name === $name) {
-                return $project;
-            }
-        }
-        self::fail($name);
-    }
-
     /** @return Mat */
     private function mat(string $path): array
     {
