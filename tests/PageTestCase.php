@@ -101,6 +101,12 @@ abstract class PageTestCase extends WebTestCase
         return $page;
     }
 
+    /** What the season page fetches once it stands: workings, and the snags past the first. */
+    protected function fetched(?Crawler $season = null): Crawler
+    {
+        return $this->get((string) ($season ?? $this->get('/season'))->filter('[data-workings-url]')->attr('data-workings-url'));
+    }
+
     /**
      * The form that holds a button, filled in and sent.
      *

@@ -14,6 +14,10 @@ export const ranked = () => ({
 
     init() {
         this.workings = ask(this.$root.dataset.workingsUrl).then((html) => new DOMParser().parseFromString(html ?? '', 'text/html'));
+        this.workings.then((fetched) => {
+            const more = fetched.getElementById('all-snags')?.childNodes ?? ['They did not come: open the page again.'];
+            document.getElementById('more-snags')?.replaceChildren(...more);
+        });
         this.onKey = (event) => this.key(event.detail);
         window.addEventListener('season-key', this.onKey);
         const selected =

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Database;
 
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\ParameterType;
 use Doctrine\DBAL\Types\Type;
 use Doctrine\ORM\EntityManagerInterface;
 
@@ -23,7 +25,7 @@ final readonly class Glance
      *
      * @param class-string<T>                                            $class
      * @param string                                                     $where what follows FROM the class's table, called r
-     * @param array<string, string>                                      $with  parameters
+     * @param array<string, string|list<string>>                         $with  parameters
      * @param \Closure(array<string, mixed>): array<string, object|null> $links what the record's associations are, from its row
      *
      * @return array<string, T> by id, in the order asked for
@@ -55,7 +57,12 @@ final readonly class Glance
         foreach (
             $this->entities
                 ->getConnection()
-                ->executeQuery('SELECT r.* FROM '.$metadata->getTableName().' r '.$where, $with)
+                ->executeQuery('SELECT r.* FROM '.$metadata->getTableName().' r '.$where, $with, array_map(
+                    static fn (string|array $one): ArrayParameterType|ParameterType => \is_array($one)
+                        ? ArrayParameterType::STRING
+                        : ParameterType::STRING,
+                    $with,
+                ))
                 ->iterateAssociative() as $row
         ) {
             $record = $metadata->getReflectionClass()->newInstanceWithoutConstructor();

@@ -19,11 +19,17 @@ final class Built
     /** @var array<string, Person> */
     public array $people = [];
 
+    /** @var array<string, CutRecord> read already */
+    public array $cuts = [];
+
+    /** @var array<string, VersionRecord> read already */
+    public array $versions = [];
+
     /**
      * @param array<string, Cloth>   $cloths
      * @param array<string, Pattern> $patterns
      */
-    public function __construct(public readonly Assumptions $assumptions, public array $cloths, public array $patterns)
+    public function __construct(public readonly Assumptions $assumptions, public array $cloths = [], public array $patterns = [])
     {
     }
 }

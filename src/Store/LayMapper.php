@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Store;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Laid\SavedLay;
-use Octavum\Core\Measure\Assumptions;
 use Octavum\Document\LayCodec;
 use Octavum\Document\Node;
 
@@ -18,16 +16,15 @@ final readonly class LayMapper
     {
     }
 
-    /** @param array<string, Cloth> $cloths built already, by id; what is missing is added */
-    public function lay(LayRecord $record, Assumptions $assumptions, array &$cloths): SavedLay
+    public function lay(LayRecord $record, Built $built): SavedLay
     {
         $cuts = [];
         foreach ($record->cuts() as $id) {
-            $stored = $this->entities->find(CutRecord::class, $id)?->cloth;
+            $stored = ($built->cuts[$id] ?? $this->entities->find(CutRecord::class, $id))?->cloth;
             if (null === $stored || null !== $stored->removedAt || $stored->account !== $record->account) {
                 continue;
             }
-            $cloth = $cloths[$stored->id] ??= $this->cloths->cloth($stored, $assumptions);
+            $cloth = $built->cloths[$stored->id] ??= $this->cloths->cloth($stored, $built->assumptions);
             foreach ($cloth->cuts as $cut) {
                 if ($cut->id === $id) {
                     $cuts['#'.$id] = [$cloth, $cut];

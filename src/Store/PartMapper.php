@@ -26,7 +26,8 @@ final readonly class PartMapper
     {
         $known = [];
         foreach ($stored as $i => $part) {
-            $record = \is_string($part['version'] ?? null) ? $this->entities->find(VersionRecord::class, $part['version']) : null;
+            $id = $part['version'] ?? null;
+            $record = \is_string($id) ? $built->versions[$id] ?? $this->entities->find(VersionRecord::class, $id) : null;
             $pattern = $record?->pattern;
             if (null === $record || null === $pattern || null !== $pattern->removedAt || $pattern->account !== $account) {
                 unset($stored[$i]['version']);

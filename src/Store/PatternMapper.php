@@ -56,7 +56,8 @@ final readonly class PatternMapper
     public function pieceSet(VersionRecord $record): PieceSetRecord
     {
         return $this->known[$record->id]
-            ?? ($this->entities->getRepository(PieceSetRecord::class)->findOneBy(['version' => $record]) ?? new PieceSetRecord($record));
+            ?? $this->entities->getRepository(PieceSetRecord::class)->findOneBy(['version' => $record->id])
+            ?? new PieceSetRecord($record);
     }
 
     /** @param ?PieceSetRecord $stored null for a version that has none yet */

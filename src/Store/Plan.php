@@ -32,6 +32,7 @@ final class Plan
     public function __construct(
         private readonly EntityManagerInterface $entities,
         private readonly ProjectRepository $projects,
+        private readonly WholePlan $whole,
         private readonly ProjectMapper $mapper,
         private readonly AccountSettings $settings,
         private readonly Tins $notions,
@@ -90,10 +91,21 @@ final class Plan
     /** @return list<Project> of all seasons */
     public function projects(Account $account): array
     {
-        return $this->loaded[$account->id] ??= $this->mapper->projects(
-            $this->projects->allOf($account),
-            $this->settings->of($account)->assumptions,
-        );
+        return $this->loaded[$account->id] ??= $this->load($account);
+    }
+
+    /** @return list<Project> the same for a page that draws no other option, only what they might take of the cuts on it */
+    public function drawn(Account $account): array
+    {
+        return $this->loaded[$account->id] ?? $this->load($account, drawn: true);
+    }
+
+    /** @return list<Project> */
+    private function load(Account $account, bool $drawn = false): array
+    {
+        $built = new Built($this->settings->of($account)->assumptions);
+
+        return $this->mapper->projects($this->whole->of($account, $built, $drawn), $built);
     }
 
     /** One of them as it leads, without loading the rest; null when it is not on the plan. */
@@ -108,7 +120,7 @@ final class Plan
 
         return null === $record
             ? null
-            : $this->mapper->projects([$record], $this->settings->of($account)->assumptions, alone: true)[0] ?? null;
+            : $this->mapper->projects([$record], new Built($this->settings->of($account)->assumptions), alone: true)[0] ?? null;
     }
 
     /** @param ?list<Project> $projects when they are at hand */

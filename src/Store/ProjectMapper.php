@@ -7,7 +7,6 @@ namespace Octavum\Store;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
-use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
@@ -41,21 +40,13 @@ final readonly class ProjectMapper
 
     /**
      * @param iterable<ProjectRecord> $records
-     * @param array<string, Cloth>    $cloths   built already, by id
-     * @param array<string, Pattern>  $patterns built already, by id
-     * @param bool                    $alone    as they lead, without their other options
+     * @param bool                    $alone   as they lead, without their other options
      *
      * @return list<Project> sharing one Cloth for each cloth
      */
-    public function projects(
-        iterable $records,
-        Assumptions $assumptions,
-        array $cloths = [],
-        array $patterns = [],
-        bool $alone = false,
-    ): array {
+    public function projects(iterable $records, Built $built, bool $alone = false): array
+    {
         $projects = [];
-        $built = new Built($assumptions, $cloths, $patterns);
         foreach ($records as $record) {
             $projects[] = (new Project(
                 $record->id,
@@ -157,7 +148,7 @@ final readonly class ProjectMapper
             null === $claim->buy ? null : $this->wishes->read(Node::stored($claim->buy, 'claim '.$claim->id)),
             null === $claim->stated ? null : Length::ofMicrometres($claim->stated),
             $claim->cutOut,
-            null === $lay ? null : ($built->lays[$lay->id] ??= $this->lays->lay($lay, $built->assumptions, $built->cloths)),
+            null === $lay ? null : ($built->lays[$lay->id] ??= $this->lays->lay($lay, $built)),
             $claim->pieces,
         );
     }

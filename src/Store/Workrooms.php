@@ -31,7 +31,7 @@ final readonly class Workrooms
         private EntityManagerInterface $entities,
         private ClothRepository $cloths,
         private PatternRepository $patterns,
-        private ProjectRepository $projects,
+        private WholePlan $plan,
         private ClothMapper $clothMapper,
         private PatternMapper $patternMapper,
         private ProjectMapper $projectMapper,
@@ -60,6 +60,7 @@ final readonly class Workrooms
         foreach ($this->patterns->allOf($account) as $record) {
             $patterns[$record->id] = $mapper->pattern($record);
         }
+        $built = new Built($settings->assumptions, $cloths, $patterns);
 
         return new Workroom(
             $account->name,
@@ -73,10 +74,11 @@ final readonly class Workrooms
                     ->getRepository(SeasonRecord::class)
                     ->findBy(['account' => $account, 'undated' => false], ['starts' => 'ASC']),
             ),
-            $this->projectMapper->projects($this->projects->allOf($account), $settings->assumptions, $cloths, $patterns),
-            array_map(function (LayRecord $record) use ($settings, &$cloths): SavedLay {
-                return $this->layMapper->lay($record, $settings->assumptions, $cloths);
-            }, array_reverse($this->lays->allOf($account))),
+            $this->projectMapper->projects($this->plan->of($account, $built), $built),
+            array_map(
+                fn (LayRecord $record): SavedLay => $this->layMapper->lay($record, $built),
+                array_reverse($this->lays->allOf($account)),
+            ),
             $this->tins->all($account),
             $this->lists->all($account),
         );

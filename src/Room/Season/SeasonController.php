@@ -54,7 +54,7 @@ final class SeasonController extends AbstractController
             return $this->render('season/none.html.twig');
         }
         $this->plan->look($account, $current);
-        $projects = $this->plan->projects($account);
+        $projects = $this->plan->drawn($account);
         $checked = $this->plan->check($account, $this->mapper->season($current), $projects);
 
         return $this->render('season/show.html.twig', [
@@ -74,6 +74,7 @@ final class SeasonController extends AbstractController
 
         return $this->render('season/_workings.html.twig', [
             'checked' => $this->plan->check($account, $season),
+            'shown' => SeasonPage::SHOWN,
             'options' => $this->plan->allOptions($account, $season),
         ]);
     }

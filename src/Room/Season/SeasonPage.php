@@ -9,6 +9,9 @@ use Octavum\Core\Season\CheckedSeason;
 /** A checked season as season/show.html.twig draws it. */
 final readonly class SeasonPage
 {
+    /** Snags that stand there at once; the others are fetched. */
+    public const SHOWN = 6;
+
     /**
      * @param list<ProjectRow> $rows
      * @param ?int             $chalkLine the place in the rows of the first project the hours do not reach

@@ -13,6 +13,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Document\Refused;
+use Octavum\Store\Built;
 use Octavum\Store\LayMapper;
 use Octavum\Store\LayRecord;
 use Octavum\Store\LayRepository;
@@ -43,10 +44,8 @@ final class TableController extends AbstractController
     public function list(Library $library, LayRepository $repository, LayMapper $mapper, #[CurrentUser] Account $account): Response
     {
         $projects = $this->plan->projects($account);
-        $cloths = [];
-        $lays = array_map(function (LayRecord $record) use ($account, $mapper, &$cloths): SavedLay {
-            return $mapper->lay($record, $this->settings->of($account)->assumptions, $cloths);
-        }, $repository->allOf($account));
+        $built = new Built($this->settings->of($account)->assumptions);
+        $lays = array_map(static fn (LayRecord $record): SavedLay => $mapper->lay($record, $built), $repository->allOf($account));
 
         $answers = [];
         foreach ($projects as $project) {

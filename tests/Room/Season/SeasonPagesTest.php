@@ -25,7 +25,7 @@ final class SeasonPagesTest extends PageTestCase
         $page = $this->get('/season');
         $selector = '.project[data-name="'.$project.'"]';
         self::assertStringContainsString($row, self::says($page, $selector));
-        $workings = $this->get((string) $page->filter('[data-workings-url]')->attr('data-workings-url'));
+        $workings = $this->fetched($page);
         self::assertStringContainsString($working, self::says($workings, '#working-'.$page->filter($selector)->attr('data-id')));
     }
 
@@ -68,8 +68,8 @@ final class SeasonPagesTest extends PageTestCase
     public function testBothProjectsOnAnOverclaimedCutNameTheOther(): void
     {
         $this->signInToDemo();
-        $snags = $this->get('/season')->filter('.margin .snags')->each(static fn ($list): string => $list->text());
-        $snags = implode(' ', $snags);
+        $page = $this->get('/season');
+        $snags = self::says($page, '.margin').self::says($this->fetched($page), '#all-snags');
         self::assertStringContainsString(
             'Heron lawn is promised more than once: Heron skirt has it first, and Allotment shorts would be 26 cm short.',
             $snags,
@@ -393,12 +393,11 @@ final class SeasonPagesTest extends PageTestCase
     public function testAWashedClothClearsItsSnag(): void
     {
         $this->signInToDemo();
-        $page = $this->get('/season');
-        self::assertStringContainsString('Midnight sateen is not washed yet: counted 4 % shorter.', $page->filter('.margin')->text());
-        $form = $page->filter('.snag:contains("Midnight sateen") form')->form();
-        $this->browser->submit($form);
-        $page = $this->browser->followRedirect();
-        self::assertStringContainsString('Midnight sateen is washed but not measured again', $page->filter('.margin')->text());
+        $snags = $this->fetched();
+        self::assertStringContainsString('Midnight sateen is not washed yet: counted 4 % shorter.', $snags->text());
+        $this->browser->submit($snags->filter('.snag:contains("Midnight sateen") form')->form());
+        $this->browser->followRedirect();
+        self::assertStringContainsString('Midnight sateen is washed but not measured again', $this->fetched()->text());
     }
 
     /** The number of queries does not grow with the workroom; one of them, in every room, is for the season switch. */
@@ -428,15 +427,15 @@ final class SeasonPagesTest extends PageTestCase
         $pattern = $workroom->patterns[0];
         $version = $pattern->versions[0];
         yield from [
-            '/season' => 9,
-            '/season/'.$project->season->id.'/workings' => 9,
+            '/season' => 14,
+            '/season/'.$project->season->id.'/workings' => 14,
             '/season/'.$project->season->id.'/edit' => 3,
             '/season/new' => 2,
-            '/cloth' => 10,
+            '/cloth' => 15,
             '/cloth/new' => 2,
             '/cloth/haul' => 2,
             '/cloth/csv' => 2,
-            '/cloth/'.$project->claims[0]->cloth?->id => 10,
+            '/cloth/'.$project->claims[0]->cloth?->id => 15,
             '/cloth/'.$project->claims[0]->cloth?->id.'/edit' => 4,
             '/cloth/'.$project->claims[0]->cloth?->id.'/test/width' => 4,
             '/patterns' => 4,
@@ -450,21 +449,21 @@ final class SeasonPagesTest extends PageTestCase
             '/versions/'.$version->id.'/pieces' => 3,
             '/versions/'.$version->id.'/pieces/new' => 4,
             '/versions/'.$version->id.'/pieces/copy' => 4,
-            '/shopping' => 9,
-            '/lists' => 9,
-            '/lists/new' => 9,
+            '/shopping' => 14,
+            '/lists' => 14,
+            '/lists/new' => 13,
             '/project/new' => 10,
-            '/project/'.$project->id => 12,
-            '/project/'.$project->id.'/change' => 14,
-            '/project/'.$project->id.'/pieces' => 16,
+            '/project/'.$project->id => 15,
+            '/project/'.$project->id.'/change' => 19,
+            '/project/'.$project->id.'/pieces' => 18,
             '/project/'.$project->id.'/block' => 16,
             '/find?q=moss' => 9,
             '/people' => 3,
             '/people/'.$workroom->people[0]->id => 5,
             '/notions' => 3,
             '/settings' => 4,
-            '/table' => 11,
-            '/table/new?project='.$project->id => 14,
+            '/table' => 16,
+            '/table/new?project='.$project->id => 16,
         ];
     }
 
