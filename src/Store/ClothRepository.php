@@ -18,19 +18,26 @@ final class ClothRepository extends ServiceEntityRepository
         parent::__construct($registry, ClothRecord::class);
     }
 
-    /** @return list<ClothRecord> with their cuts, to look at and not to change */
-    public function glance(Account $account): array
+    /**
+     * @param string                             $which of the account's own, by their columns
+     * @param array<string, string|list<string>> $with  parameters of that
+     *
+     * @return list<ClothRecord> with their cuts, to look at and not to change
+     */
+    public function glance(Account $account, string $which = 'removed_at IS NULL', array $with = []): array
     {
+        $with['account'] = $account->id;
+        $of = 'account_id = :account AND '.$which;
         $cloths = $this->glance->at(
             ClothRecord::class,
-            'WHERE r.account_id = :account AND r.removed_at IS NULL ORDER BY r.id',
-            ['account' => $account->id],
+            "WHERE $of ORDER BY r.id",
+            $with,
             static fn (): array => ['account' => $account, 'cuts' => new ArrayCollection()],
         );
         $cuts = $this->glance->at(
             CutRecord::class,
-            'JOIN cloth c ON c.id = r.cloth_id WHERE c.account_id = :account AND c.removed_at IS NULL ORDER BY r.id',
-            ['account' => $account->id],
+            "WHERE r.cloth_id IN (SELECT id FROM cloth WHERE $of) ORDER BY r.id",
+            $with,
             static fn (array $row): array => ['cloth' => \is_string($row['cloth_id']) ? $cloths[$row['cloth_id']] ?? null : null],
         );
         foreach ($cuts as $cut) {

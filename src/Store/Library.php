@@ -19,7 +19,7 @@ final readonly class Library
     /** @return list<Pattern> */
     public function all(Account $account): array
     {
-        return array_map($this->mapper->pattern(...), $this->patterns->allOf($account));
+        return array_map($this->mapper->pattern(...), $this->patterns->glance($account));
     }
 
     /** @return list<Pattern> whose size chart is entered */

@@ -5,15 +5,46 @@ declare(strict_types=1);
 namespace Octavum\Store;
 
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
+use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Persistence\ManagerRegistry;
 use Octavum\Account\Account;
+use Octavum\Database\Glance;
 
 /** @extends ServiceEntityRepository<PatternRecord> */
 final class PatternRepository extends ServiceEntityRepository
 {
-    public function __construct(ManagerRegistry $registry)
+    public function __construct(ManagerRegistry $registry, private readonly Glance $glance)
     {
         parent::__construct($registry, PatternRecord::class);
+    }
+
+    /**
+     * @param string                             $which of the account's own, by their columns
+     * @param array<string, string|list<string>> $with  parameters of that
+     *
+     * @return list<PatternRecord> with their versions, to look at and not to change
+     */
+    public function glance(Account $account, string $which = 'removed_at IS NULL', array $with = []): array
+    {
+        $with['account'] = $account->id;
+        $of = 'account_id = :account AND '.$which;
+        $patterns = $this->glance->at(
+            PatternRecord::class,
+            "WHERE $of ORDER BY r.id",
+            $with,
+            static fn (): array => ['account' => $account, 'versions' => new ArrayCollection()],
+        );
+        $versions = $this->glance->at(
+            VersionRecord::class,
+            "WHERE r.pattern_id IN (SELECT id FROM pattern WHERE $of) ORDER BY r.name",
+            $with,
+            static fn (array $row): array => ['pattern' => \is_string($row['pattern_id']) ? $patterns[$row['pattern_id']] ?? null : null],
+        );
+        foreach ($versions as $version) {
+            $version->pattern->versions->add($version);
+        }
+
+        return array_values($patterns);
     }
 
     /** @return list<PatternRecord> with their versions, in one query */

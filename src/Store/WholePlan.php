@@ -21,7 +21,7 @@ final readonly class WholePlan
         ' AND (r.option_id IS NULL OR r.lay_id IS NOT NULL OR r.cut_id IN (:laid) OR r.cut_id IN
         (SELECT led.cut_id FROM claim led WHERE led.option_id IS NULL AND led.project_id IN ('.self::MINE.')))';
 
-    public function __construct(private Glance $glance)
+    public function __construct(private Glance $glance, private ClothRepository $cloths, private PatternRepository $patterns)
     {
     }
 
@@ -39,14 +39,15 @@ final readonly class WholePlan
         $lays = $this->glance->at(LayRecord::class, 'WHERE r.account_id = :account AND r.removed_at IS NULL', $with, $own);
         $with['laid'] = array_merge(...array_map(static fn (LayRecord $lay): array => $lay->cuts(), array_values($lays)));
         $claimed = 'WHERE r.project_id IN ('.self::MINE.' AND p.removed_at IS NULL)'.($drawn ? self::DRAWN : '');
-        $this->cuts($account, $built, 'SELECT r.cut_id FROM claim r '.$claimed, $with);
-        $this->patterns(
-            $account,
-            $built,
-            'v.id IN (SELECT version_id FROM project WHERE id IN ('.self::MINE.'))
-            OR v.id IN (SELECT version_id FROM project_option WHERE project_id IN ('.self::MINE.'))',
-            $with,
-        );
+        $cuts = 'c.id IN (:laid) OR c.id IN (SELECT r.cut_id FROM claim r '.$claimed.')';
+        foreach ($this->cloths->glance($account, 'id IN (SELECT c.cloth_id FROM cut c WHERE '.$cuts.')', $with) as $cloth) {
+            foreach ($cloth->cuts as $cut) {
+                $built->cuts[$cut->id] = $cut;
+            }
+        }
+        $versions = 'v.id IN (SELECT version_id FROM project WHERE id IN ('.self::MINE.'))
+            OR v.id IN (SELECT version_id FROM project_option WHERE project_id IN ('.self::MINE.'))';
+        $this->know($this->patterns->glance($account, 'id IN (SELECT v.pattern_id FROM version v WHERE '.$versions.')'), $built);
         $people = $this->glance->at(PersonRecord::class, 'WHERE r.account_id = :account', $with, $own);
         $seasons = $this->glance->at(SeasonRecord::class, 'WHERE r.account_id = :account', $with, $own);
         $projects = $this->glance->at(
@@ -97,51 +98,14 @@ final readonly class WholePlan
         return array_values($projects);
     }
 
-    /** @param array<string, string|list<string>> $with */
-    private function cuts(Account $account, Built $built, string $claimed, array $with): void
+    /** @param list<PatternRecord> $patterns */
+    private function know(array $patterns, Built $built): void
     {
-        $of = "SELECT c.cloth_id FROM cut c WHERE c.id IN ($claimed) OR c.id IN (:laid)";
-        $cloths = $this->glance->at(
-            ClothRecord::class,
-            "WHERE r.account_id = :account AND r.id IN ($of)",
-            $with,
-            static fn (): array => ['account' => $account, 'cuts' => new ArrayCollection()],
-        );
-        $built->cuts = $this->glance->at(
-            CutRecord::class,
-            "WHERE r.cloth_id IN ($of) AND r.cloth_id IN (SELECT id FROM cloth WHERE account_id = :account) ORDER BY r.id",
-            $with,
-            static fn (array $row): array => ['cloth' => self::one($cloths, $row['cloth_id'])],
-        );
-        foreach ($built->cuts as $cut) {
-            $cut->cloth->cuts->add($cut);
+        foreach ($patterns as $pattern) {
+            foreach ($pattern->versions as $version) {
+                $built->versions[$version->id] = $version;
+            }
         }
-    }
-
-    /**
-     * Those that have one of certain versions, with all they have.
-     *
-     * @param array<string, string|list<string>> $with
-     */
-    private function patterns(Account $account, Built $built, string $which, array $with): void
-    {
-        $of = "SELECT v.pattern_id FROM version v WHERE $which";
-        $patterns = $this->glance->at(
-            PatternRecord::class,
-            "WHERE r.account_id = :account AND r.id IN ($of)",
-            $with,
-            static fn (): array => ['account' => $account, 'versions' => new ArrayCollection()],
-        );
-        $versions = $this->glance->at(
-            VersionRecord::class,
-            "WHERE r.pattern_id IN ($of) AND r.pattern_id IN (SELECT id FROM pattern WHERE account_id = :account) ORDER BY r.name",
-            $with,
-            static fn (array $row): array => ['pattern' => self::one($patterns, $row['pattern_id'])],
-        );
-        foreach ($versions as $version) {
-            $version->pattern->versions->add($version);
-        }
-        $built->versions += $versions;
     }
 
     /**
@@ -157,7 +121,8 @@ final readonly class WholePlan
             static fn (mixed $id): bool => \is_string($id) && !isset($built->versions[$id]),
         ));
         if ([] !== $missing) {
-            $this->patterns($account, $built, 'v.id IN (:missing)', ['account' => $account->id, 'missing' => $missing]);
+            $which = 'id IN (SELECT v.pattern_id FROM version v WHERE v.id IN (:missing))';
+            $this->know($this->patterns->glance($account, $which, ['missing' => $missing]), $built);
         }
     }
 

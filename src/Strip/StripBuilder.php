@@ -46,6 +46,34 @@ final class StripBuilder
         return $this->strip($cloth, $cut, $toCut, $promises, null, $scale, $system, $perhaps);
     }
 
+    /** A cut with what others have of it, and something that might lie on it behind them. */
+    public function trying(
+        Cloth $cloth,
+        ToCut $toCut,
+        Length $taken,
+        string $name,
+        Length $amount,
+        Scale $scale,
+        System $system,
+    ): Strip {
+        $height = null === $toCut->width ? $scale->across * 1.4 : max(6.0, $scale->y($toCut->width));
+        $full = $scale->x($toCut->length ?? $taken->plus($amount));
+        $length = min($full, $scale->room - 20);
+        $marks = [];
+        foreach ([['', Length::zero(), $taken], [$name, $taken, $amount]] as [$label, $from, $long]) {
+            $x = min($scale->x($from), $length);
+            $inside = max(0.0, min($scale->x($from->plus($long)), $length) - $x);
+            $over = $full > $length ? 0.0 : max(0.0, $scale->x($from->plus($long)) - max($scale->x($from), $length));
+            if ($long->micrometres > 0) {
+                $missing = $over > 0 && '' !== $label ? $from->plus($long)->minus($toCut->length ?? $from) : null;
+                $marks[] = new Mark($label, $this->fit($label, $inside), '' !== $label, $x, $inside, $over, $missing);
+            }
+        }
+        [$isWide, $isLong] = [null !== $toCut->width, null !== $toCut->length];
+
+        return $this->assemble($cloth, $length, $height, $marks, $scale, $system, $isWide, $isLong, $full > $length);
+    }
+
     /** @param list<Promise> $perhaps what options that do not lead might take of its cut */
     public function role(RoleAnswer $role, string $project, Scale $scale, System $system, array $perhaps = []): ?Strip
     {

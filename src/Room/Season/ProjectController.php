@@ -66,9 +66,11 @@ final class ProjectController extends AbstractController
             '',
             $this->mapper->season($season),
             $rank,
-            null,
+            $this->people->all($account)[$request->query->getString('person')] ?? null,
             $pattern,
             $version,
+            self::given($request, 'size'),
+            self::given($request, 'gradedTo'),
             claims: array_map(
                 static fn (Role $role): Claim => Role::Main === $role ? new Claim('', $role, $cloth, $cut) : new Claim('', $role),
                 [] === $roles ? [Role::Main] : $roles,
@@ -211,6 +213,13 @@ final class ProjectController extends AbstractController
             ],
             new Response(status: $entry->status()),
         );
+    }
+
+    private static function given(Request $request, string $name): ?string
+    {
+        $value = $request->query->getString($name);
+
+        return '' === $value ? null : $value;
     }
 
     /** With a row for the role that a snag asks for. */

@@ -462,7 +462,7 @@ final class SeasonPagesTest extends PageTestCase
             '/people/'.$workroom->people[0]->id => 5,
             '/notions' => 3,
             '/settings' => 4,
-            '/table' => 16,
+            '/table' => 17,
             '/table/new?project='.$project->id => 16,
         ];
     }

@@ -1,0 +1,49 @@
+/** The rows of the bench: whatever is selected says in the margin what counts for it and against it. */
+export const bench = () => ({
+    init() {
+        const first = this.$root.querySelector('.proposal');
+        if (first) {
+            this.$nextTick(() => this.mark(first));
+        }
+        this.onKey = (event) => {
+            const rows = [...this.$root.querySelectorAll('.proposal')];
+            if (event.detail === 'w' || rows.length === 0) {
+                return;
+            }
+            const at = rows.findIndex((row) => row.classList.contains('is-selected'));
+            rows[Math.max(0, Math.min(rows.length - 1, at + (event.detail === 'j' ? 1 : -1)))]?.focus();
+        };
+        window.addEventListener('season-key', this.onKey);
+    },
+
+    destroy() {
+        window.removeEventListener('season-key', this.onKey);
+    },
+
+    select(event) {
+        this.mark(event.currentTarget);
+    },
+
+    mark(row) {
+        this.$root.querySelectorAll('.proposal').forEach((other) => other.classList.toggle('is-selected', other === row));
+        const reasons = row.querySelector('template').content.cloneNode(true);
+        window.dispatchEvent(new CustomEvent('proposal-selected', { detail: { name: row.dataset.name, reasons } }));
+    },
+});
+
+/** The margin's list of reasons of whatever is selected. */
+export const why = () => ({
+    name: '',
+
+    init() {
+        this.onSelect = (event) => {
+            this.name = event.detail.name;
+            this.$refs.place.replaceChildren(event.detail.reasons);
+        };
+        window.addEventListener('proposal-selected', this.onSelect);
+    },
+
+    destroy() {
+        window.removeEventListener('proposal-selected', this.onSelect);
+    },
+});

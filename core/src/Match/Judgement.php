@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match;
+
+/** What speaks for and against sewing a version from a cloth; a list of reasons, not a bare mark. */
+final readonly class Judgement
+{
+    public int $points;
+
+    /** @param list<Reason> $reasons in the order of the rules */
+    public function __construct(public array $reasons)
+    {
+        $this->points = array_sum(array_map(static fn (Reason $reason): int => $reason->points, $reasons));
+    }
+
+    /** @return list<Reason> */
+    public function of(Tenor ...$tenors): array
+    {
+        return array_values(array_filter($this->reasons, static fn (Reason $reason): bool => \in_array($reason->tenor, $tenors, true)));
+    }
+
+    public function isRefused(): bool
+    {
+        return [] !== $this->of(Tenor::Refusal);
+    }
+
+    /** Nothing speaks against it and nothing is to be asked. */
+    public function isClear(): bool
+    {
+        return [] === $this->of(Tenor::Refusal, Tenor::Doubt, Tenor::Question);
+    }
+
+    public function with(Reason ...$more): self
+    {
+        return new self([...$this->reasons, ...array_values($more)]);
+    }
+}

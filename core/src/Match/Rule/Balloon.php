@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Body\Feature;
+use Octavum\Core\Cloth\Drape;
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+use Octavum\Core\Measure\Sentence;
+
+/** Fluid cloth holds no balloon; crisp cloth does. */
+final readonly class Balloon implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        $fluid = \in_array($cloth->feel->drape, [Drape::Fluid, Drape::Flowing], true);
+
+        return match (true) {
+            null === $asks->has(Feature::PuffedSleeves) => null,
+            $fluid => Reason::doubt(2, 'It falls {is}: a puffed sleeve will hang down.', [
+                'is' => new Sentence($cloth->feel->drape->value),
+            ]),
+            Drape::Crisp === $cloth->feel->drape => Reason::praise(1, 'Crisp enough for a puffed sleeve to stand.'),
+            default => null,
+        };
+    }
+}

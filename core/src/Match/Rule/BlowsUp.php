@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Body\Feature;
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+
+/** A light full skirt blows up. */
+final readonly class BlowsUp implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        return $cloth->isLight() && null !== $asks->has(Feature::Full) && !$asks->lined
+            ? Reason::doubt(1, 'A light full skirt blows up: give it a deep hem, or a lining.')
+            : null;
+    }
+}

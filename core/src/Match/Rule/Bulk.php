@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Body\Feature;
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+use Octavum\Core\Pattern\Technique;
+
+/** Heavy cloth bulks at an elastic waist and in gathers; bulky knit as an open front stands off. */
+final readonly class Bulk implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        return match (true) {
+            $cloth->isHeavy() && null !== $asks->has(Feature::ElasticWaist, Feature::ElasticBack) => Reason::doubt(
+                2,
+                'Heavy cloth bulks at an elastic waist: a flat front, or a facing of something thinner.',
+            ),
+            $cloth->isHeavy() && null !== $asks->uses(Technique::Gathers) => Reason::doubt(
+                2,
+                'Heavy cloth does not gather: pleat it, or take some fullness out.',
+            ),
+            $cloth->bulky && $cloth->isKnit() && null !== $asks->has(Feature::OpenFront) => Reason::doubt(
+                2,
+                'A bulky knit as an open front stands off instead of falling.',
+            ),
+            $cloth->bulky && null !== $asks->uses(Technique::CollarStand, Technique::WeltPocket) => Reason::doubt(
+                1,
+                'Thick cloth: grade the seams of the small pieces, or cut their insides from lining.',
+            ),
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Body\Feature;
+use Octavum\Core\Cloth\Edges;
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+use Octavum\Core\Piece\Garment;
+
+/** Edges that fray want finishing; a knit that curls makes a poor open front. */
+final readonly class CutEdges implements Rule
+{
+    private const SEEN_INSIDE = [Garment::Jacket, Garment::Coat, Garment::Waistcoat];
+
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        $edges = $cloth->feel->edges;
+
+        return match (true) {
+            Edges::Curl === $edges && null !== $asks->has(Feature::OpenFront, Feature::WrapFront) => Reason::doubt(
+                2,
+                'Its edges curl: an open front will roll back on itself.',
+            ),
+            Edges::Fray === $edges && !$asks->lined && \in_array($asks->garment, self::SEEN_INSIDE, true) => Reason::doubt(
+                1,
+                'It frays, and there is no lining to hide it: bind the seams, which takes an evening.',
+            ),
+            default => null,
+        };
+    }
+}

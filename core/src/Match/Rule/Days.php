@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+use Octavum\Core\Measure\Sentence;
+
+/** A cloth for the days it is sewn for. */
+final readonly class Days implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        $days = $asks->sewist->days;
+        if (null === $days || null === $cloth->warmth) {
+            return null;
+        }
+        $with = ['is' => new Sentence($cloth->warmth->value), 'days' => new Sentence($days->value)];
+
+        return $days === $cloth->warmth
+            ? Reason::praise(1, 'A cloth for {is}.', $with)
+            : Reason::doubt(1, 'A cloth for {is}, and you sew for {days}.', $with);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\Technique;
+
+/** A busy print hides what was a day’s work. */
+final readonly class FineDetail implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        $fine = $asks->uses(Technique::Pintucks, Technique::Pleats, Technique::Darts);
+
+        return null === $fine || Technique::Darts === $fine || !$cloth->isBusy()
+            ? null
+            : Reason::doubt(1, 'The print is busy: nobody will see the {what}.', ['what' => new Sentence($fine->value)]);
+    }
+}

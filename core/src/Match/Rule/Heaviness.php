@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Cloth\TestKind;
+use Octavum\Core\Cloth\WeightClass;
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+use Octavum\Core\Measure\Sentence;
+
+/** The weight the envelope asks for, in the words of the trade. */
+final readonly class Heaviness implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        [$lightest, $heaviest] = [$asks->advice->lightest, $asks->advice->heaviest];
+        if (null === $lightest && null === $heaviest) {
+            return null;
+        }
+        if (null === $cloth->weight) {
+            return Reason::question(TestKind::Swatch, 'How heavy is it? Weigh a swatch: {wants}.', [
+                'wants' => self::wants($lightest, $heaviest),
+            ]);
+        }
+        $order = array_flip(array_column(WeightClass::cases(), 'value'));
+        $at = $order[$cloth->weight->value];
+        $off = match (true) {
+            null !== $lightest && $at < $order[$lightest->value] => $at - $order[$lightest->value],
+            null !== $heaviest && $at > $order[$heaviest->value] => $at - $order[$heaviest->value],
+            default => 0,
+        };
+        $with = ['is' => new Sentence($cloth->weight->value), 'wants' => self::wants($lightest, $heaviest)];
+
+        return match (true) {
+            0 === $off => Reason::praise(2, 'The weight is right: {is}, and {wants}.', $with),
+            $off < 0 => Reason::doubt(
+                min(4, -2 * $off),
+                'Too light: it is {is}, and {wants}. It will cling and show what is beneath.',
+                $with,
+            ),
+            default => Reason::doubt(min(4, 2 * $off), 'Too heavy: it is {is}, and {wants}. Seams get thick and gathers stand off.', $with),
+        };
+    }
+
+    private static function wants(?WeightClass $lightest, ?WeightClass $heaviest): Sentence
+    {
+        [$from, $to] = [new Sentence($lightest->value ?? ''), new Sentence($heaviest->value ?? '')];
+
+        return match (true) {
+            $lightest === $heaviest => new Sentence('it wants {from}', ['from' => $from]),
+            null === $heaviest => new Sentence('it wants {from} or heavier', ['from' => $from]),
+            null === $lightest => new Sentence('it wants {to} or lighter', ['to' => $to]),
+            default => new Sentence('it wants {from} to {to}', ['from' => $from, 'to' => $to]),
+        };
+    }
+}

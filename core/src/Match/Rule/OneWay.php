@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+
+/** All pieces one way up: counted in the length already. */
+final readonly class OneWay implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        return $cloth->oneWay ? Reason::fact('One way only: all pieces point the same way, which the length counts.') : null;
+    }
+}

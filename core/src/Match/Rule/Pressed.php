@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Cloth\TestKind;
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\Technique;
+
+/** Pleats, pintucks and collars live by a crease; some crepes and synthetics take none. */
+final readonly class Pressed implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        $sharp = $asks->uses(Technique::Pleats, Technique::Pintucks, Technique::CollarStand, Technique::Collar, Technique::WeltPocket);
+        if (null === $sharp) {
+            return null;
+        }
+        $with = ['what' => new Sentence($sharp->value)];
+
+        return match (true) {
+            false === $cloth->creases => Reason::doubt(
+                2,
+                'Takes no crease, and it has {what}: edges will roll instead of lying flat.',
+                $with,
+            ),
+            null === $cloth->creases && $cloth->unwilling => Reason::question(
+                TestKind::Pressing,
+                'Does it take a crease? Press a scrap first: it has {what}.',
+                $with,
+            ),
+            true === $cloth->creases => Reason::praise(1, 'Presses well, as {what} should.', $with),
+            default => null,
+        };
+    }
+}

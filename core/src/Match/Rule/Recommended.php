@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+use Octavum\Core\Measure\Sentence;
+
+/** The envelope names this kind of cloth. */
+final readonly class Recommended implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        return null !== $cloth->type && 1 === preg_match('/\b'.preg_quote($cloth->type->value, '/').'\b/i', $asks->advice->recommended)
+            ? Reason::praise(2, 'The envelope names {type}.', ['type' => new Sentence($cloth->type->value)])
+            : null;
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+
+/** Where the right side does not show, pieces get sewn in wrong side out. */
+final readonly class RightSide implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        return false !== $cloth->feel->clearSide || $asks->seams < 4
+            ? null
+            : Reason::doubt(1, 'Its right side does not show: mark every piece as you cut it.');
+    }
+}

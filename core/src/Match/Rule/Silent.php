@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+
+/** Where the envelope says nothing of cloth there is nothing to hold it against. */
+final readonly class Silent implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        return null === $asks->onlyFor && !$asks->advice->isSaid()
+            ? Reason::fact('Nobody has written down what cloth it wants: hold it up and judge by hand.')
+            : null;
+    }
+}

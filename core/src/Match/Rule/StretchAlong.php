@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Cloth\TestKind;
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+use Octavum\Core\Piece\Garment;
+
+/** Swimwear and underwear are pulled both ways: four-way stretch. */
+final readonly class StretchAlong implements Rule
+{
+    private const FOUR_WAY = 50;
+
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        if (!\in_array($asks->garment, [Garment::Swimwear, Garment::Bra], true)) {
+            return null;
+        }
+        $has = $cloth->feel->along;
+
+        return match (true) {
+            null === $has => Reason::question(TestKind::Stretch, 'This is pulled lengthways, too. How far does it stretch along?'),
+            $has < self::FOUR_WAY => Reason::doubt(3, 'Stretches {has} % along; what is pulled both ways wants {least}.', [
+                'has' => $has,
+                'least' => self::FOUR_WAY,
+            ]),
+            default => Reason::praise(1, 'Stretches along as well as across.'),
+        };
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Tool;
+use Octavum\Core\Match\Traits;
+use Octavum\Core\Measure\Sentence;
+
+/** A pattern that needs a tool which is not in the house says so. */
+final readonly class Tools implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        foreach ($asks->techniques as $technique) {
+            $tool = Tool::of($technique);
+            if (null !== $tool && \in_array($tool, $asks->sewist->lacks, true)) {
+                return Reason::doubt(1, 'It wants {tool} for its {what}, which you say you have not.', [
+                    'tool' => new Sentence($tool->value),
+                    'what' => new Sentence($technique->value),
+                ]);
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Body\Liking;
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+use Octavum\Core\Measure\Sentence;
+
+/** What whoever it is for wants, avoids, or never wears. */
+final readonly class Wishes implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        foreach ([Liking::Never, Liking::Avoid, Liking::Want] as $liking) {
+            foreach ($asks->features as $feature) {
+                if ($liking === ($asks->likings[$feature->value] ?? null)) {
+                    $with = ['what' => new Sentence($feature->value)];
+
+                    return match ($liking) {
+                        Liking::Never => Reason::refusal('It has what is never to be: {what}.', $with),
+                        Liking::Avoid => Reason::doubt(2, 'It has what is rather avoided: {what}.', $with),
+                        Liking::Want => Reason::praise(1, 'It has what is wanted: {what}.', $with),
+                    };
+                }
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Rule;
+
+use Octavum\Core\Body\Feature;
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Reason;
+use Octavum\Core\Match\Rule;
+use Octavum\Core\Match\Traits;
+
+/** A wrap in a knit drops at the hem. */
+final readonly class WrapInKnit implements Rule
+{
+    public function of(Traits $cloth, Asks $asks): ?Reason
+    {
+        return $cloth->isKnit() && null !== $asks->has(Feature::WrapFront)
+            ? Reason::doubt(1, 'A wrap in a knit drops at the hem: hang it overnight before you level it.')
+            : null;
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match;
+
+use Octavum\Core\Pattern\Technique;
+
+/** What whoever sews would rather do, has, and has made before. */
+final readonly class Sewist
+{
+    /**
+     * @param list<Technique>    $avoids
+     * @param list<Technique>    $learns wants to
+     * @param list<Tool>         $lacks  tools that are not in the house
+     * @param array<string, int> $made   how often, by pattern
+     * @param ?Warmth            $days   it is sewn for; null for any
+     */
+    public function __construct(
+        public array $avoids = [],
+        public array $learns = [],
+        public array $lacks = [],
+        public array $made = [],
+        public ?Warmth $days = null,
+    ) {
+    }
+}

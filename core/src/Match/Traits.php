@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match;
+
+use Octavum\Core\Cloth\CareLabel;
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothType;
+use Octavum\Core\Cloth\Feel;
+use Octavum\Core\Cloth\PrintKind;
+use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\WeightClass;
+
+/** What of a cloth decides whether it suits; two cloths alike in it suit alike. */
+final readonly class Traits
+{
+    private const WARM_TYPES = [
+        ClothType::Fleece, ClothType::PileFleece, ClothType::BoiledWool, ClothType::Coating, ClothType::Flannel, ClothType::Brushed,
+        ClothType::FauxFur, ClothType::Tweed, ClothType::Sweatshirting, ClothType::Wadding,
+    ];
+    private const COOL_TYPES = [ClothType::Linen, ClothType::Lawn, ClothType::Chambray, ClothType::Net, ClothType::Swim];
+    private const BULKY_TYPES = [
+        ClothType::Fleece, ClothType::PileFleece, ClothType::BoiledWool, ClothType::FauxFur, ClothType::Sweatshirting,
+    ];
+
+    /** Micrometres from which a motif is large, 20 cm: a starting value of the house. */
+    private const LARGE_MOTIF = 200_000;
+
+    /**
+     * @param ?Structure $structure null when nobody has said and its type does not tell
+     * @param bool       $large     its print has large figures
+     * @param bool       $bulky     thick for what it weighs
+     * @param bool       $precious  not to be had again, and dear
+     * @param ?bool      $creases   takes a pressed crease; null when nobody has tried
+     * @param bool       $unwilling its fibres or its type often take no crease
+     */
+    private function __construct(
+        public ?Structure $structure,
+        public ?ClothType $type,
+        public Feel $feel,
+        public ?WeightClass $weight,
+        public PrintKind $print,
+        public bool $oneWay,
+        public bool $large,
+        public bool $bulky,
+        public bool $precious,
+        public ?bool $creases,
+        public bool $unwilling,
+        public ?Warmth $warmth,
+        public bool $dryClean,
+    ) {
+    }
+
+    /** @param int $dear smallest coins a metre from which a cloth is dear */
+    public static function of(Cloth $cloth, int $dear): self
+    {
+        $synthetic = $cloth->fibres->shares['polyester'] ?? 0;
+        $silk = $cloth->fibres->shares['silk'] ?? 0;
+        $dearly = ($cloth->pricePerMetre ?? 0) >= $dear || $silk >= 50;
+
+        return new self(
+            $cloth->isStructureKnown() ? $cloth->structure : null,
+            $cloth->type,
+            $cloth->feel,
+            $cloth->weight?->class,
+            $cloth->print,
+            $cloth->isOneWay(),
+            PrintKind::Large === $cloth->print || ($cloth->motif->micrometres ?? 0) >= self::LARGE_MOTIF,
+            \in_array($cloth->type, self::BULKY_TYPES, true) || WeightClass::VeryHeavy === $cloth->weight?->class,
+            false === $cloth->moreToBeHad && $dearly,
+            $cloth->feel->takesCrease,
+            ClothType::Crepe === $cloth->type || $synthetic >= 50,
+            self::warmth($cloth),
+            CareLabel::DryClean === $cloth->care,
+        );
+    }
+
+    private static function warmth(Cloth $cloth): ?Warmth
+    {
+        $wool = $cloth->fibres->shares['wool'] ?? 0;
+        $light = \in_array($cloth->weight?->class, [WeightClass::Sheer, WeightClass::Light], true);
+
+        return match (true) {
+            \in_array($cloth->type, self::WARM_TYPES, true), $wool >= 50 && !$light => Warmth::Cold,
+            \in_array($cloth->type, self::COOL_TYPES, true), $light && 0 === $wool => Warmth::Warm,
+            default => null,
+        };
+    }
+
+    public function isKnit(): bool
+    {
+        return Structure::Knit === $this->structure;
+    }
+
+    public function isHeavy(): bool
+    {
+        return WeightClass::Heavy === $this->weight || WeightClass::VeryHeavy === $this->weight;
+    }
+
+    public function isLight(): bool
+    {
+        return WeightClass::Sheer === $this->weight || WeightClass::Light === $this->weight;
+    }
+
+    public function isBusy(): bool
+    {
+        return $this->large || \in_array($this->print, [PrintKind::AllOver, PrintKind::Check, PrintKind::Border, PrintKind::Panel], true);
+    }
+
+    /** Two cloths of one key get the same reasons. */
+    public function key(): string
+    {
+        return serialize($this);
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothType;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\On;
+use Octavum\Core\Piece\Role;
+
+/** Lays a version before the whole stash: every cut for each role, those that suit and are enough first, remnants before whole lengths. */
+final readonly class WhatWouldDo
+{
+    /** Per cent of a cut below which what is left counts as almost nothing. A starting value of the house. */
+    private const ALMOST_NOTHING = 15;
+
+    private Suit $suit;
+    private Fitting $fitting;
+
+    public function __construct(private Assumptions $assumptions, private int $dear = Making::DEAR)
+    {
+        $this->suit = new Suit();
+        $this->fitting = new Fitting($assumptions);
+    }
+
+    /**
+     * @param list<Cloth>           $cloths
+     * @param array<string, Length> $promised to others, by cut
+     *
+     * @return list<Proposal> each with its cut, the best first
+     */
+    public function of(Making $making, Role $role, array $cloths, array $promised = []): array
+    {
+        $wanted = $making->wanted($role);
+        $proposals = [];
+        foreach ($cloths as $cloth) {
+            $judgement = $this->judge($making, $role, $cloth);
+            foreach ($cloth->cuts as $cut) {
+                if ($cut->gone) {
+                    continue;
+                }
+                $toCut = ToCut::of($cloth, $cut, $this->assumptions);
+                $free = $toCut->length?->minus($promised[$cut->id] ?? Length::zero())->larger(Length::zero());
+                $fit = $judgement->isRefused() ? null : $this->fitting->of($wanted, On::cut($cloth, $toCut), $free);
+                $proposals[] = $this->proposal($making, $judgement, $fit, $cloth, $cut, $free);
+            }
+        }
+        usort($proposals, Proposal::compare(...));
+
+        return $proposals;
+    }
+
+    private function proposal(Making $making, Judgement $judgement, ?Fit $fit, Cloth $cloth, Cut $cut, ?Length $free): Proposal
+    {
+        $left = true === $fit?->isEnough() ? $fit->spare : null;
+        $usesUp = null !== $left && null !== $free && $left->micrometres * 100 <= $free->micrometres * self::ALMOST_NOTHING;
+        $use = $usesUp ? Reason::praise(1, 'It uses the cut up.') : null;
+
+        return new Proposal($making, $judgement, $fit, $left, use: $use, cloth: $cloth, cut: $cut, free: $free);
+    }
+
+    private function judge(Making $making, Role $role, Cloth $cloth): Judgement
+    {
+        $traits = Traits::of($cloth, $this->dear);
+        $reason = match ($role) {
+            Role::Main, Role::Contrast, Role::Contrast2, Role::Contrast3 => null,
+            Role::Lining, Role::Underlining => match (true) {
+                ClothType::Lining === $cloth->type => Reason::praise(3, 'A cloth for linings.'),
+                Structure::Woven !== $cloth->structure => Reason::refusal('It would drag or scratch inside: linings are woven.'),
+                $traits->isHeavy(), $traits->bulky => Reason::refusal('Too heavy for a lining.'),
+                $traits->precious => Reason::doubt(2, 'Dear, and there is no more of it: too good for a lining.'),
+                default => Reason::doubt(1, 'No lining cloth: does it slip over what is worn beneath?'),
+            },
+            Role::Ribbing => match (true) {
+                ClothType::Rib === $cloth->type => Reason::praise(3, 'A cloth for bands.'),
+                !$traits->isKnit() => Reason::refusal('Bands want a knit.'),
+                ($cloth->feel->across ?? 0) >= 50 => Reason::praise(1, 'Stretches far enough for bands.'),
+                default => Reason::question(null, 'Does it stretch to half as much again? Bands want that.'),
+            },
+            Role::Pocketing => $traits->isHeavy() || $traits->isKnit()
+                ? Reason::refusal('Pocket bags want something thin and woven.')
+                : Reason::praise(1, 'Thin and woven, as pocket bags want it.'),
+            default => Reason::question(null, 'Nobody can say from here whether it will do for that: hold it to the main cloth.'),
+        };
+
+        return null === $reason ? $this->suit->of($traits, $making->asks) : new Judgement([$reason]);
+    }
+}

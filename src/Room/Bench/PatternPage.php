@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Bench;
+
+use Octavum\Core\Match\Making;
+use Octavum\Core\Measure\Sentence;
+
+/** What there is for a version, as bench/pattern.html.twig shows it. */
+final readonly class PatternPage
+{
+    /**
+     * @param array<string, array<string, list<Row>>> $roles   the first of each group, by role and group
+     * @param array<string, int>                      $more    how many cuts would do besides, by role
+     * @param array<string, int>                      $refused how many cuts of the stash will not do, by their reason
+     * @param list<Sentence>                          $toile   why one is advised
+     * @param list<Row>                               $toiles  cloths it could be sewn from
+     */
+    public function __construct(
+        public Making $making,
+        public array $roles,
+        public array $more,
+        public array $refused,
+        public array $toile,
+        public array $toiles,
+    ) {
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Tests\Room\Bench;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Tests\PageTestCase;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Symfony\Component\DomCrawler\Crawler;
+
+final class BenchPagesTest extends PageTestCase
+{
+    public function testAClothWithoutAPlanGetsFiveHonestProposals(): void
+    {
+        $page = $this->lay('Plum ponte');
+        self::assertStringContainsString('what can 2.23 m become?', self::says($page));
+        $rows = $page->filter('.group')->eq(0)->filter('.proposal');
+        $names = $rows->each(static fn (Crawler $row): string => $row->filter('.who a')->text());
+        self::assertSame(['Tiller tee', 'Tiller tee', 'Tiller tee'], $names);
+        self::assertStringContainsString('Stretches 35 %, it wants 25. Falls soft, as it should.', self::says($page, '.group .why'));
+        self::assertGreaterThanOrEqual(5, $page->filter('.proposal .strip')->count());
+        self::assertStringContainsString('A wrap in a knit drops at the hem', self::says($page));
+        self::assertMatchesRegularExpression('/Windmill top.*none is near Ottoline’s measures/', self::says($page));
+        self::assertStringContainsString('Drafted for woven cloth, and this is knit.', self::says($page));
+        $reasons = self::says($page, '.proposal template');
+        self::assertStringContainsString('The weight is right: heavy, and it wants light to heavy. +2', $reasons);
+        self::assertStringContainsString('Comes to 8', $reasons);
+        $plan = $rows->eq(0)->filter('.act')->link();
+        self::assertStringContainsString('size=14', $plan->getUri());
+        $form = $this->browser->click($plan);
+        self::assertSame('14', $form->filter('[name=size]')->attr('value'));
+        self::assertMatchesRegularExpression('/Tiller tee, A/', (string) $form->filter('[name=version]')->attr('value'));
+        self::assertStringContainsString('Plum ponte', (string) $form->filter('[name^=claims][name*=cut]')->attr('value'));
+    }
+
+    public function testWhatOthersArePromisedIsNotFree(): void
+    {
+        $page = self::says($this->lay('Heron lawn'));
+        self::assertStringContainsString('all of it is promised', $page);
+        self::assertStringContainsString('Promised to Heron skirt', $page);
+        $whole = self::says($this->get($this->browser->getRequest()->getRequestUri().'&whole=1'));
+        self::assertMatchesRegularExpression('/what can \d\.\d+ m become/', $whole);
+    }
+
+    public function testAClothOnItsRollSaysWhatLengthToAskFor(): void
+    {
+        $this->signInToDemo();
+        $page = $this->get('/bench?q='.rawurlencode('140 wide, linen, 18 eur per m'));
+        self::assertMatchesRegularExpression('/Ask for \d\.\d0 m ?: it makes \d+ versions and costs €\d+\.\d\d/', self::says($page));
+        self::assertCount(1, $page->filter('.curve .is-knee'));
+        self::assertCount(0, $page->filter('.v-short'));
+    }
+
+    public function testATypedClothWithALengthIsLaidAtOnce(): void
+    {
+        $this->signInToDemo();
+        $page = $this->get('/bench?q='.rawurlencode('1.3 m, 138 wide, linen, one-way'));
+        self::assertMatchesRegularExpression('/what can 1\.\d\d m become/', self::says($page));
+        self::assertStringContainsString('one-way', self::says($page, '.bench-roll'));
+    }
+
+    public function testTheFilterNarrowsAndGoesAlong(): void
+    {
+        $this->signInToDemo();
+        $page = $this->get('/bench?q='.rawurlencode('3 m, 140 wide, linen').'&garment=skirt&hours=4&without[]=zip&days=warm+days');
+        foreach ($page->filter('.proposal .who')->each(static fn ($row): string => $row->text()) as $row) {
+            self::assertMatchesRegularExpression('/skirt/', $row);
+        }
+        self::assertSame('skirt', $page->filter('.lay-cloth input[name=garment]')->attr('value'));
+        self::assertStringContainsString('A cloth for warm days.', self::says($page, '.proposal'));
+    }
+
+    public function testAPatternIsLaidBeforeTheStashRoleByRole(): void
+    {
+        $coat = $this->version('Towpath coat', 'C');
+        $page = $this->get('/bench/pattern?version='.$coat);
+        self::assertStringContainsString('C, size 14, for Ottoline', self::says($page));
+        self::assertContains('Lining', $page->filter('.role-head')->each(static fn ($head): string => $head->text()));
+        self::assertStringContainsString('does it slip over what is worn beneath?', self::says($page));
+        self::assertStringContainsString('It fits closely, and you have never made it.', self::says($page, '.toile'));
+        self::assertStringContainsString('Drafted for woven cloth, and this is knit.', self::says($page));
+        self::assertStringContainsString('size 16', self::says($this->get('/bench/pattern?version='.$coat.'&size=16')));
+    }
+
+    #[DataProvider('nonsense')]
+    public function testNonsenseIsAnsweredWithASentence(string $path, string $says): void
+    {
+        $this->signInToDemo();
+        self::assertStringContainsString($says, self::says($this->get($path)));
+    }
+
+    /** @return iterable<array{string, string}> */
+    public static function nonsense(): iterable
+    {
+        yield ['/bench', 'Nothing is planned from these yet'];
+        yield ['/bench?q=%3Cscript%3Ealert(1)%3C/script%3E', 'what would each length of it make?'];
+        yield ['/bench?q=%F0%9F%A7%B5%F0%9F%A7%B5', 'width not known'];
+        yield ['/bench?cut=01ARZ3NDEKTSV4RRFFQ69G5FAV', 'Nothing is planned from these yet'];
+        yield ['/bench?cut[]=x&q[]=y&without=z&hours[]=1', 'Nothing is planned from these yet'];
+        yield ['/bench?q=2m+linen+140+wide&hours=banana', 'cannot be read as hours'];
+        yield ['/bench?q=2m+linen+140+wide&garment=curtain', 'No pattern to lay it for'];
+        yield ['/bench/pattern?q=no+such+thing', 'There is no version called “no such thing”'];
+        yield ['/bench/pattern?version=01ARZ3NDEKTSV4RRFFQ69G5FAV', 'what have I got for this?'];
+    }
+
+    public function testAnothersCutIsNotLaid(): void
+    {
+        $this->signInToDemo();
+        $cut = $this->workroom($this->demo())->cloths[0]->cuts[0]->id;
+        $this->browser->loginUser($this->account('else@example.org'));
+        self::assertStringNotContainsString('become?', self::says($this->get('/bench?cut='.$cut)));
+    }
+
+    private function lay(string $name): Crawler
+    {
+        $this->signInToDemo();
+        $cloths = array_filter($this->workroom($this->demo())->cloths, static fn (Cloth $one): bool => $name === $one->name);
+
+        return $this->get('/bench?cut='.array_values($cloths)[0]->cuts[0]->id);
+    }
+
+    private function version(string $pattern, string $name): string
+    {
+        $this->signInToDemo();
+        foreach ($this->workroom($this->demo())->patterns as $one) {
+            foreach ($one->title === $pattern ? $one->versions : [] as $version) {
+                if ($version->name === $name) {
+                    return $version->id;
+                }
+            }
+        }
+        self::fail('There is no '.$pattern.', '.$name);
+    }
+}
