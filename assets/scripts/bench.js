@@ -1,3 +1,5 @@
+import { ask } from './server.js';
+
 /** The rows of the bench: whatever is selected says in the margin what counts for it and against it. */
 export const bench = () => ({
     init() {
@@ -45,5 +47,34 @@ export const why = () => ({
 
     destroy() {
         window.removeEventListener('proposal-selected', this.onSelect);
+    },
+});
+
+/** What is ticked is laid together, and the bar filled anew. */
+export const enough = () => ({
+    init() {
+        this.fetch([]);
+    },
+
+    async fetch(keys, least = false) {
+        const query = new URLSearchParams(least ? { least: 1 } : keys.map((key) => ['with[]', key]));
+        const asked = (this.asked = String(query));
+        this.$root.setAttribute('aria-busy', 'true');
+        const html = await ask(this.$root.dataset.url + '?' + query);
+        if (this.asked !== asked) {
+            return;
+        }
+        this.$root.removeAttribute('aria-busy');
+        const at = document.activeElement?.value;
+        this.$refs.place.innerHTML = html ?? 'It could not be laid just now: open the page again.';
+        [...this.$refs.place.querySelectorAll('input[type=checkbox]')].find((box) => box.value === at)?.focus();
+    },
+
+    ticked() {
+        this.fetch([...this.$refs.place.querySelectorAll('input[type=checkbox]:checked')].map((box) => box.value));
+    },
+
+    least() {
+        this.fetch([], true);
     },
 });

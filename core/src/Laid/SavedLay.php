@@ -245,6 +245,17 @@ final readonly class SavedLay
             ),
         );
 
-        return new LaidOut($this->name, $this->fold, $sheet->used, $share, $others, (int) round(100 * $this->utilisation));
+        $own = $garment.'/';
+        $without = array_values(array_filter($this->off, static fn (string $piece): bool => str_starts_with($piece, $own)));
+
+        return new LaidOut(
+            $this->name,
+            $this->fold,
+            $sheet->used,
+            $share,
+            $others,
+            (int) round(100 * $this->utilisation),
+            array_map(static fn (string $piece): string => substr($piece, \strlen($own)), $without),
+        );
     }
 }

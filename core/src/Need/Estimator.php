@@ -98,6 +98,10 @@ final readonly class Estimator
             $laid->whole,
             Source::Lay,
         );
+        if ([] !== $laid->without) {
+            $label = new Sentence('Without {pieces}, from elsewhere: not in that length', ['pieces' => implode(', ', $laid->without)]);
+            $working = $working->less($label, Length::zero(), Source::Plan);
+        }
         if (!$laid->share->equals($laid->whole)) {
             $working = $working->less(new Sentence('The share of other projects, by area'), $laid->whole->minus($laid->share), Source::Lay);
         }

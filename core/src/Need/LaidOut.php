@@ -15,6 +15,7 @@ final readonly class LaidOut
      * @param Length       $share       of it for this role, by area
      * @param list<string> $others      that lie on the cut with it
      * @param int          $utilisation per cent of the cloth used that is in pieces
+     * @param list<string> $without     pieces of it that come from elsewhere
      */
     public function __construct(
         public string $lay,
@@ -23,6 +24,7 @@ final readonly class LaidOut
         public Length $share,
         public array $others,
         public int $utilisation,
+        public array $without = [],
     ) {
     }
 }

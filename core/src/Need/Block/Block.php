@@ -112,9 +112,16 @@ final readonly class Block
     /**
      * @param list<Piece>          $pieces
      * @param non-empty-list<Fold> $folds
+     * @param int                  $most   looks at the clock for each fold: how long is searched
      */
-    private function laid(array $pieces, Length $usable, bool $oneWay, array $folds, string $size = ''): ?Length
-    {
+    public function laid(
+        array $pieces,
+        Length $usable,
+        bool $oneWay,
+        array $folds,
+        string $size = '',
+        int $most = self::LOOKS,
+    ): ?Length {
         $looks = 0;
         $all = array_map(
             static fn (Piece $piece): LayPiece => new LayPiece(
@@ -132,8 +139,8 @@ final readonly class Block
         }
         $lay = (new LayMaker())->make(
             new Request([new Sheet('c', (float) $usable->millimetres(), null)], $all, 0, $oneWay, $folds),
-            static function () use (&$looks, $folds): float {
-                return (2 * ++$looks) / (self::LOOKS * \count($folds));
+            static function () use (&$looks, $folds, $most): float {
+                return (2 * ++$looks) / ($most * \count($folds));
             },
         );
 

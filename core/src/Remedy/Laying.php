@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Remedy;
+
+use Octavum\Core\Lay\Fold;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Block\Block;
+use Octavum\Core\Piece\Piece;
+use Octavum\Core\Piece\Shape;
+
+/** Pieces in a size, to be laid on a cloth: what a remedy changes. */
+final readonly class Laying
+{
+    /** At the clock, for all its pieces together, and at least. */
+    private const LOOKS = 1200;
+    private const LEAST = 40;
+
+    /**
+     * @param array<string, Piece> $pieces with a shape in the size, by name
+     * @param Length               $usable width of the cloth
+     */
+    public function __construct(public array $pieces, public string $size, public Length $usable, public bool $oneWay)
+    {
+    }
+
+    /** @param list<Piece> $pieces with a shape in the size */
+    public static function of(array $pieces, string $size, Length $usable, bool $oneWay): self
+    {
+        return new self(array_column($pieces, null, 'name'), $size, $usable, $oneWay);
+    }
+
+    /**
+     * Flat, in one layer, for a tenth of a second or so: a longer search finds less.
+     *
+     * @return ?Length null when it does not go on at all
+     */
+    public function length(Block $block): ?Length
+    {
+        $looks = max(self::LEAST, intdiv(self::LOOKS, max(1, \count($this->pieces))));
+
+        return [] === $this->pieces
+            ? Length::zero()
+            : $block->laid(array_values($this->pieces), $this->usable, $this->oneWay, [Fold::Flat], $this->size, $looks);
+    }
+
+    /** @param list<string> $names */
+    public function without(array $names): self
+    {
+        return $this->having(array_diff_key($this->pieces, array_flip($names)));
+    }
+
+    /**
+     * Some of its pieces changed; those that are gone already stay so.
+     *
+     * @param list<string>                 $names
+     * @param \Closure(Piece): list<Piece> $change
+     */
+    public function changed(array $names, \Closure $change): self
+    {
+        $pieces = $this->pieces;
+        foreach (array_intersect($names, array_map(strval(...), array_keys($pieces))) as $name) {
+            $new = $change($pieces[$name]);
+            unset($pieces[$name]);
+            $pieces += array_column($new, null, 'name');
+        }
+
+        return $this->having($pieces);
+    }
+
+    /** Longer or shorter along its grain, wider or narrower across it. */
+    public function scaled(Piece $piece, float $along, float $across): Piece
+    {
+        $shape = $piece->in($this->size);
+
+        return null === $shape
+            ? $piece
+            : $piece->as($piece->name, $piece->role, [new Shape([], $shape->drawn->scaled($along, $across), $shape->allowance)]);
+    }
+
+    /** Millimetres along its grain, nothing when there is no such piece. */
+    public function long(string $name): float
+    {
+        $piece = $this->pieces[$name] ?? null;
+
+        return null === $piece ? 0.0 : $piece->in($this->size)?->cutOut($piece->onFold)->length() ?? 0.0;
+    }
+
+    /** @param array<string, Piece> $pieces */
+    private function having(array $pieces): self
+    {
+        return new self($pieces, $this->size, $this->usable, $this->oneWay);
+    }
+}

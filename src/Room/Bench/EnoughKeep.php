@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Bench;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Account\SentenceWriter;
+use Octavum\Core\Laid\LaidGarment;
+use Octavum\Core\Laid\LaidSheet;
+use Octavum\Core\Laid\LaySetup;
+use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\Judge;
+use Octavum\Core\Lay\Lay;
+use Octavum\Core\Lay\LayMaker;
+use Octavum\Core\Lay\Status;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Alteration;
+use Octavum\Core\Remedy\Change;
+use Octavum\Core\Remedy\Laying;
+use Octavum\Document\AlterationCodec;
+use Octavum\Store\LayMapper;
+use Octavum\Store\LayRecord;
+use Octavum\Store\ProjectRepository;
+use Octavum\Store\TakeBack;
+
+/**
+ * Keeps what makes a cloth enough. Pieces that come from elsewhere are left off a saved lay; what changes their shape is kept as an
+ * alteration that saves as much as a lay with it takes less, so that the need afterwards is that of the whole lay.
+ */
+final readonly class EnoughKeep
+{
+    /** Seconds for each lay. */
+    private const SECONDS = 1.5;
+
+    public function __construct(
+        private ProjectRepository $projects,
+        private LayMapper $lays,
+        private AlterationCodec $alterations,
+        private SentenceWriter $sentences,
+        private AccountSettings $settings,
+        private EntityManagerInterface $entities,
+        private TakeBack $takeBack,
+    ) {
+    }
+
+    /**
+     * @param list<Change> $changes none to keep the lay alone
+     *
+     * @return string a key to take it back by
+     */
+    public function keep(EnoughCase $case, array $changes, Account $account): string
+    {
+        $record = $this->projects->hereOf($account, $case->project->id) ?? throw new \LogicException('It is on the plan.');
+        $claims = array_values(array_filter($record->claimsOf(), static fn ($claim): bool => $claim->id === $case->role->claim->id));
+        $touched = [$record, ...$claims];
+        $before = $this->takeBack->state($touched);
+        $off = array_merge(...array_map(static fn (Change $change): array => $change->off, $changes));
+        $shaped = array_values(array_filter($changes, static fn (Change $change): bool => [] === $change->off));
+        $saves = $case->make->need->minus($case->make->amount(...$changes) ?? $case->make->need);
+        if ($case->make->real) {
+            [$record2, $saves] = $this->laid($case, $off, $shaped, $account);
+            foreach ($claims as $claim) {
+                $claim->lay = $record2;
+            }
+        } else {
+            $shaped = $changes;
+        }
+        if ([] !== $shaped && $saves->micrometres > 0) {
+            $tape = $this->settings->tape();
+            $names = array_map(fn (Change $change): string => $this->sentences->write($change->words, $tape), $shaped);
+            $alteration = new Alteration(mb_substr(implode('; ', $names), 0, 120), $saves->negated(), [$case->role->claim->role]);
+            $record->alterations = [...$record->alterations, ...$this->alterations->write([$alteration])];
+        }
+        ++$record->changes;
+        $this->entities->flush();
+
+        return $this->takeBack->keep($before, $touched, ['changes']);
+    }
+
+    /**
+     * @param list<string> $off    pieces that come from elsewhere
+     * @param list<Change> $shaped what changes the others
+     *
+     * @return array{LayRecord, Length} the lay without what changes shapes, and what that saves besides
+     */
+    private function laid(EnoughCase $case, array $off, array $shaped, Account $account): array
+    {
+        $setup = $this->setup($case, $case->pieces, $off);
+        $lay = $this->make($setup);
+        $used = Length::ofMillimetres(ceil($lay->used['s0'] ?? 0));
+        $laying = Laying::of($case->pieces, $case->project->largestSize(), $case->toCut->width ?? Length::zero(), $case->cloth->isOneWay());
+        $changed = array_reduce($shaped, static fn (Laying $all, Change $change): Laying => $change->apply($all), $laying->without($off));
+        $less = [] === $shaped ? $lay : $this->make($this->setup($case, array_values($changed->pieces), []));
+        $record = new LayRecord($account);
+        $request = $setup->request([$lay->fold]);
+        $sound = null !== $request && Status::Placed === $lay->status && [] === (new Judge())->faults($request, $lay);
+        $this->lays->store($setup->saved($record->id, $case->project->name, $lay, $sound, []), $record);
+        $this->entities->persist($record);
+
+        return [$record, $used->minus(Length::ofMillimetres(ceil($less->used['s0'] ?? 0)))->larger(Length::zero())];
+    }
+
+    /**
+     * @param list<\Octavum\Core\Piece\Piece> $pieces
+     * @param list<string>                    $off
+     */
+    private function setup(EnoughCase $case, array $pieces, array $off): LaySetup
+    {
+        $claim = $case->role->claim;
+        $size = $case->project->largestSize();
+        $garment = new LaidGarment(
+            $case->project->name,
+            $case->project->id,
+            $case->version->id,
+            $claim->role,
+            $size,
+            $case->version->pieces->mark($size),
+            $claim->pieces,
+        );
+        $sheet = new LaidSheet(
+            $case->cloth,
+            $case->cut,
+            $case->toCut->width ?? Length::zero(),
+            // longer than the cut, so that a lay without what changes shapes goes on it
+            null,
+            Length::zero(),
+        );
+
+        return new LaySetup(
+            [$sheet],
+            [$garment],
+            [$pieces],
+            $case->cloth->isOneWay(),
+            off: array_map(static fn (string $name): string => '0/'.$name, $off),
+            assumptions: $this->settings->current()->assumptions,
+        );
+    }
+
+    private function make(LaySetup $setup): Lay
+    {
+        $request = $setup->request([Fold::Flat, Fold::Lengthwise, Fold::Gate], self::SECONDS)
+            ?? throw new \LogicException('There are pieces to lay.');
+        $start = microtime(true);
+
+        return (new LayMaker())->make($request, static fn (): float => microtime(true) - $start);
+    }
+}
