@@ -5,9 +5,15 @@ declare(strict_types=1);
 namespace Octavum\Console;
 
 use Octavum\Console\Trial\Visitor;
+use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\LayMaker;
+use Octavum\Core\Match\Making;
+use Octavum\Core\Match\Sewist;
+use Octavum\Core\Match\WhatItBecomes;
+use Octavum\Core\Need\On;
 use Octavum\Core\Season\Check\SeasonCheck;
+use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
 use Symfony\Component\Console\Attribute\Argument;
@@ -22,7 +28,7 @@ use Symfony\Component\Process\Process;
 
 /**
  * Measures, on a made-up workroom of 500 cloths, 700 cuts, 1000 patterns and 60 projects with three options each: the check of a
- * document, as a command and in the core alone, and the pages as served. `bench lay` measures the lay engine on its set of lays.
+ * document, as a command and in the core alone, one cloth before the whole library, and the pages as served. `bench lay` measures the lay engine on its set of lays.
  */
 #[AsCommand('octavum:bench', 'Measures the check of a large workroom and its pages, or the lay engine')]
 final readonly class BenchCommand
@@ -39,6 +45,8 @@ final readonly class BenchCommand
         '/cloth?colour=moss&free=1',
         '/find?q=moss',
         '/find?q=trowsers',
+        '/bench?q=2.1+m+140+wide+linen',
+        '/bench/best',
     ];
     private const TIMES = 15;
     private const WARM_UP = 5;
@@ -86,6 +94,9 @@ final readonly class BenchCommand
                 'check the season, core alone',
                 static fn () => (new SeasonCheck($workroom->settings->assumptions))->check($workroom->seasons[0], $workroom->projects),
             );
+            $half = $this->oneAgainstAll($io, $workroom, 500);
+            $whole = $this->oneAgainstAll($io, $workroom, 1000);
+            $this->row($io, 'twice the patterns take', \sprintf('%.2f times as long', $whole / $half));
             $environment = ['OCTAVUM_DATA' => $data, 'APP_ENV' => 'prod', 'APP_DEBUG' => '0'];
             $this->measure(
                 $io,
@@ -209,6 +220,35 @@ final readonly class BenchCommand
     private function command(array $arguments, array $environment): void
     {
         (new Process([\PHP_BINARY, '-d', 'memory_limit=1G', ...$arguments], $this->project, $environment, null, 120))->mustRun();
+    }
+
+    /** What each of twenty cloths can become, laid before a number of patterns of three versions; in milliseconds for one. */
+    private function oneAgainstAll(SymfonyStyle $io, Workroom $workroom, int $patterns): float
+    {
+        $assumptions = $workroom->settings->assumptions;
+        $makings = [];
+        foreach (\array_slice($workroom->patterns, 0, $patterns) as $pattern) {
+            foreach ($pattern->versions as $version) {
+                $makings[] = Making::of($pattern, $version, $workroom->people[0], new Sewist(), ['14']);
+            }
+        }
+        $becomes = new WhatItBecomes($assumptions);
+        $cloths = \array_slice($workroom->cloths, 0, 20);
+        $next = 0;
+        $start = hrtime(true);
+        $this->measure($io, \sprintf('one cloth against %d versions, core', \count($makings)), static function () use (
+            $becomes,
+            $cloths,
+            $makings,
+            $assumptions,
+            &$next,
+        ): void {
+            $cloth = $cloths[$next++ % \count($cloths)];
+            $toCut = ToCut::of($cloth, $cloth->cuts[0], $assumptions);
+            $becomes->of($cloth, On::cut($cloth, $toCut), $toCut->length, $makings);
+        }, 20);
+
+        return (hrtime(true) - $start) / 2e7;
     }
 
     private function measure(SymfonyStyle $io, string $what, \Closure $do, int $times = self::TIMES): void

@@ -4,23 +4,31 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
+use Octavum\Core\Body\Feature;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\Drape;
+use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\Fibre;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\Weight;
+use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Width;
+use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Role;
@@ -42,9 +50,13 @@ final class LargeWorkroom
 
     private readonly Randomizer $random;
 
+    /** Of what cloths and patterns are like, so that lengths and numbers stay what they were without it. */
+    private readonly Randomizer $likeness;
+
     public function __construct(int $seed = 1)
     {
         $this->random = new Randomizer(new Mt19937($seed));
+        $this->likeness = new Randomizer(new Mt19937($seed + 1));
     }
 
     public function make(int $cloths = 500, int $cuts = 700, int $patterns = 1000, int $projects = 60): Workroom
@@ -117,6 +129,12 @@ final class LargeWorkroom
             direction: Direction::cases()[$this->number(0, 2)],
             colours: [\sprintf('#%06x', $this->number(0, 0xFFFFFF)), \sprintf('#%06x', $this->number(0, 0xFFFFFF))],
             place: 'Locker '.$this->number(1, 6),
+            weight: Weight::ofGrams($this->likeness->getInt(60, 420)),
+            feel: new Feel(
+                0 === $i % 3 ? $this->likeness->getInt(5, 80) : null,
+                drape: Drape::cases()[$this->likeness->getInt(0, 4)],
+                opacity: Opacity::cases()[$this->likeness->getInt(0, 2)],
+            ),
             cuts: array_map(
                 fn (int $j): Cut => new Cut('cut-'.$i.'-'.$j, [
                     new LedgerEntry(
@@ -168,8 +186,26 @@ final class LargeWorkroom
                         $row(Role::Main, 1500, intdiv($base * 4, 5)),
                         $row(Role::Lining, 1150, intdiv($base, 2)),
                     ]),
+                    features: [Feature::cases()[$this->likeness->getInt(0, 34)], Feature::cases()[$this->likeness->getInt(0, 34)]],
                 );
             }, range(0, 2)),
+            onlyFor: 0 === $i % 4 ? null : (0 === $i % 3 ? Structure::Knit : Structure::Woven),
+            advice: $this->advice($i),
+            techniques: [Technique::cases()[$this->likeness->getInt(0, 18)], Technique::cases()[$this->likeness->getInt(0, 18)]],
+        );
+    }
+
+    private function advice(int $i): ClothAdvice
+    {
+        [$weight, $drape] = [$this->likeness->getInt(0, 3), $this->likeness->getInt(0, 3)];
+
+        return new ClothAdvice(
+            self::CLOTHS[$this->likeness->getInt(0, 7)],
+            0 === $i % 6 ? 10 * $this->likeness->getInt(1, 5) : null,
+            WeightClass::cases()[$weight],
+            WeightClass::cases()[$weight + 1],
+            Drape::cases()[$drape],
+            Drape::cases()[$drape + 1],
         );
     }
 

@@ -35,7 +35,7 @@ final class WorkroomReaderTest extends TestCase
         self::assertGreaterThanOrEqual(40, \count($workroom->cloths));
         self::assertGreaterThanOrEqual(25, \count($workroom->patterns));
         self::assertSame(['Rime', 'Thaw'], array_map(static fn ($season): string => $season->name, $workroom->seasons));
-        self::assertCount(19, $workroom->projects);
+        self::assertCount(21, $workroom->projects);
     }
 
     #[DataProvider('shown')]

@@ -20,6 +20,12 @@ final readonly class Proposal
 
     public int $points;
 
+    /** Why it is not to be; null of one that might. */
+    public ?Sentence $refusal;
+
+    /** @var list<int> the smaller comes first */
+    private array $place;
+
     /**
      * @param ?Fit         $fit   null where the rules refuse it already
      * @param ?Length      $left  of the cloth, when it is enough
@@ -42,16 +48,17 @@ final readonly class Proposal
         public ?Length $free = null,
     ) {
         $this->points = $judgement->points + ($use->points ?? 0);
+        $this->refusal = $this->refused();
         $this->group = match (true) {
-            null !== $this->refusal() => Group::Not,
+            null !== $this->refusal => Group::Not,
             Verdict::Short === $fit?->verdict => Group::Short,
             Verdict::NotKnown !== $fit?->verdict && $judgement->isClear() && $judgement->points > 0 => Group::MadeForIt,
             default => Group::WouldDo,
         };
+        $this->place = $this->place();
     }
 
-    /** Why it is not to be; null of one that might. */
-    public function refusal(): ?Sentence
+    private function refused(): ?Sentence
     {
         $missing = $this->fit?->missing();
         $far = null !== $missing && $missing->micrometres * 100 > self::TOO_FAR * ($this->fit->amount()->micrometres ?? 0);
@@ -70,7 +77,7 @@ final readonly class Proposal
     /** Those of the better group first, and of a group those for which more speaks; of short ones those that lack least. */
     public static function compare(self $a, self $b): int
     {
-        return $a->place() <=> $b->place();
+        return $a->place <=> $b->place;
     }
 
     /** @return list<int> */

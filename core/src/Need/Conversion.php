@@ -15,8 +15,11 @@ use Octavum\Core\Measure\Unit;
  * Between columns and lines it interpolates; above the last and below the first line it keeps the proportion of that
  * line; beyond the outer columns it keeps the area. All rounding is upwards.
  */
-final readonly class Conversion
+final class Conversion
 {
+    /** @var array<int, list<int>> the chart's amounts by width, in micrometres, so that a library is converted to one width quickly */
+    private array $columns = [];
+
     /** Full widths of the columns in inches. */
     private const WIDTHS = [35, 39, 41, 44, 50, 52, 58];
 
@@ -44,8 +47,8 @@ final readonly class Conversion
      */
     public function convert(Length $amount, Length $from, Length $to): Length
     {
-        $there = $this->column($from);
-        $here = $this->column($to);
+        $there = $this->columns[$from->micrometres] ??= $this->column($from);
+        $here = $this->columns[$to->micrometres] ??= $this->column($to);
         $last = \count(self::LINES) - 1;
         $a = $amount->micrometres;
 

@@ -135,7 +135,7 @@ final readonly class ClothPages
     {
         $reasons = [];
         foreach ($refused as $proposal) {
-            $reasons[(string) $proposal->refusal()][] = $proposal;
+            $reasons[(string) $proposal->refusal][] = $proposal;
         }
         uasort($reasons, static fn (array $a, array $b): int => \count($b) <=> \count($a));
 

@@ -126,7 +126,7 @@ final readonly class PatternPages
         $reasons = [];
         foreach ($all as $proposal) {
             if (Group::Not === $proposal->group) {
-                $reasons[(string) $proposal->refusal()] = ($reasons[(string) $proposal->refusal()] ?? 0) + 1;
+                $reasons[(string) $proposal->refusal] = ($reasons[(string) $proposal->refusal] ?? 0) + 1;
             }
         }
         arsort($reasons);

@@ -1,0 +1,211 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season\Best;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Judgement;
+use Octavum\Core\Match\Making;
+use Octavum\Core\Match\Suit;
+use Octavum\Core\Match\Traits;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Estimator;
+use Octavum\Core\Need\Need;
+use Octavum\Core\Need\On;
+use Octavum\Core\Piece\Role;
+use Octavum\Core\Season\Check\Promises;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Season;
+
+/**
+ * The best use of a stash for a season: which main cloth each open project would have if all were chosen together, its options
+ * included. Other roles keep what they have, and so do other seasons.
+ */
+final readonly class BestUse
+{
+    /** Cuts that are weighed for a project, those that suit it best. */
+    private const WEIGHED = 7;
+
+    private Estimator $estimator;
+    private Promises $promises;
+    private Suit $suit;
+
+    public function __construct(private Assumptions $assumptions)
+    {
+        $this->estimator = new Estimator($assumptions);
+        $this->promises = new Promises($this->estimator, $assumptions);
+        $this->suit = new Suit();
+    }
+
+    /**
+     * @param list<Project> $projects of the whole workroom
+     * @param list<Cloth>   $cloths
+     */
+    public function of(Season $season, array $projects, array $cloths): Proposed
+    {
+        $open = array_values(array_filter(
+            $this->promises->inOrder($projects),
+            static fn (Project $project): bool => $project->season->id === $season->id && null !== self::main($project),
+        ));
+        [$free, $cuts] = $this->free($open, $projects, $cloths);
+        $choices = $found = [];
+        foreach ($open as $i => $project) {
+            [$choices[$i], $found[$i]] = $this->choices($project, $cuts, $free);
+        }
+        $assigned = (new Assign())->of(array_values($choices), array_map(static fn (Length $one): int => $one->micrometres, $free));
+        $changes = [];
+        $would = $still = 0;
+        foreach ($assigned->choices as $i => $choice) {
+            $would += null === $choice ? 0 : 1;
+            $still += null !== $choice && null === $choice->cut ? 1 : 0;
+            if (null !== $choice?->cut && !$choice->present) {
+                [$way, $judgement] = $found[$i][$choice->option.' '.$choice->cut];
+                [$cloth, $cut] = $cuts[$choice->cut];
+                $need = Length::ofMicrometres($choice->need);
+                $from = self::main($open[$i]) ?? throw new \LogicException('It has a main cloth.');
+                $changes[] = new Change($way, $from, $choice->option, $cloth, $cut, $need, $judgement);
+            }
+        }
+
+        return new Proposed(
+            $changes,
+            $this->fits($open, $free),
+            $would,
+            \count(array_filter($open, static fn (Project $one): bool => null !== self::main($one)?->wish)),
+            $still,
+            $assigned->exact,
+            \count($open),
+        );
+    }
+
+    /** The claim for the main cloth that is still to be cut, of all of its role; null where there is none to choose. */
+    private static function main(Project $project): ?Claim
+    {
+        foreach ($project->claims as $claim) {
+            if ($claim->isFor(Role::Main, []) && !$claim->cutOut) {
+                return $claim;
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * What is left of each cut for the main cloths of these projects.
+     *
+     * @param list<Project> $open
+     * @param list<Project> $projects
+     * @param list<Cloth>   $cloths
+     *
+     * @return array{array<string, Length>, array<string, array{Cloth, Cut}>}
+     */
+    private function free(array $open, array $projects, array $cloths): array
+    {
+        $own = [];
+        foreach ($open as $project) {
+            $own[self::main($project)->id ?? ''] = true;
+        }
+        $taken = array_map(
+            static fn (array $all): Length => Promise::total(array_values(array_filter(
+                $all,
+                static fn (Promise $promise): bool => !isset($own[$promise->claim->id]),
+            ))),
+            $this->promises->of($projects),
+        );
+        $free = $cuts = [];
+        foreach ($cloths as $cloth) {
+            foreach ($cloth->cuts as $cut) {
+                $length = $cut->gone || $cloth->setAside ? null : ToCut::of($cloth, $cut, $this->assumptions)->length;
+                if (null !== $length) {
+                    $free[$cut->id] = $length->minus($taken[$cut->id] ?? Length::zero())->larger(Length::zero());
+                    $cuts[$cut->id] = [$cloth, $cut];
+                }
+            }
+        }
+
+        return [$free, $cuts];
+    }
+
+    /**
+     * @param array<string, array{Cloth, Cut}> $cuts
+     * @param array<string, Length>            $free
+     *
+     * @return array{list<Choice>, array<string, array{Project, Judgement}>} and how each would be made, by option and cut
+     */
+    private function choices(Project $project, array $cuts, array $free): array
+    {
+        $choices = $found = [];
+        foreach ([null, ...$project->openOptions()] as $option) {
+            $way = null === $option ? $project : $project->made($option);
+            $claim = self::main($way);
+            if (null === $claim || null === $way->pattern || null === $way->version) {
+                continue;
+            }
+            $asks = Asks::of($way->pattern, $way->version, $way->person);
+            $weighed = [];
+            foreach ($cuts as $id => [$cloth, $cut]) {
+                $present = null === $option && $claim->cut?->id === $id;
+                $judgement = $this->suit->of(Traits::of($cloth, Making::DEAR), $asks);
+                $need = $judgement->isRefused() && !$present ? null : $this->need($way, $claim, $cloth, $cut, $present);
+                if (null !== $need && !$free[$id]->isLessThan($need)) {
+                    $points = $judgement->points - (null === $option ? 0 : 1);
+                    $weighed[] = new Choice($option?->id, $id, $need->micrometres, $points, $present);
+                    $found[$option?->id.' '.$id] = [$way, $judgement];
+                }
+            }
+            usort($weighed, static fn (Choice $a, Choice $b): int => [$b->present, $b->points, $a->need] <=> [
+                $a->present,
+                $a->points,
+                $b->need,
+            ]);
+            $choices = [...$choices, ...\array_slice($weighed, 0, self::WEIGHED)];
+            if (null === $option && null !== $claim->wish) {
+                $choices[] = new Choice(null, null, 0, 0, true);
+            }
+        }
+
+        return [$choices, $found];
+    }
+
+    private function need(Project $way, Claim $claim, Cloth $cloth, Cut $cut, bool $present): ?Length
+    {
+        $laidOut = $present ? $this->promises->places($way, $claim)[0][1] : null;
+        $on = On::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions, null !== $laidOut));
+        $wanted = $way->wanted($claim->on($cloth, $cut), $laidOut);
+        $need = $this->estimator->estimate($wanted, $on);
+
+        return $need instanceof Need && null === $this->estimator->tooWide($wanted, $on) ? $need->amount : null;
+    }
+
+    /**
+     * How many have enough as it is planned, in rank order.
+     *
+     * @param list<Project>         $open
+     * @param array<string, Length> $free
+     */
+    private function fits(array $open, array $free): int
+    {
+        $fits = 0;
+        foreach ($open as $project) {
+            $claim = self::main($project);
+            if (null !== $claim?->wish) {
+                ++$fits;
+            }
+            [$cloth, $cut] = [$claim?->cloth, $claim?->cut];
+            $need = null === $claim || null === $cloth || null === $cut ? null : $this->need($project, $claim, $cloth, $cut, true);
+            if (null !== $need && isset($free[$cut->id]) && !$free[$cut->id]->isLessThan($need)) {
+                ++$fits;
+                $free[$cut->id] = $free[$cut->id]->minus($need);
+            }
+        }
+
+        return $fits;
+    }
+}

@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Bench;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Piece\Role;
+use Octavum\Core\Season\Best\BestUse;
+use Octavum\Core\Season\Best\Change;
+use Octavum\Core\Season\Best\Proposed;
+use Octavum\Page\Toast;
+use Octavum\Store\ClaimRecord;
+use Octavum\Store\Plan;
+use Octavum\Store\ProjectMapper;
+use Octavum\Store\ProjectRepository;
+use Octavum\Store\SeasonRecord;
+use Octavum\Store\Stash;
+use Octavum\Store\TakeBack;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The best use of the stash for a season, beside the plan, and taking it wholly or in parts. */
+final class BestController extends AbstractController
+{
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly Stash $stash,
+        private readonly ProjectMapper $mapper,
+        private readonly AccountSettings $settings,
+    ) {
+    }
+
+    #[Route('/bench/best', name: 'bench_best', methods: ['GET'])]
+    public function show(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $seasons = $this->plan->seasons($account);
+        $season = $this->plan->current($account, $seasons, $request->query->getString('season'));
+
+        return null === $season
+            ? $this->render('season/none.html.twig')
+            : $this->render('bench/best.html.twig', [
+                'season' => $season,
+                'seasons' => $seasons,
+                'proposed' => $this->proposed($account, $season),
+            ]);
+    }
+
+    /** The changes that are ticked, taken together and taken back together. */
+    #[Route('/bench/best/{id}', name: 'bench_best_take', methods: ['POST'])]
+    public function take(
+        string $id,
+        Request $request,
+        ProjectRepository $projects,
+        TakeBack $takeBack,
+        Toast $toast,
+        EntityManagerInterface $entities,
+        #[CurrentUser] Account $account,
+    ): Response {
+        $season = $this->plan->current($account, $this->plan->seasons($account), $id);
+        if (null === $season || $season->id !== $id) {
+            throw $this->createNotFoundException();
+        }
+        $ticked = array_filter((array) ($request->request->all()['take'] ?? []), is_string(...));
+        $changes = array_values(array_filter(
+            $this->proposed($account, $season)->changes,
+            static fn (Change $change): bool => \in_array(self::key($change), $ticked, true),
+        ));
+        $records = [];
+        foreach ($changes as $change) {
+            $records[$change->project->id] = $projects->hereOf($account, $change->project->id) ?? throw $this->createNotFoundException();
+        }
+        $touched = array_merge(...array_values(array_map(
+            static fn ($record): array => [$record, ...$record->options->toArray(), ...$record->claims->toArray()],
+            $records,
+        )));
+        $before = $takeBack->state($touched);
+        foreach ($changes as $change) {
+            $record = $records[$change->project->id];
+            $option = $record->optionOf($change->option);
+            if (null !== $option) {
+                $record->take($option);
+            }
+            $isMain = static fn (ClaimRecord $claim): bool => Role::Main === $claim->role && [] === $claim->pieces;
+            foreach (\array_slice(array_values(array_filter($record->claimsOf(), $isMain)), 0, 1) as $claim) {
+                [$claim->cut, $claim->buy, $claim->lay] = [$this->stash->record($account, $change->cut->id), null, null];
+            }
+            ++$record->changes;
+        }
+        $entities->flush();
+        $back = $this->redirectToRoute('bench_best', ['season' => $id]);
+        [] === $changes
+            ? $toast->say('Nothing of it is taken: tick what you want, and look whether it is still proposed.')
+            : $toast->say(
+                '{count, plural, one {One change is} other {# changes are}} taken.',
+                ['count' => (string) \count($changes)],
+                $this->generateUrl('undo', ['key' => $takeBack->keep($before, $touched, ['changes']), 'back' => $back->getTargetUrl()]),
+            );
+
+        return $back;
+    }
+
+    private function proposed(Account $account, SeasonRecord $season): Proposed
+    {
+        return (new BestUse($this->settings->of($account)->assumptions))->of(
+            $this->mapper->season($season),
+            $this->plan->projects($account),
+            $this->stash->all($account),
+        );
+    }
+
+    /** So that what is taken is what was seen. */
+    private static function key(Change $change): string
+    {
+        return implode(' ', [$change->project->id, $change->option ?? '-', $change->cut->id]);
+    }
+}

@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Tests\Room\Bench;
+
+use Octavum\Tests\PageTestCase;
+use Symfony\Component\DomCrawler\Crawler;
+
+final class BestPagesTest extends PageTestCase
+{
+    public function testTheBestUseOfTheDemoSavesAPurchaseAndIsTakenAndTakenBack(): void
+    {
+        $this->signInToDemo();
+        $page = $this->get('/bench/best');
+        self::assertStringContainsString('7 have enough as you planned it.', self::says($page));
+        self::assertStringContainsString('15 would, and one cloth fewer would be bought', self::says($page));
+        self::assertStringContainsString('Nothing is better', self::says($page));
+        $bag = $page->filter('.best-change:contains("Dinghy bag")');
+        self::assertStringContainsString('instead of buying Bag canvas', $bag->text());
+        self::assertStringContainsString('The envelope names', $bag->text());
+        $names = $page->filter('.best-change b')->each(static fn (Crawler $name): string => $name->text());
+        self::assertNotContains('Fern tee', $names, 'what fits as it is stays');
+        $this->take($page, ['Dinghy bag', 'Quarry pinafore']);
+        self::assertNotNull($this->project('Dinghy bag')->claims[0]->cut);
+        self::assertNull($this->project('Dinghy bag')->claims[0]->wish);
+        self::assertSame('Moss linen', $this->project('Quarry pinafore')->claims[0]->cloth?->name);
+        self::assertSame('Heron lawn', $this->project('Heron skirt')->claims[0]->cloth?->name, 'not ticked');
+        $this->send('undo', []);
+        self::assertSame('Bag canvas', $this->project('Dinghy bag')->claims[0]->wish?->name);
+        self::assertSame('Quarry tweed', $this->project('Quarry pinafore')->claims[0]->cloth?->name);
+    }
+
+    public function testAnOptionIsTakenWithItsVersion(): void
+    {
+        $this->signInToDemo();
+        $before = $this->project('Towpath coat');
+        $this->take($this->get('/bench/best'), ['Towpath coat']);
+        $after = $this->project('Towpath coat');
+        self::assertSame('C', $before->version?->name);
+        self::assertSame('A, short', $after->version?->name);
+        self::assertSame('Reed canvas', $after->claims[0]->cloth?->name);
+        $this->send('undo', []);
+        self::assertSame('C', $this->project('Towpath coat')->version?->name);
+    }
+
+    public function testWhatIsNotProposedIsNotTaken(): void
+    {
+        $this->signInToDemo();
+        $season = $this->project('Heron skirt')->season->id;
+        $this->get('/bench/best');
+        $this->post('/bench/best/'.$season, ['take' => [$this->project('Heron skirt')->id.' - no-such', '']]);
+        self::assertStringContainsString('Nothing of it is taken', self::says($this->browser->followRedirect()));
+        $this->post('/bench/best/'.$season);
+        self::assertStringContainsString('Nothing of it is taken', self::says($this->browser->followRedirect()));
+        $this->browser->loginUser($this->account('else@example.org'));
+        $this->browser->request('POST', '/bench/best/'.$season);
+        self::assertGreaterThanOrEqual(400, $this->browser->getResponse()->getStatusCode());
+    }
+
+    /** @param list<string> $projects */
+    private function take(Crawler $page, array $projects): void
+    {
+        $keys = [];
+        foreach ($projects as $project) {
+            $keys[] = (string) $page->filter('.best-change:contains("'.$project.'") input')->attr('value');
+        }
+        $this->post('/bench/best/'.$this->project($projects[0])->season->id, ['take' => $keys]);
+        $this->browser->followRedirect();
+    }
+}
