@@ -64,7 +64,7 @@ final class NotionPagesTest extends PageTestCase
     public function testTheSeasonAndTheShoppingListTakeFromTheTins(): void
     {
         $this->signInToDemo();
-        self::assertStringContainsString('Bow-locker shirt: not here, or not enough: 10 buttons 11 mm.', self::says($this->get('/season')));
+        self::assertStringContainsString('Bow-locker shirt: not here, or not enough: 10 buttons 11 mm.', self::says($this->fetched()));
         $page = self::says($this->get('/shopping'), '#notions');
         self::assertStringContainsString('10 buttons 11 mm: 7 of one look here, 3 to buy that match, or a set.', $page);
         self::assertStringContainsString('invisible zip 55 cm: one of 57 cm is here, a little too long and usable.', $page);

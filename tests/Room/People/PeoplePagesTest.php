@@ -123,7 +123,7 @@ final class PeoplePagesTest extends PageTestCase
         $this->browser->followRedirect();
         self::assertStringContainsString(
             'Lock-keeper trousers: size 14 is planned, and by the chart Ottoline takes 16.',
-            self::says($this->get('/season')),
+            self::says($this->fetched()),
         );
     }
 

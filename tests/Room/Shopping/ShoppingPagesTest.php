@@ -21,6 +21,8 @@ final class ShoppingPagesTest extends PageTestCase
                 'Viscose lining',
                 'Moth-wing silk',
                 'Quarry tweed',
+                'Kite panel',
+                'Bag canvas',
                 'Notions',
             ],
             $page->filter('.counter h2')->each(static fn ($node): string => $node->text()),
