@@ -37,7 +37,6 @@ await take({ width: 1280, height: 800 }, {
     project: ['/season', 'Towpath coat'],
     cloth: '/cloth',
     'cloth-page': ['/cloth?words=heron', 'Heron lawn'],
-    'cloth-form': '/cloth/new',
     haul: async (page) => {
         await page.goto(base + '/cloth/haul');
         await page.getByLabel('What came home').fill('1.8m 142cm cotton drill 240gsm bottle green, 6.40/half m\n1 1/4 yd 56" rib knit 62 modal 33 cotton 5 elastane plum remnant 3.90/piece\n2.7m linen? chalk sheer, locker 2\n2 x 1.6m lawn one-way herons 136 wide\n140cm cotton drill\n1m60 of striped shirting, 145 wide');
@@ -46,7 +45,6 @@ await take({ width: 1280, height: 800 }, {
     },
     patterns: '/patterns',
     'pattern-page': ['/patterns?words=towpath', 'Towpath coat'],
-    'pattern-form': '/patterns/new',
     pieces: async (page) => {
         await page.goto(base + '/patterns?words=bow-locker');
         await page.getByRole('link', { name: 'Bow-locker shirt' }).click();
@@ -77,9 +75,20 @@ await take({ width: 1280, height: 800 }, {
         await page.waitForTimeout(800);
         await byMachine(page);
     },
+    bench: async (page) => {
+        await page.goto(base + '/bench');
+        await page.getByRole('link', { name: 'Plum ponte' }).click();
+    },
+    enough: async (page) => {
+        await page.goto(base + '/season');
+        await page.getByRole('link', { name: 'Regatta dress' }).click();
+        await page.getByRole('button', { name: 'Least change that fits' }).click({ timeout: 30000 });
+        await page.locator('.gap-over').waitFor({ timeout: 30000 });
+        await page.locator('.enough-panel').scrollIntoViewIfNeeded();
+    },
+    'best-use': '/bench/best',
     shopping: '/shopping',
     person: ['/people', 'Odalys'],
-    notions: '/notions',
 });
 await take({ width: 390, height: 844 }, {
     'phone-cloth': '/cloth',
