@@ -104,6 +104,16 @@ final class BenchPagesTest extends PageTestCase
         yield ['/bench/pattern?version=01ARZ3NDEKTSV4RRFFQ69G5FAV', 'what have I got for this?'];
     }
 
+    public function testANewcomerIsToldWhatToEnterFirst(): void
+    {
+        $this->browser->loginUser($this->account('new@example.org'));
+        self::assertStringContainsString('A line without a length is a cloth still on its roll', self::says($this->get('/bench')));
+        self::assertStringContainsString('No pattern to lay it for', self::says($this->get('/bench?q=2+m+linen+140+wide')));
+        self::assertStringContainsString('Nothing in the library suits it', self::says($this->get('/bench?q=linen+140+wide')));
+        self::assertStringContainsString('There is no pattern yet', self::says($this->get('/bench/pattern')));
+        self::assertStringContainsString('season', self::says($this->get('/bench/best')));
+    }
+
     public function testAnothersCutIsNotLaid(): void
     {
         $this->signInToDemo();
