@@ -28,7 +28,8 @@ use Symfony\Component\Process\Process;
 
 /**
  * Measures, on a made-up workroom of 500 cloths, 700 cuts, 1000 patterns and 60 projects with three options each: the check of a
- * document, as a command and in the core alone, one cloth before the whole library, and the pages as served. `bench lay` measures the lay engine on its set of lays.
+ * document, as a command and in the core alone, one cloth before the whole library, and the pages as served. `bench lay` measures
+ * the lay engine on its set of lays.
  */
 #[AsCommand('octavum:bench', 'Measures the check of a large workroom and its pages, or the lay engine')]
 final readonly class BenchCommand

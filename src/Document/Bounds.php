@@ -41,6 +41,7 @@ final readonly class Bounds
                 'lays' => 'pieces',
                 'notions' => null,
                 'lists' => null,
+                'overrules' => null,
             ] as $list => $parts
         ) {
             foreach ($document->at($list)->items() as $node) {

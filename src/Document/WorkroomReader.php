@@ -10,6 +10,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Laid\LaidGarment;
 use Octavum\Core\Laid\LayReview;
 use Octavum\Core\Laid\SavedLay;
+use Octavum\Core\Match\Overrule;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Pattern\Pattern;
@@ -44,6 +45,7 @@ final readonly class WorkroomReader
         private ProjectCodec $projects = new ProjectCodec(),
         private NotionCodec $notions = new NotionCodec(),
         private ListCodec $lists = new ListCodec(),
+        private OverruleCodec $overrules = new OverruleCodec(),
     ) {
     }
 
@@ -75,6 +77,7 @@ final readonly class WorkroomReader
             'lays',
             'notions',
             'lists',
+            'overrules',
         ]);
         if ($bounded) {
             Bounds::ofRows($document);
@@ -140,6 +143,10 @@ final readonly class WorkroomReader
             array_values($lays),
             $notions,
             array_values($lists),
+            array_values(array_filter(array_map(
+                fn (Node $node): ?Overrule => $this->overrules->read($node, $cloths, $versions),
+                $document->at('overrules')->items(5000),
+            ))),
         );
     }
 

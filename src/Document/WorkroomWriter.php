@@ -21,6 +21,7 @@ final readonly class WorkroomWriter
         private ProjectCodec $projects = new ProjectCodec(),
         private NotionCodec $notions = new NotionCodec(),
         private ListCodec $lists = new ListCodec(),
+        private OverruleCodec $overrules = new OverruleCodec(),
     ) {
     }
 
@@ -50,6 +51,7 @@ final readonly class WorkroomWriter
             'lays' => array_map($this->lays->write(...), $workroom->lays),
             'notions' => array_map($this->notions->write(...), $workroom->notions),
             ...[] === $workroom->lists ? [] : ['lists' => array_map($this->lists->write(...), $workroom->lists)],
+            ...[] === $workroom->overrules ? [] : ['overrules' => array_map($this->overrules->write(...), $workroom->overrules)],
         ];
     }
 }

@@ -25,6 +25,7 @@ final readonly class Workrooms
         LayRecord::class,
         NotionRecord::class,
         ListRecord::class,
+        OverruleRecord::class,
     ];
 
     public function __construct(
@@ -43,6 +44,7 @@ final readonly class Workrooms
         private People $people,
         private Tins $tins,
         private Lists $lists,
+        private Overrules $overrules,
         private Replaced $replaced,
     ) {
     }
@@ -81,6 +83,7 @@ final readonly class Workrooms
             ),
             $this->tins->all($account),
             $this->lists->all($account),
+            $this->overrules->all($account),
         );
     }
 
@@ -129,7 +132,7 @@ final readonly class Workrooms
 
     private function add(Account $account, Workroom $workroom): void
     {
-        $cuts = $versions = $people = $seasons = $projects = $lays = [];
+        $cloths = $cuts = $versions = $people = $seasons = $projects = $lays = [];
         foreach ($workroom->people as $person) {
             $record = $people[$person->id] = new PersonRecord($account);
             $this->people->store($person, $record);
@@ -139,7 +142,7 @@ final readonly class Workrooms
             $this->tins->store($notion, new NotionRecord($account));
         }
         foreach ($workroom->cloths as $cloth) {
-            $record = new ClothRecord($account);
+            $record = $cloths[$cloth->id] = new ClothRecord($account);
             $this->clothMapper->store($cloth, $record, $workroom->settings->assumptions);
             foreach ($cloth->cuts as $cut) {
                 $this->clothMapper->storeCut($cut, $cuts[$cut->id] = new CutRecord($record));
@@ -199,6 +202,11 @@ final readonly class Workrooms
         foreach ($workroom->lists as $list) {
             $this->lists->store($list, $record = new ListRecord($account));
             $record->projects = array_map(static fn (string $id): string => $projects[$id]->id, $list->projects);
+            $this->entities->persist($record);
+        }
+        foreach ($workroom->overrules as $one) {
+            $record = new OverruleRecord($account, $cloths[$one->cloth], $versions[$one->version], $one->on);
+            $record->reason = $one->reason;
             $this->entities->persist($record);
         }
         foreach ($workroom->lays as $lay) {

@@ -10,7 +10,7 @@ final readonly class Judgement
     public int $points;
 
     /** @param list<Reason> $reasons in the order of the rules */
-    public function __construct(public array $reasons)
+    public function __construct(public array $reasons, public bool $isOverruled = false)
     {
         $this->points = array_sum(array_map(static fn (Reason $reason): int => $reason->points, $reasons));
     }
@@ -32,8 +32,19 @@ final readonly class Judgement
         return [] === $this->of(Tenor::Refusal, Tenor::Doubt, Tenor::Question);
     }
 
+    /** What spoke against the pair is still to be read and counts no more, and the sewist's own reason counts for it. */
+    public function overruled(string $reason): self
+    {
+        $kept = array_map(
+            static fn (Reason $one): Reason => Tenor::Refusal === $one->tenor || Tenor::Doubt === $one->tenor ? $one->asFact() : $one,
+            $this->reasons,
+        );
+
+        return new self([Reason::praise(1, 'You said it will do: {reason}', ['reason' => $reason]), ...$kept], true);
+    }
+
     public function with(Reason ...$more): self
     {
-        return new self([...$this->reasons, ...array_values($more)]);
+        return new self([...$this->reasons, ...array_values($more)], $this->isOverruled);
     }
 }

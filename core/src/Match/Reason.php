@@ -42,6 +42,12 @@ final readonly class Reason
         return new self(Tenor::Question, new Sentence($message, $with), 0, $test);
     }
 
+    /** The same said, counting nothing. */
+    public function asFact(): self
+    {
+        return new self(Tenor::Fact, $this->sentence);
+    }
+
     /** @param array<string, string|int|Sentence> $with */
     public static function fact(string $message, array $with = []): self
     {

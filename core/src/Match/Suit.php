@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Match;
 
-/** Whether a cloth suits a version: all rules, one after another. Where one refuses, the others are not asked. */
+/**
+ * Whether a cloth suits a version: all rules, one after another. Where one refuses, the others are not asked, unless the sewist
+ * has overruled it.
+ */
 final readonly class Suit
 {
     /** @var non-empty-list<Rule> those that refuse first */
@@ -43,7 +46,8 @@ final readonly class Suit
         ];
     }
 
-    public function of(Traits $cloth, Asks $asks): Judgement
+    /** @param ?string $overruled why the sewist says it will do; null where nothing was said */
+    public function of(Traits $cloth, Asks $asks, ?string $overruled = null): Judgement
     {
         $reasons = [];
         foreach ($this->rules as $rule) {
@@ -52,11 +56,13 @@ final readonly class Suit
                 continue;
             }
             $reasons[] = $reason;
-            if (Tenor::Refusal === $reason->tenor) {
+            if (Tenor::Refusal === $reason->tenor && null === $overruled) {
                 break;
             }
         }
 
-        return new Judgement($reasons);
+        $judgement = new Judgement($reasons);
+
+        return null === $overruled ? $judgement : $judgement->overruled($overruled);
     }
 }

@@ -21,7 +21,8 @@ final readonly class WhatItBecomes
     private Suit $suit;
     private Fitting $fitting;
 
-    public function __construct(Assumptions $assumptions, private int $dear = Making::DEAR)
+    /** @param array<string, string> $overruled as Overrule::reasons() gives them */
+    public function __construct(Assumptions $assumptions, private array $overruled = [], private int $dear = Making::DEAR)
     {
         $this->suit = new Suit();
         $this->fitting = new Fitting($assumptions);
@@ -38,7 +39,7 @@ final readonly class WhatItBecomes
         $traits = Traits::of($cloth, $this->dear);
         $judged = $suits = [];
         foreach ($makings as $making) {
-            $judgement = $this->suit->of($traits, $making->asks);
+            $judgement = $this->suit->of($traits, $making->asks, $this->overruled[Overrule::key($cloth->id, $making->version->id)] ?? null);
             $fit = $judgement->isRefused() ? null : $this->fitting->of($making->wanted(), $on, $free);
             $judged[] = [$making, $judgement, $fit];
             $amount = $fit?->amount();

@@ -23,7 +23,8 @@ final readonly class WhatWouldDo
     private Suit $suit;
     private Fitting $fitting;
 
-    public function __construct(private Assumptions $assumptions, private int $dear = Making::DEAR)
+    /** @param array<string, string> $overruled as Overrule::reasons() gives them */
+    public function __construct(private Assumptions $assumptions, private array $overruled = [], private int $dear = Making::DEAR)
     {
         $this->suit = new Suit();
         $this->fitting = new Fitting($assumptions);
@@ -89,6 +90,8 @@ final readonly class WhatWouldDo
             default => Reason::question(null, 'Nobody can say from here whether it will do for that: hold it to the main cloth.'),
         };
 
-        return null === $reason ? $this->suit->of($traits, $making->asks) : new Judgement([$reason]);
+        $overruled = $this->overruled[Overrule::key($cloth->id, $making->version->id)] ?? null;
+
+        return null === $reason ? $this->suit->of($traits, $making->asks, $overruled) : new Judgement([$reason]);
     }
 }

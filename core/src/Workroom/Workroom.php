@@ -7,6 +7,7 @@ namespace Octavum\Core\Workroom;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Laid\SavedLay;
+use Octavum\Core\Match\Overrule;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Season\Project;
@@ -25,6 +26,7 @@ final readonly class Workroom
      * @param list<SavedLay>   $lays
      * @param list<Notion>     $notions
      * @param list<SewingList> $lists
+     * @param list<Overrule>   $overrules
      */
     public function __construct(
         public string $name,
@@ -37,6 +39,7 @@ final readonly class Workroom
         public array $lays = [],
         public array $notions = [],
         public array $lists = [],
+        public array $overrules = [],
     ) {
     }
 }

@@ -43,7 +43,7 @@ final class BenchController extends AbstractController
         return $this->render('bench/cloth.html.twig', [
             'page' => null === $lying
                 ? null
-                : $this->pages->of($lying, $this->makings->of($account, $person, $filter), $this->settings->of($account)),
+                : $this->pages->of($account, $lying, $this->makings->of($account, $person, $filter), $this->settings->of($account)),
             'unplanned' => null === $lying ? $this->unplanned($account) : [],
             'names' => array_keys($this->stash->named($account)),
             'filter' => $filter,

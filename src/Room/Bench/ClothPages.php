@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Bench;
 
+use Octavum\Account\Account;
 use Octavum\Core\Match\Group;
 use Octavum\Core\Match\Making;
+use Octavum\Core\Match\Overrule;
 use Octavum\Core\Match\Proposal;
 use Octavum\Core\Match\WhatItBecomes;
 use Octavum\Core\Measure\Length;
@@ -17,6 +19,7 @@ use Octavum\Core\Need\Unknown;
 use Octavum\Core\Remedy\WaysOut;
 use Octavum\Core\Shopping\Curve;
 use Octavum\Core\Workroom\Settings;
+use Octavum\Store\Overrules;
 use Octavum\Strip\Scale;
 use Octavum\Strip\StripBuilder;
 
@@ -30,15 +33,16 @@ final readonly class ClothPages
     /** Of a cut, the part that may be missing for a version to be drawn past its end. */
     private const BEYOND = 0.35;
 
-    public function __construct(private RollDrawing $rolls, private StripBuilder $strips)
+    public function __construct(private RollDrawing $rolls, private StripBuilder $strips, private Overrules $overrules)
     {
     }
 
     /** @param list<Making> $makings */
-    public function of(Lying $lying, array $makings, Settings $settings): ClothPage
+    public function of(Account $account, Lying $lying, array $makings, Settings $settings): ClothPage
     {
         $on = On::cut($lying->cloth, $lying->toCut);
-        $proposals = (new WhatItBecomes($settings->assumptions, Making::DEAR))->of($lying->cloth, $on, $lying->free, $makings);
+        $overruled = Overrule::reasons($this->overrules->all($account));
+        $proposals = (new WhatItBecomes($settings->assumptions, $overruled))->of($lying->cloth, $on, $lying->free, $makings);
         $groups = array_fill_keys(array_column(Group::cases(), 'value'), []);
         foreach ($proposals as $proposal) {
             $groups[$proposal->group->value][] = $proposal;

@@ -8,6 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Match\Group;
 use Octavum\Core\Match\Making;
+use Octavum\Core\Match\Overrule;
 use Octavum\Core\Match\Proposal;
 use Octavum\Core\Match\Toile;
 use Octavum\Core\Match\Traits;
@@ -19,6 +20,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Remedy\WaysOut;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Workroom\Settings;
+use Octavum\Store\Overrules;
 use Octavum\Store\Plan;
 use Octavum\Store\Stash;
 use Octavum\Strip\Scale;
@@ -31,15 +33,19 @@ final readonly class PatternPages
     private const ROWS = 10;
     private const FEWER = 3;
 
-    public function __construct(private Stash $stash, private Plan $plan, private StripBuilder $strips)
-    {
+    public function __construct(
+        private Stash $stash,
+        private Plan $plan,
+        private StripBuilder $strips,
+        private Overrules $overrules,
+    ) {
     }
 
     public function of(Making $making, Account $account, Settings $settings): PatternPage
     {
         $cloths = $this->stash->all($account);
         $promised = array_map(Promise::total(...), $this->plan->promises($account));
-        $would = new WhatWouldDo($settings->assumptions);
+        $would = new WhatWouldDo($settings->assumptions, Overrule::reasons($this->overrules->all($account)));
         $roles = $more = $main = [];
         $asked = $making->version->table->roles();
         foreach ([] === $asked ? [Role::Main] : $asked as $role) {

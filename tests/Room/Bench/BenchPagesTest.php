@@ -104,6 +104,27 @@ final class BenchPagesTest extends PageTestCase
         yield ['/bench/pattern?version=01ARZ3NDEKTSV4RRFFQ69G5FAV', 'what have I got for this?'];
     }
 
+    public function testTheSewistOverrulesWithAReasonWhichIsKeptAndTakenBack(): void
+    {
+        $page = self::says($this->lay('Big peony viscose'));
+        self::assertStringContainsString('You said it will do: Cut on the bias it hangs like the crepe in the picture.', $page);
+        $version = $this->version('Evensong dress', 'A');
+        $page = $this->lay('Plum ponte');
+        $this->browser->submit($page->filter('.group > .overrule form')->form(['version' => $version, 'reason' => ' ']));
+        self::assertStringContainsString('Say in a few words why', self::says($this->browser->followRedirect()));
+        $page = $this->browser->getCrawler();
+        $this->browser->submit($page->filter('.group > .overrule form')->form(['version' => $version, 'reason' => 'ponte is <stable>']));
+        $page = $this->browser->followRedirect();
+        $row = $page->filter('#v'.$version);
+        self::assertStringContainsString('You said it will do: ponte is <stable>', $row->filter('.why')->text());
+        self::assertStringContainsString('Drafted for woven cloth, and this is knit.', self::says($page, '#v'.$version.' template'));
+        $pattern = self::says($this->get('/bench/pattern?version='.$version));
+        self::assertStringContainsString('You said it will do', $pattern, 'the other way round, too');
+        $page = $this->lay('Plum ponte');
+        $this->browser->submit($page->filter('#v'.$version.' form.overrule')->selectButton('Let the rules judge again')->form());
+        self::assertCount(0, $this->browser->followRedirect()->filter('#v'.$version));
+    }
+
     public function testANewcomerIsToldWhatToEnterFirst(): void
     {
         $this->browser->loginUser($this->account('new@example.org'));

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Core\Match\Overrule;
+
+/** What an account says will do, whatever the rules say. */
+final readonly class Overrules
+{
+    public function __construct(private EntityManagerInterface $entities)
+    {
+    }
+
+    /** @return list<Overrule> of cloths and versions that are there, the oldest first */
+    public function all(Account $account): array
+    {
+        /** @var list<array{cloth: string, version: string, reason: string, on: \DateTimeImmutable}> $rows */
+        $rows = $this->entities
+            ->createQuery(
+                'SELECT c.id AS cloth, v.id AS version, o.reason, o.on FROM '.OverruleRecord::class.' o JOIN o.cloth c JOIN o.version v
+                JOIN v.pattern p WHERE o.account = :account AND c.removedAt IS NULL AND v.removedAt IS NULL AND p.removedAt IS NULL
+                ORDER BY o.id',
+            )
+            ->setParameter('account', $account)
+            ->getArrayResult();
+
+        return array_map(
+            static fn (array $row): Overrule => new Overrule($row['cloth'], $row['version'], $row['reason'], $row['on']),
+            $rows,
+        );
+    }
+
+    /** In the place of what was said of the two before. */
+    public function say(ClothRecord $cloth, VersionRecord $version, string $reason, \DateTimeImmutable $on): void
+    {
+        $record = $this->find($cloth, $version) ?? new OverruleRecord($cloth->account, $cloth, $version, $on);
+        [$record->reason, $record->on] = [$reason, $on];
+        $this->entities->persist($record);
+        $this->entities->flush();
+    }
+
+    public function takeBack(ClothRecord $cloth, VersionRecord $version): void
+    {
+        $record = $this->find($cloth, $version);
+        if (null !== $record) {
+            $this->entities->remove($record);
+            $this->entities->flush();
+        }
+    }
+
+    private function find(ClothRecord $cloth, VersionRecord $version): ?OverruleRecord
+    {
+        return $this->entities->getRepository(OverruleRecord::class)->findOneBy(['cloth' => $cloth, 'version' => $version]);
+    }
+}
