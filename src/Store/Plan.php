@@ -26,6 +26,9 @@ final class Plan
     /** @var array<string, list<Project>> by account, until something is saved */
     private array $loaded = [];
 
+    /** @var array<string, list<Project>> likewise, as drawn() gives them */
+    private array $drawn = [];
+
     /** @var array<string, list<SeasonRecord>> the same */
     private array $seasons = [];
 
@@ -41,7 +44,7 @@ final class Plan
 
     public function onFlush(): void
     {
-        $this->loaded = $this->seasons = [];
+        $this->loaded = $this->drawn = $this->seasons = [];
     }
 
     /** @return list<SeasonRecord> the earliest first */
@@ -97,7 +100,7 @@ final class Plan
     /** @return list<Project> the same for a page that draws no other option, only what they might take of the cuts on it */
     public function drawn(Account $account): array
     {
-        return $this->loaded[$account->id] ?? $this->load($account, drawn: true);
+        return $this->loaded[$account->id] ?? $this->drawn[$account->id] ??= $this->load($account, drawn: true);
     }
 
     /** @return list<Project> */
@@ -238,6 +241,6 @@ final class Plan
     /** @return array<string, list<Promise>> by cut, in rank order */
     public function promises(Account $account): array
     {
-        return (new SeasonCheck($this->settings->of($account)->assumptions))->promises($this->projects($account));
+        return (new SeasonCheck($this->settings->of($account)->assumptions))->promises($this->drawn($account));
     }
 }

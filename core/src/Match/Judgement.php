@@ -9,10 +9,22 @@ final readonly class Judgement
 {
     public int $points;
 
+    private bool $refused;
+
+    private bool $clear;
+
     /** @param list<Reason> $reasons in the order of the rules */
     public function __construct(public array $reasons, public bool $isOverruled = false)
     {
-        $this->points = array_sum(array_map(static fn (Reason $reason): int => $reason->points, $reasons));
+        $points = 0;
+        $refused = false;
+        $clear = true;
+        foreach ($reasons as $reason) {
+            $points += $reason->points;
+            $refused = $refused || Tenor::Refusal === $reason->tenor;
+            $clear = $clear && (Tenor::Praise === $reason->tenor || Tenor::Fact === $reason->tenor);
+        }
+        [$this->points, $this->refused, $this->clear] = [$points, $refused, $clear];
     }
 
     /** @return list<Reason> */
@@ -23,13 +35,13 @@ final readonly class Judgement
 
     public function isRefused(): bool
     {
-        return [] !== $this->of(Tenor::Refusal);
+        return $this->refused;
     }
 
     /** Nothing speaks against it and nothing is to be asked. */
     public function isClear(): bool
     {
-        return [] === $this->of(Tenor::Refusal, Tenor::Doubt, Tenor::Question);
+        return $this->clear;
     }
 
     /** What spoke against the pair is still to be read and counts no more, and the sewist's own reason counts for it. */

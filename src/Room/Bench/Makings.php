@@ -25,7 +25,7 @@ final readonly class Makings
     /** @return list<Making> */
     public function of(Account $account, ?Person $person, Filter $filter): array
     {
-        $projects = $this->plan->projects($account);
+        $projects = $this->plan->drawn($account);
         $usual = $this->usual($projects, $person);
         $sewist = new Sewist(made: $this->made($projects), days: $filter->days);
         $makings = [];
@@ -43,7 +43,7 @@ final readonly class Makings
 
     public function one(Account $account, Pattern $pattern, Version $version, ?Person $person): Making
     {
-        $projects = $this->plan->projects($account);
+        $projects = $this->plan->drawn($account);
 
         return Making::of($pattern, $version, $person, new Sewist(made: $this->made($projects)), $this->usual($projects, $person));
     }
@@ -56,7 +56,7 @@ final readonly class Makings
     public function person(Account $account, array $people, string $asked): ?Person
     {
         $count = array_fill_keys(array_keys($people), 0);
-        foreach ($this->plan->projects($account) as $project) {
+        foreach ($this->plan->drawn($account) as $project) {
             if (isset($count[$project->person->id ?? ''])) {
                 ++$count[$project->person->id ?? ''];
             }

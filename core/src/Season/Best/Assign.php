@@ -30,7 +30,7 @@ final class Assign
     /** An end shorter than this is useless, mm. A starting value of the house. */
     private const USEFUL = 400;
 
-    private const STEPS = 400_000;
+    private const STEPS = 150_000;
 
     /** @var list<list<Choice>> */
     private array $choices;

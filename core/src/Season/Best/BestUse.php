@@ -104,7 +104,7 @@ final readonly class BestUse
      * @param list<Project> $projects
      * @param list<Cloth>   $cloths
      *
-     * @return array{array<string, Length>, array<string, array{Cloth, Cut}>}
+     * @return array{array<string, Length>, array<string, array{Cloth, Cut, Traits}>}
      */
     private function free(array $open, array $projects, array $cloths): array
     {
@@ -121,11 +121,12 @@ final readonly class BestUse
         );
         $free = $cuts = [];
         foreach ($cloths as $cloth) {
+            $traits = Traits::of($cloth, Making::DEAR);
             foreach ($cloth->cuts as $cut) {
                 $length = $cut->gone || $cloth->setAside ? null : ToCut::of($cloth, $cut, $this->assumptions)->length;
                 if (null !== $length) {
                     $free[$cut->id] = $length->minus($taken[$cut->id] ?? Length::zero())->larger(Length::zero());
-                    $cuts[$cut->id] = [$cloth, $cut];
+                    $cuts[$cut->id] = [$cloth, $cut, $traits];
                 }
             }
         }
@@ -134,8 +135,10 @@ final readonly class BestUse
     }
 
     /**
-     * @param array<string, array{Cloth, Cut}> $cuts
-     * @param array<string, Length>            $free
+     * Its own way on the cuts that suit it best, and its options as they are.
+     *
+     * @param array<string, array{Cloth, Cut, Traits}> $cuts
+     * @param array<string, Length>                    $free
      *
      * @return array{list<Choice>, array<string, array{Project, Judgement}>} and how each would be made, by option and cut
      */
@@ -149,29 +152,53 @@ final readonly class BestUse
                 continue;
             }
             $asks = Asks::of($way->pattern, $way->version, $way->person);
-            $weighed = [];
-            foreach ($cuts as $id => [$cloth, $cut]) {
-                $present = null === $option && $claim->cut?->id === $id;
-                $judgement = $this->suit->of(Traits::of($cloth, Making::DEAR), $asks);
-                $need = $judgement->isRefused() && !$present ? null : $this->need($way, $claim, $cloth, $cut, $present);
+            $own = $claim->cut->id ?? '';
+            $weighed = 0;
+            foreach (null === $option ? $this->bySuit($asks, $cuts, $own) : array_intersect_key($cuts, [$own => true]) as $id => $one) {
+                [$cloth, $cut, $traits] = $one;
+                $judgement = $this->suit->of($traits, $asks);
+                $present = null === $option && $own === $id;
+                $need = $this->need($way, $claim, $cloth, $cut, $present);
                 if (null !== $need && !$free[$id]->isLessThan($need)) {
                     $points = $judgement->points - (null === $option ? 0 : 1);
-                    $weighed[] = new Choice($option?->id, $id, $need->micrometres, $points, $present);
+                    $choices[] = new Choice($option?->id, $id, $need->micrometres, $points, $present);
                     $found[$option?->id.' '.$id] = [$way, $judgement];
+                    if (self::WEIGHED === ++$weighed) {
+                        break;
+                    }
                 }
             }
-            usort($weighed, static fn (Choice $a, Choice $b): int => [$b->present, $b->points, $a->need] <=> [
-                $a->present,
-                $a->points,
-                $b->need,
-            ]);
-            $choices = [...$choices, ...\array_slice($weighed, 0, self::WEIGHED)];
             if (null === $option && null !== $claim->wish) {
                 $choices[] = new Choice(null, null, 0, 0, true);
             }
         }
 
         return [$choices, $found];
+    }
+
+    /**
+     * @param array<string, array{Cloth, Cut, Traits}> $cuts
+     * @param string                                   $own  id of the one it has
+     *
+     * @return array<string, array{Cloth, Cut, Traits}> its own first, and those that are not refused, the best first
+     */
+    private function bySuit(Asks $asks, array $cuts, string $own): array
+    {
+        $points = $judged = [];
+        foreach ($cuts as $id => [$cloth, , $traits]) {
+            $judgement = $judged[$cloth->id] ??= $this->suit->of($traits, $asks);
+            if ($id === $own || !$judgement->isRefused()) {
+                $points[$id] = $id === $own ? \PHP_INT_MAX : $judgement->points;
+            }
+        }
+        arsort($points);
+
+        $sorted = [];
+        foreach (array_keys($points) as $id) {
+            $sorted[$id] = $cuts[$id];
+        }
+
+        return $sorted;
     }
 
     private function need(Project $way, Claim $claim, Cloth $cloth, Cut $cut, bool $present): ?Length
