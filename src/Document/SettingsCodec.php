@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Octavum\Document;
 
+use Octavum\Core\Match\Sewist;
+use Octavum\Core\Match\ToileSchool;
+use Octavum\Core\Match\Tool;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\System;
+use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Shopping\Counter;
 use Octavum\Core\Workroom\DateStyle;
 use Octavum\Core\Workroom\Dialect;
@@ -29,6 +33,10 @@ final readonly class SettingsCodec
                 'dates',
                 'bothUnits',
                 'matching',
+                'avoids',
+                'learns',
+                'lacks',
+                'toiles',
             ]);
         }
         $currency = $node->at('currency')->optionalText(3) ?? 'EUR';
@@ -49,6 +57,12 @@ final readonly class SettingsCodec
             $node->at('dialect')->choice(Dialect::class) ?? Dialect::British,
             $node->at('dates')->choice(DateStyle::class) ?? DateStyle::DayFirst,
             $node->at('bothUnits')->boolean(),
+            new Sewist(
+                self::all($node->at('avoids'), Technique::class),
+                self::all($node->at('learns'), Technique::class),
+                self::all($node->at('lacks'), Tool::class),
+                $node->at('toiles')->choice(ToileSchool::class) ?? ToileSchool::FirstTime,
+            ),
         );
     }
 
@@ -66,6 +80,27 @@ final readonly class SettingsCodec
             ...DateStyle::DayFirst === $settings->dates ? [] : ['dates' => $settings->dates->value],
             ...$settings->bothUnits ? ['bothUnits' => true] : [],
             ...Matching::MainSeams === $settings->assumptions->matching ? [] : ['matching' => $settings->assumptions->matching->value],
+            ...Fields::known([
+                'avoids' => array_column($settings->sewist->avoids, 'value'),
+                'learns' => array_column($settings->sewist->learns, 'value'),
+                'lacks' => array_column($settings->sewist->lacks, 'value'),
+                'toiles' => ToileSchool::FirstTime === $settings->sewist->toiles ? null : $settings->sewist->toiles->value,
+            ]),
         ];
+    }
+
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $enum
+     *
+     * @return list<T>
+     */
+    private static function all(Node $node, string $enum): array
+    {
+        return array_values(array_filter(array_map(
+            static fn (Node $item): ?\BackedEnum => $item->choice($enum),
+            $node->items(30),
+        )));
     }
 }

@@ -13,6 +13,7 @@ final readonly class Sewist
      * @param list<Technique>    $avoids
      * @param list<Technique>    $learns wants to
      * @param list<Tool>         $lacks  tools that are not in the house
+     * @param ToileSchool        $toiles when one is sewn
      * @param array<string, int> $made   how often, by pattern
      * @param ?Warmth            $days   it is sewn for; null for any
      */
@@ -20,8 +21,15 @@ final readonly class Sewist
         public array $avoids = [],
         public array $learns = [],
         public array $lacks = [],
+        public ToileSchool $toiles = ToileSchool::FirstTime,
         public array $made = [],
         public ?Warmth $days = null,
     ) {
+    }
+
+    /** @param array<string, int> $made how often, by pattern */
+    public function having(array $made, ?Warmth $days = null): self
+    {
+        return new self($this->avoids, $this->learns, $this->lacks, $this->toiles, $made, $days);
     }
 }

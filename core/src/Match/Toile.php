@@ -25,8 +25,12 @@ final readonly class Toile
      */
     public function reasons(Making $making, ?Traits $cloth): array
     {
+        $school = $making->asks->sewist->toiles;
         $new = 0 === $making->asks->made;
-        $why = [];
+        if (ToileSchool::Never === $school) {
+            return [];
+        }
+        $why = ToileSchool::Always === $school ? [new Sentence('You always sew one.')] : [];
         if ($new && true === $cloth?->precious) {
             $why[] = new Sentence('You have never made this, and there is no more of the cloth.');
         }

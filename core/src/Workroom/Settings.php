@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Workroom;
 
+use Octavum\Core\Match\Sewist;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Shopping\Counter;
@@ -23,6 +24,7 @@ final readonly class Settings
         public Dialect $dialect = Dialect::British,
         public DateStyle $dates = DateStyle::DayFirst,
         public bool $bothUnits = false,
+        public Sewist $sewist = new Sewist(),
     ) {
     }
 }

@@ -26,6 +26,7 @@ use Octavum\Core\Match\Reason;
 use Octavum\Core\Match\Sewist;
 use Octavum\Core\Match\Suit;
 use Octavum\Core\Match\Tenor;
+use Octavum\Core\Match\ToileSchool;
 use Octavum\Core\Match\Tool;
 use Octavum\Core\Match\Traits;
 use Octavum\Core\Match\Warmth;
@@ -186,6 +187,7 @@ final class PairsTest extends TestCase
             $techniques('avoids'),
             $techniques('learns'),
             array_map(Tool::from(...), isset($says['lacks']) ? [$says['lacks']] : []),
+            ToileSchool::FirstTime,
             ['p' => (int) ($says['made'] ?? 0)],
             Warmth::tryFrom($says['days'] ?? ''),
         );

@@ -12,11 +12,13 @@ use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Match\Asks;
 use Octavum\Core\Match\Group;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Proposal;
 use Octavum\Core\Match\Sewist;
 use Octavum\Core\Match\Toile;
+use Octavum\Core\Match\ToileSchool;
 use Octavum\Core\Match\Traits;
 use Octavum\Core\Match\WhatItBecomes;
 use Octavum\Core\Match\WhatWouldDo;
@@ -129,6 +131,14 @@ final class WhatItBecomesTest extends TestCase
         $plain = Traits::of(new Cloth('l', 'Linen'), Making::DEAR);
         $dress = $this->making('dress', 1900, new ClothAdvice());
         self::assertSame([], $toile->reasons($dress, $plain));
+        $always = new Making($dress->pattern, $dress->version, Asks::of($dress->pattern, $dress->version, null, new Sewist(
+            toiles: ToileSchool::Always,
+        )));
+        self::assertSame('You always sew one.', (string) $toile->reasons($always, $plain)[0]);
+        $never = new Making($dress->pattern, $dress->version, Asks::of($dress->pattern, $dress->version, null, new Sewist(
+            toiles: ToileSchool::Never,
+        )));
+        self::assertSame([], $toile->reasons($never, $precious));
         self::assertCount(1, $toile->reasons($dress, $precious));
         self::assertSame([], $toile->reasons($this->making('dress', 1900, new ClothAdvice(), made: 2), $precious), 'tried and true');
         $trousers = $this->making('t', 1900, new ClothAdvice(), garment: Garment::Trousers);

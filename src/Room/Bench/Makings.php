@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Room\Bench;
 
 use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Match\Making;
-use Octavum\Core\Match\Sewist;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Project;
@@ -18,7 +18,7 @@ use Octavum\Store\Plan;
 /** What an account could make: the versions in the house, in the size each comes in for a person. */
 final readonly class Makings
 {
-    public function __construct(private Library $library, private Plan $plan)
+    public function __construct(private Library $library, private Plan $plan, private AccountSettings $settings)
     {
     }
 
@@ -27,7 +27,7 @@ final readonly class Makings
     {
         $projects = $this->plan->drawn($account);
         $usual = $this->usual($projects, $person);
-        $sewist = new Sewist(made: $this->made($projects), days: $filter->days);
+        $sewist = $this->settings->of($account)->sewist->having($this->made($projects), $filter->days);
         $makings = [];
         foreach ($this->library->all($account) as $pattern) {
             foreach ($pattern->versions as $version) {
@@ -45,7 +45,9 @@ final readonly class Makings
     {
         $projects = $this->plan->drawn($account);
 
-        return Making::of($pattern, $version, $person, new Sewist(made: $this->made($projects)), $this->usual($projects, $person));
+        $sewist = $this->settings->of($account)->sewist->having($this->made($projects));
+
+        return Making::of($pattern, $version, $person, $sewist, $this->usual($projects, $person));
     }
 
     /**

@@ -18,6 +18,7 @@ use Octavum\Core\Shopping\Counter;
 use Octavum\Core\Workroom\DateStyle;
 use Octavum\Core\Workroom\Dialect;
 use Octavum\Core\Workroom\Settings;
+use Octavum\Document\Node;
 use Octavum\Document\SettingsCodec;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
@@ -126,6 +127,7 @@ final class AccountController extends AbstractController
                 $entry->choice('dialect', Dialect::class) ?? Dialect::British,
                 $entry->choice('dates', DateStyle::class) ?? DateStyle::DayFirst,
                 $entry->boolean('bothUnits'),
+                $codec->read(Node::stored($account->settings, 'account '.$account->id))->sewist,
             );
             Revision::check($entry, $account->revision, $page->values($account));
             if ($entry->isSound()) {

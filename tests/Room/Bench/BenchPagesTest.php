@@ -125,6 +125,22 @@ final class BenchPagesTest extends PageTestCase
         self::assertCount(0, $this->browser->followRedirect()->filter('#v'.$version));
     }
 
+    public function testHowOneSewsIsCounted(): void
+    {
+        $this->signInToDemo();
+        $this->get('/settings');
+        $this->send('Save how you sew', ['avoids' => [8 => 'invisible zip'], 'lacks' => [3 => 'a stretch stitch or an overlocker'], 'toiles' => 'never']);
+        $page = $this->browser->followRedirect();
+        self::assertSame('never', $page->filter('#sewing [name=toiles] option:selected, #sewing [name=toiles] option[selected]')->attr('value'));
+        $dress = $this->get('/bench/pattern?version='.$this->version('Evensong dress', 'A'));
+        self::assertStringContainsString('It has what you would rather not sew: invisible zip.', self::says($dress));
+        self::assertCount(0, $dress->filter('.toile'));
+        self::assertStringContainsString('which you say you have not', self::says($this->lay('Plum ponte')));
+        $this->get('/settings');
+        $this->send('Save the settings', ['counter' => '25 cm']);
+        self::assertSame('never', $this->workroom($this->demo())->settings->sewist->toiles->value, 'the other form leaves it');
+    }
+
     public function testANewcomerIsToldWhatToEnterFirst(): void
     {
         $this->browser->loginUser($this->account('new@example.org'));
