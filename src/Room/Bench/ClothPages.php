@@ -16,12 +16,10 @@ use Octavum\Core\Need\Guess;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\On;
 use Octavum\Core\Need\Unknown;
-use Octavum\Core\Remedy\WaysOut;
 use Octavum\Core\Shopping\Curve;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Store\Overrules;
 use Octavum\Strip\Scale;
-use Octavum\Strip\StripBuilder;
 
 /** Lays a cloth before the library and draws what comes of it. */
 final readonly class ClothPages
@@ -33,7 +31,7 @@ final readonly class ClothPages
     /** Of a cut, the part that may be missing for a version to be drawn past its end. */
     private const BEYOND = 0.35;
 
-    public function __construct(private RollDrawing $rolls, private StripBuilder $strips, private Overrules $overrules)
+    public function __construct(private RollDrawing $rolls, private RowDrawing $rows, private Overrules $overrules)
     {
     }
 
@@ -59,7 +57,16 @@ final readonly class ClothPages
             foreach (\array_slice($all, 0, self::ROWS) as $proposal) {
                 $unknown = $proposal->fit?->need instanceof Unknown;
                 $guess = $unknown && $guesses-- > 0 ? $this->guess($proposal, $on, $settings) : null;
-                $rows[$group][] = $this->row($lying, $proposal, $scale, $settings, $guess);
+                $rows[$group][] = $this->rows->of(
+                    $proposal,
+                    $lying->cloth,
+                    $lying->cut,
+                    $lying->free,
+                    [$lying->cut->id => $lying->taken()],
+                    $scale,
+                    $settings,
+                    $guess,
+                );
             }
             $more[$group] = \array_slice($all, self::ROWS);
         }
@@ -81,30 +88,6 @@ final readonly class ClothPages
             $lying->endless ? $this->curve($lying, $proposals, $settings) : null,
             \count($proposals),
         );
-    }
-
-    private function row(Lying $lying, Proposal $proposal, Scale $scale, Settings $settings, ?Guess $guess): Row
-    {
-        $making = $proposal->making;
-        $need = $proposal->fit?->need;
-        if (!$need instanceof Need) {
-            return new Row($proposal, null, $guess);
-        }
-        $strip = $this->strips->trying(
-            $lying->cloth,
-            $lying->toCut,
-            $lying->taken(),
-            $making->pattern->title,
-            $need->amount,
-            $scale,
-            $settings->system,
-        );
-        $ways = Group::Short !== $proposal->group || null === $lying->free ? [] : (new WaysOut(
-            new Estimator($settings->assumptions),
-            $settings->assumptions,
-        ))->of($making->wanted(), $making->pattern, $lying->cloth, $lying->cut, $lying->free, $need);
-
-        return new Row($proposal, $strip, null, $ways);
     }
 
     private function guess(Proposal $proposal, On $on, Settings $settings): ?Guess

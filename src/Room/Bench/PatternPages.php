@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Octavum\Room\Bench;
 
 use Octavum\Account\Account;
-use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Match\Group;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Overrule;
@@ -14,17 +13,13 @@ use Octavum\Core\Match\Toile;
 use Octavum\Core\Match\Traits;
 use Octavum\Core\Match\WhatWouldDo;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Need\Estimator;
-use Octavum\Core\Need\Need;
 use Octavum\Core\Piece\Role;
-use Octavum\Core\Remedy\WaysOut;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Store\Overrules;
 use Octavum\Store\Plan;
 use Octavum\Store\Stash;
 use Octavum\Strip\Scale;
-use Octavum\Strip\StripBuilder;
 
 /** Lays a version before the stash, role by role, and draws what comes of it. */
 final readonly class PatternPages
@@ -36,7 +31,7 @@ final readonly class PatternPages
     public function __construct(
         private Stash $stash,
         private Plan $plan,
-        private StripBuilder $strips,
+        private RowDrawing $rows,
         private Overrules $overrules,
     ) {
     }
@@ -100,26 +95,9 @@ final readonly class PatternPages
     /** @param array<string, Length> $promised */
     private function row(Proposal $proposal, Scale $scale, array $promised, Settings $settings): Row
     {
-        $need = $proposal->fit?->need;
-        [$cloth, $cut] = [$proposal->cloth, $proposal->cut];
-        if (null === $cloth || null === $cut || !$need instanceof Need) {
-            return new Row($proposal, null);
-        }
-        $strip = $this->strips->trying(
-            $cloth,
-            ToCut::of($cloth, $cut, $settings->assumptions),
-            $promised[$cut->id] ?? Length::zero(),
-            $proposal->making->pattern->title,
-            $need->amount,
-            $scale,
-            $settings->system,
-        );
-        $ways = Group::Short !== $proposal->group || null === $proposal->free ? [] : (new WaysOut(
-            new Estimator($settings->assumptions),
-            $settings->assumptions,
-        ))->of($proposal->making->wanted(), $proposal->making->pattern, $cloth, $cut, $proposal->free, $need, $promised);
-
-        return new Row($proposal, $strip, null, $ways);
+        return null === $proposal->cloth || null === $proposal->cut
+            ? new Row($proposal, null)
+            : $this->rows->of($proposal, $proposal->cloth, $proposal->cut, $proposal->free, $promised, $scale, $settings);
     }
 
     /**
