@@ -63,7 +63,7 @@ final class ProjectController extends AbstractController
         [$cloth, $cut] = $this->stash->cut($account, $request->query->getString('cut')) ?? [null, null];
         $blank = new Project(
             '',
-            '',
+            self::given($request, 'name') ?? '',
             $this->mapper->season($season),
             $rank,
             $this->people->all($account)[$request->query->getString('person')] ?? null,
@@ -75,6 +75,7 @@ final class ProjectController extends AbstractController
                 static fn (Role $role): Claim => Role::Main === $role ? new Claim('', $role, $cloth, $cut) : new Claim('', $role),
                 [] === $roles ? [Role::Main] : $roles,
             ),
+            when: self::given($request, 'when') ?? '',
         );
 
         return $this->page($request, null, $blank, [], $seasons, $account);
