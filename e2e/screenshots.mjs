@@ -34,7 +34,11 @@ async function take(viewport, pages) {
 
 await take({ width: 1280, height: 800 }, {
     season: '/season',
-    project: ['/season', 'Towpath coat'],
+    project: async (page) => {
+        await page.goto(base + '/season');
+        await page.getByRole('link', { name: 'Towpath coat', exact: true }).first().click();
+        await page.locator('.remedies').waitFor({ timeout: 30000 });
+    },
     cloth: '/cloth',
     'cloth-page': ['/cloth?words=heron', 'Heron lawn'],
     haul: async (page) => {

@@ -88,7 +88,7 @@ final class EnoughController extends AbstractController
             $case->role,
             $case->free,
             $tried,
-            array_map(static fn (Change $change): string => $change->key, $chosen),
+            $chosen,
             [] === $chosen ? $make->plain() : $make->amount(...$chosen),
             $this->bar($case, $chosen),
             $make->real,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Bench;
 
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Remedy\Change;
 use Octavum\Core\Remedy\Tried;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\RoleAnswer;
@@ -15,7 +16,7 @@ final readonly class EnoughPage
 {
     /**
      * @param list<Tried>  $tried  each alone
-     * @param list<string> $ticked keys of what is done
+     * @param list<Change> $chosen what is done
      * @param ?Length      $need   with what is ticked; null when it does not go on the cloth that way
      * @param bool         $real   laid again; otherwise by area
      * @param bool         $laid   it is enough as it is, laid out
@@ -27,7 +28,7 @@ final readonly class EnoughPage
         public RoleAnswer $role,
         public Length $free,
         public array $tried,
-        public array $ticked,
+        public array $chosen,
         public ?Length $need,
         public GapBar $bar,
         public bool $real,
