@@ -245,9 +245,6 @@ final readonly class SavedLay
             ),
         );
 
-        $own = $garment.'/';
-        $without = array_values(array_filter($this->off, static fn (string $piece): bool => str_starts_with($piece, $own)));
-
         return new LaidOut(
             $this->name,
             $this->fold,
@@ -255,7 +252,18 @@ final readonly class SavedLay
             $share,
             $others,
             (int) round(100 * $this->utilisation),
-            array_map(static fn (string $piece): string => substr($piece, \strlen($own)), $without),
+            $this->without($garment),
+        );
+    }
+
+    /** @return list<string> pieces of a garment that come from elsewhere, by name */
+    public function without(int $garment): array
+    {
+        $own = $garment.'/';
+
+        return array_map(
+            static fn (string $piece): string => substr($piece, \strlen($own)),
+            array_values(array_filter($this->off, static fn (string $piece): bool => str_starts_with($piece, $own))),
         );
     }
 }

@@ -13,7 +13,7 @@ final readonly class PatternPage
     /**
      * @param array<string, array<string, list<Row>>> $roles   the first of each group, by role and group
      * @param array<string, int>                      $more    how many cuts would do besides, by role
-     * @param array<string, int>                      $refused how many cuts of the stash will not do, by their reason
+     * @param list<array{Sentence, int}>              $refused why cuts of the stash will not do, and how many
      * @param list<Sentence>                          $toile   why one is advised
      * @param list<Row>                               $toiles  cloths it could be sewn from
      */

@@ -13,6 +13,7 @@ use Octavum\Core\Match\Toile;
 use Octavum\Core\Match\Traits;
 use Octavum\Core\Match\WhatWouldDo;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Workroom\Settings;
@@ -103,17 +104,18 @@ final readonly class PatternPages
     /**
      * @param list<Proposal> $all
      *
-     * @return array<string, int>
+     * @return list<array{Sentence, int}> the commonest reason first
      */
     private function refused(array $all): array
     {
         $reasons = [];
         foreach ($all as $proposal) {
-            if (Group::Not === $proposal->group) {
-                $reasons[(string) $proposal->refusal] = ($reasons[(string) $proposal->refusal] ?? 0) + 1;
+            if (null !== $proposal->refusal) {
+                $reasons[(string) $proposal->refusal] ??= [$proposal->refusal, 0];
+                ++$reasons[(string) $proposal->refusal][1];
             }
         }
-        arsort($reasons);
+        usort($reasons, static fn (array $a, array $b): int => $b[1] <=> $a[1]);
 
         return $reasons;
     }

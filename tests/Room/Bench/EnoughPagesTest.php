@@ -32,6 +32,8 @@ final class EnoughPagesTest extends PageTestCase
         self::assertTrue($role->claim->lay->sound);
         $page = $this->get('/project/'.$this->project('Regatta dress')->id);
         self::assertStringContainsString('fits', self::says($page, '.project-part .enough'));
+        self::assertStringContainsString('Front facing, Back facing are not in its lay. Bind those edges', self::says($page));
+        self::assertStringContainsString('Without Front facing, Back facing', self::says($page));
         $this->send('undo', []);
         self::assertSame(Verdict::Short, $this->role('Regatta dress')->verdict);
         self::assertSame([], $this->project('Regatta dress')->alterations);

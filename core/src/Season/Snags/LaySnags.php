@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season\Snags;
 
+use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\Action;
@@ -12,7 +13,7 @@ use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Severity;
 use Octavum\Core\Season\Snag;
 
-/** A saved lay that does not count any more, and why. */
+/** A saved lay that does not count any more, and why; and what one that counts leaves to other cloth. */
 final readonly class LaySnags
 {
     public function __construct(private Assumptions $assumptions)
@@ -25,7 +26,7 @@ final readonly class LaySnags
         $lay = $claim->lay;
         $why = $project->layStale($claim, $this->assumptions);
         if (null === $lay || null === $why) {
-            return [];
+            return null === $lay ? [] : $this->elsewhere($project, $claim, $lay);
         }
         if (!$lay->isGeneric($project->asked($claim, $this->assumptions)) || null === $project->pattern) {
             $sentence = new Sentence('The saved lay of {project} does not count any more: {why}.', [
@@ -41,5 +42,22 @@ final readonly class LaySnags
         );
 
         return [new Snag(Severity::Note, $sentence, Action::EnterPieces, $project->version->id ?? $project->pattern->id)];
+    }
+
+    /** @return list<Snag> one where pieces are left off a lay that holds */
+    private function elsewhere(Project $project, Claim $claim, SavedLay $lay): array
+    {
+        $garment = $lay->garmentOf($project->id, $claim->role, $project->largestSize(), $claim->pieces);
+        $without = null === $garment ? [] : $lay->without($garment);
+
+        return [] === $without ? [] : [new Snag(
+            Severity::Note,
+            new Sentence('{project}: {pieces} are not in its lay. Bind those edges, or choose the cloth they come from.', [
+                'project' => $project->name,
+                'pieces' => implode(', ', $without),
+            ]),
+            Action::ChooseInProject,
+            $project->id,
+        )];
     }
 }
