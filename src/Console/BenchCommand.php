@@ -11,11 +11,19 @@ use Octavum\Core\Lay\LayMaker;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Sewist;
 use Octavum\Core\Match\WhatItBecomes;
+use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\On;
+use Octavum\Core\Piece\Piece;
+use Octavum\Core\Piece\Shape;
+use Octavum\Core\Remedy\Laying;
+use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Season\Check\SeasonCheck;
+use Octavum\Core\Shape\Outline;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Attribute\Option;
@@ -98,6 +106,7 @@ final readonly class BenchCommand
             $half = $this->oneAgainstAll($io, $workroom, 500);
             $whole = $this->oneAgainstAll($io, $workroom, 1000);
             $this->row($io, 'twice the patterns take', \sprintf('%.2f times as long', $whole / $half));
+            $this->measure($io, 'remedies of 25 pieces, core', self::remedies(...), 5);
             $environment = ['OCTAVUM_DATA' => $data, 'APP_ENV' => 'prod', 'APP_DEBUG' => '0'];
             $this->measure(
                 $io,
@@ -250,6 +259,21 @@ final readonly class BenchCommand
         }, 20);
 
         return (hrtime(true) - $start) / 2e7;
+    }
+
+    /** Everything that may be done about a garment of 25 pieces, laid for the first time. */
+    private static function remedies(): void
+    {
+        $random = new Randomizer(new Mt19937(3));
+        $names = ['Front', 'Back', 'Sleeve', 'Collar', 'Cuff', 'Pocket', 'Front facing', 'Back facing', 'Yoke', 'Skirt front', 'Hood'];
+        $pieces = [];
+        for ($i = 0; $i < 25; ++$i) {
+            $outline = Outline::rectangle($random->getInt(150, $i < 8 ? 800 : 400), $random->getInt(80, 350));
+            $name = ($names[$i] ?? 'Piece').' '.$i;
+            $pieces[] = new Piece($name, quantity: $random->getInt(1, 2), shapes: [new Shape([], $outline, Length::ofMillimetres(15))]);
+        }
+        [$need, $free, $margin] = array_map(Length::ofMillimetres(...), [9000, 2000, 100]);
+        (new MakeEnough(Laying::of($pieces, '', Length::ofMillimetres(1380), false), $need, $free, true, $margin))->tried();
     }
 
     private function measure(SymfonyStyle $io, string $what, \Closure $do, int $times = self::TIMES): void

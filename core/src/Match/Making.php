@@ -10,6 +10,7 @@ use Octavum\Core\Fit\SizeChooser;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\Wanted;
+use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
@@ -24,7 +25,7 @@ final readonly class Making
      * @param ?string          $size        null when nobody can say which
      * @param ?string          $gradedTo    the largest size used, when sizes are graded between
      * @param list<Alteration> $alterations kept for the pattern and the person
-     * @param ?Sentence        $unfit       why no size of it is the person's
+     * @param ?Sentence        $unfit       why it cannot be sewn for the person
      */
     public function __construct(
         public Pattern $pattern,
@@ -42,6 +43,7 @@ final readonly class Making
     public static function of(Pattern $pattern, Version $version, ?Person $person, Sewist $sewist, array $usual = []): self
     {
         [$size, $gradedTo, $unfit] = self::size($pattern, $version, $person, $usual);
+        $wished = Ownership::Wished === $pattern->ownership ? new Sentence('It is only wished for, not in the house.') : null;
         $alterations = [];
         foreach (null === $person ? [] : $pattern->alterationsFor($person->id) as $kept) {
             if (null !== $kept->length) {
@@ -51,12 +53,12 @@ final readonly class Making
 
         $asks = Asks::of($pattern, $version, $person, $sewist);
 
-        return new self($pattern, $version, $asks, $person, $size, $gradedTo, $alterations, $unfit);
+        return new self($pattern, $version, $asks, $person, $size, $gradedTo, $alterations, $wished ?? $unfit);
     }
 
     public function inSize(string $size): self
     {
-        return new self($this->pattern, $this->version, $this->asks, $this->person, $size, null, $this->alterations);
+        return new self($this->pattern, $this->version, $this->asks, $this->person, $size, null, $this->alterations, $this->unfit);
     }
 
     /** Its hours, null when nobody has said. */

@@ -29,6 +29,7 @@ use Octavum\Core\Need\On;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Nap;
+use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
@@ -63,6 +64,15 @@ final class WhatItBecomesTest extends TestCase
         yield 'more than two fifths are missing' => [Group::Not, 3567, $soft];
         yield 'the length is not known' => [Group::WouldDo, 0, $soft];
         yield 'no size is known' => [Group::WouldDo, 1900, $soft, null];
+    }
+
+    public function testAPatternThatIsOnlyWishedForIsRefusedAndSaysSo(): void
+    {
+        $dress = $this->making('dress', 1900, new ClothAdvice(crispest: Drape::Soft));
+        $wished = new Pattern('w', 'Wish', ownership: Ownership::Wished, versions: [$dress->version], advice: $dress->pattern->advice);
+        $proposal = $this->lay([Making::of($wished, $dress->version, null, new Sewist())->inSize('14')])[0];
+        self::assertSame(Group::Not, $proposal->group);
+        self::assertStringContainsString('only wished for', (string) $proposal->refusal);
     }
 
     public function testWhatIsLeftAndWhatItStillMakes(): void

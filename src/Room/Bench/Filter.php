@@ -6,7 +6,6 @@ namespace Octavum\Room\Bench;
 
 use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Warmth;
-use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Piece\Garment;
 use Octavum\Input\Entry;
@@ -46,8 +45,7 @@ final readonly class Filter
 
     public function lets(Making $making): bool
     {
-        return Ownership::Wished !== $making->pattern->ownership
-            && (null === $this->garment || $this->garment === $making->pattern->garment)
+        return (null === $this->garment || $this->garment === $making->pattern->garment)
             && (null === $this->minutes || ($making->minutes() ?? 0) <= $this->minutes)
             && null === $making->asks->uses(...$this->without);
     }
