@@ -241,6 +241,12 @@ final class Plan
     /** @return array<string, list<Promise>> by cut, in rank order */
     public function promises(Account $account): array
     {
+        return (new SeasonCheck($this->settings->of($account)->assumptions))->promises($this->projects($account));
+    }
+
+    /** @return array<string, list<Promise>> the same for a page that asks nothing of other options */
+    public function promised(Account $account): array
+    {
         return (new SeasonCheck($this->settings->of($account)->assumptions))->promises($this->drawn($account));
     }
 }

@@ -57,7 +57,7 @@ final class BenchController extends AbstractController
     /** @return list<Lying> the longest cuts that nothing is planned from */
     private function unplanned(Account $account): array
     {
-        $promises = $this->plan->promises($account);
+        $promises = $this->plan->promised($account);
         $found = [];
         foreach ($this->stash->all($account) as $cloth) {
             foreach ($cloth->cuts as $cut) {

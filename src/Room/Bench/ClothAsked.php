@@ -48,7 +48,7 @@ final readonly class ClothAsked
                 $account,
                 $own[0],
                 $own[1],
-                $whole ? [] : $this->plan->promises($account)[$own[1]->id] ?? [],
+                $whole ? [] : $this->plan->promised($account)[$own[1]->id] ?? [],
             ),
             '' === trim($words) => null,
             default => $this->typed($account, $words),

@@ -40,7 +40,7 @@ final readonly class PatternPages
     public function of(Making $making, Account $account, Settings $settings): PatternPage
     {
         $cloths = $this->stash->all($account);
-        $promised = array_map(Promise::total(...), $this->plan->promises($account));
+        $promised = array_map(Promise::total(...), $this->plan->promised($account));
         $would = new WhatWouldDo($settings->assumptions, Overrule::reasons($this->overrules->all($account)));
         $roles = $more = $main = [];
         $asked = $making->version->table->roles();
