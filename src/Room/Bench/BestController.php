@@ -15,6 +15,7 @@ use Octavum\Page\Toast;
 use Octavum\Store\ClaimRecord;
 use Octavum\Store\Plan;
 use Octavum\Store\ProjectMapper;
+use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
 use Octavum\Store\SeasonRecord;
 use Octavum\Store\Stash;
@@ -76,7 +77,7 @@ final class BestController extends AbstractController
             $records[$change->project->id] = $projects->hereOf($account, $change->project->id) ?? throw $this->createNotFoundException();
         }
         $touched = array_merge(...array_values(array_map(
-            static fn ($record): array => [$record, ...$record->options->toArray(), ...$record->claims->toArray()],
+            static fn (ProjectRecord $record): array => [$record, ...$record->options->toArray(), ...$record->claims->toArray()],
             $records,
         )));
         $before = $takeBack->state($touched);

@@ -18,9 +18,11 @@ use Octavum\Core\Lay\LayMaker;
 use Octavum\Core\Lay\Status;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Alteration;
+use Octavum\Core\Piece\Piece;
 use Octavum\Core\Remedy\Change;
 use Octavum\Core\Remedy\Laying;
 use Octavum\Document\AlterationCodec;
+use Octavum\Store\ClaimRecord;
 use Octavum\Store\LayMapper;
 use Octavum\Store\LayRecord;
 use Octavum\Store\ProjectRepository;
@@ -32,8 +34,8 @@ use Octavum\Store\TakeBack;
  */
 final readonly class EnoughKeep
 {
-    /** Seconds for each lay. */
-    private const SECONDS = 1.5;
+    /** Seconds for a lay, and for those that follow while it is longer than what was promised. */
+    private const SECONDS = [1.5, 4.0, 8.0];
 
     public function __construct(
         private ProjectRepository $projects,
@@ -54,16 +56,17 @@ final readonly class EnoughKeep
     public function keep(EnoughCase $case, array $changes, Account $account): string
     {
         $record = $this->projects->hereOf($account, $case->project->id) ?? throw new \LogicException('It is on the plan.');
-        $claims = array_values(array_filter($record->claimsOf(), static fn ($claim): bool => $claim->id === $case->role->claim->id));
+        $id = $case->role->claim->id;
+        $claims = array_values(array_filter($record->claimsOf(), static fn (ClaimRecord $claim): bool => $claim->id === $id));
         $touched = [$record, ...$claims];
         $before = $this->takeBack->state($touched);
         $off = array_merge(...array_map(static fn (Change $change): array => $change->off, $changes));
         $shaped = array_values(array_filter($changes, static fn (Change $change): bool => [] === $change->off));
         $saves = $case->make->need->minus($case->make->amount(...$changes) ?? $case->make->need);
         if ($case->make->real) {
-            [$record2, $saves] = $this->laid($case, $off, $shaped, $account);
+            [$lay, $saves] = $this->laid($case, $changes, $off, $shaped, $account);
             foreach ($claims as $claim) {
-                $claim->lay = $record2;
+                $claim->lay = $lay;
             }
         } else {
             $shaped = $changes;
@@ -81,19 +84,21 @@ final readonly class EnoughKeep
     }
 
     /**
-     * @param list<string> $off    pieces that come from elsewhere
-     * @param list<Change> $shaped what changes the others
+     * @param list<Change> $changes
+     * @param list<string> $off     pieces that come from elsewhere
+     * @param list<Change> $shaped  those of the changes that change the others
      *
      * @return array{LayRecord, Length} the lay without what changes shapes, and what that saves besides
      */
-    private function laid(EnoughCase $case, array $off, array $shaped, Account $account): array
+    private function laid(EnoughCase $case, array $changes, array $off, array $shaped, Account $account): array
     {
         $setup = $this->setup($case, $case->pieces, $off);
-        $lay = $this->make($setup);
+        $promised = $case->make->amount(...$changes);
+        $lay = $this->make($setup, [] === $shaped ? $promised : null);
         $used = Length::ofMillimetres(ceil($lay->used['s0'] ?? 0));
         $laying = Laying::of($case->pieces, $case->project->largestSize(), $case->toCut->width ?? Length::zero(), $case->cloth->isOneWay());
         $changed = array_reduce($shaped, static fn (Laying $all, Change $change): Laying => $change->apply($all), $laying->without($off));
-        $less = [] === $shaped ? $lay : $this->make($this->setup($case, array_values($changed->pieces), []));
+        $less = [] === $shaped ? $lay : $this->make($this->setup($case, array_values($changed->pieces), []), $promised);
         $record = new LayRecord($account);
         $request = $setup->request([$lay->fold]);
         $sound = null !== $request && Status::Placed === $lay->status && [] === (new Judge())->faults($request, $lay);
@@ -104,8 +109,8 @@ final readonly class EnoughKeep
     }
 
     /**
-     * @param list<\Octavum\Core\Piece\Piece> $pieces
-     * @param list<string>                    $off
+     * @param list<Piece>  $pieces
+     * @param list<string> $off
      */
     private function setup(EnoughCase $case, array $pieces, array $off): LaySetup
     {
@@ -139,12 +144,21 @@ final readonly class EnoughKeep
         );
     }
 
-    private function make(LaySetup $setup): Lay
+    /** @param ?Length $promised by the list of remedies; null where nothing was */
+    private function make(LaySetup $setup, ?Length $promised): Lay
     {
-        $request = $setup->request([Fold::Flat, Fold::Lengthwise, Fold::Gate], self::SECONDS)
-            ?? throw new \LogicException('There are pieces to lay.');
-        $start = microtime(true);
+        $best = null;
+        foreach (self::SECONDS as $seconds) {
+            $request = $setup->request([Fold::Flat, Fold::Lengthwise, Fold::Gate], $seconds)
+                ?? throw new \LogicException('There are pieces to lay.');
+            $start = microtime(true);
+            $lay = (new LayMaker())->make($request, static fn (): float => microtime(true) - $start);
+            $best = null === $best || $lay->used['s0'] < $best->used['s0'] ? $lay : $best;
+            if (null === $promised || 1000 * $best->used['s0'] <= $promised->micrometres) {
+                break;
+            }
+        }
 
-        return (new LayMaker())->make($request, static fn (): float => microtime(true) - $start);
+        return $best;
     }
 }
