@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Bench;
 
+use Octavum\Core\Body\Feature;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Warmth;
 use Octavum\Core\Pattern\Technique;
@@ -17,6 +18,7 @@ final readonly class Filter
      * @param string          $for     id of a person; empty for whoever is sewn for most
      * @param ?int            $minutes at most
      * @param list<Technique> $without
+     * @param list<Feature>   $having  all of which the version is said to have
      */
     private function __construct(
         public string $for,
@@ -24,22 +26,19 @@ final readonly class Filter
         public ?int $minutes,
         public array $without,
         public ?Warmth $days,
+        public array $having,
     ) {
     }
 
     public static function of(Entry $entry): self
     {
-        $without = $entry->typed['without'] ?? [];
-
         return new self(
             $entry->raw('for'),
             Garment::tryFrom($entry->raw('garment')),
             '' === $entry->raw('hours') ? null : $entry->minutes('hours', 500 * 60),
-            array_values(array_filter(array_map(
-                static fn (mixed $one): ?Technique => \is_string($one) ? Technique::tryFrom($one) : null,
-                \is_array($without) ? $without : [],
-            ))),
+            self::all($entry, 'without', Technique::class),
             Warmth::tryFrom($entry->raw('days')),
+            self::all($entry, 'having', Feature::class),
         );
     }
 
@@ -47,11 +46,24 @@ final readonly class Filter
     {
         return (null === $this->garment || $this->garment === $making->pattern->garment)
             && (null === $this->minutes || ($making->minutes() ?? 0) <= $this->minutes)
-            && null === $making->asks->uses(...$this->without);
+            && null === $making->asks->uses(...$this->without)
+            && [] === array_filter($this->having, static fn (Feature $one): bool => null === $making->asks->has($one));
     }
 
-    public function isNarrow(): bool
+    /**
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $enum
+     *
+     * @return list<T>
+     */
+    private static function all(Entry $entry, string $field, string $enum): array
     {
-        return null !== ($this->garment ?? $this->minutes ?? $this->days) || [] !== $this->without;
+        $sent = $entry->typed[$field] ?? [];
+
+        return array_values(array_filter(array_map(
+            static fn (mixed $one): ?\BackedEnum => \is_string($one) ? $enum::tryFrom($one) : null,
+            \is_array($sent) ? $sent : [],
+        )));
     }
 }

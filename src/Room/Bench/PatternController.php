@@ -43,11 +43,13 @@ final class PatternController extends AbstractController
         $making = null === $found ? null : $this->making($account, $found[0], $found[1], $person, $entry->raw('size'));
 
         return $this->render('bench/pattern.html.twig', [
-            'page' => null === $making ? null : $this->pages->of($making, $account, $this->settings->of($account)),
+            'page' => null === $making ? null : $this->pages->of($making, $account, $this->settings->of($account), $entry->raw('place')),
             'names' => array_keys($names),
             'typed' => $entry->typed,
             'person' => $person,
             'people' => $people,
+            'place' => $entry->raw('place'),
+            'places' => $this->pages->places($account),
         ]);
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Bench;
 
 use Octavum\Account\Account;
+use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Match\Group;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Overrule;
@@ -37,9 +38,22 @@ final readonly class PatternPages
     ) {
     }
 
-    public function of(Making $making, Account $account, Settings $settings): PatternPage
+    /** @return list<string> where cloths are kept */
+    public function places(Account $account): array
     {
-        $cloths = $this->stash->all($account);
+        $places = array_unique(array_column($this->stash->all($account), 'place'));
+        sort($places);
+
+        return array_values(array_filter($places, static fn (string $place): bool => '' !== $place));
+    }
+
+    /** @param string $place where the cloth is kept; empty for anywhere */
+    public function of(Making $making, Account $account, Settings $settings, string $place = ''): PatternPage
+    {
+        $cloths = array_values(array_filter(
+            $this->stash->all($account),
+            static fn (Cloth $cloth): bool => '' === $place || $place === $cloth->place,
+        ));
         $promised = array_map(Promise::total(...), $this->plan->promised($account));
         $would = new WhatWouldDo($settings->assumptions, Overrule::reasons($this->overrules->all($account)));
         $roles = $more = $main = [];

@@ -69,6 +69,10 @@ final class BenchPagesTest extends PageTestCase
         }
         self::assertSame('skirt', $page->filter('.lay-cloth input[name=garment]')->attr('value'));
         self::assertStringContainsString('A cloth for warm days.', self::says($page, '.proposal'));
+        $page = $this->get('/bench?q='.rawurlencode('3 m, 140 wide, linen').'&having[]=wrap+front&having[]=nonsense');
+        self::assertSame(['Ferry wrap skirt', 'Ferry wrap skirt'], $page->filter('.proposal .who a')->each(
+            static fn (Crawler $name): string => $name->text(),
+        ));
     }
 
     public function testAPatternIsLaidBeforeTheStashRoleByRole(): void
@@ -81,6 +85,9 @@ final class BenchPagesTest extends PageTestCase
         self::assertStringContainsString('It fits closely, and you have never made it.', self::says($page, '.toile'));
         self::assertStringContainsString('Drafted for woven cloth, and this is knit.', self::says($page));
         self::assertStringContainsString('size 16', self::says($this->get('/bench/pattern?version='.$coat.'&size=16')));
+        $boxed = $this->get('/bench/pattern?version='.$coat.'&place=Cedar+box');
+        self::assertStringContainsString('Tar coating', self::says($boxed));
+        self::assertStringNotContainsString('Moss linen', self::says($boxed, '.group'));
         $toile = $this->browser->click($page->selectLink('Plan the toile')->link());
         self::assertSame('Toile: Towpath coat', $toile->filter('[name=name]')->attr('value'));
         self::assertStringContainsString('Toile cotton', (string) $toile->filter('[name^=claims][name*=cut]')->attr('value'));
