@@ -27,18 +27,17 @@ final readonly class Changes
     private const BODY = 400.0;
     private const NARROW = 10_000;
 
-    /** Added at a seam where there was a fold, mm, and per cent of what is full that may go. */
+    /** Added at a seam where there was a fold, mm. */
     private const SEAM = 15.0;
-    private const LESS = 10;
 
     /**
      * @param bool $real the pieces are the version's own; of a generic block nobody knows which of its pieces the garment has
      *
-     * @return list<Change> those that change something, but for a shorter garment, which has its own measure
+     * @return list<Change> those that change something, but for what has a measure of its own: shorter, and less full
      */
     public function of(Laying $laying, bool $real): array
     {
-        return array_values(array_filter(!$real ? [$this->narrow($laying), $this->fullness($laying)] : [
+        return array_values(array_filter(!$real ? [$this->narrow($laying)] : [
             $this->off($laying, 'binding', self::facings($laying), new Sentence('Facings replaced by bias binding'), self::unseen(), 0),
             $this->hidden($laying),
             $this->turned($laying),
@@ -46,7 +45,6 @@ final readonly class Changes
             ...$this->seams($laying),
             ...$this->contrast($laying),
             $this->pocketless($laying),
-            $this->fullness($laying),
             ...$this->sleeves($laying),
         ]));
     }
@@ -72,6 +70,27 @@ final readonly class Changes
 
                 return [$all->scaled($piece, max(0.3, ($long - 10 * $centimetres) / $long), 1)];
             }),
+        );
+    }
+
+    /** Less flare or fullness by so many per cent; null when no piece has any. */
+    public function lessFull(Laying $laying, int $percent): ?Change
+    {
+        $names = array_values(array_filter(
+            self::names($laying),
+            static fn (string $name): bool => PartKind::Skirt->isNamed($name)
+                || 1 === preg_match('/\b(flounce|tier|panel|gore)s?\b/i', $name),
+        ));
+
+        return [] === $names || $percent < 1 ? null : new Change(
+            'less full:'.$percent,
+            new Sentence('{percent} % less flare or fullness in {pieces}', ['percent' => $percent, 'pieces' => implode(', ', $names)]),
+            new Sentence('it falls a little straighter'),
+            2,
+            [],
+            static fn (Laying $all): Laying => $all->changed($names, static fn (Piece $piece): array => [
+                $all->scaled($piece, 1, (100 - $percent) / 100),
+            ]),
         );
     }
 
@@ -213,26 +232,6 @@ final readonly class Changes
         return $this->off($laying, 'left out', $names, new Sentence('{pieces} left out', [
             'pieces' => implode(', ', $names),
         ]), new Sentence('they will be missed'), 3);
-    }
-
-    private function fullness(Laying $laying): ?Change
-    {
-        $names = array_values(array_filter(
-            self::names($laying),
-            static fn (string $name): bool => PartKind::Skirt->isNamed($name)
-                || 1 === preg_match('/\b(flounce|tier|panel|gore)s?\b/i', $name),
-        ));
-
-        return [] === $names ? null : new Change(
-            'fullness',
-            new Sentence('A tenth less flare or fullness in {pieces}', ['pieces' => implode(', ', $names)]),
-            new Sentence('it falls a little straighter'),
-            2,
-            [],
-            static fn (Laying $all): Laying => $all->changed($names, static fn (Piece $piece): array => [
-                $all->scaled($piece, 1, (100 - self::LESS) / 100),
-            ]),
-        );
     }
 
     /** @return list<?Change> */

@@ -21,8 +21,10 @@ final class MakeEnough
     /** Per cent of what is missing that two must save apart from one another to be tried together. */
     private const LIKELY = 80;
 
-    /** No garment is made shorter by more, cm. */
+    /** No garment is made shorter by more, cm, and none less full by more, per cent; so much is offered where even that is too little. */
     private const SHORTER = 40;
+    private const LESS_FULL = 25;
+    private const A_TENTH = 10;
 
     private readonly Changes $changes;
 
@@ -81,9 +83,9 @@ final class MakeEnough
     {
         $plain = $this->plain();
         $changes = $this->changes->of($this->laying, $this->real);
-        $shorter = $this->shorter();
+        $lessFull = $this->leastOf(self::LESS_FULL, $this->lessFull(...)) ?? $this->lessFull(self::A_TENTH);
         $tried = [];
-        foreach ([...$changes, ...null === $shorter ? [] : [$shorter]] as $change) {
+        foreach (array_filter([...$changes, $lessFull, $this->shorter()]) as $change) {
             $amount = $this->amount($change);
             if (null !== $amount && $this->lay([$change]) < ($this->lay([]) ?? \PHP_INT_MAX)) {
                 $tried[] = new Tried($change, $amount, $plain->minus($amount), !$this->free->isLessThan($amount));
@@ -112,10 +114,12 @@ final class MakeEnough
         }
         $chosen = [];
         foreach (array_unique($keys) as $key) {
-            $shorter = str_starts_with($key, 'shorter:')
-                ? $this->changes->shorter($this->laying, min(self::SHORTER, (int) substr($key, 8)))
-                : null;
-            $chosen[] = $known[$key] ?? $shorter;
+            [$kind, $by] = [...explode(':', $key, 2), ''];
+            $chosen[] = $known[$key] ?? match ($kind) {
+                'shorter' => $this->changes->shorter($this->laying, min(self::SHORTER, (int) $by)),
+                'less full' => $this->lessFull(min(self::LESS_FULL, (int) $by)),
+                default => null,
+            };
         }
 
         return array_values(array_filter($chosen));
@@ -128,18 +132,28 @@ final class MakeEnough
      */
     public function shorter(Change ...$with): ?Change
     {
-        $fits = fn (int $by): bool => null !== ($one = $this->changes->shorter($this->laying, $by))
-            && true === $this->fits($one, ...$with);
-        if (!$fits(self::SHORTER)) {
+        return $this->leastOf(self::SHORTER, fn (int $by): ?Change => $this->changes->shorter($this->laying, $by), ...$with);
+    }
+
+    private function lessFull(int $percent): ?Change
+    {
+        return $this->changes->lessFull($this->laying, $percent);
+    }
+
+    /** @param \Closure(int): ?Change $change by so much; more of it takes less */
+    private function leastOf(int $most, \Closure $change, Change ...$with): ?Change
+    {
+        $fits = fn (int $by): bool => null !== ($one = $change($by)) && $this->fits($one, ...$with);
+        if (!$fits($most)) {
             return null;
         }
-        [$low, $high] = [0, self::SHORTER];
+        [$low, $high] = [0, $most];
         while ($high - $low > 1) {
             $middle = intdiv($low + $high, 2);
             [$low, $high] = $fits($middle) ? [$low, $middle] : [$middle, $high];
         }
 
-        return $this->changes->shorter($this->laying, $high);
+        return $change($high);
     }
 
     /**

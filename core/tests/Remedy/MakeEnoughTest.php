@@ -71,6 +71,18 @@ final class MakeEnoughTest extends TestCase
         self::assertArrayNotHasKey('sleeveless', $this->byKey($make));
     }
 
+    /** Two panels of 60 cm lie beside one another on 100 cm once each is 17 % narrower: 49.8 cm. */
+    public function testTheLeastNarrowingIsFound(): void
+    {
+        $make = $this->make([$this->piece('Skirt panel', 900, 600, quantity: 2)], 1800, 1100);
+        $tried = $this->byKey($make);
+        self::assertSame(900, (int) $tried['less full:17']->need->millimetres());
+        self::assertSame(['less full:17'], $this->keys($make->least($make->tried())));
+        self::assertSame([], $this->keys($make->chosen(['less full:0'])));
+        $wide = $this->byKey($this->make([$this->piece('Skirt panel', 900, 800, quantity: 2)], 1800, 1100));
+        self::assertSame(['shorter:40'], array_keys($wide), 'even a quarter less does not lie beside the other');
+    }
+
     public function testWhatIsEnoughLaidOutWantsNoChange(): void
     {
         $make = $this->make([$this->panels()], 2600, 2000);
@@ -97,7 +109,7 @@ final class MakeEnoughTest extends TestCase
 
     private function panels(): Piece
     {
-        return $this->piece('Skirt', 900, 600, quantity: 2);
+        return $this->piece('Front', 900, 600, quantity: 2);
     }
 
     /** @param list<Instead> $instead */
