@@ -6,6 +6,7 @@ namespace Octavum\Console;
 
 use Octavum\Account\AccountRepository;
 use Octavum\Account\SentenceWriter;
+use Octavum\Core\Match\Overrule;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Line;
 use Octavum\Core\Measure\Tape;
@@ -68,7 +69,9 @@ final readonly class CheckCommand
             return Command::INVALID;
         }
         $tape = new Tape($workroom->settings->system);
-        $checked = (new SeasonCheck($workroom->settings->assumptions, $workroom->notions))->check($chosen, $workroom->projects);
+        $overruled = Overrule::reasons($workroom->overrules);
+        $check = new SeasonCheck($workroom->settings->assumptions, $workroom->notions, $overruled);
+        $checked = $check->check($chosen, $workroom->projects);
         $projects = [];
         foreach ($checked->projects as $answer) {
             $projects[] = [

@@ -11,6 +11,8 @@ use Doctrine\ORM\Events;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Laid\LaidGarment;
+use Octavum\Core\Match\Overrule;
+use Octavum\Core\Notion\Notion;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\OptionAnswer;
@@ -29,6 +31,9 @@ final class Plan
     /** @var array<string, list<Project>> likewise, as drawn() gives them */
     private array $drawn = [];
 
+    /** @var array<string, array<string, string>> the same, as Overrule::reasons() gives them */
+    private array $overruled = [];
+
     /** @var array<string, list<SeasonRecord>> the same */
     private array $seasons = [];
 
@@ -39,12 +44,13 @@ final class Plan
         private readonly ProjectMapper $mapper,
         private readonly AccountSettings $settings,
         private readonly Tins $notions,
+        private readonly Overrules $overrules,
     ) {
     }
 
     public function onFlush(): void
     {
-        $this->loaded = $this->drawn = $this->seasons = [];
+        $this->loaded = $this->drawn = $this->seasons = $this->overruled = [];
     }
 
     /** @return list<SeasonRecord> the earliest first */
@@ -129,10 +135,7 @@ final class Plan
     /** @param ?list<Project> $projects when they are at hand */
     public function check(Account $account, Season $season, ?array $projects = null): CheckedSeason
     {
-        return (new SeasonCheck($this->settings->of($account)->assumptions, $this->notions->all($account)))->check(
-            $season,
-            $projects ?? $this->projects($account),
-        );
+        return $this->checks($account, $this->notions->all($account))->check($season, $projects ?? $this->projects($account));
     }
 
     /**
@@ -144,13 +147,13 @@ final class Plan
      */
     public function options(Account $account, Project $project, array $projects): array
     {
-        return (new SeasonCheck($this->settings->of($account)->assumptions))->options($project, $projects);
+        return $this->checks($account)->options($project, $projects);
     }
 
     /** @return array<string, list<OptionAnswer>> what each project of a season would come to with its other options, by # and project */
     public function allOptions(Account $account, Season $season): array
     {
-        return (new SeasonCheck($this->settings->of($account)->assumptions))->allOptions($season, $this->projects($account));
+        return $this->checks($account)->allOptions($season, $this->projects($account));
     }
 
     /**
@@ -248,5 +251,15 @@ final class Plan
     public function promised(Account $account): array
     {
         return (new SeasonCheck($this->settings->of($account)->assumptions))->promises($this->drawn($account));
+    }
+
+    /** @param list<Notion> $notions */
+    private function checks(Account $account, array $notions = []): SeasonCheck
+    {
+        return new SeasonCheck(
+            $this->settings->of($account)->assumptions,
+            $notions,
+            $this->overruled[$account->id] ??= Overrule::reasons($this->overrules->all($account)),
+        );
     }
 }

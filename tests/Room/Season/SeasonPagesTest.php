@@ -427,8 +427,8 @@ final class SeasonPagesTest extends PageTestCase
         $pattern = $workroom->patterns[0];
         $version = $pattern->versions[0];
         yield from [
-            '/season' => 14,
-            '/season/'.$project->season->id.'/workings' => 14,
+            '/season' => 15,
+            '/season/'.$project->season->id.'/workings' => 15,
             '/season/'.$project->season->id.'/edit' => 3,
             '/season/new' => 2,
             '/cloth' => 15,
@@ -449,13 +449,13 @@ final class SeasonPagesTest extends PageTestCase
             '/versions/'.$version->id.'/pieces' => 3,
             '/versions/'.$version->id.'/pieces/new' => 4,
             '/versions/'.$version->id.'/pieces/copy' => 4,
-            '/shopping' => 14,
+            '/shopping' => 15,
             '/lists' => 14,
             '/lists/new' => 13,
             '/project/new' => 10,
-            '/project/'.$project->id => 15,
-            '/project/'.$project->id.'/change' => 19,
-            '/project/'.$project->id.'/pieces' => 18,
+            '/project/'.$project->id => 16,
+            '/project/'.$project->id.'/change' => 20,
+            '/project/'.$project->id.'/pieces' => 19,
             '/project/'.$project->id.'/block' => 16,
             '/bench' => 16,
             '/bench?cut='.$project->claims[0]->cut?->id => 21,
@@ -467,7 +467,7 @@ final class SeasonPagesTest extends PageTestCase
             '/people/'.$workroom->people[0]->id => 5,
             '/notions' => 3,
             '/settings' => 4,
-            '/table' => 17,
+            '/table' => 18,
             '/table/new?project='.$project->id => 17,
         ];
     }

@@ -41,11 +41,12 @@ final readonly class OnCut
     private EnoughSnags $enough;
     private UnknownSnags $unknown;
 
-    public function __construct(private Estimator $estimator, private Assumptions $assumptions)
+    /** @param array<string, string> $overruled as Overrule::reasons() gives them */
+    public function __construct(private Estimator $estimator, private Assumptions $assumptions, array $overruled = [])
     {
         $this->waysOut = new WaysOut($estimator, $assumptions);
         $this->laySnags = new LaySnags($assumptions);
-        $this->clothSnags = new ClothSnags($assumptions);
+        $this->clothSnags = new ClothSnags($assumptions, $overruled);
         $this->enough = new EnoughSnags();
         $this->unknown = new UnknownSnags();
     }

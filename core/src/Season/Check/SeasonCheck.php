@@ -55,12 +55,15 @@ final readonly class SeasonCheck
     private EnoughSnags $enough;
     private UnknownSnags $unknown;
 
-    /** @param list<Notion> $notions of the stash; none when nobody has written them down */
-    public function __construct(private Assumptions $assumptions, private array $notions = [])
+    /**
+     * @param list<Notion>          $notions   of the stash; none when nobody has written them down
+     * @param array<string, string> $overruled as Overrule::reasons() gives them
+     */
+    public function __construct(private Assumptions $assumptions, private array $notions = [], array $overruled = [])
     {
         $this->estimator = new Estimator($assumptions);
         $this->promises = new Promises($this->estimator, $assumptions);
-        $this->onCut = new OnCut($this->estimator, $assumptions);
+        $this->onCut = new OnCut($this->estimator, $assumptions, $overruled);
         $this->laySnags = new LaySnags($assumptions);
         $this->enough = new EnoughSnags();
         $this->unknown = new UnknownSnags();

@@ -10,6 +10,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Match\Overrule;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Role;
@@ -22,7 +23,8 @@ use Octavum\Core\Season\Snag;
 /** What is to be said of a cut for a project besides its length: whether it is here, washed, and fit for the pattern at all. */
 final readonly class ClothSnags
 {
-    public function __construct(private Assumptions $assumptions)
+    /** @param array<string, string> $overruled as Overrule::reasons() gives them */
+    public function __construct(private Assumptions $assumptions, private array $overruled = [])
     {
     }
 
@@ -99,7 +101,7 @@ final readonly class ClothSnags
         };
     }
 
-    /** @return list<Snag> the hard rules: woven or knit, and stretch. Source: docs/rules.md */
+    /** @return list<Snag> the hard rules: woven or knit, and stretch, unless they are overruled. Source: docs/rules.md */
     private function suits(Project $project, Claim $claim, Cloth $cloth): array
     {
         $pattern = $project->pattern;
@@ -110,6 +112,9 @@ final readonly class ClothSnags
             return [];
         }
         $with = ['project' => $project->name, 'pattern' => $pattern->title, 'cloth' => $cloth->name];
+        if (isset($this->overruled[Overrule::key($cloth->id, $project->version->id ?? '')])) {
+            return [];
+        }
         $snags = [];
         $only = Role::Ribbing === $claim->role ? null : $pattern->onlyFor;
         if (null !== $only && $only !== $cloth->structure) {

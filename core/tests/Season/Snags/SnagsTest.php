@@ -11,6 +11,7 @@ use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Match\Overrule;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Matching;
@@ -20,6 +21,7 @@ use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Action;
+use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Snag;
@@ -72,6 +74,23 @@ final class SnagsTest extends TestCase
         } else {
             self::assertStringContainsString($says, $said);
         }
+    }
+
+    public function testWhatTheSewistOverruledIsNoSnag(): void
+    {
+        self::assertStringContainsString('is for knit cloth only', $this->overruled([]));
+        self::assertStringContainsString('is for knit cloth only', $this->overruled([Overrule::key('c', 'another') => 'because']));
+        $version = self::project(new ClothAdvice(), new Feel(), null, Role::Main)->version->id ?? '';
+        self::assertStringNotContainsString('cloth only', $this->overruled([Overrule::key('c', $version) => 'cut on the bias']));
+    }
+
+    /** @param array<string, string> $reasons */
+    private function overruled(array $reasons): string
+    {
+        $project = self::project(new ClothAdvice(), new Feel(), Structure::Woven, Role::Main, Structure::Knit);
+        $checked = (new SeasonCheck(new Assumptions(), [], $reasons))->check($project->season, [$project]);
+
+        return implode("\n", array_map(static fn (Snag $snag): string => (string) $snag->sentence, $checked->projects[0]->snags));
     }
 
     /** @return iterable<string, array{Role, ?Structure, string}> */
@@ -187,11 +206,19 @@ final class SnagsTest extends TestCase
     /** @return list<string> */
     private function said(ClothAdvice $advice, Feel $feel, ?Structure $structure, Role $role, ?Structure $only = null): array
     {
+        $project = self::project($advice, $feel, $structure, $role, $only);
+
+        return array_map(static fn (Snag $snag): string => (string) $snag->sentence, Plan::check($project)->projects[0]->snags);
+    }
+
+    private static function project(ClothAdvice $advice, Feel $feel, ?Structure $structure, Role $role, ?Structure $only = null): Project
+    {
         $cut = Plan::cut('20', washed: true);
         $width = Width::of(Length::ofMillimetres(1500), Length::ofMillimetres(10));
         $cloth = new Cloth('c', 'Cloth', $width, $structure, cuts: [$cut], feel: $feel);
         $version = Plan::version(['1.5' => '1'], $role);
-        $project = new Project(
+
+        return new Project(
             'p',
             'Coat',
             Plan::season(),
@@ -201,7 +228,5 @@ final class SnagsTest extends TestCase
             size: '14',
             claims: [new Claim('claim', $role, $cloth, $cut)],
         );
-
-        return array_map(static fn (Snag $snag): string => (string) $snag->sentence, Plan::check($project)->projects[0]->snags);
     }
 }
