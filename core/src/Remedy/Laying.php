@@ -34,11 +34,13 @@ final readonly class Laying
     /**
      * Flat, in one layer, for a tenth of a second or so: a longer search finds less.
      *
+     * @param int $times as long
+     *
      * @return ?Length null when it does not go on at all
      */
-    public function length(Block $block): ?Length
+    public function length(Block $block, int $times = 1): ?Length
     {
-        $looks = max(self::LEAST, intdiv(self::LOOKS, max(1, \count($this->pieces))));
+        $looks = $times * max(self::LEAST, intdiv(self::LOOKS, max(1, \count($this->pieces))));
 
         return [] === $this->pieces
             ? Length::zero()

@@ -15,6 +15,10 @@ use Octavum\Core\Need\Block\Block;
  */
 final class MakeEnough
 {
+    /** With nothing changed it is laid for longer, since the answer may be that nothing need be; and where that is kept. */
+    private const TIMES = 4;
+    private const LONGER = ' longer';
+
     /** Pairs that are tried, those of least harm first. */
     private const PAIRS = 12;
 
@@ -55,7 +59,7 @@ final class MakeEnough
 
         return match (true) {
             null === $laid, !$this->real && null === $plain => null,
-            null === $plain => Length::ofMicrometres($laid)->smaller($this->need),
+            null === $plain => Length::ofMicrometres($laid)->smaller($this->plain()),
             default => Length::ofMicrometres((int) ceil($this->need->micrometres * $laid / max(1, $plain))),
         };
     }
@@ -63,7 +67,13 @@ final class MakeEnough
     /** With nothing changed: laid out where the pieces are real, else as it is known. */
     public function plain(): Length
     {
-        return $this->amount() ?? $this->need;
+        if (!$this->real) {
+            return $this->need;
+        }
+        $this->laid[self::LONGER] ??= $this->laying->length($this->block, self::TIMES)?->micrometres;
+        $laid = $this->laid[self::LONGER];
+
+        return null === $laid ? $this->need : Length::ofMicrometres($laid)->smaller($this->need);
     }
 
     /** @return array<string, ?int> what was laid so far, in micrometres by the keys of the changes */
