@@ -24,6 +24,7 @@ use Octavum\Core\Workroom\Workroom;
 /**
  * Reads an octavum-workroom document, version 1 or 2 (docs/formats/octavum-workroom.md), into the core's values. One pass finds
  * every fault; a document with any is refused whole. What the database stores as JSON is read by the same codecs.
+ * Longer than other files: the order in which one thing names another stands here in one place.
  */
 final readonly class WorkroomReader
 {

@@ -16,7 +16,10 @@ use Octavum\Core\Need\Way;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\RoleAnswer;
 
-/** Draws strips: cloth to cut from as it lies on the table, the claims on it in rank order, and what is missing. */
+/**
+ * Draws strips: cloth to cut from as it lies on the table, the claims on it in rank order, and what is missing.
+ * Longer than other files: whatever is drawn as a strip in any room has its pixels from here.
+ */
 final class StripBuilder
 {
     private const TOOTH = 5.0;

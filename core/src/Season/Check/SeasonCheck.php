@@ -42,6 +42,7 @@ use Octavum\Core\Season\Wish;
 /**
  * Goes down a season's rank and says of every project whether its cloth is enough, by how much, and what stands in the
  * way. A cut claimed by several projects is given out in rank order, an earlier season before a later one.
+ * Longer than other files: it is the face of the check, and every question to it stands here.
  */
 final readonly class SeasonCheck
 {
