@@ -15,7 +15,7 @@ use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Role;
 
-/** What a version asks of a cloth and of whoever sews it; two that ask alike suit alike. */
+/** What a version asks of a cloth and of whoever sews it. */
 final readonly class Asks
 {
     /** Seams that cut a print, by garment; each of the techniques that divide it adds to them. A starting value of the house. */
@@ -82,22 +82,6 @@ final readonly class Asks
         }
 
         return null;
-    }
-
-    /** Two of one key get the same reasons. */
-    public function key(): string
-    {
-        return serialize([
-            $this->garment,
-            $this->onlyFor,
-            $this->advice,
-            $this->techniques,
-            $this->features,
-            $this->likings,
-            $this->lined,
-            $this->child,
-            $this->made,
-        ]);
     }
 
     private static function seamsOf(Garment $garment): int

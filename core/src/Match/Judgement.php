@@ -54,9 +54,4 @@ final readonly class Judgement
 
         return new self([Reason::praise(1, 'You said it will do: {reason}', ['reason' => $reason]), ...$kept], true);
     }
-
-    public function with(Reason ...$more): self
-    {
-        return new self([...$this->reasons, ...array_values($more)], $this->isOverruled);
-    }
 }

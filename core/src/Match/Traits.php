@@ -12,7 +12,7 @@ use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\WeightClass;
 
-/** What of a cloth decides whether it suits; two cloths alike in it suit alike. */
+/** What of a cloth decides whether it suits. */
 final readonly class Traits
 {
     private const WARM_TYPES = [
@@ -106,11 +106,5 @@ final readonly class Traits
     public function isBusy(): bool
     {
         return $this->large || \in_array($this->print, [PrintKind::AllOver, PrintKind::Check, PrintKind::Border, PrintKind::Panel], true);
-    }
-
-    /** Two cloths of one key get the same reasons. */
-    public function key(): string
-    {
-        return serialize($this);
     }
 }

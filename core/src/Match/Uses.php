@@ -12,6 +12,9 @@ final readonly class Uses
     /** So many are named of what a length could become. */
     private const NAMED = 3;
 
+    /** Per cent of a cut below which what is left counts as almost nothing. A starting value of the house. */
+    private const ALMOST_NOTHING = 15;
+
     /** @var list<int> micrometres, the least first */
     private array $needs;
 
@@ -36,6 +39,12 @@ final readonly class Uses
         }
         $this->needs = $needs;
         $this->best = $all;
+    }
+
+    /** The praise for a use that leaves almost nothing of a cut. */
+    public static function up(Length $left, Length $free): ?Reason
+    {
+        return $left->micrometres * 100 <= $free->micrometres * self::ALMOST_NOTHING ? Reason::praise(1, 'It uses the cut up.') : null;
     }
 
     public function count(Length $length): int

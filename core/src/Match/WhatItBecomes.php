@@ -15,9 +15,6 @@ use Octavum\Core\Need\On;
  */
 final readonly class WhatItBecomes
 {
-    /** Per cent of a cut below which what is left counts as almost nothing. A starting value of the house. */
-    private const ALMOST_NOTHING = 15;
-
     private Suit $suit;
     private Fitting $fitting;
 
@@ -70,8 +67,7 @@ final readonly class WhatItBecomes
     {
         $with = ['before' => $before, 'after' => $after];
 
-        return match (true) {
-            $left->micrometres * 100 <= $free->micrometres * self::ALMOST_NOTHING => Reason::praise(1, 'It uses the cut up.'),
+        return Uses::up($left, $free) ?? match (true) {
             0 === $after && $before > 1 => Reason::doubt(1, 'What is left fits nothing: {before} uses before, none after.', $with),
             $before > 2 && 3 * $after < $before => Reason::doubt(
                 1,

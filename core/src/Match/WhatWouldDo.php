@@ -17,9 +17,6 @@ use Octavum\Core\Piece\Role;
 /** Lays a version before the whole stash: every cut for each role, those that suit and are enough first, remnants before whole lengths. */
 final readonly class WhatWouldDo
 {
-    /** Per cent of a cut below which what is left counts as almost nothing. A starting value of the house. */
-    private const ALMOST_NOTHING = 15;
-
     private Suit $suit;
     private Fitting $fitting;
 
@@ -60,8 +57,7 @@ final readonly class WhatWouldDo
     private function proposal(Making $making, Judgement $judgement, ?Fit $fit, Cloth $cloth, Cut $cut, ?Length $free): Proposal
     {
         $left = true === $fit?->isEnough() ? $fit->spare : null;
-        $usesUp = null !== $left && null !== $free && $left->micrometres * 100 <= $free->micrometres * self::ALMOST_NOTHING;
-        $use = $usesUp ? Reason::praise(1, 'It uses the cut up.') : null;
+        $use = null === $left || null === $free ? null : Uses::up($left, $free);
 
         return new Proposal($making, $judgement, $fit, $left, use: $use, cloth: $cloth, cut: $cut, free: $free);
     }
