@@ -74,9 +74,7 @@ final readonly class AlterationCodec
     /** @return list<Role> that an alteration lengthens */
     private function roles(Node $node): array
     {
-        return $node->isThere()
-            ? array_values(array_filter(array_map(static fn (Node $one): ?Role => $one->choice(Role::class), $node->items(11))))
-            : KeptAlteration::ROLES;
+        return $node->isThere() ? $node->choices(Role::class, 11) : KeptAlteration::ROLES;
     }
 
     /**

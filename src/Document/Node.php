@@ -355,6 +355,18 @@ final readonly class Node
     }
 
     /**
+     * @template T of \BackedEnum
+     *
+     * @param class-string<T> $enum with string values
+     *
+     * @return list<T> those of a list that are possible, each other one a fault
+     */
+    public function choices(string $enum, int $most): array
+    {
+        return array_values(array_filter(array_map(static fn (self $item): ?\BackedEnum => $item->choice($enum), $this->items($most))));
+    }
+
+    /**
      * What the core makes of it, or null with the core's sentence as the fault.
      *
      * @template T

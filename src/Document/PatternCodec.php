@@ -164,9 +164,7 @@ final readonly class PatternCodec
     /** @return list<Technique> */
     public function techniques(Node $node): array
     {
-        return array_values(
-            array_filter(array_map(static fn (Node $item): ?Technique => $item->choice(Technique::class), $node->items(30))),
-        );
+        return $node->choices(Technique::class, 30);
     }
 
     /** @return array<string, mixed> what a pattern says of cloth, techniques and alterations */

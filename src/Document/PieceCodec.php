@@ -71,9 +71,7 @@ final readonly class PieceCodec
         if ($pair && 0 !== $quantity % 2) {
             $node->at('quantity')->fault('A pair wants an even number, found {found}.', found: $node->at('quantity')->found());
         }
-        $instead = array_values(
-            array_filter(array_map(static fn (Node $one): ?Instead => $one->choice(Instead::class), $node->at('instead')->items(3))),
-        );
+        $instead = $node->at('instead')->choices(Instead::class, 3);
 
         return new Piece(
             $node->at('name')->name(60),

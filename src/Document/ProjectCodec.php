@@ -152,7 +152,7 @@ final readonly class ProjectCodec
             $this->claims($node->at('claims'), $id, $known),
             $node->at('matching')->choice(Matching::class),
             $node->at('leftOut')->texts(120),
-            $this->declined($node->at('declined')),
+            $node->at('declined')->choices(Role::class, 11),
             $node->at('when')->text(200),
             copies: $this->copies($node->at('copies'), $id, $known),
             parts: $this->parts->read($node->at('parts'), $known->versions),
@@ -231,12 +231,6 @@ final readonly class ProjectCodec
         }
 
         return $claims;
-    }
-
-    /** @return list<Role> */
-    private function declined(Node $list): array
-    {
-        return array_values(array_filter(array_map(static fn (Node $one): ?Role => $one->choice(Role::class), $list->items(11))));
     }
 
     /** @return array<string, mixed> */

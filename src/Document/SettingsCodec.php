@@ -58,9 +58,9 @@ final readonly class SettingsCodec
             $node->at('dates')->choice(DateStyle::class) ?? DateStyle::DayFirst,
             $node->at('bothUnits')->boolean(),
             new Sewist(
-                self::all($node->at('avoids'), Technique::class),
-                self::all($node->at('learns'), Technique::class),
-                self::all($node->at('lacks'), Tool::class),
+                $node->at('avoids')->choices(Technique::class, 30),
+                $node->at('learns')->choices(Technique::class, 30),
+                $node->at('lacks')->choices(Tool::class, 30),
                 $node->at('toiles')->choice(ToileSchool::class) ?? ToileSchool::FirstTime,
             ),
         );
@@ -87,20 +87,5 @@ final readonly class SettingsCodec
                 'toiles' => ToileSchool::FirstTime === $settings->sewist->toiles ? null : $settings->sewist->toiles->value,
             ]),
         ];
-    }
-
-    /**
-     * @template T of \BackedEnum
-     *
-     * @param class-string<T> $enum
-     *
-     * @return list<T>
-     */
-    private static function all(Node $node, string $enum): array
-    {
-        return array_values(array_filter(array_map(
-            static fn (Node $item): ?\BackedEnum => $item->choice($enum),
-            $node->items(30),
-        )));
     }
 }

@@ -32,7 +32,7 @@ final readonly class VersionCodec
             $node->at('minutes')->integer(0, 100_000),
             $node->at('notes')->text(),
             PieceSet::of($this->pieces->read($node->at('pieces')), $sizes),
-            $this->features($node->at('features')),
+            $node->at('features')->choices(Feature::class, 50),
         );
     }
 
@@ -51,11 +51,5 @@ final readonly class VersionCodec
             'pieces' => $this->pieces->write($version->pieces->all()),
             'features' => array_map(static fn (Feature $feature): string => $feature->value, $version->features),
         ]);
-    }
-
-    /** @return list<Feature> */
-    private function features(Node $list): array
-    {
-        return array_values(array_filter(array_map(static fn (Node $one): ?Feature => $one->choice(Feature::class), $list->items(50))));
     }
 }
