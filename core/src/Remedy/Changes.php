@@ -52,12 +52,12 @@ final readonly class Changes
     /** Shorter at the hem by so much; null when no piece is a body length. */
     public function shorter(Laying $laying, int $centimetres): ?Change
     {
-        $names = array_values(array_filter(
-            self::names($laying),
+        $names = self::named(
+            $laying,
             static fn (string $name): bool => $laying->long($name) >= self::BODY
                 && !PartKind::Sleeves->isNamed($name)
                 && !PartKind::Facings->isNamed($name),
-        ));
+        );
 
         return [] === $names || $centimetres < 1 ? null : new Change(
             'shorter:'.$centimetres,
@@ -76,11 +76,11 @@ final readonly class Changes
     /** Less flare or fullness by so many per cent; null when no piece has any. */
     public function lessFull(Laying $laying, int $percent): ?Change
     {
-        $names = array_values(array_filter(
-            self::names($laying),
+        $names = self::named(
+            $laying,
             static fn (string $name): bool => PartKind::Skirt->isNamed($name)
                 || 1 === preg_match('/\b(flounce|tier|panel|gore)s?\b/i', $name),
-        ));
+        );
 
         return [] === $names || $percent < 1 ? null : new Change(
             'less full:'.$percent,
@@ -96,11 +96,11 @@ final readonly class Changes
 
     private function hidden(Laying $laying): ?Change
     {
-        $names = array_values(array_filter(
-            self::names($laying),
+        $names = self::named(
+            $laying,
             static fn (string $name): bool => 1 === preg_match(self::HIDDEN, $name)
                 || \in_array(Instead::OtherCloth, $laying->pieces[$name]->instead, true),
-        ));
+        );
 
         return $this->off($laying, 'hidden', $names, new Sentence('{pieces} from other cloth', [
             'pieces' => implode(', ', $names),
@@ -109,10 +109,10 @@ final readonly class Changes
 
     private function turned(Laying $laying): ?Change
     {
-        $names = array_values(array_filter(
-            self::names($laying),
+        $names = self::named(
+            $laying,
             static fn (string $name): bool => 1 === preg_match(self::TURNED, $name) && Grain::Along === $laying->pieces[$name]->grain,
-        ));
+        );
 
         return [] === $names ? null : new Change(
             'turned',
@@ -135,10 +135,10 @@ final readonly class Changes
 
     private function narrow(Laying $laying): ?Change
     {
-        $names = array_values(array_filter(
-            self::names($laying),
+        $names = self::named(
+            $laying,
             static fn (string $name): bool => ($laying->pieces[$name]->in($laying->size)?->allowance->micrometres ?? 0) > self::NARROW,
-        ));
+        );
 
         return [] === $names ? null : new Change(
             'narrow',
@@ -193,41 +193,36 @@ final readonly class Changes
     /** @return list<Change> */
     private function contrast(Laying $laying): array
     {
-        $changes = [];
+        $parts = [];
         foreach ([PartKind::Collar, PartKind::Cuffs, PartKind::Waistband, PartKind::Hood, PartKind::Sleeves] as $kind) {
-            $names = array_values(array_filter(
-                self::names($laying),
+            $parts[$kind->value] = self::named(
+                $laying,
                 static fn (string $name): bool => $kind->isNamed($name) && 1 !== preg_match(self::HIDDEN, $name),
-            ));
+            );
+        }
+        $parts['yoke'] = self::named($laying, static fn (string $name): bool => 1 === preg_match('/\byoke\b/i', $name));
+        $changes = [];
+        foreach ($parts as $part => $names) {
             $changes[] = $this->off(
                 $laying,
-                'contrast:'.$kind->value,
+                'contrast:'.$part,
                 $names,
                 new Sentence('{part} from a cloth of another colour', ['part' => implode(', ', $names)]),
                 new Sentence('it shows: choose one that goes with it'),
                 2,
             );
         }
-        $yokes = array_values(array_filter(self::names($laying), static fn (string $name): bool => 1 === preg_match('/\byoke\b/i', $name)));
-        $changes[] = $this->off(
-            $laying,
-            'contrast:yoke',
-            $yokes,
-            new Sentence('{part} from a cloth of another colour', ['part' => implode(', ', $yokes)]),
-            new Sentence('it shows: choose one that goes with it'),
-            2,
-        );
 
         return array_values(array_filter($changes));
     }
 
     private function pocketless(Laying $laying): ?Change
     {
-        $names = array_values(array_filter(
-            self::names($laying),
+        $names = self::named(
+            $laying,
             static fn (string $name): bool => \in_array(Instead::Omitted, $laying->pieces[$name]->instead, true)
                 || (PartKind::Pockets->isNamed($name) && 1 !== preg_match(self::HIDDEN, $name)),
-        ));
+        );
 
         return $this->off($laying, 'left out', $names, new Sentence('{pieces} left out', [
             'pieces' => implode(', ', $names),
@@ -237,7 +232,7 @@ final readonly class Changes
     /** @return list<?Change> */
     private function sleeves(Laying $laying): array
     {
-        $names = array_values(array_filter(self::names($laying), static fn (string $name): bool => PartKind::Sleeves->isNamed($name)));
+        $names = self::named($laying, PartKind::Sleeves->isNamed(...));
         $long = max([0.0, ...array_map($laying->long(...), $names)]);
 
         return [
@@ -264,11 +259,11 @@ final readonly class Changes
     /** @return list<string> */
     private static function facings(Laying $laying): array
     {
-        return array_values(array_filter(
-            self::names($laying),
+        return self::named(
+            $laying,
             static fn (string $name): bool => (PartKind::Facings->isNamed($name) && 1 !== preg_match(self::HIDDEN, $name))
                 || \in_array(Instead::Binding, $laying->pieces[$name]->instead, true),
-        ));
+        );
     }
 
     private static function unseen(): Sentence
@@ -276,9 +271,13 @@ final readonly class Changes
         return new Sentence('nobody sees it');
     }
 
-    /** @return list<string> */
-    private static function names(Laying $laying): array
+    /**
+     * @param \Closure(string): bool $which
+     *
+     * @return list<string>
+     */
+    private static function named(Laying $laying, \Closure $which): array
     {
-        return array_map(strval(...), array_keys($laying->pieces));
+        return array_values(array_filter(array_map(strval(...), array_keys($laying->pieces)), $which));
     }
 }
