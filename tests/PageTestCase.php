@@ -10,8 +10,10 @@ use Octavum\Account\AccountRepository;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Store\Workrooms;
+use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
+use Symfony\Component\Console\Tester\CommandTester;
 use Symfony\Component\DomCrawler\Crawler;
 
 /** Pages asked for over the real kernel and a real SQLite database, rolled back after each test. */
@@ -140,5 +142,15 @@ abstract class PageTestCase extends WebTestCase
         $html = preg_replace('~<(script|svg)\b.*?</\1>~s', '', $page->filter($selector)->html()) ?? '';
 
         return trim(preg_replace('/\s+/u', ' ', html_entity_decode(strip_tags(str_replace('<', ' <', $html)))) ?? '');
+    }
+
+    /** @param array<string, mixed> $input */
+    protected function command(string $name, array $input): CommandTester
+    {
+        $kernel = self::$kernel ?? self::fail('No kernel.');
+        $tester = new CommandTester((new Application($kernel))->find($name));
+        $tester->execute($input, ['capture_stderr_separately' => true]);
+
+        return $tester;
     }
 }

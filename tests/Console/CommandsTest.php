@@ -7,8 +7,6 @@ namespace Octavum\Tests\Console;
 use Octavum\Account\AccountRepository;
 use Octavum\Store\Replaced;
 use Octavum\Tests\PageTestCase;
-use Symfony\Bundle\FrameworkBundle\Console\Application;
-use Symfony\Component\Console\Tester\CommandTester;
 
 final class CommandsTest extends PageTestCase
 {
@@ -102,15 +100,5 @@ final class CommandsTest extends PageTestCase
             $this->command('octavum:import', ['file' => $path, '--account' => 'maud@example.org', '--replace' => true])->getStatusCode(),
         );
         self::assertStringContainsString('There is no account', $this->command('octavum:import', ['file' => $path])->getErrorOutput());
-    }
-
-    /** @param array<string, string|bool> $input */
-    private function command(string $name, array $input): CommandTester
-    {
-        $kernel = self::$kernel ?? self::fail('No kernel.');
-        $tester = new CommandTester((new Application($kernel))->find($name));
-        $tester->execute($input, ['capture_stderr_separately' => true]);
-
-        return $tester;
     }
 }

@@ -6,12 +6,9 @@ namespace Octavum\Core\Match;
 
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Estimator;
-use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\On;
-use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Need\Wanted;
 
@@ -22,15 +19,13 @@ final readonly class Fitting
 
     public function __construct(private Assumptions $assumptions)
     {
-        $this->estimator = new Estimator($assumptions);
+        $this->estimator = new Estimator($assumptions, guesses: false);
     }
 
     /** @param ?Length $free null for as much as is wanted */
     public function of(Wanted $wanted, On $on, ?Length $free): Fit
     {
-        $need = [] === ($wanted->version->table->rows ?? [])
-            ? new Unknown(Missing::Row, new Sentence('It has no requirement table: enter it from the envelope.'))
-            : $this->estimator->estimate($wanted, $on);
+        $need = $this->estimator->estimate($wanted, $on);
         $tooWide = null === $wanted->size ? null : $this->estimator->tooWide($wanted, $on);
         $spare = $need instanceof Need ? $free?->minus($need->amount) : null;
         $verdict = match (true) {

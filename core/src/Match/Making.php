@@ -56,6 +56,26 @@ final readonly class Making
         return new self($pattern, $version, $asks, $person, $size, $gradedTo, $alterations, $wished ?? $unfit);
     }
 
+    /**
+     * Every version of a library.
+     *
+     * @param list<Pattern> $patterns
+     * @param list<string>  $usual    as for one
+     *
+     * @return list<self>
+     */
+    public static function all(array $patterns, ?Person $person, Sewist $sewist, array $usual = []): array
+    {
+        $all = [];
+        foreach ($patterns as $pattern) {
+            foreach ($pattern->versions as $version) {
+                $all[] = self::of($pattern, $version, $person, $sewist, $usual);
+            }
+        }
+
+        return $all;
+    }
+
     public function inSize(string $size): self
     {
         return new self($this->pattern, $this->version, $this->asks, $this->person, $size, null, $this->alterations, $this->unfit);

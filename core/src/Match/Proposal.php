@@ -13,9 +13,6 @@ use Octavum\Core\Need\Verdict;
 /** What a cloth might become, and why or why not. */
 final readonly class Proposal
 {
-    /** Per cent of its need that may be missing before nobody tries to make it enough. A starting value of the house. */
-    private const TOO_FAR = 40;
-
     public Group $group;
 
     public int $points;
@@ -49,19 +46,16 @@ final readonly class Proposal
     ) {
         $this->points = $judgement->points + ($use->points ?? 0);
         $this->refusal = $this->refused();
-        $this->group = match (true) {
-            null !== $this->refusal => Group::Not,
-            Verdict::Short === $fit?->verdict => Group::Short,
-            Verdict::NotKnown !== $fit?->verdict && $judgement->isClear() && $judgement->points > 0 => Group::MadeForIt,
-            default => Group::WouldDo,
-        };
+        $this->group = null === $this->refusal
+            ? Group::of($fit?->spare, Verdict::NotKnown !== $fit?->verdict, $judgement->isClear(), $judgement->points)
+            : Group::Not;
         $this->place = $this->place();
     }
 
     private function refused(): ?Sentence
     {
         $missing = $this->fit?->missing();
-        $far = null !== $missing && $missing->micrometres * 100 > self::TOO_FAR * ($this->fit->amount()->micrometres ?? 0);
+        $far = null !== $missing && Group::isTooFar($missing, $this->fit->amount() ?? Length::zero());
 
         return match (true) {
             $this->judgement->isRefused() => $this->judgement->of(Tenor::Refusal)[0]->sentence,

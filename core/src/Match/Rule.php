@@ -7,6 +7,13 @@ namespace Octavum\Core\Match;
 /** Judges one concern of sewing a version from a cloth. Sources: docs/rules.md. */
 interface Rule
 {
+    /**
+     * All of a cloth that the rule looks at: of cloths that are alike in it, it says the same.
+     *
+     * @return list<\BackedEnum|bool|int|null>
+     */
+    public function sees(Traits $cloth): array;
+
     /** @return ?Reason null when it has nothing to say */
     public function of(Traits $cloth, Asks $asks): ?Reason;
 }

@@ -11,7 +11,7 @@ namespace Octavum\Core\Match;
 final readonly class Suit
 {
     /** @var non-empty-list<Rule> those that refuse first */
-    private array $rules;
+    public array $rules;
 
     public function __construct()
     {

@@ -30,7 +30,7 @@ final readonly class Uses
             $needs[] = $need->micrometres;
             // of the versions of one pattern the best alone
             $same = $best[$making->pattern->id][0] ?? null;
-            if (null === $same || $same <= $points) {
+            if (null === $same ? \count($best) < self::NAMED || $points >= end($best)[0] : $same <= $points) {
                 $best[$making->pattern->id] = [$points, $need->micrometres, $making];
                 uasort($best, static fn (array $a, array $b): int => [$b[0], $b[1]] <=> [$a[0], $a[1]]);
                 $best = \array_slice($best, 0, self::NAMED);

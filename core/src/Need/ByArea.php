@@ -62,9 +62,11 @@ final readonly class ByArea
             ]));
         }
         $label = new Sentence('{pieces}, laid in a moment', ['pieces' => implode(', ', $pieced->only)]);
-        [$amount, $working] = $this->estimator->altered($wanted, $length, Working::empty()->start($label, $length, Source::Lay));
+        $amount = $wanted->altered($length);
+        $working = $wanted->alterationsIn(Working::empty()->start($label, $length, Source::Lay))
+            ->result(new Sentence('Needed'), Figure::exact($amount));
 
-        return new Need($amount, Way::QuickLay, $working->result(new Sentence('Needed'), Figure::exact($amount)));
+        return new Need($amount, Way::QuickLay, static fn (): Working => $working);
     }
 
     private function rest(Wanted $wanted, Pieced $pieced, On $on, Length $usable): Need|Unknown
@@ -80,7 +82,7 @@ final readonly class ByArea
             ? 1 - $this->area($kept, $wanted->largestSize()) / $this->area($all, $wanted->largestSize())
             : $this->usual($wanted, $pieced);
         $amount = $need->amount->minus($this->share($need->amount, $gone, Rounding::Down));
-        $working = $need->working;
+        $working = $need->working();
         if ($gone > 0) {
             $label = new Sentence('What comes from elsewhere: {percent} of the area', ['percent' => $this->percent($gone)]);
             $working = $working->less($label, $need->amount->minus($amount), Source::Assumed);
@@ -109,7 +111,9 @@ final readonly class ByArea
             );
         }
 
-        return new Need($amount, Way::ByArea, $working->result(new Sentence('Needed'), Figure::exact($amount)), $need->warnings);
+        $working = $working->result(new Sentence('Needed'), Figure::exact($amount));
+
+        return new Need($amount, Way::ByArea, static fn (): Working => $working, $need->warnings);
     }
 
     /** Where the pieces of the other version are entered, nobody has said which of them these are, or they are not there any more. */

@@ -12,15 +12,21 @@ use Octavum\Core\Measure\Working;
 final readonly class Need
 {
     /**
-     * @param list<Sentence> $warnings
-     * @param ?Length        $secondOpinion what the area between the rows would suggest
+     * @param \Closure(): Working $working       written when it is asked for: a whole library is estimated at a time
+     * @param list<Sentence>      $warnings
+     * @param ?Length             $secondOpinion what the area between the rows would suggest
      */
     public function __construct(
         public Length $amount,
         public Way $way,
-        public Working $working,
+        private \Closure $working,
         public array $warnings = [],
         public ?Length $secondOpinion = null,
     ) {
+    }
+
+    public function working(): Working
+    {
+        return ($this->working)();
     }
 }

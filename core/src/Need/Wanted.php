@@ -6,6 +6,9 @@ namespace Octavum\Core\Need;
 
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Matching;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Source;
+use Octavum\Core\Measure\Working;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Role;
@@ -57,5 +60,28 @@ final readonly class Wanted
     public function largestSize(): string
     {
         return null === $this->size ? '' : $this->version?->table->largest($this->size, $this->gradedTo) ?? $this->size;
+    }
+
+    /** A length with what the sewist changes. */
+    public function altered(Length $needed): Length
+    {
+        foreach ($this->alterations as $alteration) {
+            $needed = $needed->plus($alteration->length)->larger(Length::zero());
+        }
+
+        return $needed;
+    }
+
+    /** The lines of what the sewist changes. */
+    public function alterationsIn(Working $working): Working
+    {
+        foreach ($this->alterations as $alteration) {
+            $label = new Sentence('{alteration}', ['alteration' => $alteration->name]);
+            $working = $alteration->length->isNegative()
+                ? $working->less($label, $alteration->length->negated(), Source::Plan)
+                : $working->plus($label, $alteration->length, Source::Plan);
+        }
+
+        return $working;
     }
 }

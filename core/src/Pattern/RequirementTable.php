@@ -83,53 +83,54 @@ final readonly class RequirementTable
      */
     public function choose(Role $role, string $size, Length $fullWidth, bool $oneWay, Length $tolerance): ?RowChoice
     {
-        $rows = array_values(
-            array_filter($this->rows, static fn (Requirement $row): bool => $row->role === $role && isset($row->cells[$size])),
-        );
-        $preferred = $oneWay ? Nap::With : Nap::Without;
-        $suits = static fn (Nap $nap): int => match ($nap) {
-            $preferred => 2,
+        $read = $wider = $narrowest = $empty = null;
+        foreach ($this->rows as $row) {
+            if ($row->role !== $role) {
+                continue;
+            }
+            $reaches = self::reaches($fullWidth, $row->width, $tolerance);
+            if (!isset($row->cells[$size])) {
+                $empty = $reaches && (null === $empty || $empty->width->isLessThan($row->width)) ? $row : $empty;
+            } elseif ($reaches) {
+                $read = null === $read || self::place($row, $oneWay) >= self::place($read, $oneWay) ? $row : $read;
+            } else {
+                $wider = null === $wider || self::place($row, $oneWay) < self::place($wider, $oneWay) ? $row : $wider;
+                $narrowest = match (true) {
+                    null === $narrowest, $row->width->isLessThan($narrowest->width) => $row,
+                    $row->width->equals($narrowest->width) && self::place($row, $oneWay) >= self::place($narrowest, $oneWay) => $row,
+                    default => $narrowest,
+                };
+            }
+        }
+        if (null !== $read) {
+            return new RowChoice($read, null, $wider);
+        }
+
+        return null === $narrowest ? null : new RowChoice($narrowest, $empty ?? $narrowest, null);
+    }
+
+    /** Where a row stands among the others: by its width, and of one width by how well it suits the direction of the cloth. */
+    private static function place(Requirement $row, bool $oneWay): int
+    {
+        return 4 * $row->width->micrometres + match ($row->nap) {
+            $oneWay ? Nap::With : Nap::Without => 2,
             Nap::Either => 1,
             default => 0,
         };
-        usort(
-            $rows,
-            static fn (Requirement $a, Requirement $b): int => [$a->width->micrometres, $suits($a->nap)] <=> [
-                $b->width->micrometres,
-                $suits($b->nap),
-            ],
-        );
-        $reached = array_values(
-            array_filter($rows, static fn (Requirement $row): bool => self::reaches($fullWidth, $row->width, $tolerance)),
-        );
-        if ([] !== $reached) {
-            $row = $reached[\count($reached) - 1];
-
-            return new RowChoice($row, null, $rows[\count($reached)] ?? null);
-        }
-        $narrowest = array_filter($rows, static fn (Requirement $row): bool => $row->width->equals($rows[0]->width));
-        $row = end($narrowest);
-
-        $own = array_values(
-            array_filter(
-                $this->rows,
-                static fn (Requirement $empty): bool => $empty->role === $role && self::reaches($fullWidth, $empty->width, $tolerance),
-            ),
-        );
-        usort($own, static fn (Requirement $a, Requirement $b): int => $b->width->micrometres <=> $a->width->micrometres);
-
-        return false === $row ? null : new RowChoice($row, $own[0] ?? $row, null);
     }
 
     /** Rows are nominal widths, as counters sell them: a little narrower, or of one class, a cloth still has that width. */
     private static function reaches(Length $cloth, Length $row, Length $tolerance): bool
     {
+        if (!$cloth->plus($tolerance)->isLessThan($row)) {
+            return true;
+        }
         foreach (self::CLASSES as [$least, $most]) {
             if (min($cloth->micrometres, $row->micrometres) >= $least && max($cloth->micrometres, $row->micrometres) <= $most) {
                 return true;
             }
         }
 
-        return !$cloth->plus($tolerance)->isLessThan($row);
+        return false;
     }
 }

@@ -30,7 +30,7 @@ final readonly class Ask
         $squaring = $assumptions->squaring->times(2);
         $exact = $before->plus($squaring);
         $length = $exact->toStep($counter->step(), Rounding::Up);
-        $working = $need->working;
+        $working = $need->working();
         if (!$shrink->isZero()) {
             $working = $working->plus(
                 new Sentence('Will shrink {percent}: {need} / (1 − {percent})', [

@@ -61,7 +61,8 @@ final class SavedLayTest extends TestCase
         self::assertSame(Verdict::Fits, $answer->verdict);
         self::assertInstanceOf(Need::class, $answer->need);
         self::assertSame([Way::LaidOut, 600_000], [$answer->need->way, $answer->need->amount->micrometres]);
-        self::assertSame('Laid out, {fold}: {percent} % of the length used is in pieces', $answer->need->working->lines[0]->label->message);
+        $label = $answer->need->working()->lines[0]->label;
+        self::assertSame('Laid out, {fold}: {percent} % of the length used is in pieces', $label->message);
         self::assertSame(840_000, $answer->spare?->micrometres, '1.44 − 0.60');
     }
 

@@ -22,6 +22,7 @@ use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Marks;
 use Octavum\Core\Match\Reason;
 use Octavum\Core\Match\Sewist;
 use Octavum\Core\Match\Suit;
@@ -105,6 +106,25 @@ final class PairsTest extends TestCase
         self::assertSame(3, $points('woven twill drape:soft', 'dress drape:soft..fluid'));
         self::assertSame(-2, $points('woven twill weight:heavy', 'dress weight:light..medium'));
         self::assertSame(-4, $points('woven twill weight:very heavy', 'dress weight:light..medium'));
+    }
+
+    /** What a rule says it sees of a cloth is all it looks at: marks worked out once for what is alike are those of each pair. */
+    public function testMarksOfAllPairsAreWhatTheRulesSayOfEach(): void
+    {
+        $pairs = array_values(iterator_to_array(self::pairs()));
+        $cloths = array_map(static fn (array $pair): Traits => Traits::of(self::cloth($pair[0]), 2500), $pairs);
+        $versions = array_map(static fn (array $pair): Asks => self::asks($pair[1]), $pairs);
+        $marks = new Marks($cloths, $versions);
+        $refused = 0;
+        foreach ($cloths as $i => $cloth) {
+            foreach ($versions as $j => $asks) {
+                $judgement = (new Suit())->of($cloth, $asks);
+                $expected = $judgement->isRefused() ? null : [$judgement->points, $judgement->isClear()];
+                self::assertSame($expected, $marks->of($i, $j), $pairs[$i][0].' for '.$pairs[$j][1]);
+                $refused += (int) (null === $expected);
+            }
+        }
+        self::assertGreaterThan(500, $refused);
     }
 
     private static function cloth(string $words): Cloth

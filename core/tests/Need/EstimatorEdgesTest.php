@@ -38,8 +38,8 @@ final class EstimatorEdgesTest extends TestCase
         $need = $this->need($on, $matching);
         self::assertCount(
             $lines,
-            $need->working->lines,
-            implode("\n", array_map(static fn ($line): string => (string) $line->label, $need->working->lines)),
+            $need->working()->lines,
+            implode("\n", array_map(static fn ($line): string => (string) $line->label, $need->working()->lines)),
         );
         self::assertSame(Length::ofMetres($needed)->micrometres, $need->amount->micrometres);
     }
@@ -59,8 +59,8 @@ final class EstimatorEdgesTest extends TestCase
     /** The chart's ¼ yd has a line of its own where the widths are more than 25 cm apart. */
     public function testTheQuarterYardStandsOnALineOfItsOwn(): void
     {
-        self::assertCount(3, $this->need(new On(Length::ofMillimetres(1150)))->working->lines, '25 cm apart: row, chart, sum');
-        self::assertCount(4, $this->need(new On(Length::ofMillimetres(1149)))->working->lines, 'a millimetre more');
+        self::assertCount(3, $this->need(new On(Length::ofMillimetres(1150)))->working()->lines, '25 cm apart: row, chart, sum');
+        self::assertCount(4, $this->need(new On(Length::ofMillimetres(1149)))->working()->lines, 'a millimetre more');
     }
 
     /** @param list<Piece> $pieces */

@@ -44,7 +44,7 @@ final class ShoppingTest extends TestCase
 {
     public function testViscoseIsAskedForWithShrinkageAndSquaringAtEachCounter(): void
     {
-        $need = new Need(Length::ofMetres('2.10'), Way::OwnWidth, Working::empty());
+        $need = new Need(Length::ofMetres('2.10'), Way::OwnWidth, Working::empty(...));
         $metric = Ask::for($need, Percent::of(6), Counter::TenCentimetres, new Assumptions());
         self::assertSame(2_294_043, $metric->exact->micrometres, '2.10 / 0.94 + 0.06 = 2.29404…');
         self::assertSame('2.30 m', (new Tape(System::Metric))->write(Figure::needed($metric->length)));
@@ -57,7 +57,7 @@ final class ShoppingTest extends TestCase
     {
         mt_srand(2);
         for ($i = 0; $i < 300; ++$i) {
-            $need = new Need(Length::ofMicrometres(mt_rand(50_000, 6_000_000)), Way::OwnWidth, Working::empty());
+            $need = new Need(Length::ofMicrometres(mt_rand(50_000, 6_000_000)), Way::OwnWidth, Working::empty(...));
             foreach (Counter::cases() as $counter) {
                 $ask = Ask::for($need, Percent::of(mt_rand(0, 80) / 10), $counter, new Assumptions());
                 self::assertFalse($ask->length->isLessThan($ask->exact));

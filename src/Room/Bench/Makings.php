@@ -10,8 +10,7 @@ use Octavum\Core\Body\Person;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Season\Sewn;
 use Octavum\Store\Library;
 use Octavum\Store\Plan;
 
@@ -25,29 +24,19 @@ final readonly class Makings
     /** @return list<Making> */
     public function of(Account $account, ?Person $person, Filter $filter): array
     {
-        $projects = $this->plan->drawn($account);
-        $usual = $this->usual($projects, $person);
-        $sewist = $this->settings->of($account)->sewist->having($this->made($projects), $filter->days);
-        $makings = [];
-        foreach ($this->library->all($account) as $pattern) {
-            foreach ($pattern->versions as $version) {
-                $making = Making::of($pattern, $version, $person, $sewist, $usual);
-                if ($filter->lets($making)) {
-                    $makings[] = $making;
-                }
-            }
-        }
+        $sewn = new Sewn($this->plan->drawn($account));
+        $sewist = $this->settings->of($account)->sewist->having($sewn->made(), $filter->days);
+        $makings = Making::all($this->library->all($account), $person, $sewist, $sewn->usual($person));
 
-        return $makings;
+        return array_values(array_filter($makings, $filter->lets(...)));
     }
 
     public function one(Account $account, Pattern $pattern, Version $version, ?Person $person): Making
     {
-        $projects = $this->plan->drawn($account);
+        $sewn = new Sewn($this->plan->drawn($account));
+        $sewist = $this->settings->of($account)->sewist->having($sewn->made());
 
-        $sewist = $this->settings->of($account)->sewist->having($this->made($projects));
-
-        return Making::of($pattern, $version, $person, $sewist, $this->usual($projects, $person));
+        return Making::of($pattern, $version, $person, $sewist, $sewn->usual($person));
     }
 
     /**
@@ -57,50 +46,6 @@ final readonly class Makings
      */
     public function person(Account $account, array $people, string $asked): ?Person
     {
-        $count = array_fill_keys(array_keys($people), 0);
-        foreach ($this->plan->drawn($account) as $project) {
-            if (isset($count[$project->person->id ?? ''])) {
-                ++$count[$project->person->id ?? ''];
-            }
-        }
-        arsort($count);
-
-        return $people[$asked] ?? $people[array_key_first($count) ?? ''] ?? null;
-    }
-
-    /**
-     * @param list<Project> $projects
-     *
-     * @return list<string> sizes sewn for a person, the most usual first
-     */
-    private function usual(array $projects, ?Person $person): array
-    {
-        $sizes = [];
-        foreach ($projects as $project) {
-            if ($project->person?->id === $person?->id && null !== $project->size) {
-                $sizes[] = $project->size;
-            }
-        }
-        $count = array_count_values($sizes);
-        arsort($count);
-
-        return array_map(strval(...), array_keys($count));
-    }
-
-    /**
-     * @param list<Project> $projects
-     *
-     * @return array<string, int> how often each pattern was made
-     */
-    private function made(array $projects): array
-    {
-        $made = [];
-        foreach ($projects as $project) {
-            if (null !== $project->pattern && ProjectState::Finished === $project->state) {
-                $made[$project->pattern->id] = ($made[$project->pattern->id] ?? 0) + 1;
-            }
-        }
-
-        return $made;
+        return $people[$asked] ?? (new Sewn($this->plan->drawn($account)))->mostFor($people);
     }
 }

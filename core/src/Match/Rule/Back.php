@@ -14,6 +14,11 @@ use Octavum\Core\Measure\Sentence;
 /** Hood, wrap, lapel and open front turn the back of the cloth out. */
 final readonly class Back implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->feel->backSeen];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         $turned = $asks->has(Feature::Hood, Feature::OpenFront, Feature::WrapFront);

@@ -15,6 +15,11 @@ use Octavum\Core\Measure\Sentence;
 /** Fluid cloth holds no balloon; crisp cloth does. */
 final readonly class Balloon implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->feel->drape];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         $fluid = \in_array($cloth->feel->drape, [Drape::Fluid, Drape::Flowing], true);

@@ -13,6 +13,11 @@ use Octavum\Core\Match\Traits;
 /** A light full skirt blows up. */
 final readonly class BlowsUp implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->isLight()];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         return $cloth->isLight() && null !== $asks->has(Feature::Full) && !$asks->lined

@@ -14,6 +14,11 @@ use Octavum\Core\Pattern\Technique;
 /** Heavy cloth bulks at an elastic waist and in gathers; bulky knit as an open front stands off. */
 final readonly class Bulk implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->isHeavy(), $cloth->bulky, $cloth->isKnit()];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         return match (true) {

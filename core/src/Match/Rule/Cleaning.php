@@ -24,6 +24,11 @@ final readonly class Cleaning implements Rule
         Garment::Bib,
     ];
 
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->dryClean];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         return $cloth->dryClean && ($asks->child || \in_array($asks->garment, self::DAILY, true))

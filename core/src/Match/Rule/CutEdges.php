@@ -17,6 +17,11 @@ final readonly class CutEdges implements Rule
 {
     private const SEEN_INSIDE = [Garment::Jacket, Garment::Coat, Garment::Waistcoat];
 
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->feel->edges];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         $edges = $cloth->feel->edges;

@@ -13,6 +13,11 @@ use Octavum\Core\Measure\Sentence;
 /** A cloth for the days it is sewn for. */
 final readonly class Days implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->warmth];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         $days = $asks->sewist->days;

@@ -15,6 +15,11 @@ use Octavum\Core\Measure\Sentence;
 /** How it falls: stiff cloth in a draped pattern is the usual flop. */
 final readonly class Falls implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->feel->drape];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         [$crispest, $fluidest] = [$asks->advice->crispest, $asks->advice->mostFluid];

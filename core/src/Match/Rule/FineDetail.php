@@ -14,6 +14,11 @@ use Octavum\Core\Pattern\Technique;
 /** A busy print hides what was a day’s work. */
 final readonly class FineDetail implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->isBusy()];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         $fine = $asks->uses(Technique::Pintucks, Technique::Pleats, Technique::Darts);

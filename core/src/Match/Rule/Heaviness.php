@@ -15,6 +15,11 @@ use Octavum\Core\Measure\Sentence;
 /** The weight the envelope asks for, in the words of the trade. */
 final readonly class Heaviness implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->weight];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         [$lightest, $heaviest] = [$asks->advice->lightest, $asks->advice->heaviest];

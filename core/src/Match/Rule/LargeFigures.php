@@ -15,6 +15,11 @@ final readonly class LargeFigures implements Rule
     private const MANY = 7;
     private const SOME = 4;
 
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->large];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         return match (true) {

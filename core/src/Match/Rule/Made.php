@@ -13,6 +13,11 @@ use Octavum\Core\Measure\Sentence;
 /** Woven or knit: a pattern drafted for the one does not hang or does not go on in the other. */
 final readonly class Made implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->structure];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         $only = $asks->onlyFor;

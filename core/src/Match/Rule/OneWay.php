@@ -12,6 +12,11 @@ use Octavum\Core\Match\Traits;
 /** All pieces one way up: counted in the length already. */
 final readonly class OneWay implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->oneWay];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         return $cloth->oneWay ? Reason::fact('One way only: all pieces point the same way, which the length counts.') : null;

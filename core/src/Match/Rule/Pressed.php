@@ -15,6 +15,11 @@ use Octavum\Core\Pattern\Technique;
 /** Pleats, pintucks and collars live by a crease; some crepes and synthetics take none. */
 final readonly class Pressed implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->creases, $cloth->unwilling];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         $sharp = $asks->uses(Technique::Pleats, Technique::Pintucks, Technique::CollarStand, Technique::Collar, Technique::WeltPocket);

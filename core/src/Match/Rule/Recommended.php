@@ -13,6 +13,11 @@ use Octavum\Core\Measure\Sentence;
 /** The envelope names this kind of cloth. */
 final readonly class Recommended implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->type];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         return null !== $cloth->type && 1 === preg_match('/\b'.preg_quote($cloth->type->value, '/').'\b/i', $asks->advice->recommended)

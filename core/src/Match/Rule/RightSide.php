@@ -12,6 +12,11 @@ use Octavum\Core\Match\Traits;
 /** Where the right side does not show, pieces get sewn in wrong side out. */
 final readonly class RightSide implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->feel->clearSide];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         return false !== $cloth->feel->clearSide || $asks->seams < 4

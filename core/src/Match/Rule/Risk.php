@@ -12,6 +12,11 @@ use Octavum\Core\Match\Traits;
 /** A dear cloth that cannot be had again is no place for a first try. */
 final readonly class Risk implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->precious];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         return match (true) {

@@ -18,6 +18,11 @@ final readonly class SeenThrough implements Rule
     private const NOT_WORN = [Garment::Bag, Garment::Toy, Garment::Cushion, Garment::Quilt, Garment::Curtain, Garment::Bib, Garment::Apron];
     private const BELOW = [Garment::Dress, Garment::Skirt, Garment::Trousers, Garment::Shorts, Garment::Pinafore, Garment::Jumpsuit];
 
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->feel->opacity, $cloth->isLight()];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         $worn = !\in_array($asks->garment, self::NOT_WORN, true);

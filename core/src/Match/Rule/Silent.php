@@ -12,6 +12,11 @@ use Octavum\Core\Match\Traits;
 /** Where the envelope says nothing of cloth there is nothing to hold it against. */
 final readonly class Silent implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         return null === $asks->onlyFor && !$asks->advice->isSaid()

@@ -13,6 +13,11 @@ use Octavum\Core\Measure\Sentence;
 /** Techniques the sewist would rather not do, or wants to learn. */
 final readonly class Skills implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->precious];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         $avoided = $asks->uses(...$asks->sewist->avoids);

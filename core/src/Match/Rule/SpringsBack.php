@@ -15,6 +15,11 @@ use Octavum\Core\Pattern\Technique;
 /** What is stretched in wear has to come back: knees, elbows, bands. */
 final readonly class SpringsBack implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->isKnit(), $cloth->feel->recovery];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         $pulled = ($asks->advice->stretch ?? 0) > 0

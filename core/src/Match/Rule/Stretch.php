@@ -17,6 +17,11 @@ final readonly class Stretch implements Rule
     /** Per cent by which a body may stretch too little where only its bands need all of it. A starting value of the house. */
     private const BANDS = 10;
 
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->feel->across];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         $least = $asks->advice->stretch ?? 0;

@@ -16,6 +16,11 @@ final readonly class StretchAlong implements Rule
 {
     private const FOUR_WAY = 50;
 
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->feel->along];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         if (!\in_array($asks->garment, [Garment::Swimwear, Garment::Bra], true)) {

@@ -14,6 +14,11 @@ use Octavum\Core\Measure\Sentence;
 /** A pattern that needs a tool which is not in the house says so. */
 final readonly class Tools implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         foreach ($asks->techniques as $technique) {

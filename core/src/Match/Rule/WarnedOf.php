@@ -15,6 +15,11 @@ use Octavum\Core\Measure\Sentence;
 /** What the envelope itself warns of: plaids, stripes, diagonals, nap. */
 final readonly class WarnedOf implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->print, $cloth->oneWay, $cloth->type];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         $warned = mb_strtolower($asks->advice->notFor);

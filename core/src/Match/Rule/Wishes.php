@@ -14,6 +14,11 @@ use Octavum\Core\Measure\Sentence;
 /** What whoever it is for wants, avoids, or never wears. */
 final readonly class Wishes implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         foreach ([Liking::Never, Liking::Avoid, Liking::Want] as $liking) {

@@ -13,6 +13,11 @@ use Octavum\Core\Match\Traits;
 /** A wrap in a knit drops at the hem. */
 final readonly class WrapInKnit implements Rule
 {
+    public function sees(Traits $cloth): array
+    {
+        return [$cloth->isKnit()];
+    }
+
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
         return $cloth->isKnit() && null !== $asks->has(Feature::WrapFront)

@@ -132,7 +132,7 @@ final readonly class OnCut
             $working = $working->result(new Sentence('Left for this'), Figure::exact($left));
         }
         $working = $working
-            ->then($need->working)
+            ->then($need->working())
             ->result(
                 new Sentence($spare->isNegative() ? 'Missing, rounded up' : 'To spare, rounded down'),
                 $spare->isNegative() ? Figure::needed($spare->negated()) : Figure::owned($spare),

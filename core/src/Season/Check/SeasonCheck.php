@@ -287,7 +287,7 @@ final readonly class SeasonCheck
         $verdict = null === $tooWide || $assumed ? Verdict::ToBuy : Verdict::Short;
         $snags = [...$this->enough->tooWide($project, $tooWide), ...$this->laySnags->of($project, $claim)];
 
-        return new RoleAnswer($claim, $verdict, null, $need, null, [], $need->working, $snags, null, $width, $tooWide);
+        return new RoleAnswer($claim, $verdict, null, $need, null, [], $need->working(), $snags, null, $width, $tooWide);
     }
 
     private function notKnown(Claim $claim, Unknown $unknown, Snag $snag): RoleAnswer

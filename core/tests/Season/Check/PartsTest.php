@@ -61,7 +61,7 @@ final class PartsTest extends TestCase
         self::assertSame([2600, Way::ByArea, 15], [$role->need->amount->millimetres(), $role->need->way, $role->need->way->trust()]);
         $working = array_map(
             static fn (Line $line): string => $line->label.' '.$line->figure->length->millimetres(),
-            $role->need->working->lines,
+            $role->need->working()->lines,
         );
         self::assertSame('What comes from elsewhere: 33 % of the area 800', $working[2]);
         self::assertSame('The sleeves of C: 33 % of its 3.00 m, by area 1000', $working[3]);

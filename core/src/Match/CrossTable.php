@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\On;
+use Octavum\Core\Need\Wanted;
+
+/**
+ * Every cut before every version: which suits and is enough, and which is short. Each pair stands where it stands when its cloth
+ * is laid by itself (WhatItBecomes), less the points of what a use does to what is left. Cost: that of Marks and Amounts, then an
+ * addition and a comparison a pair; nothing of a pair is kept.
+ */
+final readonly class CrossTable
+{
+    /** @param array<string, string> $overruled as Overrule::reasons() gives them */
+    public function __construct(private Assumptions $assumptions, private array $overruled = [], private int $dear = Making::DEAR)
+    {
+    }
+
+    /**
+     * @param list<Cloth>           $cloths
+     * @param list<Making>          $makings
+     * @param array<string, Length> $promised to others, by cut
+     *
+     * @return \Generator<int, Paired> all that are not refused, cut by cut
+     */
+    public function pairs(array $cloths, array $makings, array $promised = []): \Generator
+    {
+        $traits = array_map(fn (Cloth $cloth): Traits => Traits::of($cloth, $this->dear), $cloths);
+        $marks = new Marks($traits, array_map(static fn (Making $making): Asks => $making->asks, $makings));
+        $wanted = array_map(static fn (Making $making): Wanted => $making->wanted(), $makings);
+        $amounts = new Amounts($this->assumptions);
+        foreach ($cloths as $i => $cloth) {
+            $suits = $this->suits($marks, $i, $cloth, $traits[$i], $makings);
+            $takes = [];
+            foreach ($cloth->cuts as $cut) {
+                if ($cut->gone) {
+                    continue;
+                }
+                $toCut = ToCut::of($cloth, $cut, $this->assumptions);
+                $free = $toCut->length?->minus($promised[$cut->id] ?? Length::zero())->larger(Length::zero());
+                $wide = ($toCut->full->micrometres ?? '').' '.($toCut->width->micrometres ?? '');
+                $takes[$wide] ??= $this->takes($amounts, $wanted, array_keys($suits), On::cut($cloth, $toCut));
+                foreach ($takes[$wide] as $j => $amount) {
+                    [$points, $clear] = $suits[$j];
+                    $spare = null === $amount ? null : $free?->minus($amount);
+                    $far = null !== $amount && true === $spare?->isNegative() && Group::isTooFar($spare->negated(), $amount);
+                    if (!$far) {
+                        $group = Group::of($spare, null !== $spare, $clear, $points);
+                        yield new Paired($cloth, $cut, $makings[$j], $j, $group, $points, $spare);
+                    }
+                }
+            }
+        }
+    }
+
+    /**
+     * @param list<Wanted> $wanted
+     * @param list<int>    $which  of them
+     *
+     * @return array<int, ?Length> what each takes, null where it is not known; without those that have too wide a piece
+     */
+    private function takes(Amounts $amounts, array $wanted, array $which, On $on): array
+    {
+        $takes = [];
+        foreach ($which as $j) {
+            if (!$amounts->isTooNarrow($wanted[$j], $on)) {
+                $takes[$j] = $amounts->of($j, $wanted[$j], $on);
+            }
+        }
+
+        return $takes;
+    }
+
+    /**
+     * @param list<Making> $makings
+     *
+     * @return array<int, array{int, bool}> points and whether nothing speaks against it, of those that nothing refuses
+     */
+    private function suits(Marks $marks, int $at, Cloth $cloth, Traits $traits, array $makings): array
+    {
+        $suits = [];
+        foreach ($makings as $j => $making) {
+            $overruled = [] === $this->overruled ? null : $this->overruled[Overrule::key($cloth->id, $making->version->id)] ?? null;
+            $mark = $marks->of($at, $j);
+            if (null !== $overruled) {
+                $judgement = (new Suit())->of($traits, $making->asks, $overruled);
+                $mark = [$judgement->points, $judgement->isClear()];
+            }
+            if (null !== $mark && null === $making->unfit) {
+                $suits[$j] = $mark;
+            }
+        }
+
+        return $suits;
+    }
+}
