@@ -50,10 +50,15 @@ export const why = () => ({
     },
 });
 
-/** What is ticked is laid together, and the bar filled anew. */
+/** What is ticked is laid together, and the bar filled anew; figures that are not laid yet are asked for until all are there. */
 export const enough = () => ({
     init() {
-        this.fetch([]);
+        const closed = this.$root.closest('details:not([open])');
+        if (closed) {
+            closed.addEventListener('toggle', () => this.fetch([]), { once: true });
+        } else {
+            this.fetch([]);
+        }
     },
 
     async fetch(keys, least = false) {
@@ -68,6 +73,22 @@ export const enough = () => ({
         const at = document.activeElement?.value;
         this.$refs.place.innerHTML = html ?? 'It could not be laid just now: open the page again.';
         [...this.$refs.place.querySelectorAll('input[type=checkbox]')].find((box) => box.value === at)?.focus();
+        if (this.$refs.place.querySelector('[data-waiting]')) {
+            this.fetch(keys, least);
+        }
+    },
+
+    unfold(event) {
+        this.show(event.currentTarget, event.currentTarget.closest('tr').nextElementSibling);
+    },
+
+    unfoldSum(event) {
+        this.show(event.currentTarget, this.$refs.place.querySelector('.enough-working'));
+    },
+
+    show(button, working) {
+        working.hidden = !working.hidden;
+        button.setAttribute('aria-expanded', String(!working.hidden));
     },
 
     ticked() {

@@ -16,6 +16,7 @@ use Octavum\Core\Need\On;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Remedy\Laying;
+use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Shape\Outline;
@@ -104,7 +105,8 @@ final readonly class CoreTimes
             $name = ($names[$i] ?? 'Piece').' '.$i;
             $pieces[] = new Piece($name, quantity: $random->getInt(1, 2), shapes: [new Shape([], $outline, Length::ofMillimetres(15))]);
         }
-        [$need, $free, $margin] = array_map(Length::ofMillimetres(...), [9000, 2000, 100]);
-        (new MakeEnough(Laying::of($pieces, '', Length::ofMillimetres(1380), false), $need, $free, true, $margin))->tried();
+        [$need, $free, $fitting] = array_map(Length::ofMillimetres(...), [9000, 2000, 1900]);
+        $lays = new Lays(Laying::of($pieces, '', Length::ofMillimetres(1380), false));
+        (new MakeEnough($lays, $need, $free, true, $fitting))->tried();
     }
 }

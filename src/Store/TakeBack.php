@@ -20,6 +20,9 @@ final readonly class TakeBack
 {
     private const MOST = 30;
 
+    /** In the place of a field: the record was not there before. */
+    private const MADE = '';
+
     public function __construct(private EntityManagerInterface $entities, private Security $security, private Newest $newest)
     {
     }
@@ -55,7 +58,7 @@ final readonly class TakeBack
      * After the change is saved: what it did, kept until thirty others have followed.
      *
      * @param array<string, array<string, mixed>> $before  as state() gave it
-     * @param list<object>                        $records the same
+     * @param list<object>                        $records the same, and those that the change has made
      * @param list<string>                        $counts  fields that hold an amount
      *
      * @return string a key for undo()
@@ -64,6 +67,10 @@ final readonly class TakeBack
     {
         $changes = [];
         foreach ($this->state($records) as $record => $fields) {
+            if (!isset($before[$record])) {
+                $changes[] = [$record, self::MADE, null, null, false];
+                continue;
+            }
             foreach ($fields as $field => $after) {
                 $was = $before[$record][$field] ?? null;
                 if (!self::same($was, $after)) {
@@ -90,7 +97,9 @@ final readonly class TakeBack
             [$class, $id] = explode(' ', $name, 2);
             /** @var class-string $class */
             $record = $this->entities->find($class, $id);
-            if (null !== $record) {
+            if (null !== $record && self::MADE === $field) {
+                $this->entities->remove($record);
+            } elseif (null !== $record) {
                 $this->entities->initializeObject($record);
                 $metadata = $this->entities->getClassMetadata($class);
                 $value = self::without($this->read($metadata, $record, $field), $before, $after, $counts);

@@ -12,6 +12,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\LaidOut;
+use Octavum\Core\Piece\PieceSet;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Shape\Outline;
 
@@ -92,7 +93,7 @@ final readonly class SavedLay
         if ('' === $garment->mark) {
             return new Sentence('it is of generic pieces, which can only guess');
         }
-        if ($garment->mark !== $asked->version?->pieces->mark($asked->size)) {
+        if (null === $asked->version || !self::isOf($asked->version->pieces, $garment, $this->without($at))) {
             return new Sentence('the pieces have been changed since');
         }
         if (null !== $asked->repeat && !$this->match) {
@@ -100,6 +101,17 @@ final readonly class SavedLay
         }
 
         return $asked->bought ? $this->rollStale($asked) : $this->cutsStale($asked, $assumptions);
+    }
+
+    /**
+     * Whether they are still the pieces that were laid; those left off may have gone to other cloth since.
+     *
+     * @param list<string> $off
+     */
+    private static function isOf(PieceSet $pieces, LaidGarment $garment, array $off): bool
+    {
+        return $garment->mark === $pieces->mark($garment->size)
+            || ([] !== $off && $garment->mark === $pieces->mark($garment->size, $off));
     }
 
     /** Whether what was laid for a project's role are the pieces of a generic block: a guess, never a need. */

@@ -6,6 +6,7 @@ namespace Octavum\Core\Need;
 
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Rounding;
 
 /** Is it enough? Source: docs/rules.md. */
@@ -26,6 +27,16 @@ enum Verdict: string
         $margin = $assumptions->fitsLeast->larger($assumptions->fitsShare->shareOf($need, Rounding::Up));
 
         return $spare->isLessThan($margin) ? self::Tight : self::Fits;
+    }
+
+    /** The largest need that a length fits. */
+    public static function largest(Length $free, Assumptions $assumptions): Length
+    {
+        $whole = Percent::of(100)->hundredths;
+
+        return $free->minus($assumptions->fitsLeast)->smaller(
+            $free->scaled($whole, $whole + $assumptions->fitsShare->hundredths, Rounding::Down),
+        );
     }
 
     /** The graver of two: short before not known before to buy before tight before fits. */

@@ -76,9 +76,19 @@ final class PieceSet
         return array_values(array_filter($this->all(), static fn (Piece $piece): bool => null !== $piece->in($size)));
     }
 
-    /** Empty when the size has no pieces. */
-    public function mark(string $size): string
+    /**
+     * Empty when the size has no pieces.
+     *
+     * @param list<string> $without pieces by name
+     */
+    public function mark(string $size, array $without = []): string
     {
+        if ([] !== $without) {
+            $kept = static fn (Piece $piece): bool => !\in_array($piece->name, $without, true);
+            $pieces = array_values(array_filter($this->ofSize($size), $kept));
+
+            return [] === $pieces ? '' : self::markOf($pieces, $size);
+        }
         $in = isset($this->marks[$size]) ? [] : $this->with($size);
 
         return $this->marks[$size] ?? ([] === $in ? '' : self::markOf($in, $size));

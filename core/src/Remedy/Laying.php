@@ -7,6 +7,7 @@ namespace Octavum\Core\Remedy;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
+use Octavum\Core\Piece\Instead;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Shape;
 
@@ -18,17 +19,48 @@ final readonly class Laying
     private const LEAST = 40;
 
     /**
-     * @param array<string, Piece> $pieces with a shape in the size, by name
-     * @param Length               $usable width of the cloth
+     * @param array<string, Piece> $pieces  with a shape in the size, by name
+     * @param Length               $usable  width of the cloth
+     * @param ?string              $smaller the size below, where there is one
      */
-    public function __construct(public array $pieces, public string $size, public Length $usable, public bool $oneWay)
-    {
+    public function __construct(
+        public array $pieces,
+        public string $size,
+        public Length $usable,
+        public bool $oneWay,
+        public ?string $smaller = null,
+    ) {
     }
 
-    /** @param list<Piece> $pieces with a shape in the size */
-    public static function of(array $pieces, string $size, Length $usable, bool $oneWay): self
+    /**
+     * @param list<Piece>  $pieces with a shape in the size
+     * @param list<string> $sizes  all there are, the smallest first
+     */
+    public static function of(array $pieces, string $size, Length $usable, bool $oneWay, array $sizes = []): self
     {
-        return new self(array_column($pieces, null, 'name'), $size, $usable, $oneWay);
+        $at = array_search($size, $sizes, true);
+
+        return new self(array_column($pieces, null, 'name'), $size, $usable, $oneWay, false === $at ? null : $sizes[$at - 1] ?? null);
+    }
+
+    /**
+     * @param \Closure(string): bool $which
+     *
+     * @return list<string> names of pieces
+     */
+    public function named(\Closure $which): array
+    {
+        return array_values(array_filter(array_map(strval(...), array_keys($this->pieces)), $which));
+    }
+
+    public function lets(string $name, Instead $instead): bool
+    {
+        return \in_array($instead, $this->pieces[$name]->instead, true);
+    }
+
+    public function shape(string $name): ?Shape
+    {
+        return ($this->pieces[$name] ?? null)?->in($this->size);
     }
 
     /**
@@ -57,15 +89,13 @@ final readonly class Laying
      * Some of its pieces changed; those that are gone already stay so.
      *
      * @param list<string>                 $names
-     * @param \Closure(Piece): list<Piece> $change
+     * @param \Closure(Piece, self): Piece $change
      */
     public function changed(array $names, \Closure $change): self
     {
         $pieces = $this->pieces;
         foreach (array_intersect($names, array_map(strval(...), array_keys($pieces))) as $name) {
-            $new = $change($pieces[$name]);
-            unset($pieces[$name]);
-            $pieces += array_column($new, null, 'name');
+            $pieces[$name] = $change($pieces[$name], $this);
         }
 
         return $this->having($pieces);
@@ -92,6 +122,6 @@ final readonly class Laying
     /** @param array<string, Piece> $pieces */
     private function having(array $pieces): self
     {
-        return new self($pieces, $this->size, $this->usable, $this->oneWay);
+        return new self($pieces, $this->size, $this->usable, $this->oneWay, $this->smaller);
     }
 }

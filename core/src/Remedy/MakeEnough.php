@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Remedy;
 
+use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Need\Block\Block;
+use Octavum\Core\Measure\Rounding;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Source;
+use Octavum\Core\Measure\Working;
 
 /**
  * Makes a short cloth enough: every change laid again alone, several laid together, so that they add up truly, and the least that
@@ -15,10 +19,6 @@ use Octavum\Core\Need\Block\Block;
  */
 final class MakeEnough
 {
-    /** With nothing changed it is laid for longer, since the answer may be that nothing need be; and where that is kept. */
-    private const TIMES = 4;
-    private const LONGER = ' longer';
-
     /** Pairs that are tried, those of least harm first. */
     private const PAIRS = 12;
 
@@ -33,53 +33,81 @@ final class MakeEnough
     private readonly Changes $changes;
 
     /**
-     * @param Length              $need   as it is known now
-     * @param Length              $free   of the cut
-     * @param Length              $margin of it that is wanted to spare
-     * @param bool                $real   the pieces are the version's own, no generic block
-     * @param array<string, ?int> $laid   as laid() gave it before, for the same pieces on the same width
+     * @param Length          $need      as it is known now
+     * @param Length          $free      of the cut; where it is tight, what may be used of that
+     * @param bool            $real      the pieces are the version's own, no generic block
+     * @param Length          $fitting   the largest need that fits it, with something to spare
+     * @param list<Elsewhere> $elsewhere more of the same cloth
      */
     public function __construct(
-        private readonly Laying $laying,
+        public readonly Lays $lays,
         public readonly Length $need,
         public readonly Length $free,
         public readonly bool $real,
-        private readonly Length $margin,
-        private readonly Block $block = new Block(),
-        private array $laid = [],
+        private readonly Length $fitting,
+        private readonly array $elsewhere = [],
     ) {
-        $this->changes = new Changes();
+        $this->changes = new Changes($lays->laying, $real);
     }
 
     /** What is needed with some changes together; null when it does not go on at all. */
     public function amount(Change ...$together): ?Length
     {
-        $laid = $this->lay($together);
-        $plain = $this->real ? null : $this->lay([]);
+        $laid = $this->lays->with(...$together);
+        $plain = $this->real ? null : $this->lays->unchanged();
 
         return match (true) {
             null === $laid, !$this->real && null === $plain => null,
-            null === $plain => Length::ofMicrometres($laid)->smaller($this->plain()),
-            default => Length::ofMicrometres((int) ceil($this->need->micrometres * $laid / max(1, $plain))),
+            null === $plain => $laid->smaller($this->plain()),
+            default => $this->need->scaled($laid->smaller($plain)->micrometres, max(1, $plain->micrometres), Rounding::Up),
         };
     }
 
     /** With nothing changed: laid out where the pieces are real, else as it is known. */
     public function plain(): Length
     {
-        if (!$this->real) {
-            return $this->need;
-        }
-        $this->laid[self::LONGER] ??= $this->laying->length($this->block, self::TIMES)?->micrometres;
-        $laid = $this->laid[self::LONGER];
-
-        return null === $laid ? $this->need : Length::ofMicrometres($laid)->smaller($this->need);
+        return ($this->real ? $this->lays->unchanged() : null)?->smaller($this->need) ?? $this->need;
     }
 
-    /** @return array<string, ?int> what was laid so far, in micrometres by the keys of the changes */
-    public function laid(): array
+    /**
+     * What each does besides those before it, laid together one after the other.
+     *
+     * @return list<array{Sentence, Length}> in words, and what it saves
+     */
+    public function steps(Change ...$together): array
     {
-        return $this->laid;
+        $at = $this->plain();
+        $steps = [];
+        foreach (array_values($together) as $i => $change) {
+            $next = $this->amount(...\array_slice($together, 0, $i + 1)) ?? $at;
+            $steps[] = [$change->words, $at->minus($next)->larger(Length::zero())];
+            $at = $next;
+        }
+
+        return $steps;
+    }
+
+    /** The arithmetic of what is needed with some changes together, as far as it goes on. */
+    public function working(Change ...$together): Working
+    {
+        [$label, $source] = $this->real
+            ? [new Sentence('Laid flat, in one layer, head to tail where that may be; nothing changed'), Source::Lay]
+            : [new Sentence('As it is known, with nothing changed'), Source::Assumed];
+        $working = Working::empty()->start($label, $this->plain(), $source);
+        foreach ($this->steps(...$together) as [$words, $saves]) {
+            $working = $working->less($words, $saves, $source);
+        }
+        $need = $this->amount(...$together);
+
+        return null === $need ? $working : $working
+            ->result(new Sentence('Needed'), Figure::needed($need))
+            ->given(
+                new Sentence(
+                    $this->free->equals($this->fitting) ? 'Of the cut, with something left over' : 'To cut from, after what others have',
+                ),
+                Figure::owned($this->free),
+                Source::Measured,
+            );
     }
 
     /** Laid out with nothing changed it is. */
@@ -88,16 +116,23 @@ final class MakeEnough
         return $this->real && !$this->free->isLessThan($this->plain());
     }
 
-    /** @return list<Tried> every change alone, those of least harm first; those with which nothing less is laid are left out */
-    public function tried(): array
+    /**
+     * Every change alone, those of least harm first; those with which nothing less is laid are left out.
+     *
+     * @param ?\Closure(): bool $isUp when the rest is to wait; one at least is laid that was not before
+     */
+    public function tried(?\Closure $isUp = null): Attempts
     {
         $plain = $this->plain();
-        $changes = $this->changes->of($this->laying, $this->real);
-        $lessFull = $this->leastOf(self::LESS_FULL, $this->lessFull(...)) ?? $this->lessFull(self::A_TENTH);
-        $tried = [];
-        foreach (array_filter([...$changes, $lessFull, $this->shorter()]) as $change) {
-            $amount = $this->amount($change);
-            if (null !== $amount && $this->lay([$change]) < ($this->lay([]) ?? \PHP_INT_MAX)) {
+        $tried = $waiting = [];
+        foreach ($this->candidates() as [$words, $make]) {
+            if (null !== $isUp && $isUp()) {
+                $waiting[] = $words;
+                continue;
+            }
+            $change = $make();
+            $amount = null === $change ? null : $this->amount($change);
+            if (null !== $change && null !== $amount && $this->savesAlone($change)) {
                 $tried[] = new Tried($change, $amount, $plain->minus($amount), !$this->free->isLessThan($amount));
             }
         }
@@ -106,7 +141,35 @@ final class MakeEnough
             $a->saves->micrometres,
         ]);
 
-        return $tried;
+        return new Attempts($tried, $waiting);
+    }
+
+    /** @return list<array{Sentence, \Closure(): ?Change}> what it is about, and how it is found */
+    private function candidates(): array
+    {
+        $changes = array_map(
+            static fn (Change $change): array => [$change->words, static fn (): Change => $change],
+            $this->changes->all(),
+        );
+        $changes[] = [
+            new Sentence('Less flare or fullness'),
+            fn (): ?Change => $this->leastOf(self::LESS_FULL, $this->changes->reshaping->lessFull(...))
+                ?? $this->changes->reshaping->lessFull(self::A_TENTH),
+        ];
+        $changes[] = [new Sentence('Shorter'), fn (): ?Change => $this->shorter()];
+        foreach ($this->real && !$this->isEnough() ? $this->elsewhere : [] as $other) {
+            $changes[] = [
+                new Sentence($other->isToBuy() ? 'Some pieces from a little more of it' : 'Some pieces from another cut of it'),
+                fn (): ?Change => (new Parting($this, $this->lays))->change($other),
+            ];
+        }
+
+        return $changes;
+    }
+
+    private function savesAlone(Change $change): bool
+    {
+        return ($this->lays->with($change)->micrometres ?? \PHP_INT_MAX) < ($this->lays->with()->micrometres ?? \PHP_INT_MAX);
     }
 
     /**
@@ -118,16 +181,15 @@ final class MakeEnough
      */
     public function chosen(array $keys): array
     {
-        $known = [];
-        foreach ($this->changes->of($this->laying, $this->real) as $change) {
-            $known[$change->key] = $change;
-        }
+        $known = array_column($this->changes->all(), null, 'key');
+        $elsewhere = array_column($this->elsewhere, null, 'key');
         $chosen = [];
         foreach (array_unique($keys) as $key) {
-            [$kind, $by] = [...explode(':', $key, 2), ''];
-            $chosen[] = $known[$key] ?? match ($kind) {
-                'shorter' => $this->changes->shorter($this->laying, min(self::SHORTER, (int) $by)),
-                'less full' => $this->lessFull(min(self::LESS_FULL, (int) $by)),
+            [$kind, $of, $names] = [...explode(':', $key, 3), '', ''];
+            $chosen[] = $known[$key] ?? match (true) {
+                'shorter' === $kind => $this->changes->reshaping->shorter(min(self::SHORTER, (int) $of)),
+                'less full' === $kind => $this->changes->reshaping->lessFull(min(self::LESS_FULL, (int) $of)),
+                Parting::KIND === $kind && isset($elsewhere[$of]) => (new Parting($this, $this->lays))->of($elsewhere[$of], $names),
                 default => null,
             };
         }
@@ -142,12 +204,7 @@ final class MakeEnough
      */
     public function shorter(Change ...$with): ?Change
     {
-        return $this->leastOf(self::SHORTER, fn (int $by): ?Change => $this->changes->shorter($this->laying, $by), ...$with);
-    }
-
-    private function lessFull(int $percent): ?Change
-    {
-        return $this->changes->lessFull($this->laying, $percent);
+        return $this->leastOf(self::SHORTER, $this->changes->reshaping->shorter(...), ...$with);
     }
 
     /** @param \Closure(int): ?Change $change by so much; more of it takes less */
@@ -213,16 +270,16 @@ final class MakeEnough
     {
         [$one, $other] = [$together[0], $together[1] ?? null];
 
-        return null !== $other && str_starts_with($other->key, 'shorter:')
+        return 'shorter' === $other?->kind
             ? [$one, $this->shorter($one) ?? $other]
             : $together;
     }
 
-    private function fits(Change ...$together): bool
+    public function fits(Change ...$together): bool
     {
         $amount = $this->amount(...$together);
 
-        return null !== $amount && !$this->free->isLessThan($amount->plus($this->margin));
+        return null !== $amount && !$this->fitting->isLessThan($amount);
     }
 
     /** Two that are of the same pieces cannot both be done, and two that save far too little apart do not together. */
@@ -230,20 +287,7 @@ final class MakeEnough
     {
         $gap = $this->plain()->minus($this->free)->micrometres;
 
-        return [] === array_intersect($a->change->off, $b->change->off)
-            && !(str_contains($a->change->key, 'sleeve') && str_contains($b->change->key, 'sleeve'))
+        return !$a->change->excludes($b->change)
             && ($a->saves->micrometres + $b->saves->micrometres) * 100 >= $gap * self::LIKELY;
-    }
-
-    /** @param array<Change> $changes */
-    private function lay(array $changes): ?int
-    {
-        $key = implode("\n", array_map(static fn (Change $change): string => $change->key, $changes));
-        if (!\array_key_exists($key, $this->laid)) {
-            $laying = array_reduce($changes, static fn (Laying $all, Change $change): Laying => $change->apply($all), $this->laying);
-            $this->laid[$key] = $laying->length($this->block)?->micrometres;
-        }
-
-        return $this->laid[$key];
     }
 }

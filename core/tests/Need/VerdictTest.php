@@ -44,4 +44,20 @@ final class VerdictTest extends TestCase
             }
         }
     }
+
+    public function testTheLargestNeedThatFits(): void
+    {
+        $assumptions = new Assumptions();
+        $micrometre = Length::ofMicrometres(1);
+        for ($free = 150_001; $free < 6_000_000; $free += 123_457) {
+            $free = max(200_000, $free);
+            $need = Verdict::largest(Length::ofMicrometres($free), $assumptions);
+            $spare = Length::ofMicrometres($free)->minus($need);
+            self::assertSame(Verdict::Fits, Verdict::of($spare, $need, $assumptions), (string) $free);
+            $tight = Verdict::of($spare->minus($micrometre), $need->plus($micrometre), $assumptions);
+            self::assertSame(Verdict::Tight, $tight, (string) $free);
+        }
+        self::assertSame(900_000, Verdict::largest(Length::ofMetres('1'), $assumptions)->micrometres);
+        self::assertSame(4_000_000, Verdict::largest(Length::ofMetres('4.2'), $assumptions)->micrometres);
+    }
 }

@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Remedy;
 
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Line;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Instead;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Remedy\Change;
+use Octavum\Core\Remedy\Elsewhere;
 use Octavum\Core\Remedy\Laying;
+use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Remedy\Tried;
 use Octavum\Core\Shape\Outline;
@@ -31,7 +35,7 @@ final class MakeEnoughTest extends TestCase
         self::assertTrue($tried['binding']->closes);
         // 25 cm of each of the two panels: 1.90 m, which leaves the 10 cm that are wanted to spare
         self::assertArrayHasKey('shorter:25', $tried);
-        self::assertSame(['binding'], $this->keys($make->least($make->tried())), 'nobody sees it');
+        self::assertSame(['binding'], $this->keys($make->least($make->tried()->tried)), 'nobody sees it');
     }
 
     public function testTicksAddUpAsTheyAreLaidTogether(): void
@@ -47,7 +51,7 @@ final class MakeEnoughTest extends TestCase
         self::assertSame(300, (int) $tried['left out']->saves->millimetres());
         $both = $make->amount(...$make->chosen(['binding', 'left out']));
         self::assertSame(1800, (int) $both?->millimetres());
-        $least = $make->least($make->tried());
+        $least = $make->least($make->tried()->tried);
         self::assertSame(['binding', 'shorter:23'], $this->keys($least), 'two of them are not enough, but the hem closes it');
         self::assertSame(1640, (int) $make->amount(...$least)?->millimetres());
     }
@@ -67,7 +71,7 @@ final class MakeEnoughTest extends TestCase
         self::assertSame(3000, (int) $make->plain()->millimetres());
         // the block takes 1.80 m and, 15 cm shorter, 1.50 m: 3.00 × 150 / 180 = 2.50 m
         self::assertSame(2500, (int) $make->amount(...$make->chosen(['shorter:15']))?->millimetres());
-        self::assertSame(['shorter:15'], $this->keys($make->least($make->tried())));
+        self::assertSame(['shorter:15'], $this->keys($make->least($make->tried()->tried)));
         self::assertArrayNotHasKey('sleeveless', $this->byKey($make));
     }
 
@@ -77,7 +81,7 @@ final class MakeEnoughTest extends TestCase
         $make = $this->make([$this->piece('Skirt panel', 900, 600, quantity: 2)], 1800, 1100);
         $tried = $this->byKey($make);
         self::assertSame(900, (int) $tried['less full:17']->need->millimetres());
-        self::assertSame(['less full:17'], $this->keys($make->least($make->tried())));
+        self::assertSame(['less full:17'], $this->keys($make->least($make->tried()->tried)));
         self::assertSame([], $this->keys($make->chosen(['less full:0'])));
         $wide = $this->byKey($this->make([$this->piece('Skirt panel', 900, 800, quantity: 2)], 1800, 1100));
         self::assertSame(['shorter:40'], array_keys($wide), 'even a quarter less does not lie beside the other');
@@ -87,7 +91,7 @@ final class MakeEnoughTest extends TestCase
     {
         $make = $this->make([$this->panels()], 2600, 2000);
         self::assertTrue($make->isEnough());
-        self::assertSame([], $make->least($make->tried()));
+        self::assertSame([], $make->least($make->tried()->tried));
     }
 
     public function testNonsenseIsNotChosen(): void
@@ -95,15 +99,114 @@ final class MakeEnoughTest extends TestCase
         self::assertSame([], $this->make([$this->panels()], 2600, 2000)->chosen(['', 'no such', 'shorter:-3', 'shorter:x']));
     }
 
-    /** @param list<Piece> $pieces */
-    private function make(array $pieces, int $need, int $free, bool $real = true): MakeEnough
+    /** Halves of 51.5 cm do not lie beside one another on 100 cm; without the seam they are one piece of 2 × 50 cm. */
+    public function testAStraightSeamInTheMiddleIsCutAsOneOnTheFold(): void
+    {
+        $half = new Shape([], Outline::rectangle(900, 515));
+        $back = static fn (string $name): Piece => new Piece($name, quantity: 2, pair: true, shapes: [$half]);
+        $tried = $this->byKey($this->make([$back('Skirt back')], 1800, 1000));
+        self::assertSame(900, (int) $tried['fold:Skirt back']->need->millimetres());
+        self::assertArrayNotHasKey('fold:Front', $this->byKey($this->make([$back('Front')], 1800, 1000)), 'a front may open there');
+        $curved = new Shape([], Outline::of([[0, 0], [500, 60], [900, 0], [900, 515], [450, 480], [0, 515]]));
+        $tried = $this->byKey($this->make([new Piece('Skirt back', quantity: 2, pair: true, shapes: [$curved])], 1800, 1000));
+        self::assertArrayNotHasKey('fold:Skirt back', $tried, 'its seam is not straight');
+    }
+
+    public function testOneSizeSmallerTakesThePiecesOfThatSize(): void
+    {
+        $shapes = [new Shape(['12'], Outline::rectangle(800, 600)), new Shape(['14'], Outline::rectangle(900, 600))];
+        $tried = $this->byKey($this->make([new Piece('Front', quantity: 2, shapes: $shapes)], 1800, 1700));
+        self::assertSame(1600, (int) $tried['smaller']->need->millimetres());
+        self::assertSame('One size smaller, 12, with allowances of 1 cm', (string) $tried['smaller']->change->words);
+        $only = new Piece('Front', quantity: 2, shapes: [$shapes[1]]);
+        self::assertArrayNotHasKey('smaller', $this->byKey($this->make([$only], 1800, 1700)), 'nobody has entered its pieces');
+    }
+
+    public function testSomePiecesComeFromAnotherCutOrFromALittleMore(): void
+    {
+        $pieces = [$this->panels(), $this->piece('Yoke', 500, 900), $this->piece('Hood', 300, 950)];
+        $other = new Elsewhere('other', Length::ofMillimetres(1000), Length::ofMillimetres(520));
+        $buy = new Elsewhere(Elsewhere::BUY, Length::ofMillimetres(1000), null);
+        // 1.80 + 0.50 + 0.30 m on 2.15: the yoke is the least that leaves enough with 10 cm to spare
+        $make = $this->make($pieces, 2600, 2200, elsewhere: [$other, $buy]);
+        self::assertSame(2600, (int) $make->plain()->millimetres());
+        $tried = $this->byKey($make);
+        $key = 'elsewhere:other:Yoke';
+        self::assertSame([2100, 500], [
+            (int) $tried[$key]->need->millimetres(),
+            (int) $tried[$key]->change->takes?->millimetres(),
+        ]);
+        self::assertStringStartsWith('{pieces} from another cut of it', $tried[$key]->change->words->message);
+        self::assertSame(['Yoke'], $tried[$key]->change->off);
+        self::assertSame(500, (int) $tried['elsewhere:buy:Yoke']->change->takes?->millimetres());
+        self::assertSame([$key], $this->keys($make->chosen([$key, 'elsewhere:gone:Yoke', 'elsewhere:other:No such'])));
+        $short = new Elsewhere('other', Length::ofMillimetres(1000), Length::ofMillimetres(499));
+        $less = $this->byKey($this->make($pieces, 2600, 2200, elsewhere: [$short]));
+        self::assertArrayNotHasKey($key, $less, 'a millimetre too short');
+        self::assertFalse($less['elsewhere:other:Hood']->closes, 'the hood alone goes there, and helps with another');
+    }
+
+    public function testTwoAreNotDoneTogetherWhereOneTakesAllTheOtherIsAbout(): void
+    {
+        $sentence = new Sentence('x');
+        $off = static fn (string ...$pieces): Change => new Change('off', $sentence, $sentence, 0, array_values($pieces));
+        $shaped = static fn (string ...$pieces): Change => new Change(
+            'shaped',
+            $sentence,
+            $sentence,
+            0,
+            array_values($pieces),
+            static fn (Laying $all): Laying => $all,
+        );
+        self::assertTrue($off('Sleeve')->excludes($shaped('Sleeve')));
+        self::assertTrue($shaped('Sleeve')->excludes($off('Sleeve', 'Cuff')));
+        self::assertFalse($off('Sleeve')->excludes($shaped('Sleeve', 'Front')), 'the front is still made shorter');
+        self::assertTrue($off('Sleeve', 'Cuff')->excludes($off('Cuff')));
+        self::assertFalse($off('Sleeve')->excludes($off('Cuff')));
+        self::assertFalse($shaped('Front')->excludes($shaped('Front')));
+    }
+
+    public function testWhatIsNotLaidYetWaitsAndEachTimeOneMoreIsLaid(): void
+    {
+        $pieces = [$this->panels(), $this->piece('Front facing', 600, 900, [Instead::Binding]), $this->piece('Pocket', 300, 950)];
+        $all = $this->byKey($this->make($pieces, 2700, 1750));
+        $times = 0;
+        $laid = [];
+        do {
+            $make = $this->make($pieces, 2700, 1750, laid: $laid);
+            $attempts = $make->tried(static fn (): bool => \count($make->lays->all()) > \count($laid) + 1);
+            $laid = $make->lays->all();
+        } while ([] !== $attempts->waiting && ++$times < 30);
+        self::assertContains($times, range(1, 29));
+        self::assertSame(array_keys($all), array_map(static fn (Tried $one): string => $one->change->key, $attempts->tried));
+    }
+
+    public function testTheWorkingOfAFigureEndsWithIt(): void
+    {
+        $make = $this->make([$this->panels(), $this->piece('Front facing', 600, 900, [Instead::Binding])], 2400, 2000);
+        $lines = array_map(
+            static fn (Line $line): array => [$line->operation->value, (string) $line->label],
+            $make->working(...$make->chosen(['binding']))->lines,
+        );
+        self::assertSame(['−', 'Facings replaced by bias binding'], $lines[1]);
+        self::assertSame(['=', 'Needed'], $lines[2]);
+        self::assertCount(4, $lines);
+    }
+
+    /**
+     * @param list<Piece>         $pieces
+     * @param list<Elsewhere>     $elsewhere
+     * @param array<string, ?int> $laid
+     */
+    private function make(array $pieces, int $need, int $free, bool $real = true, array $elsewhere = [], array $laid = []): MakeEnough
     {
         return new MakeEnough(
-            Laying::of($pieces, '14', Length::ofMillimetres(1000), false),
+            new Lays(Laying::of($pieces, '14', Length::ofMillimetres(1000), false, ['12', '14']), $laid),
             Length::ofMillimetres($need),
             Length::ofMillimetres($free),
             $real,
-            Length::ofMillimetres(100),
+            Length::ofMillimetres($free - 100),
+            $elsewhere,
         );
     }
 
@@ -124,7 +227,7 @@ final class MakeEnoughTest extends TestCase
     private function byKey(MakeEnough $make): array
     {
         $tried = [];
-        foreach ($make->tried() as $one) {
+        foreach ($make->tried()->tried as $one) {
             $tried[$one->change->key] = $one;
         }
 

@@ -8,9 +8,9 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Verdict;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Piece;
-use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\RoleAnswer;
@@ -18,6 +18,9 @@ use Octavum\Core\Season\RoleAnswer;
 /** A project whose cloth is short for a role, and what is laid to make it enough. */
 final readonly class EnoughCase
 {
+    /** It is enough, and nothing to speak of is over. */
+    public bool $tight;
+
     /** @param list<Piece> $pieces its own, or those of a generic block */
     public function __construct(
         public Project $project,
@@ -28,8 +31,8 @@ final readonly class EnoughCase
         public Length $free,
         public Version $version,
         public array $pieces,
-        public Laying $laying,
         public MakeEnough $make,
     ) {
+        $this->tight = Verdict::Tight === $role->verdict;
     }
 }

@@ -6,9 +6,14 @@ namespace Octavum\Room\Bench;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Source;
+use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\Way;
+use Octavum\Core\Remedy\Attempts;
 use Octavum\Core\Remedy\Change;
 use Octavum\Core\Shopping\Ask;
 use Octavum\Page\Toast;
@@ -23,6 +28,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/project/{id}/enough/{claim}', requirements: ['id' => Requirement::ULID, 'claim' => Requirement::ULID])]
 final class EnoughController extends AbstractController
 {
+    /** Seconds after which the figures found so far are shown, and the rest is asked for again. */
+    private const SLICE = 0.5;
+
     public function __construct(private readonly EnoughCases $cases, private readonly AccountSettings $settings)
     {
     }
@@ -34,13 +42,15 @@ final class EnoughController extends AbstractController
         if (null === $case) {
             return new Response('');
         }
-        $chosen = $request->query->getBoolean('least')
-            ? $case->make->least($case->make->tried())
-            : $case->make->chosen($this->keys($request->query->all()));
-        $page = $this->page($case, $chosen, $account);
+        $least = $request->query->getBoolean('least');
+        $start = microtime(true);
+        $up = static fn (): bool => !$least && microtime(true) - $start > self::SLICE;
+        $attempts = $case->make->tried($up);
+        $chosen = $least ? $case->make->least($attempts->tried) : $case->make->chosen($this->keys($request->query->all()));
+        $page = $this->page($case, $attempts, $chosen, $account);
         $this->cases->remember($case);
 
-        return $this->render('bench/_enough.html.twig', ['page' => $page, 'least' => $request->query->getBoolean('least')]);
+        return $this->render('bench/_enough.html.twig', ['page' => $page, 'least' => $least]);
     }
 
     /** The project is made that way from now on. */
@@ -73,44 +83,36 @@ final class EnoughController extends AbstractController
     }
 
     /** @param list<Change> $chosen */
-    private function page(EnoughCase $case, array $chosen, Account $account): EnoughPage
+    private function page(EnoughCase $case, Attempts $attempts, array $chosen, Account $account): EnoughPage
     {
-        $settings = $this->settings->of($account);
         $make = $case->make;
-        $tried = $make->tried();
         $need = $case->role->need;
-        $anew = $need instanceof Need
-            ? Ask::for($need, $case->cloth->shrinkage()->along, $settings->counter, $settings->assumptions)
-            : null;
+        $toBuy = $need instanceof Need ? ['' => $need] : [];
+        foreach ([...array_column($attempts->tried, 'change'), ...$chosen] as $change) {
+            if (true === $change->from?->isToBuy() && null !== $change->takes) {
+                $working = Working::empty()->start($change->words, $change->takes, Source::Lay);
+                $toBuy[$change->key] = new Need($change->takes, Way::QuickLay, static fn (): Working => $working);
+            }
+        }
+        $bar = [[new Sentence('laid out'), $make->need->minus($make->plain())->larger(Length::zero())], ...$make->steps(...$chosen)];
 
         return new EnoughPage(
-            $case->project,
-            $case->role,
-            $case->free,
-            $tried,
+            $case,
+            $attempts,
             $chosen,
             [] === $chosen ? $make->plain() : $make->amount(...$chosen),
-            $this->bar($case, $chosen),
-            $make->real,
+            new GapBar($make->need->minus($make->free)->larger(Length::zero()), $bar),
             [] === $chosen && $make->isEnough(),
-            $anew,
-            null === $anew || null === $case->cloth->pricePerMetre ? null : $anew->cost($case->cloth->pricePerMetre),
+            array_map(fn (Need $need): Offer => $this->offer($need, $case->cloth, $account), $toBuy),
         );
     }
 
-    /** @param list<Change> $chosen */
-    private function bar(EnoughCase $case, array $chosen): GapBar
+    private function offer(Need $need, Cloth $cloth, Account $account): Offer
     {
-        $make = $case->make;
-        $at = $make->plain();
-        $filled = [[new Sentence('laid out'), $make->need->minus($at)->larger(Length::zero())]];
-        foreach ($chosen as $i => $change) {
-            $next = $make->amount(...\array_slice($chosen, 0, $i + 1)) ?? $at;
-            $filled[] = [$change->words, $at->minus($next)->larger(Length::zero())];
-            $at = $next;
-        }
+        $settings = $this->settings->of($account);
+        $ask = Ask::for($need, $cloth->shrinkage()->along, $settings->counter, $settings->assumptions);
 
-        return new GapBar($make->need->minus($case->free)->larger(Length::zero()), $filled);
+        return new Offer($ask, null === $cloth->pricePerMetre ? null : $ask->cost($cloth->pricePerMetre));
     }
 
     /**

@@ -20,13 +20,20 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Remedy\Change;
+use Octavum\Core\Remedy\Elsewhere;
 use Octavum\Core\Remedy\Laying;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Wish;
 use Octavum\Document\AlterationCodec;
 use Octavum\Store\ClaimRecord;
 use Octavum\Store\LayMapper;
 use Octavum\Store\LayRecord;
+use Octavum\Store\ProjectMapper;
+use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
+use Octavum\Store\Stash;
 use Octavum\Store\TakeBack;
+use Symfony\Component\Clock\ClockInterface;
 
 /**
  * Keeps what makes a cloth enough. Pieces that come from elsewhere are left off a saved lay; what changes their shape is kept as an
@@ -45,6 +52,9 @@ final readonly class EnoughKeep
         private AccountSettings $settings,
         private EntityManagerInterface $entities,
         private TakeBack $takeBack,
+        private ProjectMapper $mapper,
+        private Stash $stash,
+        private ClockInterface $clock,
     ) {
     }
 
@@ -65,6 +75,11 @@ final readonly class EnoughKeep
         $saves = $case->make->need->minus($case->make->amount(...$changes) ?? $case->make->need);
         if ($case->make->real) {
             [$lay, $saves] = $this->laid($case, $changes, $off, $shaped, $account);
+            // taken back, it is thrown away
+            $lay->removedAt = $this->clock->now();
+            $before += $this->takeBack->state([$lay]);
+            $lay->removedAt = null;
+            $touched[] = $lay;
             foreach ($claims as $claim) {
                 $claim->lay = $lay;
             }
@@ -77,10 +92,37 @@ final readonly class EnoughKeep
             $alteration = new Alteration(mb_substr(implode('; ', $names), 0, 120), $saves->negated(), [$case->role->claim->role]);
             $record->alterations = [...$record->alterations, ...$this->alterations->write([$alteration])];
         }
+        foreach ($changes as $change) {
+            if (null !== $change->from) {
+                $touched[] = $this->claim($case, $change, $change->from, $record, $account);
+            }
+        }
         ++$record->changes;
         $this->entities->flush();
 
         return $this->takeBack->keep($before, $touched, ['changes']);
+    }
+
+    /** Some pieces from another cut of the cloth, or from more of it. */
+    private function claim(EnoughCase $case, Change $change, Elsewhere $from, ProjectRecord $project, Account $account): ClaimRecord
+    {
+        $cloth = $case->cloth;
+        $wish = $from->isToBuy()
+            ? new Wish(
+                $cloth->name,
+                $cloth->fibres,
+                $cloth->structure,
+                $cloth->isOneWay(),
+                $cloth->repeat,
+                $cloth->pricePerMetre,
+                $cloth->width?->full,
+            )
+            : null;
+        $record = new ClaimRecord($project);
+        $this->mapper->storeClaim(new Claim('', $case->role->claim->role, wish: $wish, pieces: $change->pieces), $record);
+        $record->cut = null === $wish ? $this->stash->record($account, $from->key) : null;
+
+        return $record;
     }
 
     /**
@@ -122,7 +164,7 @@ final readonly class EnoughKeep
             $case->version->id,
             $claim->role,
             $size,
-            $case->version->pieces->mark($size),
+            $case->version->pieces->mark($size, $off),
             $claim->pieces,
         );
         $sheet = new LaidSheet(

@@ -4,12 +4,26 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Room\Bench;
 
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\Block\Block;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Piece\Role;
 use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\RoleAnswer;
+use Octavum\Document\AlterationCodec;
 use Octavum\Room\Bench\EnoughCases;
+use Octavum\Store\ClothMapper;
+use Octavum\Store\ClothRecord;
+use Octavum\Store\CutRecord;
+use Octavum\Store\LayRepository;
+use Octavum\Store\ProjectRepository;
 use Octavum\Tests\PageTestCase;
 use Symfony\Component\DomCrawler\Crawler;
 
@@ -50,8 +64,8 @@ final class EnoughPagesTest extends PageTestCase
             if (null === $case || !$case->make->real || Verdict::Short !== $case->role->verdict) {
                 continue;
             }
-            foreach ($case->make->tried() as $one) {
-                $laying = Laying::of($case->pieces, $project->largestSize(), $case->laying->usable, $case->cloth->isOneWay());
+            foreach ($case->make->tried()->tried as $one) {
+                $laying = Laying::of($case->pieces, $project->largestSize(), $case->make->lays->laying->usable, $case->cloth->isOneWay());
                 $fresh = $one->change->apply($laying)->length(new Block());
                 self::assertSame($fresh?->smaller($case->make->plain())->micrometres, $one->need->micrometres, $one->change->key);
                 ++$looked;
@@ -81,6 +95,63 @@ final class EnoughPagesTest extends PageTestCase
         self::assertNull($this->role('Lantern dress')->claim->lay);
     }
 
+    public function testPiecesComeFromAnotherCutOfTheClothWhichIsClaimedForThem(): void
+    {
+        $account = $this->demo();
+        $cloth = $this->service(EntityManagerInterface::class)->getRepository(ClothRecord::class)->findOneBy(['name' => 'Kite panel']);
+        self::assertNotNull($cloth);
+        $entry = new LedgerEntry(new \DateTimeImmutable('2026-11-01'), LedgerKind::Bought, Length::ofMetres('1.30'));
+        $this->service(ClothMapper::class)->storeCut(new Cut('', [$entry]), $cut = new CutRecord($cloth));
+        $this->service(EntityManagerInterface::class)->persist($cut);
+        $this->service(EntityManagerInterface::class)->flush();
+        $key = (string) $this->panel('Regatta dress')->filter('.remedies input[value^="elsewhere:'.$cut->id.'"]')->attr('value');
+        $pieces = explode('/', explode(':', $key, 3)[2]);
+        $lays = fn (): int => $this->service(LayRepository::class)->count(['account' => $account, 'removedAt' => null]);
+        $before = $lays();
+        $this->get('/project/'.$this->project('Regatta dress')->id);
+        $this->post($this->url.'/keep', ['with' => [$key]]);
+        self::assertSame($before + 1, $lays());
+        $answers = $this->answers('Regatta dress', $account);
+        self::assertSame([Verdict::Fits, Verdict::Fits], array_column($answers, 'verdict'), 'the lay holds though pieces have gone');
+        self::assertSame([$cut->id, $pieces], [$answers[1]->claim->cut?->id, $answers[1]->claim->pieces]);
+        $page = $this->get('/project/'.$this->project('Regatta dress')->id);
+        self::assertStringNotContainsString('are not in its lay', self::says($page));
+        $this->send('undo', []);
+        self::assertCount(1, $this->answers('Regatta dress', $account));
+        self::assertSame($before, $lays(), 'the lay goes with it');
+    }
+
+    public function testALittleMoreIsBoughtForSomePieces(): void
+    {
+        $panel = $this->panel('Regatta dress');
+        self::assertMatchesRegularExpression('/more of it, to be bought enough alone ask for [\d.]+ (m|cm)/', self::says($panel));
+        $key = (string) $panel->filter('.remedies input[value^="elsewhere:buy:"]')->attr('value');
+        $this->get('/project/'.$this->project('Regatta dress')->id);
+        $this->post($this->url.'/keep', ['with' => [$key]]);
+        $answers = $this->answers('Regatta dress', $this->demo());
+        self::assertSame(['Kite panel', 'Kite panel'], [$answers[0]->claim->cloth?->name, $answers[1]->claim->wish?->name]);
+        self::assertSame(Verdict::Fits, $answers[0]->verdict);
+        self::assertSame(Verdict::ToBuy, $answers[1]->verdict);
+        self::assertStringContainsString('Kite panel', self::says($this->get('/shopping')));
+    }
+
+    public function testWhatIsTightIsMadeToFitWithSomethingToSpare(): void
+    {
+        $lantern = $this->service(ProjectRepository::class)->findOneBy(['name' => 'Lantern dress']);
+        self::assertNotNull($lantern);
+        $shorter = [new Alteration('Shorter', Length::ofMillimetres(-100), [Role::Main])];
+        $lantern->alterations = $this->service(AlterationCodec::class)->write($shorter);
+        $this->service(EntityManagerInterface::class)->flush();
+        $panel = $this->panel('Lantern dress');
+        self::assertSame(Verdict::Tight, $this->role('Lantern dress')->verdict);
+        self::assertStringContainsString('More to spare', self::says($this->get('/project/'.$this->project('Lantern dress')->id)));
+        self::assertStringContainsString('Make it fit with something to spare', self::says($panel));
+        // 2.315 m on 2.342: 2.23 m would fit with 5 % to spare
+        self::assertStringContainsString('9 cm missing', self::says($panel));
+        $this->post($this->url.'/keep', ['with' => [(string) $panel->filter('.remedies input[value^="shorter:"]')->attr('value')]]);
+        self::assertSame(Verdict::Fits, $this->role('Lantern dress')->verdict);
+    }
+
     public function testNothingTickedAndNonsenseChangeNothing(): void
     {
         $this->panel('Regatta dress');
@@ -101,19 +172,31 @@ final class EnoughPagesTest extends PageTestCase
         $project = $this->project($name);
         $this->url = '/project/'.$project->id.'/enough/'.$project->claims[0]->id;
 
-        return $this->get($this->url);
+        for ($i = 0; $i < 40; ++$i) {
+            $panel = $this->get($this->url);
+            if (0 === $panel->filter('[data-waiting]')->count()) {
+                return $panel;
+            }
+        }
+        self::fail('Every time one more is laid, so it comes to an end.');
     }
 
     private function role(string $name): RoleAnswer
     {
-        $workroom = $this->workroom($this->demo());
-        $project = $this->project($name);
+        return $this->answers($name, $this->demo())[0];
+    }
+
+    /** @return list<RoleAnswer> */
+    private function answers(string $name, Account $account): array
+    {
+        $workroom = $this->workroom($account);
+        $project = $this->project($name, $account);
         foreach ((new SeasonCheck($workroom->settings->assumptions))->check($project->season, $workroom->projects)->projects as $answer) {
             if ($answer->project->id === $project->id) {
-                return $answer->roles[0];
+                return $answer->roles;
             }
         }
 
-        self::fail($name.' is not checked');
+        return [];
     }
 }

@@ -48,7 +48,8 @@ final readonly class LaySnags
     private function elsewhere(Project $project, Claim $claim, SavedLay $lay): array
     {
         $garment = $lay->garmentOf($project->id, $claim->role, $project->largestSize(), $claim->pieces);
-        $without = null === $garment ? [] : $lay->without($garment);
+        $chosen = array_merge(...array_map(static fn (Claim $other): array => $other->pieces, $project->claims));
+        $without = null === $garment ? [] : array_values(array_diff($lay->without($garment), $chosen));
 
         return [] === $without ? [] : [new Snag(
             Severity::Note,
