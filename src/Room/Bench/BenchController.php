@@ -38,13 +38,13 @@ final class BenchController extends AbstractController
         $filter = Filter::of($entry);
         $people = $this->people->all($account);
         $person = $this->makings->person($account, $people, $filter->for);
-        $lying = $this->asked->of($account, $entry->raw('cut'), $entry->raw('q'), $entry->boolean('whole'));
+        $lying = $this->asked->all($account, $entry);
 
         return $this->render('bench/cloth.html.twig', [
-            'page' => null === $lying
+            'page' => [] === $lying
                 ? null
                 : $this->pages->of($account, $lying, $this->makings->of($account, $person, $filter), $this->settings->of($account)),
-            'unplanned' => null === $lying ? $this->unplanned($account) : [],
+            'unplanned' => [] === $lying ? $this->unplanned($account) : [],
             'names' => array_keys($this->stash->named($account)),
             'filter' => $filter,
             'person' => $person,

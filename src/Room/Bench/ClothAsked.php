@@ -15,15 +15,20 @@ use Octavum\Core\Haul\HaulReader;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\Promise;
+use Octavum\Input\Entry;
 use Octavum\Store\Plan;
 use Octavum\Store\Stash;
 use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\Uid\Ulid;
 
 /** The cloth that is asked for: a cut of the stash by its id or its name, or one that is typed as a line of a haul. */
 final readonly class ClothAsked
 {
     /** A roll in a shop goes on for so long. */
     private const ROLL = '15';
+
+    /** Cloths that can lie there at once. */
+    private const MOST = 6;
 
     public function __construct(
         private Stash $stash,
@@ -34,14 +39,37 @@ final readonly class ClothAsked
     }
 
     /**
-     * @param bool $whole as if nothing of it were promised
+     * The cloths that are asked for: those that lie there already with what is laid beside them, else one alone.
+     *
+     * @return list<Lying>
+     */
+    public function all(Account $account, Entry $entry): array
+    {
+        $words = trim($entry->raw('q'));
+        $there = \is_array($entry->typed['with'] ?? null) ? array_values(array_filter($entry->typed['with'], is_string(...))) : [];
+        $asked = match (true) {
+            '' === $words && [] === $there => [$entry->raw('cut')],
+            '' === $words => $there,
+            $entry->boolean('beside') => [...$there, $words],
+            default => [$words],
+        };
+        $lying = [];
+        foreach (\array_slice(array_unique($asked), 0, self::MOST) as $one) {
+            $lying[] = $this->one($account, $one, $entry->boolean('whole'));
+        }
+
+        return array_values(array_filter($lying));
+    }
+
+    /**
+     * @param string $asked id or name of a cut, or a line of a haul
+     * @param bool   $whole as if nothing of it were promised
      *
      * @return ?Lying null when nothing is asked for
      */
-    public function of(Account $account, string $cut, string $words, bool $whole): ?Lying
+    private function one(Account $account, string $asked, bool $whole): ?Lying
     {
-        $named = '' === $words ? null : $this->stash->named($account)[$words] ?? null;
-        $own = $named ?? $this->stash->cut($account, $cut);
+        $own = '' === $asked ? null : $this->stash->named($account)[$asked] ?? $this->stash->cut($account, $asked);
 
         return match (true) {
             null !== $own => $this->lying(
@@ -50,8 +78,8 @@ final readonly class ClothAsked
                 $own[1],
                 $whole ? [] : $this->plan->promised($account)[$own[1]->id] ?? [],
             ),
-            '' === trim($words) => null,
-            default => $this->typed($account, $words),
+            '' === trim($asked), Ulid::isValid($asked) => null,
+            default => $this->typed($account, $asked),
         };
     }
 

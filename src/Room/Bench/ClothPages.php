@@ -35,17 +35,21 @@ final readonly class ClothPages
     {
     }
 
-    /** @param list<Making> $makings */
-    public function of(Account $account, Lying $lying, array $makings, Settings $settings): ClothPage
+    /**
+     * @param non-empty-list<Lying> $lying
+     * @param list<Making>          $makings
+     */
+    public function of(Account $account, array $lying, array $makings, Settings $settings): ClothPage
     {
-        $on = On::cut($lying->cloth, $lying->toCut);
-        $overruled = Overrule::reasons($this->overrules->all($account));
-        $proposals = (new WhatItBecomes($settings->assumptions, $overruled))->of($lying->cloth, $on, $lying->free, $makings);
-        $groups = array_fill_keys(array_column(Group::cases(), 'value'), []);
-        foreach ($proposals as $proposal) {
-            $groups[$proposal->group->value][] = $proposal;
+        $becomes = new WhatItBecomes($settings->assumptions, Overrule::reasons($this->overrules->all($account)));
+        $laid = [];
+        $longest = Length::ofMetres('1');
+        foreach ($lying as $one) {
+            $proposals = $becomes->of($one->cloth, On::cut($one->cloth, $one->toCut), $one->free, $makings);
+            $laid[] = [$one, $proposals];
+            $longest = $longest->larger($this->longest($one, $proposals));
         }
-        $longest = $this->longest($lying, $proposals);
+        $groups = $this->best($laid);
         $scale = Scale::margin($longest, 280);
         $rows = $more = [];
         $guesses = self::GUESSES;
@@ -54,39 +58,69 @@ final readonly class ClothPages
                 continue;
             }
             $rows[$group] = [];
-            foreach (\array_slice($all, 0, self::ROWS) as $proposal) {
+            foreach (\array_slice($all, 0, self::ROWS) as [$from, $proposal, $also]) {
                 $unknown = $proposal->fit?->need instanceof Unknown;
-                $guess = $unknown && $guesses-- > 0 ? $this->guess($proposal, $on, $settings) : null;
-                $rows[$group][] = $this->rows->of(
-                    $proposal,
-                    $lying->cloth,
-                    $lying->cut,
-                    $lying->free,
-                    [$lying->cut->id => $lying->taken()],
-                    $scale,
-                    $settings,
-                    $guess,
-                );
+                $guess = $unknown && $guesses-- > 0 ? $this->guess($proposal, On::cut($from->cloth, $from->toCut), $settings) : null;
+                $taken = [$from->cut->id => $from->taken()];
+                $rows[$group][] = $this->rows->of($proposal, $from->cloth, $from->cut, $from->free, $taken, $scale, $settings, $guess)
+                    ->from($from, $also);
             }
-            $more[$group] = \array_slice($all, self::ROWS);
+            $more[$group] = array_column(\array_slice($all, self::ROWS), 1);
         }
+        [$first, $proposals] = $laid[0];
 
         return new ClothPage(
-            $lying,
-            $this->rolls->of(
-                $lying->cloth,
-                $lying->cut,
-                $lying->promises,
-                $proposals,
-                $longest,
-                $settings->assumptions,
-                $settings->system,
-            ),
+            array_map(fn (array $one): array => [$one[0], $this->roll($one[0], $one[1], $longest, $settings)], $laid),
             $rows,
             $more,
-            $this->refused($groups[Group::Not->value]),
-            $lying->endless ? $this->curve($lying, $proposals, $settings) : null,
+            $this->refused(array_column($groups[Group::Not->value], 1)),
+            $first->endless && 1 === \count($laid) ? $this->curve($first, $proposals, $settings) : null,
             \count($proposals),
+        );
+    }
+
+    /**
+     * Each version once, from the cloth that is best for it.
+     *
+     * @param non-empty-list<array{Lying, list<Proposal>}> $laid
+     *
+     * @return array<string, list<array{Lying, Proposal, list<array{Lying, Proposal}>}>> by group, the best first, with the other
+     *                                                                                   cloths that are enough
+     */
+    private function best(array $laid): array
+    {
+        $versions = [];
+        foreach ($laid as [$lying, $proposals]) {
+            foreach ($proposals as $proposal) {
+                $versions[$proposal->making->version->id][] = [$lying, $proposal];
+            }
+        }
+        $best = [];
+        foreach ($versions as $all) {
+            usort($all, static fn (array $a, array $b): int => Proposal::compare($a[1], $b[1]));
+            $also = array_filter(\array_slice($all, 1), static fn (array $one): bool => true === $one[1]->fit?->isEnough());
+            $best[] = [...$all[0], array_values($also)];
+        }
+        usort($best, static fn (array $a, array $b): int => Proposal::compare($a[1], $b[1]));
+        $groups = array_fill_keys(array_column(Group::cases(), 'value'), []);
+        foreach ($best as $one) {
+            $groups[$one[1]->group->value][] = $one;
+        }
+
+        return $groups;
+    }
+
+    /** @param list<Proposal> $proposals */
+    private function roll(Lying $lying, array $proposals, Length $longest, Settings $settings): Roll
+    {
+        return $this->rolls->of(
+            $lying->cloth,
+            $lying->cut,
+            $lying->promises,
+            $proposals,
+            $longest,
+            $settings->assumptions,
+            $settings->system,
         );
     }
 

@@ -39,4 +39,10 @@ final readonly class Lying
     {
         return Promise::total($this->promises);
     }
+
+    /** By which it is asked for again. */
+    public function asked(): string
+    {
+        return '' === $this->typed ? $this->cut->id : $this->typed;
+    }
 }

@@ -6,6 +6,7 @@ namespace Octavum\Room\Bench;
 
 use Octavum\Account\Account;
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Match\Combine;
 use Octavum\Core\Match\Group;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Overrule;
@@ -56,13 +57,13 @@ final readonly class PatternPages
         ));
         $promised = array_map(Promise::total(...), $this->plan->promised($account));
         $would = new WhatWouldDo($settings->assumptions, Overrule::reasons($this->overrules->all($account)));
-        $roles = $more = $main = [];
+        $roles = $more = $main = $byRole = [];
         $asked = $making->version->table->roles();
         foreach ([] === $asked ? [Role::Main] : $asked as $role) {
             if (\in_array($role, [Role::Interfacing, Role::Wadding, Role::Trim], true)) {
                 continue;
             }
-            $all = $would->of($making, $role, $cloths, $promised);
+            $all = $byRole[$role->value] = $would->of($making, $role, $cloths, $promised);
             $main = Role::Main === $role ? $all : $main;
             $most = Role::Main === $role ? self::ROWS : self::FEWER;
             [$roles[$role->value], $more[$role->value]] = $this->groups($all, $most, $promised, $settings);
@@ -73,6 +74,7 @@ final readonly class PatternPages
 
         return new PatternPage(
             $making,
+            (new Combine())->of($byRole),
             $roles,
             $more,
             $this->refused($main),

@@ -60,7 +60,7 @@ final class ProjectController extends AbstractController
         $rank = \count($this->projects->ranked($season)) + 1;
         [$pattern, $version] = $library->version($account, $request->query->getString('version')) ?? [null, null];
         $roles = $version?->table->roles() ?? [];
-        [$cloth, $cut] = $this->stash->cut($account, $request->query->getString('cut')) ?? [null, null];
+        $cuts = [Role::Main->value => $request->query->getString('cut'), ...$request->query->all('cuts')];
         $blank = new Project(
             '',
             self::given($request, 'name') ?? '',
@@ -72,7 +72,11 @@ final class ProjectController extends AbstractController
             self::given($request, 'size'),
             self::given($request, 'gradedTo'),
             claims: array_map(
-                static fn (Role $role): Claim => Role::Main === $role ? new Claim('', $role, $cloth, $cut) : new Claim('', $role),
+                function (Role $role) use ($cuts, $account): Claim {
+                    $cut = $cuts[$role->value] ?? '';
+
+                    return new Claim('', $role, ...($this->stash->cut($account, \is_string($cut) ? $cut : '') ?? []));
+                },
                 [] === $roles ? [Role::Main] : $roles,
             ),
             when: self::given($request, 'when') ?? '',

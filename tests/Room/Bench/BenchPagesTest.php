@@ -34,6 +34,40 @@ final class BenchPagesTest extends PageTestCase
         self::assertStringContainsString('Plum ponte', (string) $form->filter('[name^=claims][name*=cut]')->attr('value'));
     }
 
+    public function testSeveralClothsAreLaidBesideOneAnother(): void
+    {
+        $this->signInToDemo();
+        $page = $this->lay('Plum ponte');
+        $form = $page->filter('.lay-cloth')->form();
+        $page = $this->get('/bench?'.http_build_query(['q' => '2.2 m, 140 wide, linen, 185 gsm', 'beside' => 1] + $form->getPhpValues()));
+        self::assertStringStartsWith('Plum ponte, ', $page->filter('h1')->text());
+        self::assertCount(2, $page->filter('.bench-roll'));
+        $from = $page->filter('.proposal .who b')->each(static fn (Crawler $name): string => $name->text());
+        self::assertContains('Plum ponte', $from);
+        self::assertGreaterThan(1, \count(array_unique($from)));
+        $versions = $page->filter('.proposal')->each(static fn (Crawler $row): string => (string) $row->attr('id'));
+        self::assertSame($versions, array_values(array_unique($versions)), 'each stands once, from the cloth that is best for it');
+        self::assertStringContainsString('also enough:', self::says($page));
+        $page = $this->browser->click($page->selectLink('Put it away Plum ponte')->link());
+        self::assertCount(1, $page->filter('.bench-roll'));
+        self::assertStringContainsString('185 g/m²', self::says($page, '.bench-roll'));
+        $page = $this->get('/bench?with[]=01ARZ3NDEKTSV4RRFFQ69G5FAV&with[]=&with[x][]=1');
+        self::assertCount(0, $page->filter('.bench-roll'), 'another account’s cut is no cloth');
+    }
+
+    public function testACutForEachRoleThatGoTogetherIsPlannedAtOnce(): void
+    {
+        $this->signInToDemo();
+        $page = $this->get('/bench/pattern?version='.$this->version('Towpath coat', 'A, short'));
+        $first = $page->filter('.combined')->eq(0);
+        self::assertStringContainsString('main Tar coating 1.73 m of 2.65 m', self::says($page, '.combined'));
+        self::assertStringContainsString('Slate lining has a colour near one of Tar coating.', self::says($page, '.combined'));
+        $form = $this->browser->click($first->filter('a.act')->link());
+        $cuts = $form->filter('[name^=claims][name*=cut]')->each(static fn (Crawler $cut): string => (string) $cut->attr('value'));
+        self::assertStringContainsString('Tar coating', implode(' ', $cuts));
+        self::assertStringContainsString('Slate lining', implode(' ', $cuts));
+    }
+
     public function testWhatOthersArePromisedIsNotFree(): void
     {
         $page = self::says($this->lay('Heron lawn'));

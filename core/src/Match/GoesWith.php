@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\PrintKind;
+use Octavum\Core\Colour\Lab;
+
+/** Whether two cloths go with one another in a garment, by their colours and prints. Source: docs/rules.md. */
+final readonly class GoesWith
+{
+    /** Two colours are near up to this difference (CIEDE2000), and one is neutral up to this chroma. Starting values of the house. */
+    private const NEAR = 12.0;
+    private const NEUTRAL = 10.0;
+
+    private const QUIET = [PrintKind::Plain, PrintKind::Stripe, PrintKind::StripeAcross];
+
+    public function of(Cloth $main, Cloth $other): Reason
+    {
+        $with = ['main' => $main->name, 'other' => $other->name];
+
+        return match (true) {
+            $main->id === $other->id => Reason::fact('Both are cut from {main}.', $with),
+            [] === $main->colours || [] === $other->colours => Reason::question(
+                null,
+                'Hold {other} to {main}: nobody has said the colours of both.',
+                $with,
+            ),
+            !\in_array($main->print, self::QUIET, true) && !\in_array($other->print, self::QUIET, true) => Reason::doubt(
+                2,
+                '{main} and {other} are both busy prints: they seldom sit well together.',
+                $with,
+            ),
+            self::near($main, $other) => Reason::praise(2, '{other} has a colour near one of {main}.', $with),
+            self::isNeutral($other) => Reason::praise(1, '{other} is neutral, and goes with {main}.', $with),
+            self::isNeutral($main) => Reason::praise(1, '{main} is neutral, and lets {other} speak.', $with),
+            default => Reason::doubt(1, '{other} has no colour of {main}: hold them together first.', $with),
+        };
+    }
+
+    private static function near(Cloth $a, Cloth $b): bool
+    {
+        foreach ($a->colours as $one) {
+            foreach ($b->colours as $other) {
+                if (Lab::ofHex($one)->difference(Lab::ofHex($other)) <= self::NEAR) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    private static function isNeutral(Cloth $cloth): bool
+    {
+        foreach ($cloth->colours as $hex) {
+            $colour = Lab::ofHex($hex);
+            if (hypot($colour->a, $colour->b) > self::NEUTRAL) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}
