@@ -16,10 +16,18 @@ export const bench = () => ({
             rows[Math.max(0, Math.min(rows.length - 1, at + (event.detail === 'j' ? 1 : -1)))]?.focus();
         };
         window.addEventListener('season-key', this.onKey);
+        this.least();
     },
 
     destroy() {
         window.removeEventListener('season-key', this.onKey);
+    },
+
+    /** One after the other, since each is laid. */
+    async least() {
+        for (const place of this.$root.querySelectorAll('[data-least]')) {
+            place.innerHTML = (await ask(place.dataset.least)) ?? '';
+        }
     },
 
     select(event) {

@@ -81,7 +81,10 @@ final class CombineTest extends TestCase
     public function testTwoRolesFromOneCutWantRoomForBoth(): void
     {
         $main = $this->pick('plum', '#7a2f4a', 2.0, 1.5, 3);
-        $more = fn (float $need): array => (new Combine())->of(['main' => [$main], 'contrast' => [$this->pick('plum', '#7a2f4a', 2.0, $need, 3)]]);
+        $more = fn (float $need): array => (new Combine())->of([
+            'main' => [$main],
+            'contrast' => [$this->pick('plum', '#7a2f4a', 2.0, $need, 3)],
+        ]);
         self::assertSame([['plum plum', 6]], $this->say($more(0.5)));
         self::assertSame([], $more(0.501));
     }

@@ -21,7 +21,6 @@ final readonly class EnoughCase
     /** It is enough, and nothing to speak of is over. */
     public bool $tight;
 
-    /** @param list<Piece> $pieces its own, or those of a generic block */
     public function __construct(
         public Project $project,
         public RoleAnswer $role,
@@ -30,9 +29,14 @@ final readonly class EnoughCase
         public ToCut $toCut,
         public Length $free,
         public Version $version,
-        public array $pieces,
         public MakeEnough $make,
     ) {
         $this->tight = Verdict::Tight === $role->verdict;
+    }
+
+    /** @return list<Piece> its own, or those of a generic block */
+    public function pieces(): array
+    {
+        return array_values($this->make->lays->laying->pieces);
     }
 }

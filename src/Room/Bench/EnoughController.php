@@ -31,8 +31,11 @@ final class EnoughController extends AbstractController
     /** Seconds after which the figures found so far are shown, and the rest is asked for again. */
     private const SLICE = 0.5;
 
-    public function __construct(private readonly EnoughCases $cases, private readonly AccountSettings $settings)
-    {
+    public function __construct(
+        private readonly EnoughCases $cases,
+        private readonly EnoughMaker $maker,
+        private readonly AccountSettings $settings,
+    ) {
     }
 
     #[Route('', name: 'enough', methods: ['GET'])]
@@ -48,7 +51,7 @@ final class EnoughController extends AbstractController
         $attempts = $case->make->tried($up);
         $chosen = $least ? $case->make->least($attempts->tried) : $case->make->chosen($this->keys($request->query->all()));
         $page = $this->page($case, $attempts, $chosen, $account);
-        $this->cases->remember($case);
+        $this->maker->remember($case->make);
 
         return $this->render('bench/_enough.html.twig', ['page' => $page, 'least' => $least]);
     }
@@ -63,7 +66,10 @@ final class EnoughController extends AbstractController
         Toast $toast,
         #[CurrentUser] Account $account,
     ): Response {
-        $case = $this->cases->of($account, $id, $claim) ?? throw $this->createNotFoundException();
+        $case = $this->cases->of($account, $id, $claim);
+        if (null === $case || null !== $case->role->line) {
+            throw $this->createNotFoundException();
+        }
         $keys = $this->keys($request->request->all());
         $back = $this->redirectToRoute('project', ['id' => $id]);
         $chosen = $case->make->chosen($keys);

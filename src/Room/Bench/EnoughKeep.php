@@ -134,11 +134,11 @@ final readonly class EnoughKeep
      */
     private function laid(EnoughCase $case, array $changes, array $off, array $shaped, Account $account): array
     {
-        $setup = $this->setup($case, $case->pieces, $off);
+        $setup = $this->setup($case, $case->pieces(), $off);
         $promised = $case->make->amount(...$changes);
         $lay = $this->make($setup, [] === $shaped ? $promised : null);
         $used = Length::ofMillimetres(ceil($lay->used['s0'] ?? 0));
-        $laying = Laying::of($case->pieces, $case->project->largestSize(), $case->toCut->width ?? Length::zero(), $case->cloth->isOneWay());
+        $laying = $case->make->lays->laying;
         $changed = array_reduce($shaped, static fn (Laying $all, Change $change): Laying => $change->apply($all), $laying->without($off));
         $less = [] === $shaped ? $lay : $this->make($this->setup($case, array_values($changed->pieces), []), $promised);
         $record = new LayRecord($account);

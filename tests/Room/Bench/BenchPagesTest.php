@@ -55,6 +55,20 @@ final class BenchPagesTest extends PageTestCase
         self::assertCount(0, $page->filter('.bench-roll'), 'another account’s cut is no cloth');
     }
 
+    public function testWhatIsShortSaysTheLeastChangeThatMakesItEnough(): void
+    {
+        $page = $this->lay('Moss linen');
+        $asked = (string) $page->filter('.proposal [data-least]')->eq(0)->attr('data-least');
+        self::assertMatchesRegularExpression('/^Enough with this: .* By area, give or take 15 %\.$/', self::says($this->get($asked)));
+        $this->get(preg_replace('/cut=\w+/', 'cut=01ARZ3NDEKTSV4RRFFQ69G5FAV', $asked) ?? '');
+        self::assertSame('', $this->browser->getResponse()->getContent());
+        $evensong = $this->version('Evensong dress', 'A');
+        $cloths = array_column($this->workroom($this->demo())->cloths, null, 'name');
+        $kite = $cloths['Kite panel']->cuts[0]->id;
+        $least = $this->get('/bench/least?'.http_build_query(['version' => $evensong, 'cut' => $kite, 'size' => '14', 'whole' => 1]));
+        self::assertMatchesRegularExpression('/^(Enough with this: |Laid out it is enough)/', self::says($least), 'its pieces are laid');
+    }
+
     public function testACutForEachRoleThatGoTogetherIsPlannedAtOnce(): void
     {
         $this->signInToDemo();

@@ -14,13 +14,14 @@ use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\Block\Block;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Piece\Role;
-use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Document\AlterationCodec;
 use Octavum\Room\Bench\EnoughCases;
+use Octavum\Store\ClaimRecord;
 use Octavum\Store\ClothMapper;
 use Octavum\Store\ClothRecord;
+use Octavum\Store\CopyRecord;
 use Octavum\Store\CutRecord;
 use Octavum\Store\LayRepository;
 use Octavum\Store\ProjectRepository;
@@ -65,8 +66,7 @@ final class EnoughPagesTest extends PageTestCase
                 continue;
             }
             foreach ($case->make->tried()->tried as $one) {
-                $laying = Laying::of($case->pieces, $project->largestSize(), $case->make->lays->laying->usable, $case->cloth->isOneWay());
-                $fresh = $one->change->apply($laying)->length(new Block());
+                $fresh = $one->change->apply($case->make->lays->laying)->length(new Block());
                 self::assertSame($fresh?->smaller($case->make->plain())->micrometres, $one->need->micrometres, $one->change->key);
                 ++$looked;
             }
@@ -150,6 +150,31 @@ final class EnoughPagesTest extends PageTestCase
         self::assertStringContainsString('9 cm missing', self::says($panel));
         $this->post($this->url.'/keep', ['with' => [(string) $panel->filter('.remedies input[value^="shorter:"]')->attr('value')]]);
         self::assertSame(Verdict::Fits, $this->role('Lantern dress')->verdict);
+    }
+
+    public function testSeveralSewnTogetherGetTheirRemediesEach(): void
+    {
+        $regatta = $this->service(ProjectRepository::class)->findOneBy(['name' => 'Regatta dress']);
+        self::assertNotNull($regatta);
+        $copy = new CopyRecord($regatta);
+        $copy->size = '16';
+        $claim = new ClaimRecord($regatta, null, $copy);
+        $claim->cut = $regatta->claimsOf()[0]->cut;
+        $this->service(EntityManagerInterface::class)->flush();
+        $this->signInToDemo();
+        $page = $this->get('/project/'.$this->project('Regatta dress')->id);
+        $urls = $page->filter('.enough-panel')->each(static fn (Crawler $panel): string => (string) $panel->attr('data-url'));
+        self::assertCount(2, array_unique($urls));
+        self::assertCount(1, $page->filter('#enough'));
+        foreach ($urls as $url) {
+            $panel = self::says($this->get($url.'?least=1'));
+            self::assertStringContainsString('Several are sewn together', $panel);
+            self::assertStringContainsString('Facings replaced by bias binding', $panel);
+        }
+        self::assertStringNotContainsString('Keep it', self::says($this->get($urls[0])));
+        $this->get('/project/'.$this->project('Regatta dress')->id);
+        $this->post($urls[0].'/keep', ['with' => ['binding']]);
+        self::assertSame(404, $this->browser->getResponse()->getStatusCode());
     }
 
     public function testNothingTickedAndNonsenseChangeNothing(): void
