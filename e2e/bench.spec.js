@@ -55,6 +55,27 @@ test('a dress is made enough: ticks fill the gap, the least that fits is found a
     await expect(page.locator('.project-part .enough').first()).toContainText('short');
 });
 
+test('a cloth of the shop is laid beside one of the stash, and put away again; on a phone the lengths stand in a list', async ({
+    demo: page,
+}) => {
+    await open(page, '/bench?q=2.2+m+140+wide+linen');
+    await page.getByLabel(/Lay a cloth/).fill('3 m 150 wide wool tweed');
+    await page.getByRole('button', { name: 'Lay it beside' }).click();
+    await expect(page.locator('.bench-roll')).toHaveCount(2);
+    await expect(page.locator('.proposal').first()).toContainText('from');
+    await expectAccessible(page);
+    await page.setViewportSize({ width: 390, height: 844 });
+    await expect(page.locator('.roll-list').first()).toBeVisible();
+    const sideways = () => document.documentElement.scrollWidth - document.documentElement.clientWidth;
+    expect(await page.evaluate(sideways)).toBe(0);
+    await page
+        .getByRole('link', { name: /Put it away/ })
+        .first()
+        .click();
+    await expect(page.locator('.bench-roll')).toHaveCount(1);
+    await expectAccessible(page);
+});
+
 test('the best use of the stash is taken in parts and taken back in one', async ({ demo: page }) => {
     await open(page, '/bench/best');
     for (const box of await page.locator('.best-change input').all()) {

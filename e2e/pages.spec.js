@@ -40,6 +40,7 @@ for (const [device, viewport] of Object.entries({ desk: { width: 1280, height: 8
                 '/bench',
                 '/bench?q=140+wide+linen+18+eur+per+m',
                 '/bench?q=2.3+m+145+wide+ponte',
+                '/bench?with[]=2.3+m+145+wide+ponte&with[]=3+m+150+wide+wool',
                 '/bench/pattern',
                 '/bench/best',
                 '/settings',
