@@ -6,62 +6,108 @@ namespace Octavum\Core\Match;
 
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Conversion;
 use Octavum\Core\Need\Estimator;
-use Octavum\Core\Need\Need;
 use Octavum\Core\Need\On;
+use Octavum\Core\Need\RowReading;
 use Octavum\Core\Need\Wanted;
+use Octavum\Core\Pattern\RowChoice;
 
 /**
- * What versions take on many cloths, without the working: on all cloths that read the same row of its table, and are alike in
- * direction and repeat, a version takes the same, so that it is worked out once.
+ * What many versions take on many cloths by their tables, without the working. Tables that have rows for the same widths read the
+ * same of them for a cloth, so that a row is chosen once for all; and on all cloths that read the same row, and are alike in
+ * direction and repeat, a version takes the same.
  */
 final class Amounts
 {
     private readonly Estimator $estimator;
+    private readonly Conversion $conversion;
 
-    /** @var array<string, ?Length> */
+    /** @var list<?string> the rows of each table without their lengths; null where a table tells nothing */
+    private array $kinds = [];
+
+    /** @var array<string, array<int, array<int, Length>>> by direction and repeat, then row and version */
     private array $known = [];
 
-    public function __construct(private readonly Assumptions $assumptions)
+    /** @param list<Wanted> $wanted */
+    public function __construct(private readonly array $wanted, private readonly Assumptions $assumptions)
     {
         $this->estimator = new Estimator($assumptions, guesses: false);
+        $this->conversion = new Conversion();
+        foreach ($wanted as $one) {
+            $this->kinds[] = self::kind($one);
+        }
     }
 
     /**
-     * @param int $of what is wanted, numbered
+     * @param list<int> $which of what is wanted
      *
-     * @return ?Length null when it is not known
+     * @return array<int, ?Length> what each takes, null where it is not known; without those that have a piece too wide for it
      */
-    public function of(int $of, Wanted $wanted, On $on): ?Length
+    public function on(On $on, array $which): array
+    {
+        $choices = $takes = [];
+        $known = &$this->known[(int) $on->oneWay.' '.($on->repeat->micrometres ?? '')];
+        foreach ($which as $i) {
+            $wanted = $this->wanted[$i];
+            if (null !== $wanted->size && null !== $this->estimator->tooWide($wanted, $on)) {
+                continue;
+            }
+            $kind = $this->kinds[$i];
+            $choice = null === $kind ? [] : $choices[$kind] ??= $this->choose($wanted, $on);
+            $takes[$i] = match (true) {
+                [] === $choice => null,
+                null !== $choice[1] => $this->read($wanted, $on, $choice),
+                default => $known[$choice[0]][$i] ??= $this->read($wanted, $on, $choice),
+            };
+        }
+
+        return $takes;
+    }
+
+    /** @return array{int, ?int}|array{} the places of the row that is read, and of that in whose place it is, as RowChoice has them */
+    private function choose(Wanted $wanted, On $on): array
     {
         $table = $wanted->version?->table;
-        if (null === $table || null === $on->width) {
-            return null;
+        $choice = null === $on->width
+            ? null
+            : $table?->choose($wanted->role, $wanted->largestSize(), $on->width, $on->oneWay, $this->assumptions->rowTolerance);
+        if (null === $table || null === $choice) {
+            return [];
         }
-        $choice = $table->choose($wanted->role, $wanted->largestSize(), $on->width, $on->oneWay, $this->assumptions->rowTolerance);
-        if (null === $choice) {
-            return null;
-        }
-        if ($choice->isConverted()) {
-            return $this->amount($wanted, $on);
-        }
-        $key = $of.' '.spl_object_id($choice->row).' '.(int) $on->oneWay.' '.($on->repeat->micrometres ?? '');
-        if (!\array_key_exists($key, $this->known)) {
-            $this->known[$key] = $this->amount($wanted, $on);
-        }
+        $instead = null === $choice->instead ? null : (int) array_search($choice->instead, $table->rows, true);
 
-        return $this->known[$key];
+        return [(int) array_search($choice->row, $table->rows, true), $instead];
     }
 
-    public function isTooNarrow(Wanted $wanted, On $on): bool
+    /** @param array{int, ?int} $choice */
+    private function read(Wanted $wanted, On $on, array $choice): Length
     {
-        return null !== $wanted->size && null !== $this->estimator->tooWide($wanted, $on);
+        [$version, $width] = [$wanted->version, $on->width];
+        if (null === $version || null === $width) {
+            throw new \LogicException('A row is chosen of a table, for a width.');
+        }
+        $rows = $version->table->rows;
+        $read = new RowChoice($rows[$choice[0]], null === $choice[1] ? null : $rows[$choice[1]], null);
+
+        return (new RowReading($wanted, $version, $on, $width, $read, $this->assumptions, $this->conversion))->amount;
     }
 
-    private function amount(Wanted $wanted, On $on): ?Length
+    private static function kind(Wanted $wanted): ?string
     {
-        $need = $this->estimator->estimate($wanted, $on);
+        $table = $wanted->version?->table;
+        $known = null !== $wanted->size
+            && true === $table?->hasSize($wanted->size)
+            && (null === $wanted->gradedTo || $table->hasSize($wanted->gradedTo));
+        if (null === $table || !$known) {
+            return null;
+        }
+        $size = $wanted->largestSize();
+        $kind = $wanted->role->value;
+        foreach ($table->rows as $row) {
+            $kind .= ' '.$row->role->value.$row->width->micrometres.$row->nap->value.(int) isset($row->cells[$size]);
+        }
 
-        return $need instanceof Need ? $need->amount : null;
+        return $kind;
     }
 }

@@ -34,8 +34,7 @@ final readonly class CrossTable
     {
         $traits = array_map(fn (Cloth $cloth): Traits => Traits::of($cloth, $this->dear), $cloths);
         $marks = new Marks($traits, array_map(static fn (Making $making): Asks => $making->asks, $makings));
-        $wanted = array_map(static fn (Making $making): Wanted => $making->wanted(), $makings);
-        $amounts = new Amounts($this->assumptions);
+        $amounts = new Amounts(array_map(static fn (Making $making): Wanted => $making->wanted(), $makings), $this->assumptions);
         foreach ($cloths as $i => $cloth) {
             $suits = $this->suits($marks, $i, $cloth, $traits[$i], $makings);
             $takes = [];
@@ -46,7 +45,7 @@ final readonly class CrossTable
                 $toCut = ToCut::of($cloth, $cut, $this->assumptions);
                 $free = $toCut->length?->minus($promised[$cut->id] ?? Length::zero())->larger(Length::zero());
                 $wide = ($toCut->full->micrometres ?? '').' '.($toCut->width->micrometres ?? '');
-                $takes[$wide] ??= $this->takes($amounts, $wanted, array_keys($suits), On::cut($cloth, $toCut));
+                $takes[$wide] ??= $amounts->on(On::cut($cloth, $toCut), array_keys($suits));
                 foreach ($takes[$wide] as $j => $amount) {
                     [$points, $clear] = $suits[$j];
                     $spare = null === $amount ? null : $free?->minus($amount);
@@ -58,24 +57,6 @@ final readonly class CrossTable
                 }
             }
         }
-    }
-
-    /**
-     * @param list<Wanted> $wanted
-     * @param list<int>    $which  of them
-     *
-     * @return array<int, ?Length> what each takes, null where it is not known; without those that have too wide a piece
-     */
-    private function takes(Amounts $amounts, array $wanted, array $which, On $on): array
-    {
-        $takes = [];
-        foreach ($which as $j) {
-            if (!$amounts->isTooNarrow($wanted[$j], $on)) {
-                $takes[$j] = $amounts->of($j, $wanted[$j], $on);
-            }
-        }
-
-        return $takes;
     }
 
     /**

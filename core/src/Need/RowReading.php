@@ -35,7 +35,7 @@ final readonly class RowReading
     private Length $oneWay;
     private int $repeats;
     private Length $matched;
-    private Length $amount;
+    public Length $amount;
 
     public function __construct(
         private Wanted $wanted,

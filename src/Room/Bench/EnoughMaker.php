@@ -40,8 +40,15 @@ final readonly class EnoughMaker
      *
      * @return ?MakeEnough null where there are no pieces, nor a block for them, or the cut is not measured
      */
-    public function of(Account $account, Wanted $wanted, Cloth $cloth, Cut $cut, Length $need, Length $free, bool $tight = false): ?MakeEnough
-    {
+    public function of(
+        Account $account,
+        Wanted $wanted,
+        Cloth $cloth,
+        Cut $cut,
+        Length $need,
+        Length $free,
+        bool $tight = false,
+    ): ?MakeEnough {
         $assumptions = $this->settings->of($account)->assumptions;
         $usable = ToCut::of($cloth, $cut, $assumptions, laid: true)->width;
         $size = $wanted->largestSize();
