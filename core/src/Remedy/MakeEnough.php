@@ -22,6 +22,9 @@ final class MakeEnough
     /** Pairs that are tried, those of least harm first. */
     private const PAIRS = 12;
 
+    /** So many others are tried with each. */
+    private const PARTNERS = 3;
+
     /** Per cent of what is missing that two must save apart from one another to be tried together. */
     private const LIKELY = 80;
 
@@ -140,8 +143,35 @@ final class MakeEnough
             $b->change->harm,
             $a->saves->micrometres,
         ]);
+        $paired = [];
+        foreach ($tried as $one) {
+            $alone = $one->closes || $this->isEnough();
+            if ([] === $waiting && !$alone && null !== $isUp && $isUp()) {
+                $waiting = [new Sentence('What goes with what')];
+            }
+            $paired[] = $alone || [] !== $waiting ? $one : $one->with($this->partner($one, $tried));
+        }
 
-        return new Attempts($tried, $waiting);
+        return new Attempts($paired, $waiting);
+    }
+
+    /**
+     * With which of the others it is enough, the least seen of them; where it saves anything alone, else by how much shorter.
+     *
+     * @param list<Tried> $tried
+     */
+    private function partner(Tried $one, array $tried): ?Change
+    {
+        $others = array_filter($tried, fn (Tried $other): bool => $other !== $one
+            && !$other->closes
+            && $this->mayCombine($one, $other));
+        foreach (\array_slice($others, 0, self::PARTNERS) as $other) {
+            if ($this->fits($one->change, $other->change)) {
+                return $other->change;
+            }
+        }
+
+        return 0 === $one->saves->micrometres ? null : $this->shorter($one->change);
     }
 
     /** @return list<array{Sentence, \Closure(): ?Change}> what it is about, and how it is found */

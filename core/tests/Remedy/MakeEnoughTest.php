@@ -54,6 +54,23 @@ final class MakeEnoughTest extends TestCase
         $least = $make->least($make->tried()->tried);
         self::assertSame(['binding', 'shorter:23'], $this->keys($least), 'two of them are not enough, but the hem closes it');
         self::assertSame(1640, (int) $make->amount(...$least)?->millimetres());
+        self::assertSame('shorter:23', $tried['binding']->partner?->key);
+        self::assertNull($tried['shorter:40']->partner ?? null, 'what closes it alone wants no other');
+    }
+
+    public function testAChangeThatIsNotEnoughAloneSaysWithWhich(): void
+    {
+        $pieces = [
+            $this->panels(),
+            $this->piece('Front facing', 600, 900, [Instead::Binding]),
+            $this->piece('Patch', 300, 950, [Instead::Omitted]),
+        ];
+        // 2.70 m less 60 and 30 cm is 1.80 m, which leaves 10 cm of 1.90
+        $tried = $this->byKey($this->make($pieces, 2700, 1900));
+        self::assertSame('left out', $tried['binding']->partner?->key);
+        self::assertSame('binding', $tried['left out']->partner?->key);
+        $tried = $this->byKey($this->make($pieces, 2700, 1899));
+        self::assertNotSame('left out', $tried['binding']->partner?->key, 'a millimetre less leaves too little');
     }
 
     public function testNoChangeMakesItMore(): void
