@@ -9,6 +9,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Copy;
+use Octavum\Core\Season\Gate\Check;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
@@ -212,7 +213,7 @@ final readonly class ProjectCodec
     {
         $claims = [];
         foreach ($list->items(50) as $i => $node) {
-            $node->object(['role', 'cut', 'buy', 'length', 'cutOut', 'lay', 'pieces']);
+            $node->object(['role', 'cut', 'buy', 'length', 'cutOut', 'lay', 'pieces', 'gate']);
             [$cloth, $cut] = $node->at('cut')->named($known->cuts, 'cut') ?? [null, null];
             if (null !== $cut && $node->at('buy')->isThere()) {
                 $node->fault('A claim has either a cut or something to buy, not both.');
@@ -227,10 +228,25 @@ final readonly class ProjectCodec
                 $node->at('cutOut')->boolean(),
                 $node->at('lay')->named($known->lays, 'lay'),
                 $node->at('pieces')->texts(60),
+                $this->gate($node->at('gate')),
             );
         }
 
         return $claims;
+    }
+
+    /** @return array<string, string> */
+    private function gate(Node $node): array
+    {
+        $gate = [];
+        foreach ($node->names() as $check) {
+            if (null === Check::tryFrom($check)) {
+                $node->fault('“{check}” is no check before cutting.', check: $check);
+            }
+            $gate[$check] = $node->at($check)->text(200);
+        }
+
+        return $gate;
     }
 
     /** @return array<string, mixed> */
@@ -244,6 +260,7 @@ final readonly class ProjectCodec
             'cutOut' => $claim->cutOut,
             'lay' => $claim->lay?->id,
             'pieces' => $claim->pieces,
+            'gate' => $claim->gate,
         ]);
     }
 }

@@ -44,6 +44,10 @@ class ClaimRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $pieces = [];
 
+    /** @var array<string, string> what was said of the checks before cutting, as in the exchange format */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $gate = [];
+
     public function __construct(
         #[ORM\ManyToOne(inversedBy: 'claims')] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly ProjectRecord $project,

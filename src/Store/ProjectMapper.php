@@ -150,6 +150,7 @@ final readonly class ProjectMapper
             $claim->cutOut,
             null === $lay ? null : ($built->lays[$lay->id] ??= $this->lays->lay($lay, $built)),
             $claim->pieces,
+            $claim->gate,
         );
     }
 
@@ -207,6 +208,7 @@ final readonly class ProjectMapper
         $record->stated = $claim->stated?->micrometres;
         $record->cutOut = $claim->cutOut;
         $record->pieces = $claim->pieces;
+        $record->gate = $claim->gate;
     }
 
     /**

@@ -40,6 +40,7 @@ final class Layers
         'Season',
         'Season\Snags',
         'Season\Check',
+        'Season\Gate',
         'Season\Best',
         'Shopping',
         'Find',

@@ -27,7 +27,7 @@ final readonly class Cut
     /** No shrinkage is left in its length: measured after a wash, or not to be washed. */
     public bool $settled;
 
-    /** All of it was given away or spoilt. */
+    /** All of it was used, given away or spoilt. */
     public bool $gone;
 
     /** The day it was first washed or steamed: a width measured since then is its width. */
@@ -67,7 +67,8 @@ final readonly class Cut
             if (null !== $entry->length) {
                 $length = $entry->length;
                 $settled = $settled || null !== $shrunkOn;
-                $gone = $gone && LedgerKind::Bought !== $kind && LedgerKind::Measured !== $kind;
+                $gone = ($gone && LedgerKind::Bought !== $kind && LedgerKind::Measured !== $kind)
+                    || (LedgerKind::Cut === $kind && 0 === $entry->length->micrometres);
             } elseif (LedgerKind::Cut === $kind || LedgerKind::Remnant === $kind) {
                 $length = null;
             } elseif ($kind->takesAll()) {
@@ -130,6 +131,33 @@ final readonly class Cut
     public function missing(array $bites): self
     {
         return $this->changed($this->ledger, $bites);
+    }
+
+    /**
+     * After the scissors.
+     *
+     * @param Length $used along the cloth; all there is leaves nothing
+     *
+     * @throws Unreadable when there is not so much of it, or nobody knows how much there is
+     */
+    public function cutOff(Length $used, \DateTimeImmutable $on, string $note): self
+    {
+        if (null === $this->length) {
+            throw Unreadable::because('The cut is not measured, so that nobody knows what is left: measure it first.');
+        }
+        if ($this->length->isLessThan($used)) {
+            throw Unreadable::because('There is not so much of it: type what was cut off, or measure the cut again first.');
+        }
+
+        return $this->with(new LedgerEntry($on, LedgerKind::Cut, $this->length->minus($used), $note));
+    }
+
+    /** A piece that is left of this, as a cut of its own; it shrinks no more where this does not. */
+    public function remnant(Length $length, Length $width, \DateTimeImmutable $on, string $note): self
+    {
+        $washed = $this->settled ? [new LedgerEntry($on, $this->neverWashed ? LedgerKind::NotWashed : LedgerKind::Washed)] : [];
+
+        return new self('', [...$washed, new LedgerEntry($on, LedgerKind::Remnant, $length, $note)], 'remnant', width: $width);
     }
 
     public function withoutLastEntry(): self

@@ -15,10 +15,11 @@ use Octavum\Core\Piece\Role;
 final readonly class Claim
 {
     /**
-     * @param ?Length      $stated the length to claim when the table shall not decide
-     * @param bool         $cutOut the scissors have been through it: it claims nothing any more
-     * @param ?SavedLay    $lay    that says how much it takes, as long as it holds
-     * @param list<string> $pieces it is for, by name; none for all of its role but those that come from other cloth
+     * @param ?Length               $stated the length to claim when the table shall not decide
+     * @param bool                  $cutOut the scissors have been through it: it claims nothing any more
+     * @param ?SavedLay             $lay    that says how much it takes, as long as it holds
+     * @param list<string>          $pieces it is for, by name; none for all of its role but those that come from other cloth
+     * @param array<string, string> $gate   what was said of the checks before cutting, by their names: a word where one was waived
      */
     public function __construct(
         public string $id,
@@ -30,6 +31,7 @@ final readonly class Claim
         public bool $cutOut = false,
         public ?SavedLay $lay = null,
         public array $pieces = [],
+        public array $gate = [],
     ) {
     }
 
@@ -56,7 +58,18 @@ final readonly class Claim
     /** @param list<string> $pieces */
     public function cutting(array $pieces): self
     {
-        return new self($this->id, $this->role, $this->cloth, $this->cut, $this->wish, $this->stated, $this->cutOut, $this->lay, $pieces);
+        return new self(
+            $this->id,
+            $this->role,
+            $this->cloth,
+            $this->cut,
+            $this->wish,
+            $this->stated,
+            $this->cutOut,
+            $this->lay,
+            $pieces,
+            $this->gate,
+        );
     }
 
     /** Whether it is from the same cut, or the same is to be bought for it. */
@@ -77,12 +90,13 @@ final readonly class Claim
             $this->cutOut,
             $lay,
             $this->pieces,
+            $this->gate,
         );
     }
 
     /** The same claim on another cut, where a lay uses several. */
     public function on(Cloth $cloth, Cut $cut): self
     {
-        return new self($this->id, $this->role, $cloth, $cut, null, $this->stated, $this->cutOut, $this->lay, $this->pieces);
+        return new self($this->id, $this->role, $cloth, $cut, null, $this->stated, $this->cutOut, $this->lay, $this->pieces, $this->gate);
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Console\Trial;
 
 /**
- * Four writers, and power cuts: what was acknowledged is there, nobody is signed out, the file is whole. Two add cloths, one
- * ranks the projects of a season, one brings in documents. With “full” the disk is filled while they write.
+ * Five writers, and power cuts: what was acknowledged is there, nobody is signed out, the file is whole. Two add cloths, one
+ * ranks the projects of a season, one brings in documents, one cuts at the gate. With “full” the disk is filled while they write.
  */
 final readonly class Kills implements Trial
 {
@@ -29,6 +29,7 @@ final readonly class Kills implements Trial
             new AddsCloths(Visitor::newcomer($server)),
             new Ranks(Visitor::withDemo($server)),
             new BringsIn(Visitor::newcomer($server), $server->demo()),
+            new Cuts(Visitor::withDemo($server), $server->demo()),
         ];
         $kills = $refused = 0;
         $acknowledged = array_fill(0, \count($writers), 0);

@@ -77,18 +77,22 @@ final readonly class ProjectStore
         return null === $option->version ? null : $this->entities->getReference(VersionRecord::class, $option->version->id);
     }
 
-    /** In place of those it had; a lay goes over to the claim for the same role or pieces, and the same one of several. */
+    /**
+     * In place of those it had; a lay goes over to the claim for the same role or pieces, and the same one of several, and so does
+     * what was said at the gate, while it is the same cut.
+     */
     private function claims(ProjectRecord $record, ?OptionRecord $option, Option $made, Account $account): void
     {
         $way = $option ?? $record;
         ++$way->changes;
-        $lays = $copies = [];
+        $lays = $copies = $gates = [];
         foreach ($record->claimsOf($option) as $claim) {
             if (null !== $claim->copy) {
                 $copies[$claim->copy->id] = $claim->copy;
             }
             $at = null === $claim->copy ? 0 : (int) array_search($claim->copy->id, array_keys($copies), true) + 1;
             $lays[$at.$claim->place()] ??= $claim->lay;
+            $gates[$at.$claim->place().' '.($claim->cut->id ?? '')] = $claim->gate;
             $record->claims->removeElement($claim);
         }
         foreach ($copies as $copy) {
@@ -101,6 +105,7 @@ final readonly class ProjectStore
                 $stored->lay = $lays[$at.$claim->place()] ?? null;
                 unset($lays[$at.$claim->place()]);
                 $this->mapper->storeClaim($claim, $stored);
+                $stored->gate = $gates[$at.$claim->place().' '.($claim->cut->id ?? '')] ?? [];
                 $stored->cut = null === $claim->cut ? null : $this->stash->record($account, $claim->cut->id);
             }
         }

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Season;
+
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Match\Making;
+use Octavum\Core\Match\Toile;
+use Octavum\Core\Match\Traits;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Season\Cautions;
+use Octavum\Core\Season\Gate\Check;
+use Octavum\Core\Season\Gate\Gate;
+use Octavum\Core\Season\Gate\GateLine;
+use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Sewn;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\Toast;
+use Octavum\Store\Plan;
+use Octavum\Store\Stash;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** The gate before cutting: its checks, and the cut. */
+#[Route('/project/{id}/gate/{claim}', requirements: ['id' => Requirement::ULID, 'claim' => Requirement::ULID])]
+final class GateController extends AbstractController
+{
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly Stash $stash,
+        private readonly AccountSettings $settings,
+        private readonly Scissors $scissors,
+        private readonly Toast $toast,
+    ) {
+    }
+
+    #[Route('', name: 'gate', methods: ['GET'])]
+    public function show(string $id, string $claim, #[CurrentUser] Account $account): Response
+    {
+        [$answer, $role] = $this->found($account, $id, $claim);
+
+        return $this->page($answer, $role, $account, new Entry([]));
+    }
+
+    /** What is said of the checks is kept; with the scissors, the cloth is cut. */
+    #[Route('', name: 'gate_pass', methods: ['POST'])]
+    public function pass(string $id, string $claim, Request $request, #[CurrentUser] Account $account): Response
+    {
+        [$answer, $role] = $this->found($account, $id, $claim);
+        $entry = new Entry($request->request->all());
+        $said = $this->said($entry);
+        if ($entry->isSound() && !$entry->boolean('cut')) {
+            $this->scissors->keep($account, $id, $claim, $said);
+
+            return $this->redirectToRoute('gate', ['id' => $id, 'claim' => $claim]);
+        }
+        $record = $this->stash->record($account, $role->claim->cut->id ?? '') ?? throw $this->createNotFoundException();
+        $open = array_filter($this->lines($answer, $role, $account, $said), static fn (GateLine $line): bool => !$line->isPassed());
+        if ([] !== $open) {
+            $entry->fault('checks', new Sentence(
+                '{count, plural, one {One check is} other {# checks are}} open: clear or tick each, or waive it with a word. Nothing is cut yet.',
+                ['count' => \count($open)],
+            ));
+        }
+        Revision::check($entry, $record->revision);
+        $done = $this->taken($entry, $role->claim->cut, $account);
+        if (!$entry->isSound() || null === $done) {
+            return $this->page($answer, $role, $account, $entry, $said);
+        }
+        $undo = $this->scissors->cut($account, $id, $claim, $record, $done, $said);
+        $back = $this->generateUrl('project', ['id' => $id]);
+        $this->toast->say(
+            '{cloth} is cut for {project}.',
+            ['cloth' => $role->claim->cloth->name ?? '', 'project' => $answer->project->name],
+            $this->generateUrl('undo', ['key' => $undo, 'back' => $back]),
+        );
+
+        return $this->redirect($back);
+    }
+
+    /** @return array{ProjectAnswer, RoleAnswer} of cloth that is here and not cut out yet */
+    private function found(Account $account, string $id, string $claim): array
+    {
+        $projects = $this->plan->projects($account);
+        foreach ($projects as $project) {
+            foreach ($project->id === $id ? $this->plan->check($account, $project->season, $projects)->projects : [] as $answer) {
+                foreach ($answer->project->id === $id ? $answer->roles : [] as $role) {
+                    if ($role->claim->id === $claim && null !== $role->claim->cut && !$role->claim->cutOut) {
+                        return [$answer, $role];
+                    }
+                }
+            }
+        }
+        throw $this->createNotFoundException();
+    }
+
+    /** @return array<string, string> of each check that is ticked, or waived with a word */
+    private function said(Entry $entry): array
+    {
+        $said = [];
+        foreach (Check::cases() as $check) {
+            $word = $entry->text('word.'.$check->value, 200);
+            if ('' !== $word || $entry->boolean('tick.'.$check->value)) {
+                $said[$check->value] = $word;
+            }
+        }
+
+        return $said;
+    }
+
+    private function taken(Entry $entry, ?Cut $cut, Account $account): ?Taken
+    {
+        $system = $this->settings->of($account)->system;
+        $used = $entry->length('used', $system->lengthUnit());
+        if (null === $used && $entry->isSound()) {
+            $entry->fault('used', new Sentence('How much was cut off? Type its length along the cloth, such as 1.4 m.'));
+        }
+        $remnants = [];
+        foreach ($entry->rows('remnants') as $i) {
+            $at = 'remnants.'.$i.'.';
+            $unit = $system->widthUnit();
+            $read = static fn (string $field): ?Length => '' === $entry->raw($at.$field) ? null : $entry->length($at.$field, $unit);
+            [$length, $width] = [$read('length'), $read('width')];
+            if (null !== $length && null !== $width) {
+                $remnants[] = [
+                    $entry->attempt($at.'length', static fn (): Length => Cut::ownLength($length)) ?? $length,
+                    $entry->attempt($at.'width', static fn (): Length => Cut::ownWidth($width)) ?? $width,
+                ];
+            } elseif (null !== $length || null !== $width) {
+                $entry->fault(
+                    $at.(null === $length ? 'length' : 'width'),
+                    new Sentence('A remnant has a length and a width: type both, or empty the line.'),
+                );
+            }
+        }
+        $spoilt = $entry->text('spoilt', 300);
+        $today = $this->scissors->today();
+        $left = null === $used || null === $cut ? null : $entry->attempt('used', static fn (): Cut => $cut->cutOff($used, $today, ''));
+
+        return null === $used || null === $left ? null : new Taken($used, $remnants, $spoilt);
+    }
+
+    /**
+     * @param ?array<string, string> $said where it is not what was kept
+     *
+     * @return list<GateLine>
+     */
+    private function lines(ProjectAnswer $answer, RoleAnswer $role, Account $account, ?array $said = null): array
+    {
+        $project = $role->line ?? $answer->project;
+        $toile = [];
+        if (null !== $project->pattern && null !== $project->version && null !== $project->size) {
+            $sewist = $this->settings->of($account)->sewist->having((new Sewn($this->plan->drawn($account)))->made());
+            $making = Making::of($project->pattern, $project->version, $project->person, $sewist)->inSize($project->size);
+            $cloth = $role->claim->cloth;
+            $toile = (new Toile())->reasons($making, null === $cloth ? null : Traits::of($cloth, Making::DEAR));
+        }
+
+        return (new Gate())->of($answer, $role, $toile, $said ?? $role->claim->gate);
+    }
+
+    /** @param ?array<string, string> $said where it is not what was kept */
+    private function page(ProjectAnswer $answer, RoleAnswer $role, Account $account, Entry $entry, ?array $said = null): Response
+    {
+        $record = $this->stash->record($account, $role->claim->cut->id ?? '');
+        $lines = $this->lines($answer, $role, $account, $said);
+
+        return $this->render('season/gate.html.twig', [
+            'answer' => $answer,
+            'role' => $role,
+            'project' => $role->line ?? $answer->project,
+            'lines' => $lines,
+            'isOpen' => Gate::isOpen($lines),
+            'revision' => $record?->revision,
+            'cautions' => (new Cautions())->of($answer->project),
+            'values' => $entry->typed,
+            'faults' => $entry->faults(),
+        ], new Response(status: $entry->status()));
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Season;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Core\Season\ProjectState;
+use Octavum\Store\ClaimRecord;
+use Octavum\Store\ClothMapper;
+use Octavum\Store\CutRecord;
+use Octavum\Store\ProjectRecord;
+use Octavum\Store\ProjectRepository;
+use Octavum\Store\TakeBack;
+use Symfony\Component\Clock\ClockInterface;
+
+/** Writes what was said at the gate, and cuts: ledger, remnants, claim and project in one transaction, all or nothing. */
+final readonly class Scissors
+{
+    public function __construct(
+        private ProjectRepository $projects,
+        private ClothMapper $cloths,
+        private EntityManagerInterface $entities,
+        private TakeBack $takeBack,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    public function today(): \DateTimeImmutable
+    {
+        return $this->clock->now()->setTime(0, 0);
+    }
+
+    /** @param array<string, string> $said of each check, a word where it is waived */
+    public function keep(Account $account, string $project, string $claim, array $said): void
+    {
+        $this->claim($this->project($account, $project), $claim)->gate = $said;
+        $this->entities->flush();
+    }
+
+    /**
+     * @param array<string, string> $said
+     *
+     * @return string a key to take it back by
+     */
+    public function cut(Account $account, string $project, string $claim, CutRecord $cut, Taken $taken, array $said): string
+    {
+        $record = $this->project($account, $project);
+        $claimed = $this->claim($record, $claim);
+        $note = $record->name.('' === $taken->spoilt ? '' : '; '.$taken->spoilt);
+        $before = $this->takeBack->state([$record, $claimed, $cut]);
+        $was = $this->cloths->cut($cut);
+        $made = [];
+        foreach ($taken->remnants as [$length, $width]) {
+            $remnant = new CutRecord($cut->cloth);
+            $this->cloths->storeCut($was->remnant($length, $width, $this->today(), $record->name), $remnant);
+            $remnant->removedAt = $this->clock->now();
+            $this->entities->persist($remnant);
+            $made[] = $remnant;
+        }
+        // taken back, they are thrown away
+        $before += $this->takeBack->state($made);
+        foreach ($made as $remnant) {
+            $remnant->removedAt = null;
+        }
+        $this->cloths->storeCut($was->cutOff($taken->used, $this->today(), $note), $cut);
+        $claimed->gate = $said;
+        $claimed->cutOut = true;
+        ++$record->changes;
+        $record->state = ProjectState::Planned === $record->state ? ProjectState::Begun : $record->state;
+        $this->entities->flush();
+
+        return $this->takeBack->keep($before, [$record, $claimed, $cut, ...$made], ['changes']);
+    }
+
+    private function project(Account $account, string $id): ProjectRecord
+    {
+        return $this->projects->hereOf($account, $id) ?? throw new \LogicException('It was found on the plan.');
+    }
+
+    private function claim(ProjectRecord $project, string $id): ClaimRecord
+    {
+        foreach ($project->claims as $claim) {
+            if ($claim->id === $id) {
+                return $claim;
+            }
+        }
+        throw new \LogicException('It was found on the plan.');
+    }
+}

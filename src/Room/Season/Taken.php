@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Season;
+
+use Octavum\Core\Measure\Length;
+
+/** What the scissors took of a cut, and what they left. */
+final readonly class Taken
+{
+    /**
+     * @param Length                      $used     along the cloth
+     * @param list<array{Length, Length}> $remnants length and width of each
+     * @param string                      $spoilt   what went wrong, in words
+     */
+    public function __construct(public Length $used, public array $remnants, public string $spoilt)
+    {
+    }
+}

@@ -1,0 +1,180 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Tests\Room\Season;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectState;
+use Octavum\Document\Refused;
+use Octavum\Document\WorkroomReader;
+use Octavum\Store\CutRecord;
+use Octavum\Tests\PageTestCase;
+use Symfony\Component\DomCrawler\Crawler;
+
+/** The gate before cutting, on the heron skirt of the demo. */
+final class GatePagesTest extends PageTestCase
+{
+    private const TICKS = ['pressed' => '1', 'squared' => '1', 'pieces' => '1', 'right side' => '1', 'toile' => '1', 'alterations' => '1'];
+    private const WORDS = ['laid' => 'chalked by hand', 'washed' => 'a toile', 'measured' => 'a toile', 'notions' => 'on the way'];
+
+    public function testTheProjectLeadsToItsGateAndNothingIsCutWhileAnythingIsOpen(): void
+    {
+        $page = $this->gate();
+        self::assertStringContainsString('Before cutting', self::says($page));
+        self::assertStringContainsString('It is not laid out yet', self::says($page));
+        $before = $this->cut();
+        $page = $this->answer(['cut' => '1', 'used' => '1.2 m', 'tick' => ['pressed' => '1'], 'word' => ['laid' => 'by hand']]);
+        self::assertSame(422, $this->browser->getResponse()->getStatusCode());
+        self::assertMatchesRegularExpression('/\d+ checks are open: clear or tick each/', self::says($page));
+        self::assertSame('1.2 m', $page->filter('[name=used]')->attr('value'));
+        self::assertSame('by hand', $page->filter('[name="word[laid]"]')->attr('value'));
+        self::assertCount(1, $page->filter('[name="tick[pressed]"][checked]'));
+        self::assertEquals($before, $this->cut());
+        self::assertSame([], $this->skirt()->claims[0]->gate, 'nothing is kept of what was not saved');
+    }
+
+    public function testAnswersAreKeptForTheNextDay(): void
+    {
+        $this->gate();
+        $this->answer(['tick' => ['pressed' => '1'], 'word' => ['laid' => 'by hand <b>']]);
+        $page = $this->browser->followRedirect();
+        self::assertCount(1, $page->filter('[name="tick[pressed]"][checked]'));
+        self::assertSame('by hand <b>', $page->filter('[name="word[laid]"]')->attr('value'));
+        self::assertSame(['laid' => 'by hand <b>', 'pressed' => ''], $this->sorted($this->skirt()->claims[0]->gate));
+    }
+
+    public function testTheCutIsWrittenIntoLedgerRemnantsAndPlanAndTakenBackInOne(): void
+    {
+        $this->gate();
+        $before = $this->cut();
+        $cuts = \count($this->skirt()->claims[0]->cloth->cuts ?? []);
+        $this->answer($this->passed(['remnants' => [['length' => '40 cm', 'width' => '30'], ['length' => '', 'width' => '']], 'spoilt' => 'a pocket']));
+        $page = $this->browser->followRedirect();
+        self::assertStringContainsString('is cut for Heron skirt.', self::says($page, '.toast'));
+        $skirt = $this->skirt();
+        self::assertTrue($skirt->claims[0]->cutOut);
+        self::assertSame(ProjectState::Begun, $skirt->state);
+        $after = $this->cut();
+        self::assertSame(($before->length->micrometres ?? 0) - 500_000, $after->length?->micrometres);
+        self::assertSame('Heron skirt; a pocket', $after->ledger[\count($after->ledger) - 1]->note);
+        $all = $skirt->claims[0]->cloth->cuts ?? [];
+        self::assertCount($cuts + 1, $all);
+        $remnant = $all[\count($all) - 1];
+        self::assertSame([400_000, 300_000], [$remnant->length?->micrometres, $remnant->width?->micrometres]);
+        $this->get('/bench?cut='.$after->id);
+        self::assertSame(200, $this->browser->getResponse()->getStatusCode());
+        $gone = $this->get('/project/'.$skirt->id);
+        self::assertCount(0, $gone->filter('a[href$="/gate/'.$skirt->claims[0]->id.'"]'), 'it is cut out already');
+        $this->browser->request('GET', '/project/'.$skirt->id.'/gate/'.$skirt->claims[0]->id);
+        self::assertSame(404, $this->browser->getResponse()->getStatusCode());
+        $this->get('/season');
+        $this->browser->submit($page->selectButton('undo')->form());
+        self::assertFalse($this->skirt()->claims[0]->cutOut);
+        self::assertSame(ProjectState::Planned, $this->skirt()->state);
+        self::assertEquals($before, $this->cut());
+        self::assertCount($cuts, $this->skirt()->claims[0]->cloth->cuts ?? []);
+    }
+
+    public function testTooMuchNothingAndHalfARemnantAreRefusedAndKept(): void
+    {
+        $this->gate();
+        $page = $this->answer($this->passed(['used' => '90 m']));
+        self::assertStringContainsString('There is not so much of it', self::says($page));
+        $page = $this->answer($this->passed(['used' => '']));
+        self::assertStringContainsString('How much was cut off?', self::says($page));
+        $page = $this->answer($this->passed(['used' => '🧵']));
+        self::assertSame('🧵', $page->filter('[name=used]')->attr('value'));
+        $page = $this->answer($this->passed(['remnants' => [['length' => '40 cm', 'width' => '']]]));
+        self::assertStringContainsString('A remnant has a length and a width', self::says($page));
+        self::assertFalse($this->skirt()->claims[0]->cutOut);
+    }
+
+    public function testOfTwoDevicesOneCutsAndTheOtherIsTold(): void
+    {
+        $page = $this->gate();
+        $revision = (string) $page->filter('[name=revision]')->attr('value');
+        $record = $this->service(EntityManagerInterface::class)->find(CutRecord::class, $this->cut()->id);
+        self::assertNotNull($record);
+        $record->label = 'measured by another';
+        $this->service(EntityManagerInterface::class)->flush();
+        $before = $this->cut();
+        $page = $this->answer($this->passed(['revision' => $revision]));
+        self::assertSame(409, $this->browser->getResponse()->getStatusCode());
+        self::assertStringContainsString('This was changed somewhere else', self::says($page));
+        self::assertSame('50 cm', $page->filter('[name=used]')->attr('value'));
+        self::assertEquals($before, $this->cut());
+    }
+
+    public function testAnotherAccountsGateIsNotThere(): void
+    {
+        $url = '/project/'.$this->skirt()->id.'/gate/'.$this->skirt()->claims[0]->id;
+        $this->browser->loginUser($this->account('else@example.org'));
+        $this->browser->request('GET', $url);
+        self::assertSame(404, $this->browser->getResponse()->getStatusCode());
+    }
+
+    public function testTheGateGoesIntoTheDocumentAndComesBack(): void
+    {
+        $this->gate();
+        $this->answer(['word' => ['laid' => 'by hand']]);
+        $document = $this->command('octavum:export', [])->getDisplay();
+        self::assertMatchesRegularExpression('/"gate":\s*\{\s*"laid":\s*"by hand"\s*\}/', $document);
+        $read = $this->service(WorkroomReader::class)->read($document)->projects;
+        $skirt = array_values(array_filter($read, static fn (Project $one): bool => 'Heron skirt' === $one->name))[0];
+        self::assertSame(['laid' => 'by hand'], $skirt->claims[0]->gate);
+        $refused = str_replace('"laid": "by hand"', '"lied": "by hand"', $document);
+        $this->expectException(Refused::class);
+        $this->service(WorkroomReader::class)->read($refused);
+    }
+
+    private function gate(): Crawler
+    {
+        $this->signInToDemo();
+        $page = $this->get('/project/'.$this->skirt()->id);
+
+        return $this->browser->click($page->filter('a[href$="/gate/'.$this->skirt()->claims[0]->id.'"]')->link());
+    }
+
+    /** @param array<string, mixed> $fields */
+    private function answer(array $fields): Crawler
+    {
+        $skirt = $this->skirt();
+
+        return $this->post('/project/'.$skirt->id.'/gate/'.$skirt->claims[0]->id, $fields);
+    }
+
+    /**
+     * @param array<string, mixed> $fields
+     *
+     * @return array<string, mixed>
+     */
+    private function passed(array $fields): array
+    {
+        return $fields + ['cut' => '1', 'used' => '50 cm', 'tick' => self::TICKS, 'word' => self::WORDS + ['pattern' => 'known', 'enough' => 'known']];
+    }
+
+    private function skirt(): Project
+    {
+        return $this->project('Heron skirt');
+    }
+
+    private function cut(): Cut
+    {
+        return $this->skirt()->claims[0]->cut ?? self::fail('It has a cut.');
+    }
+
+    /**
+     * @param array<string, string> $all
+     *
+     * @return array<string, string>
+     */
+    private function sorted(array $all): array
+    {
+        ksort($all);
+
+        return $all;
+    }
+}
