@@ -67,7 +67,6 @@ await take({ width: 1280, height: 800 }, {
         await page.goto(base + '/table');
         await page.getByRole('link', { name: 'Fern tee with' }).click();
     },
-    'table-print': async (page) => { await page.getByRole('link', { name: 'Print' }).click(); },
     'table-two-cuts': async (page) => {
         await page.goto(base + '/table');
         await page.getByRole('link', { name: 'Quarry pinafore', exact: true }).click();
@@ -91,6 +90,11 @@ await take({ width: 1280, height: 800 }, {
         await page.locator('.enough-panel').scrollIntoViewIfNeeded();
     },
     'best-use': '/bench/best',
+    gate: async (page) => {
+        await page.goto(base + '/season');
+        await page.getByRole('link', { name: 'Heron skirt', exact: true }).first().click();
+        await page.getByRole('link', { name: /Before cutting/ }).first().click();
+    },
     shopping: '/shopping',
     person: ['/people', 'Odalys'],
 });
