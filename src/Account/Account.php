@@ -39,6 +39,10 @@ class Account implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Column(options: ['default' => '[]'])]
     public array $filters = [];
 
+    /** The secret in the address under which a calendar looks at the plan; null while nobody may. */
+    #[ORM\Column(length: 40, nullable: true, unique: true)]
+    public ?string $feed = null;
+
     /** The season last looked at. */
     #[ORM\Column(length: 26, nullable: true)]
     public ?string $season = null;

@@ -6,6 +6,7 @@ namespace Octavum\Core\Laid;
 
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\Rests;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
@@ -216,6 +217,30 @@ final readonly class SavedLay
         }
 
         return $outlines;
+    }
+
+    /**
+     * What is left beside a garment's pieces in the length that is cut off for them, to the centimetre; nothing is said where
+     * others are cut from the same length.
+     *
+     * @return list<array{Length, Length}> length and width of each, the largest first
+     */
+    public function remnants(int $garment, LaidSheet $sheet): array
+    {
+        $at = (int) array_search($sheet, $this->sheets, true);
+        foreach ($this->pieces as $piece) {
+            if ($piece->sheet === $at && $piece->garment !== $garment) {
+                return [];
+            }
+        }
+        $rests = (new Rests())->of(
+            $this->unfolded($garment, $sheet),
+            (float) $sheet->width->millimetres(),
+            (float) $sheet->used->millimetres(),
+        );
+        $whole = static fn (float $millimetres): Length => Length::ofMillimetres(10 * (int) floor($millimetres / 10));
+
+        return array_map(static fn (array $rest): array => [$whole($rest['length']), $whole($rest['width'])], $rests);
     }
 
     /**

@@ -66,6 +66,19 @@ final class SavedLayTest extends TestCase
         self::assertSame(840_000, $answer->spare?->micrometres, '1.44 − 0.60');
     }
 
+    /** One panel of 60 × 70 cm on 140 cm: as much again lies beside it; with another garment there nobody can say. */
+    public function testWhatIsLeftBesideThePieces(): void
+    {
+        $lay = $this->lay([['skirt', 0, 0, 0, 600, 700]], [600, 0]);
+        $rests = $lay->remnants(0, $lay->sheets[0]);
+        self::assertCount(1, $rests);
+        self::assertSame([600, 700], [$rests[0][0]->millimetres(), $rests[0][1]->millimetres()]);
+        $both = $this->lay([['skirt', 0, 0, 0, 600, 700], ['skirt', 0, 0, 700, 600, 700]], [600, 0]);
+        self::assertSame([], $both->remnants(0, $both->sheets[0]), 'nothing is left beside them');
+        $shared = $this->lay([['skirt', 0, 0, 0, 600, 700], ['top', 0, 0, 700, 600, 300]], [600, 0], ['skirt', 'top']);
+        self::assertSame([], $shared->remnants(0, $shared->sheets[0]));
+    }
+
     /** 600 mm used by both: two thirds of the area are the skirt's. */
     public function testTwoThatShareACutShareItsLengthByArea(): void
     {

@@ -12,10 +12,12 @@ use Octavum\Core\Match\Toile;
 use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Tape;
 use Octavum\Core\Season\Cautions;
 use Octavum\Core\Season\Gate\Check;
 use Octavum\Core\Season\Gate\Gate;
 use Octavum\Core\Season\Gate\GateLine;
+use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Sewn;
@@ -35,6 +37,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/project/{id}/gate/{claim}', requirements: ['id' => Requirement::ULID, 'claim' => Requirement::ULID])]
 final class GateController extends AbstractController
 {
+    /** Lines for remnants. */
+    private const REMNANTS = 3;
+
     public function __construct(
         private readonly Plan $plan,
         private readonly Stash $stash,
@@ -173,18 +178,44 @@ final class GateController extends AbstractController
     private function page(ProjectAnswer $answer, RoleAnswer $role, Account $account, Entry $entry, ?array $said = null): Response
     {
         $record = $this->stash->record($account, $role->claim->cut->id ?? '');
+        $project = $role->line ?? $answer->project;
         $lines = $this->lines($answer, $role, $account, $said);
 
         return $this->render('season/gate.html.twig', [
             'answer' => $answer,
             'role' => $role,
-            'project' => $role->line ?? $answer->project,
+            'project' => $project,
             'lines' => $lines,
             'isOpen' => Gate::isOpen($lines),
             'revision' => $record?->revision,
             'cautions' => (new Cautions())->of($answer->project),
-            'values' => $entry->typed,
+            'values' => [] === $entry->typed ? $this->proposed($role, $project, $account) : $entry->typed,
             'faults' => $entry->faults(),
         ], new Response(status: $entry->status()));
+    }
+
+    /** @return array<string, mixed> the length that is needed, and of a lay that holds what it leaves in that */
+    private function proposed(RoleAnswer $role, Project $project, Account $account): array
+    {
+        $settings = $this->settings->of($account);
+        $tape = new Tape($settings->system);
+        $claim = $role->claim;
+        $lay = null === $project->layStale($claim, $settings->assumptions) ? $claim->lay : null;
+        $garment = $lay?->garmentOf($project->id, $claim->role, $project->largestSize(), $claim->pieces);
+        $rests = [];
+        foreach (null === $lay || null === $garment ? [] : $lay->sheetsOf($garment) as $sheet) {
+            if ($sheet->cut?->id === $claim->cut?->id) {
+                $rests = $lay?->remnants($garment ?? 0, $sheet) ?? [];
+            }
+        }
+
+        return [
+            'used' => null === $role->amount() ? '' : $tape->typed($role->amount()),
+            'remnants' => array_map(static fn (array $rest): array => [
+                'length' => $tape->typed($rest[0], small: true),
+                'width' => $tape->typed($rest[1], small: true),
+            ], \array_slice($rests, 0, self::REMNANTS)),
+            'proposed' => \count($rests),
+        ];
     }
 }

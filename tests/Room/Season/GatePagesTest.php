@@ -51,7 +51,8 @@ final class GatePagesTest extends PageTestCase
         $this->gate();
         $before = $this->cut();
         $cuts = \count($this->skirt()->claims[0]->cloth->cuts ?? []);
-        $this->answer($this->passed(['remnants' => [['length' => '40 cm', 'width' => '30'], ['length' => '', 'width' => '']], 'spoilt' => 'a pocket']));
+        $remnants = [['length' => '40 cm', 'width' => '30'], ['length' => '', 'width' => '']];
+        $this->answer($this->passed(['remnants' => $remnants, 'spoilt' => 'a pocket']));
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('is cut for Heron skirt.', self::says($page, '.toast'));
         $skirt = $this->skirt();
@@ -76,6 +77,21 @@ final class GatePagesTest extends PageTestCase
         self::assertSame(ProjectState::Planned, $this->skirt()->state);
         self::assertEquals($before, $this->cut());
         self::assertCount($cuts, $this->skirt()->claims[0]->cloth->cuts ?? []);
+    }
+
+    public function testWhatALayLeavesIsProposedAsRemnants(): void
+    {
+        $this->signInToDemo();
+        $pinafore = $this->project('Quarry pinafore');
+        $claim = $pinafore->claims[0]->id;
+        $this->get('/project/'.$pinafore->id);
+        $this->post('/project/'.$pinafore->id.'/enough/'.$claim.'/keep');
+        $page = $this->get('/project/'.$pinafore->id.'/gate/'.$claim);
+        self::assertStringContainsString('As the lay leaves them', self::says($page));
+        self::assertMatchesRegularExpression('/^\d/', (string) $page->filter('[name="remnants[0][length]"]')->attr('value'));
+        self::assertMatchesRegularExpression('/^\d/', (string) $page->filter('[name="remnants[0][width]"]')->attr('value'));
+        $need = (float) $this->project('Quarry pinafore')->claims[0]->lay?->sheets[0]->used->millimetres();
+        self::assertEqualsWithDelta($need / 1000, (float) $page->filter('[name=used]')->attr('value'), 0.001, 'as the lay needs it');
     }
 
     public function testTooMuchNothingAndHalfARemnantAreRefusedAndKept(): void
@@ -153,7 +169,9 @@ final class GatePagesTest extends PageTestCase
      */
     private function passed(array $fields): array
     {
-        return $fields + ['cut' => '1', 'used' => '50 cm', 'tick' => self::TICKS, 'word' => self::WORDS + ['pattern' => 'known', 'enough' => 'known']];
+        $words = self::WORDS + ['pattern' => 'known', 'enough' => 'known'];
+
+        return $fields + ['cut' => '1', 'used' => '50 cm', 'tick' => self::TICKS, 'word' => $words];
     }
 
     private function skirt(): Project

@@ -79,7 +79,8 @@ final class GateTest extends TestCase
 
     public function testAlterationsToileAndDirectionAreAskedWhereThereAreAny(): void
     {
-        $lines = $this->gate(alterations: [new Alteration('longer', Length::ofMillimetres(50))], toile: [new Sentence('You always sew one.')]);
+        $longer = new Alteration('longer', Length::ofMillimetres(50));
+        $lines = $this->gate(alterations: [$longer], toile: [new Sentence('You always sew one.')]);
         self::assertSame(['asked', 'asked'], [$this->states($lines)['alterations'], $this->states($lines)['toile']]);
         self::assertSame('Drawn on the paper: longer?', (string) $this->line($lines, Check::Alterations)->sentence);
         $oneWay = $this->line($this->gate(oneWay: true, long: 3000), Check::RightSide)->sentence;
