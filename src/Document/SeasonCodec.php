@@ -11,7 +11,7 @@ final readonly class SeasonCodec
 {
     public function read(Node $node): Season
     {
-        $node->object(['id', 'name', 'starts', 'weeks', 'minutesPerWeek', 'notes']);
+        $node->object(['id', 'name', 'starts', 'weeks', 'minutesPerWeek', 'notes', 'weeksOff']);
 
         return new Season(
             $node->at('id')->name(60),
@@ -20,7 +20,17 @@ final readonly class SeasonCodec
             $node->at('weeks')->requiredInteger(1, 60),
             $node->at('minutesPerWeek')->requiredInteger(0, 10_080),
             $node->at('notes')->text(),
+            off: $this->off($node),
         );
+    }
+
+    /** @return list<int> */
+    private function off(Node $node): array
+    {
+        $weeks = $node->at('weeks')->integer(1, 60) ?? 1;
+        $off = array_map(static fn (Node $one): ?int => $one->integer(1, $weeks), $node->at('weeksOff')->items(60));
+
+        return array_values(array_unique(array_filter($off, is_int(...))));
     }
 
     /** @return array<string, mixed> */
@@ -33,6 +43,7 @@ final readonly class SeasonCodec
             'weeks' => $season->weeks,
             'minutesPerWeek' => $season->minutesPerWeek,
             'notes' => $season->notes,
+            'weeksOff' => $season->off,
         ]);
     }
 }

@@ -158,7 +158,15 @@ final readonly class ProjectMapper
     {
         return $record->undated
             ? Season::none($record->id)
-            : new Season($record->id, $record->name, $record->starts, $record->weeks, $record->minutesPerWeek, $record->notes);
+            : new Season(
+                $record->id,
+                $record->name,
+                $record->starts,
+                $record->weeks,
+                $record->minutesPerWeek,
+                $record->notes,
+                off: $record->off,
+            );
     }
 
     /** Everything but season, person, version, options and claims, which are other records. */

@@ -35,6 +35,10 @@ class SeasonRecord
     #[ORM\Column(type: Types::TEXT)]
     public string $notes = '';
 
+    /** @var list<int> weeks without sewing, the first is 1 */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $off = [];
+
     /** Of an account one at most: what is planned for no season. */
     #[ORM\Column(options: ['default' => false])]
     public bool $undated = false;

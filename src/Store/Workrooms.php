@@ -167,6 +167,7 @@ final readonly class Workrooms
             $record->weeks = $season->weeks;
             $record->minutesPerWeek = $season->minutesPerWeek;
             $record->notes = $season->notes;
+            $record->off = $season->off;
             $this->entities->persist($record);
         }
         foreach ($workroom->lays as $lay) {

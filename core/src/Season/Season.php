@@ -7,7 +7,13 @@ namespace Octavum\Core\Season;
 /** A span of weeks with hours to sew; or none, for what is planned and has its turn no one knows when. */
 final readonly class Season
 {
-    /** @param bool $undated in no season: it has no days, no hours and no chalk line, and gets cloth after all others */
+    /** @var list<int> weeks of it in which somebody sews, from nought */
+    private array $sewn;
+
+    /**
+     * @param bool      $undated in no season: it has no days, no hours and no chalk line, and gets cloth after all others
+     * @param list<int> $off     weeks without sewing, the first is 1
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -16,7 +22,9 @@ final readonly class Season
         public int $minutesPerWeek,
         public string $notes = '',
         public bool $undated = false,
+        public array $off = [],
     ) {
+        $this->sewn = array_values(array_diff(range(0, $weeks - 1), array_map(static fn (int $week): int => $week - 1, $off)));
     }
 
     public static function none(string $id = 'none'): self
@@ -26,7 +34,7 @@ final readonly class Season
 
     public function minutes(): int
     {
-        return $this->weeks * $this->minutesPerWeek;
+        return \count($this->sewn) * $this->minutesPerWeek;
     }
 
     /** The last day. */
@@ -35,11 +43,31 @@ final readonly class Season
         return $this->starts->modify('+'.($this->weeks * 7 - 1).' days');
     }
 
-    /** The day on which so many minutes of sewing have been done. */
+    /** The day on which so many minutes of sewing have been done; weeks off are passed over. */
     public function dayAfter(int $minutes): \DateTimeImmutable
     {
-        return $this->starts->modify(
-            '+'.(0 === $this->minutesPerWeek ? $this->weeks * 7 : intdiv($minutes * 7, $this->minutesPerWeek)).' days',
-        );
+        if (0 === $this->minutesPerWeek) {
+            return $this->starts->modify('+'.($this->weeks * 7).' days');
+        }
+        $days = intdiv($minutes * 7, $this->minutesPerWeek);
+
+        return $this->starts->modify('+'.(7 * $this->week(intdiv($days, 7)) + $days % 7).' days');
+    }
+
+    /** How far into the season so many minutes of sewing reach, in weeks. */
+    public function weeksAfter(int $minutes): float
+    {
+        if (0 === $this->minutesPerWeek) {
+            return 0.0;
+        }
+        $worked = intdiv($minutes, $this->minutesPerWeek);
+
+        return $this->week($worked) + $minutes / $this->minutesPerWeek - $worked;
+    }
+
+    /** Which week of the season it is in which somebody sews for the nth time, both from nought; beyond its end they go on. */
+    private function week(int $nth): int
+    {
+        return $this->sewn[$nth] ?? $this->weeks + $nth - \count($this->sewn);
     }
 }

@@ -69,7 +69,8 @@ final readonly class ClothAsked
      */
     private function one(Account $account, string $asked, bool $whole): ?Lying
     {
-        $own = '' === $asked ? null : $this->stash->named($account)[$asked] ?? $this->stash->cut($account, $asked);
+        $isId = Ulid::isValid($asked);
+        $own = '' === $asked ? null : ($isId ? $this->stash->cut($account, $asked) : $this->stash->named($account)[$asked] ?? null);
 
         return match (true) {
             null !== $own => $this->lying(
@@ -78,7 +79,7 @@ final readonly class ClothAsked
                 $own[1],
                 $whole ? [] : $this->plan->promised($account)[$own[1]->id] ?? [],
             ),
-            '' === trim($asked), Ulid::isValid($asked) => null,
+            '' === trim($asked), $isId => null,
             default => $this->typed($account, $asked),
         };
     }

@@ -50,20 +50,30 @@ final readonly class Ruler
         );
     }
 
+    /** A path over the weeks off. */
+    public function off(): string
+    {
+        $week = (self::WIDTH - 1) / $this->season->weeks;
+
+        return implode('', array_map(
+            static fn (int $one): string => \sprintf('M%.1f 10h%.1fv14h%.1fz', 0.5 + ($one - 1) * $week, $week, -$week),
+            $this->season->off,
+        ));
+    }
+
     /** What begins after the last week is drawn at the end. */
     public function bar(ProjectAnswer $answer): WeekBar
     {
         $week = self::WIDTH / $this->season->weeks;
-        $x = fn (int $minutes): float => 0 === $this->season->minutesPerWeek
-            ? 0
-            : min(self::WIDTH, ($minutes / $this->season->minutesPerWeek) * $week);
-        $from = min($x($answer->from), self::WIDTH - 12);
+        $from = min($this->season->weeksAfter($answer->from) * $week, self::WIDTH - 12);
+        // it ends in the week of its last minute, not after the weeks off that follow
+        $to = min(self::WIDTH, $this->season->weeksAfter(max(0, $answer->to - 1)) * $week);
         $deadline = $answer->project->deadline;
         $due = null === $deadline ? null : ((float) $this->season->starts->diff($deadline)->format('%r%a') / 7) * $week;
 
         return new WeekBar(
             round($from, 1),
-            round(max(3, $x($answer->to) - $from), 1),
+            round(max(3, $to - $from), 1),
             null === $due ? null : round(max(2, min(self::WIDTH - 2, $due)), 1),
         );
     }

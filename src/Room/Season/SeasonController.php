@@ -133,6 +133,7 @@ final class SeasonController extends AbstractController
             'weeks' => (string) $season->weeks,
             'hours' => Entry::hours($season->minutesPerWeek),
             'notes' => $season->notes,
+            'off' => array_combine($season->off, array_fill(0, \count($season->off), '1')),
         ];
         if ($request->isMethod('POST')) {
             $name = $entry->name('name');
@@ -154,6 +155,7 @@ final class SeasonController extends AbstractController
                 $record->weeks = $weeks;
                 $record->minutesPerWeek = $minutes;
                 $record->notes = $entry->text('notes');
+                $record->off = array_values(array_intersect(range(1, $weeks), array_map(intval(...), $entry->rows('off'))));
                 $this->entities->persist($record);
                 $account->season = $record->id;
                 $this->entities->flush();
@@ -163,9 +165,12 @@ final class SeasonController extends AbstractController
             }
         }
 
+        // a tick that is taken away is not sent
+        $typed = $entry->typed + ([] === $entry->typed ? [] : ['off' => []]);
+
         return $this->render(
             'season/form.html.twig',
-            ['record' => $record, 'values' => $entry->typed + $values, 'faults' => $entry->faults()],
+            ['record' => $record, 'season' => $season, 'values' => $typed + $values, 'faults' => $entry->faults()],
             new Response(status: $entry->status()),
         );
     }

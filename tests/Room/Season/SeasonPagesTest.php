@@ -117,6 +117,24 @@ final class SeasonPagesTest extends PageTestCase
         );
     }
 
+    public function testWeeksOffMoveTheChalkLineAndAllDays(): void
+    {
+        $this->signInToDemo();
+        $id = $this->project('Choir dress')->season->id;
+        self::assertStringContainsString('58.5 h', self::says($this->get('/season/'.$id)));
+        $form = $this->get('/season/'.$id.'/edit')->selectButton('Save the season')->form();
+        self::assertStringContainsString('8 Mar', self::says($this->get('/season/'.$id.'/edit'), '.weeks-off'));
+        $off = ['1' => '1', '2' => '1', '99' => '1', 'x' => '1'];
+        $this->browser->request('POST', '/season/'.$id.'/edit', ['off' => $off] + $form->getPhpValues());
+        $page = $this->browser->followRedirect();
+        self::assertStringContainsString('49.5 h', self::says($page), 'eleven weeks of 4½ hours');
+        self::assertGreaterThan(0, $page->filter('.week-off')->count());
+        $season = $this->project('Choir dress')->season;
+        self::assertSame([1, 2], $season->off);
+        self::assertSame('2027-03-15', $season->dayAfter(0)->format('Y-m-d'));
+        self::assertMatchesRegularExpression('/"weeksOff":\s*\[\s*1,\s*2\s*\]/', $this->command('octavum:export', [])->getDisplay());
+    }
+
     public function testAProjectIsPlannedFromNothing(): void
     {
         $account = $this->account();
