@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\CheckedSeason;
+use Octavum\Core\Season\Deadlines;
 
 /** A checked season as season/show.html.twig draws it. */
 final readonly class SeasonPage
 {
     /** Snags that stand there at once; the others are fetched. */
     public const SHOWN = 6;
+
+    /** Whether all deadlines can be met; nothing while the rank meets them. */
+    public ?Sentence $deadlines;
 
     /**
      * @param list<ProjectRow> $rows
@@ -19,5 +24,6 @@ final readonly class SeasonPage
      */
     public function __construct(public CheckedSeason $checked, public array $rows, public ?int $chalkLine, public Ruler $ruler)
     {
+        $this->deadlines = (new Deadlines())->says($checked);
     }
 }
