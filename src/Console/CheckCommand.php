@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
-use Octavum\Account\AccountRepository;
 use Octavum\Account\SentenceWriter;
 use Octavum\Core\Match\Overrule;
 use Octavum\Core\Measure\Figure;
@@ -20,8 +19,6 @@ use Octavum\Core\Season\Season;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\Refused;
-use Octavum\Document\WorkroomReader;
-use Octavum\Store\Workrooms;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Attribute\Option;
@@ -33,9 +30,6 @@ use Symfony\Component\Console\Style\SymfonyStyle;
 final readonly class CheckCommand
 {
     public function __construct(
-        private WorkroomReader $reader,
-        private Workrooms $workrooms,
-        private AccountRepository $accounts,
         private SentenceWriter $sentences,
         private DocumentFile $documents,
     ) {
@@ -49,10 +43,7 @@ final readonly class CheckCommand
         #[Option('Print JSON')] bool $json = false,
     ): int {
         try {
-            $workroom =
-                null !== $file
-                    ? $this->reader->read($this->documents->contents($file))
-                    : $this->workrooms->load($this->accounts->named($account));
+            $workroom = $this->documents->workroom($file, $account);
         } catch (Refused $refused) {
             $this->documents->explain($refused, $io);
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
-use Octavum\Account\AccountRepository;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Match\CrossLine;
 use Octavum\Core\Match\CrossTable;
@@ -22,8 +21,6 @@ use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\Sewn;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\Refused;
-use Octavum\Document\WorkroomReader;
-use Octavum\Store\Workrooms;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Attribute\Option;
@@ -40,9 +37,6 @@ final readonly class CrossCommand
     private const HEADING = ['cloth', 'cut', 'pattern', 'version', 'size', 'stands', 'points', 'spare_mm'];
 
     public function __construct(
-        private WorkroomReader $reader,
-        private Workrooms $workrooms,
-        private AccountRepository $accounts,
         private DocumentFile $documents,
     ) {
     }
@@ -55,10 +49,7 @@ final readonly class CrossCommand
         #[Option('Also write every pair that is not refused to this CSV file')] ?string $csv = null,
     ): int {
         try {
-            $workroom =
-                null !== $file
-                    ? $this->reader->read($this->documents->contents($file))
-                    : $this->workrooms->load($this->accounts->named($account));
+            $workroom = $this->documents->workroom($file, $account);
         } catch (Refused $refused) {
             $this->documents->explain($refused, $io);
 

@@ -4,18 +4,39 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
+use Octavum\Account\AccountRepository;
 use Octavum\Account\SentenceWriter;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Tape;
+use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\Refused;
 use Octavum\Document\WorkroomReader;
+use Octavum\Store\Workrooms;
 use Symfony\Component\Console\Style\SymfonyStyle;
 
 /** Documents named on the command line, and what is said of those that are refused. */
 final readonly class DocumentFile
 {
-    public function __construct(private SentenceWriter $sentences)
+    public function __construct(
+        private SentenceWriter $sentences,
+        private WorkroomReader $reader,
+        private Workrooms $workrooms,
+        private AccountRepository $accounts,
+    ) {
+    }
+
+    /**
+     * The workroom of a document, or without one that of an account.
+     *
+     * @param ?string $account its e-mail address; null for the demo workroom
+     *
+     * @throws Refused when there is no such document or account, or the document is not sound
+     */
+    public function workroom(?string $path, ?string $account): Workroom
     {
+        return null !== $path
+            ? $this->reader->read($this->contents($path))
+            : $this->workrooms->load($this->accounts->named($account));
     }
 
     /** @throws Refused when there is no such file, or it is too large to be read */

@@ -19,15 +19,6 @@ use Octavum\Core\Measure\Working;
  */
 final class MakeEnough
 {
-    /** Pairs that are tried, those of least harm first. */
-    private const PAIRS = 12;
-
-    /** So many others are tried with each. */
-    private const PARTNERS = 3;
-
-    /** Per cent of what is missing that two must save apart from one another to be tried together. */
-    private const LIKELY = 80;
-
     /** No garment is made shorter by more, cm, and none less full by more, per cent; so much is offered where even that is too little. */
     private const SHORTER = 40;
     private const LESS_FULL = 25;
@@ -149,29 +140,10 @@ final class MakeEnough
             if ([] === $waiting && !$alone && null !== $isUp && $isUp()) {
                 $waiting = [new Sentence('What goes with what')];
             }
-            $paired[] = $alone || [] !== $waiting ? $one : $one->with($this->partner($one, $tried));
+            $paired[] = $alone || [] !== $waiting ? $one : $one->with((new Pairs($this))->partner($one, $tried));
         }
 
         return new Attempts($paired, $waiting);
-    }
-
-    /**
-     * With which of the others it is enough, the least seen of them; where it saves anything alone, else by how much shorter.
-     *
-     * @param list<Tried> $tried
-     */
-    private function partner(Tried $one, array $tried): ?Change
-    {
-        $others = array_filter($tried, fn (Tried $other): bool => $other !== $one
-            && !$other->closes
-            && $this->mayCombine($one, $other));
-        foreach (\array_slice($others, 0, self::PARTNERS) as $other) {
-            if ($this->fits($one->change, $other->change)) {
-                return $other->change;
-            }
-        }
-
-        return 0 === $one->saves->micrometres ? null : $this->shorter($one->change);
     }
 
     /** @return list<array{Sentence, \Closure(): ?Change}> what it is about, and how it is found */
@@ -253,71 +225,10 @@ final class MakeEnough
         return $change($high);
     }
 
-    /**
-     * The least change that fits with something to spare: one alone, or the two together that are least seen.
-     *
-     * @param list<Tried> $tried
-     *
-     * @return list<Change> none when no two of them are enough
-     */
-    public function least(array $tried): array
-    {
-        if (!$this->free->isLessThan($this->plain())) {
-            return [];
-        }
-        $options = [];
-        foreach ($tried as $i => $one) {
-            if ($one->closes) {
-                $options[] = [2 * $one->change->harm, [$one->change]];
-            }
-            foreach (\array_slice($tried, $i + 1) as $other) {
-                if ($this->mayCombine($one, $other)) {
-                    $options[] = [$one->change->harm + $other->change->harm + 1, [$one->change, $other->change]];
-                }
-            }
-        }
-        usort($options, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-        foreach (\array_slice($options, 0, self::PAIRS) as [, $together]) {
-            $together = $this->leastShorter($together);
-            if ($this->fits(...$together)) {
-                return $together;
-            }
-        }
-        $best = $tried[0] ?? null;
-        $shorter = null === $best ? null : $this->shorter($best->change);
-
-        return null === $best || null === $shorter ? [] : [$best->change, $shorter];
-    }
-
-    /**
-     * Two of which one shortens: by no more than the other leaves missing.
-     *
-     * @param non-empty-list<Change> $together
-     *
-     * @return non-empty-list<Change>
-     */
-    private function leastShorter(array $together): array
-    {
-        [$one, $other] = [$together[0], $together[1] ?? null];
-
-        return 'shorter' === $other?->kind
-            ? [$one, $this->shorter($one) ?? $other]
-            : $together;
-    }
-
     public function fits(Change ...$together): bool
     {
         $amount = $this->amount(...$together);
 
         return null !== $amount && !$this->fitting->isLessThan($amount);
-    }
-
-    /** Two that are of the same pieces cannot both be done, and two that save far too little apart do not together. */
-    private function mayCombine(Tried $a, Tried $b): bool
-    {
-        $gap = $this->plain()->minus($this->free)->micrometres;
-
-        return !$a->change->excludes($b->change)
-            && ($a->saves->micrometres + $b->saves->micrometres) * 100 >= $gap * self::LIKELY;
     }
 }

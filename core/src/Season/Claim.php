@@ -58,18 +58,7 @@ final readonly class Claim
     /** @param list<string> $pieces */
     public function cutting(array $pieces): self
     {
-        return new self(
-            $this->id,
-            $this->role,
-            $this->cloth,
-            $this->cut,
-            $this->wish,
-            $this->stated,
-            $this->cutOut,
-            $this->lay,
-            $pieces,
-            $this->gate,
-        );
+        return $this->changed($this->cloth, $this->cut, $this->wish, $this->lay, $pieces);
     }
 
     /** Whether it is from the same cut, or the same is to be bought for it. */
@@ -80,23 +69,18 @@ final readonly class Claim
 
     public function laid(?SavedLay $lay): self
     {
-        return new self(
-            $this->id,
-            $this->role,
-            $this->cloth,
-            $this->cut,
-            $this->wish,
-            $this->stated,
-            $this->cutOut,
-            $lay,
-            $this->pieces,
-            $this->gate,
-        );
+        return $this->changed($this->cloth, $this->cut, $this->wish, $lay, $this->pieces);
     }
 
     /** The same claim on another cut, where a lay uses several. */
     public function on(Cloth $cloth, Cut $cut): self
     {
-        return new self($this->id, $this->role, $cloth, $cut, null, $this->stated, $this->cutOut, $this->lay, $this->pieces, $this->gate);
+        return $this->changed($cloth, $cut, null, $this->lay, $this->pieces);
+    }
+
+    /** @param list<string> $pieces */
+    private function changed(?Cloth $cloth, ?Cut $cut, ?Wish $wish, ?SavedLay $lay, array $pieces): self
+    {
+        return new self($this->id, $this->role, $cloth, $cut, $wish, $this->stated, $this->cutOut, $lay, $pieces, $this->gate);
     }
 }

@@ -15,6 +15,7 @@ use Octavum\Core\Remedy\Elsewhere;
 use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Remedy\MakeEnough;
+use Octavum\Core\Remedy\Pairs;
 use Octavum\Core\Remedy\Tried;
 use Octavum\Core\Shape\Outline;
 use PHPUnit\Framework\TestCase;
@@ -35,7 +36,7 @@ final class MakeEnoughTest extends TestCase
         self::assertTrue($tried['binding']->closes);
         // 25 cm of each of the two panels: 1.90 m, which leaves the 10 cm that are wanted to spare
         self::assertArrayHasKey('shorter:25', $tried);
-        self::assertSame(['binding'], $this->keys($make->least($make->tried()->tried)), 'nobody sees it');
+        self::assertSame(['binding'], $this->keys((new Pairs($make))->least($make->tried()->tried)), 'nobody sees it');
     }
 
     public function testTicksAddUpAsTheyAreLaidTogether(): void
@@ -51,7 +52,7 @@ final class MakeEnoughTest extends TestCase
         self::assertSame(300, (int) $tried['left out']->saves->millimetres());
         $both = $make->amount(...$make->chosen(['binding', 'left out']));
         self::assertSame(1800, (int) $both?->millimetres());
-        $least = $make->least($make->tried()->tried);
+        $least = (new Pairs($make))->least($make->tried()->tried);
         self::assertSame(['binding', 'shorter:23'], $this->keys($least), 'two of them are not enough, but the hem closes it');
         self::assertSame(1640, (int) $make->amount(...$least)?->millimetres());
         self::assertSame('shorter:23', $tried['binding']->partner?->key);
@@ -88,7 +89,7 @@ final class MakeEnoughTest extends TestCase
         self::assertSame(3000, (int) $make->plain()->millimetres());
         // the block takes 1.80 m and, 15 cm shorter, 1.50 m: 3.00 × 150 / 180 = 2.50 m
         self::assertSame(2500, (int) $make->amount(...$make->chosen(['shorter:15']))?->millimetres());
-        self::assertSame(['shorter:15'], $this->keys($make->least($make->tried()->tried)));
+        self::assertSame(['shorter:15'], $this->keys((new Pairs($make))->least($make->tried()->tried)));
         self::assertArrayNotHasKey('sleeveless', $this->byKey($make));
     }
 
@@ -98,7 +99,7 @@ final class MakeEnoughTest extends TestCase
         $make = $this->make([$this->piece('Skirt panel', 900, 600, quantity: 2)], 1800, 1100);
         $tried = $this->byKey($make);
         self::assertSame(900, (int) $tried['less full:17']->need->millimetres());
-        self::assertSame(['less full:17'], $this->keys($make->least($make->tried()->tried)));
+        self::assertSame(['less full:17'], $this->keys((new Pairs($make))->least($make->tried()->tried)));
         self::assertSame([], $this->keys($make->chosen(['less full:0'])));
         $wide = $this->byKey($this->make([$this->piece('Skirt panel', 900, 800, quantity: 2)], 1800, 1100));
         self::assertSame(['shorter:40'], array_keys($wide), 'even a quarter less does not lie beside the other');
@@ -108,7 +109,7 @@ final class MakeEnoughTest extends TestCase
     {
         $make = $this->make([$this->panels()], 2600, 2000);
         self::assertTrue($make->isEnough());
-        self::assertSame([], $make->least($make->tried()->tried));
+        self::assertSame([], (new Pairs($make))->least($make->tried()->tried));
     }
 
     public function testNonsenseIsNotChosen(): void

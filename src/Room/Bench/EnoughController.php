@@ -15,6 +15,7 @@ use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Way;
 use Octavum\Core\Remedy\Attempts;
 use Octavum\Core\Remedy\Change;
+use Octavum\Core\Remedy\Pairs;
 use Octavum\Core\Shopping\Ask;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -49,7 +50,7 @@ final class EnoughController extends AbstractController
         $start = microtime(true);
         $up = static fn (): bool => !$least && microtime(true) - $start > self::SLICE;
         $attempts = $case->make->tried($up);
-        $chosen = $least ? $case->make->least($attempts->tried) : $case->make->chosen($this->keys($request->query->all()));
+        $chosen = $least ? (new Pairs($case->make))->least($attempts->tried) : $case->make->chosen($this->keys($request->query->all()));
         $page = $this->page($case, $attempts, $chosen, $account);
         $this->maker->remember($case->make);
 

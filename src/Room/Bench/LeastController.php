@@ -9,6 +9,7 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Match\Fitting;
 use Octavum\Core\Need\On;
+use Octavum\Core\Remedy\Pairs;
 use Octavum\Core\Season\Promise;
 use Octavum\Store\Library;
 use Octavum\Store\People;
@@ -53,7 +54,7 @@ final class LeastController extends AbstractController
         if (null === $make) {
             return new Response('');
         }
-        $least = $make->least($make->tried()->tried);
+        $least = (new Pairs($make))->least($make->tried()->tried);
         $maker->remember($make);
 
         return $this->render('bench/_least.html.twig', ['make' => $make, 'least' => $least]);
