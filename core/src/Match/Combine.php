@@ -9,13 +9,14 @@ use Octavum\Core\Piece\Role;
 
 /**
  * The best sets of cuts for all roles of a version: each suits and is enough, also where two roles are cut from one cut, and they
- * go with one another. Cost: every set of the best few of each role.
+ * go with one another. Cost: every set of the best few of each role; of many roles the best sets of those before are kept.
  */
 final readonly class Combine
 {
-    /** Of each role the best that are tried, and the sets that are named. */
+    /** Of each role the best that are tried, the sets that are named, and those that are kept from role to role. */
     private const EACH = 8;
     private const NAMED = 3;
+    private const KEPT = 100;
 
     /** What is seen beside the main cloth, so that colours count; a lining is seen by its wearer. */
     private const SEEN = [Role::Contrast, Role::Contrast2, Role::Contrast3, Role::Ribbing, Role::Lining, Role::Trim];
@@ -61,10 +62,17 @@ final readonly class Combine
                     }
                 }
             }
-            $sets = $longer;
+            usort($longer, static fn (array $a, array $b): int => self::points($b) <=> self::points($a));
+            $sets = \array_slice($longer, 0, self::KEPT);
         }
 
         return array_values(array_filter($sets, static fn (array $set): bool => [] !== $set));
+    }
+
+    /** @param array<string, Proposal> $set */
+    private static function points(array $set): int
+    {
+        return array_sum(array_column($set, 'points'));
     }
 
     /** @param array<string, Proposal> $set */

@@ -78,6 +78,18 @@ final class CombineTest extends TestCase
         self::assertSame([], (new Combine())->of(['contrast' => [$plum], 'lining' => [$green]]), 'no main cloth');
     }
 
+    public function testManyRolesDoNotGrowOverAllBounds(): void
+    {
+        $byRole = [];
+        foreach (['main', 'contrast', 'contrast 2', 'contrast 3', 'lining', 'ribbing', 'pocketing'] as $role) {
+            for ($i = 0; $i < 8; ++$i) {
+                $byRole[$role][] = $this->pick($role.$i, '#7a2f4a', 2.0, 0.2, $i);
+            }
+        }
+        $sets = (new Combine())->of($byRole);
+        self::assertSame('main7 contrast7 contrast 27 contrast 37 lining7 ribbing7 pocketing7', $this->say($sets)[0][0]);
+    }
+
     public function testTwoRolesFromOneCutWantRoomForBoth(): void
     {
         $main = $this->pick('plum', '#7a2f4a', 2.0, 1.5, 3);
