@@ -193,6 +193,7 @@ final readonly class BenchCommand
             }
             $visitor->openDemo();
             preg_match('~data-workings-url="([^"]+)"~', $this->looked($visitor, '/season'), $found);
+            $this->rank($watch, $visitor);
             foreach ([...self::PAGES, $found[1] ?? ''] as $page) {
                 for ($i = 0; $i < self::WARM_UP; ++$i) {
                     $this->looked($visitor, $page);
@@ -201,6 +202,27 @@ final readonly class BenchCommand
             }
         } finally {
             $server->stop(1);
+        }
+    }
+
+    /** The first project goes to the end, time after time. */
+    private function rank(Stopwatch $watch, Visitor $visitor): void
+    {
+        $season = $this->looked($visitor, '/season');
+        preg_match('~/season/([0-9A-Z]{26})/rank~', $season, $id);
+        preg_match_all('~id="p([0-9A-Z]{26})"~', $season, $found);
+        $order = $found[1];
+        $watch->measure('re-rank', static function () use ($visitor, $id, &$order): void {
+            $was = implode(',', $order);
+            $order = [...\array_slice($order, 1), ...\array_slice($order, 0, 1)];
+            $answer = $visitor->send('/season/'.($id[1] ?? '').'/rank', ['order' => implode(',', $order), 'was' => $was]);
+            if (303 !== $answer->status) {
+                throw new \RuntimeException(\sprintf('The re-rank answers %d.', $answer->status));
+            }
+        });
+        preg_match_all('~id="p([0-9A-Z]{26})"~', $this->looked($visitor, '/season'), $now);
+        if ($now[1] !== $order) {
+            throw new \RuntimeException('The rank is not what was sent.');
         }
     }
 
