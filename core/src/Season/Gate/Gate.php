@@ -10,6 +10,7 @@ use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Piece\Piece;
+use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\RoleAnswer;
@@ -36,7 +37,7 @@ final readonly class Gate
             $this->laid($answer, $role),
             $this->known(Check::Washed, $answer, $role, new Sentence('Washed and dried, or not to be washed.')),
             $this->measured($answer, $role),
-            $this->pattern($project),
+            $this->pattern($project, $role),
             $this->alterations($project),
             $this->toile($toile),
             $this->known(Check::Notions, $answer, $role, new Sentence('The notions are here, or none are asked for.')),
@@ -110,11 +111,17 @@ final readonly class Gate
             : $this->known(Check::Laid, $answer, $role, new Sentence('Laid out with all its pieces, and nothing has changed since.'));
     }
 
-    private function pattern(Project $project): GateLine
+    /** Version and size, what its paper lacks, and whether this kind of cloth is what it was drafted for. */
+    private function pattern(Project $project, RoleAnswer $role): GateLine
     {
         $with = ['version' => $project->version->name ?? '', 'size' => $project->size ?? ''];
+        $kinds = [Action::ChooseInProject, Action::ChangeCloth, Action::TestStretch];
+        $cloth = array_filter(
+            true === $role->claim->cut?->gone ? [] : $role->snags,
+            static fn (Snag $snag): bool => \in_array($snag->action, $kinds, true),
+        );
         $grave = array_values(array_filter(
-            [...(new SizeSnags())->of($project), ...(new PatternSnags())->paper($project)],
+            [...(new SizeSnags())->of($project), ...(new PatternSnags())->paper($project), ...$cloth],
             static fn (Snag $snag): bool => Severity::Note !== $snag->severity,
         ));
 

@@ -10,9 +10,15 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Overrule;
+use Octavum\Core\Match\Rule\Stretch;
+use Octavum\Core\Match\Tenor;
+use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Claim;
@@ -138,29 +144,54 @@ final readonly class ClothSnags
                     $cloth->id,
                 );
         }
-        $least = $pattern->advice->stretch;
-        if (null !== $least && $least > 0 && Role::Main === $claim->role) {
-            $with += ['least' => $least, 'stretch' => $cloth->feel->across ?? 0];
-            if (null !== $cloth->feel->across && $cloth->feel->across < $least) {
-                $snags[] = new Snag(
-                    Severity::Short,
-                    new Sentence('{project}: {pattern} wants a stretch of {least} % at least, and {cloth} has {stretch} %.', $with),
-                    Action::ChooseInProject,
-                    $project->id,
-                );
-            } elseif (null === $cloth->feel->across && Structure::NonWoven !== $cloth->structure) {
-                $snags[] = new Snag(
-                    Severity::NotKnown,
-                    new Sentence(
-                        '{project}: {pattern} wants a stretch of {least} % at least, and that of {cloth} is not known: try 10 cm of it.',
-                        $with,
-                    ),
-                    Action::TestStretch,
-                    $cloth->id,
-                );
-            }
+        if (Role::Main === $claim->role) {
+            $snags = [...$snags, ...$this->stretches($project, $pattern, $cloth, $with)];
         }
 
         return $snags;
+    }
+
+    /**
+     * As the Bench's rule judges it.
+     *
+     * @param array<string, string> $with
+     *
+     * @return list<Snag>
+     */
+    private function stretches(Project $project, Pattern $pattern, Cloth $cloth, array $with): array
+    {
+        $version = $project->version ?? $pattern->versions[0] ?? null;
+        $reason = null === $version || (null === $cloth->feel->across && Structure::NonWoven === $cloth->structure)
+            ? null
+            : (new Stretch())->of(Traits::of($cloth, Making::DEAR), Asks::of($pattern, $version));
+        $with += ['least' => $pattern->advice->stretch ?? 0, 'stretch' => $cloth->feel->across ?? 0];
+
+        return match ($reason?->tenor) {
+            Tenor::Refusal => [new Snag(
+                Severity::Short,
+                new Sentence('{project}: {pattern} wants a stretch of {least} % at least, and {cloth} has {stretch} %.', $with),
+                Action::ChooseInProject,
+                $project->id,
+            )],
+            Tenor::Doubt => [new Snag(
+                Severity::Tight,
+                new Sentence(
+                    '{project}: {pattern} wants a stretch of {least} %, and {cloth} has {stretch}: cut its bands from ribbing.',
+                    $with,
+                ),
+                Action::ChooseInProject,
+                $project->id,
+            )],
+            Tenor::Question => [new Snag(
+                Severity::NotKnown,
+                new Sentence(
+                    '{project}: {pattern} wants a stretch of {least} % at least, and that of {cloth} is not known: try 10 cm of it.',
+                    $with,
+                ),
+                Action::TestStretch,
+                $cloth->id,
+            )],
+            default => [],
+        };
     }
 }

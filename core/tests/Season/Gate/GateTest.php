@@ -73,6 +73,9 @@ final class GateTest extends TestCase
         $raw = $this->states($this->gate(washed: false));
         self::assertSame(['open', 'open'], [$raw['washed'], $raw['measured']]);
         self::assertSame('open', $this->states($this->gate(size: null))['pattern']);
+        $knit = $this->gate(only: Structure::Knit);
+        self::assertSame('open', $this->states($knit)['pattern']);
+        self::assertStringContainsString('is for knit cloth only', (string) $this->line($knit, Check::Pattern)->sentence);
         self::assertSame('open', $this->states($this->gate(size: null))['enough'], 'without a size nobody knows');
         self::assertSame('waived', $this->states($this->gate(long: 1900, said: ['enough' => 'the hem is shorter']))['enough']);
     }
@@ -116,6 +119,7 @@ final class GateTest extends TestCase
         array $alterations = [],
         array $toile = [],
         bool $oneWay = false,
+        ?Structure $only = null,
     ): array {
         $cloth = new Cloth(
             'c',
@@ -133,7 +137,7 @@ final class GateTest extends TestCase
             'Skirt',
             $season,
             1,
-            pattern: new Pattern('t', 'Skirt', versions: [$version]),
+            pattern: new Pattern('t', 'Skirt', versions: [$version], onlyFor: $only),
             version: $version,
             size: $size,
             alterations: $alterations,

@@ -19,11 +19,13 @@ use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\Severity;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -62,6 +64,22 @@ final class SnagsTest extends TestCase
         yield 'none wanted' => [0, null, ''];
         yield 'one per cent wanted' => [1, 0, 'wants a stretch of 1 %'];
         yield 'a pocket need not stretch' => [40, 3, '', Structure::Knit, Role::Contrast];
+    }
+
+    /** One verdict in every room: where only bands want all of it, a little less is tight, as on the Bench. */
+    public function testBandsAreCutFromRibbingWhereALittleStretchIsLacking(): void
+    {
+        $snag = static function (int $has): array {
+            $bands = [Technique::KnitBands];
+            $project = self::project(new ClothAdvice(stretch: 50), new Feel(across: $has), Structure::Knit, Role::Main, null, $bands);
+            $stretch = static fn (Snag $snag): bool => str_contains((string) $snag->sentence, 'stretch');
+            $snags = array_values(array_filter(Plan::check($project)->projects[0]->snags, $stretch));
+
+            return [\count($snags), $snags[0]->severity ?? null];
+        };
+        self::assertSame([1, Severity::Tight], $snag(40));
+        self::assertSame([1, Severity::Short], $snag(39));
+        self::assertSame([0, null], $snag(50));
     }
 
     /** A pattern for knits only: what it is and whether that was said. */
@@ -211,8 +229,15 @@ final class SnagsTest extends TestCase
         return array_map(static fn (Snag $snag): string => (string) $snag->sentence, Plan::check($project)->projects[0]->snags);
     }
 
-    private static function project(ClothAdvice $advice, Feel $feel, ?Structure $structure, Role $role, ?Structure $only = null): Project
-    {
+    /** @param list<Technique> $techniques */
+    private static function project(
+        ClothAdvice $advice,
+        Feel $feel,
+        ?Structure $structure,
+        Role $role,
+        ?Structure $only = null,
+        array $techniques = [],
+    ): Project {
         $cut = Plan::cut('20', washed: true);
         $width = Width::of(Length::ofMillimetres(1500), Length::ofMillimetres(10));
         $cloth = new Cloth('c', 'Cloth', $width, $structure, cuts: [$cut], feel: $feel);
@@ -223,7 +248,7 @@ final class SnagsTest extends TestCase
             'Coat',
             Plan::season(),
             1,
-            pattern: new Pattern('k', 'Coat', versions: [$version], onlyFor: $only, advice: $advice),
+            pattern: new Pattern('k', 'Coat', versions: [$version], onlyFor: $only, advice: $advice, techniques: $techniques),
             version: $version,
             size: '14',
             claims: [new Claim('claim', $role, $cloth, $cut)],
