@@ -46,6 +46,7 @@ test('a dress is made enough: ticks fill the gap, the least that fits is found a
     await expect(panel.locator('.is-ticked')).toHaveCount(1, { timeout: 20_000 });
     await expect(panel.getByLabel('No sleeves')).toBeFocused();
     await expect(panel.locator('.gap-part')).toHaveCount(1);
+    await page.evaluate(() => window.scrollTo(0, 0));
     await expectAccessible(page);
     await panel.getByRole('button', { name: 'Least change that fits' }).click();
     await expect(panel.locator('.gap-over')).toBeVisible({ timeout: 20_000 });

@@ -113,9 +113,10 @@ final class MakeEnough
     /**
      * Every change alone, those of least harm first; those with which nothing less is laid are left out.
      *
-     * @param ?\Closure(): bool $isUp when the rest is to wait; one at least is laid that was not before
+     * @param ?\Closure(): bool $isUp   when the rest is to wait; one at least is laid that was not before
+     * @param bool              $paired each that is not enough alone says with which it is
      */
-    public function tried(?\Closure $isUp = null): Attempts
+    public function tried(?\Closure $isUp = null, bool $paired = true): Attempts
     {
         $plain = $this->plain();
         $tried = $waiting = [];
@@ -134,16 +135,16 @@ final class MakeEnough
             $b->change->harm,
             $a->saves->micrometres,
         ]);
-        $paired = [];
+        $pairs = [];
         foreach ($tried as $one) {
-            $alone = $one->closes || $this->isEnough();
+            $alone = !$paired || $one->closes || $this->isEnough();
             if ([] === $waiting && !$alone && null !== $isUp && $isUp()) {
                 $waiting = [new Sentence('What goes with what')];
             }
-            $paired[] = $alone || [] !== $waiting ? $one : $one->with((new Pairs($this))->partner($one, $tried));
+            $pairs[] = $alone || [] !== $waiting ? $one : $one->with((new Pairs($this))->partner($one, $tried));
         }
 
-        return new Attempts($paired, $waiting);
+        return new Attempts($pairs, $waiting);
     }
 
     /** @return list<array{Sentence, \Closure(): ?Change}> what it is about, and how it is found */

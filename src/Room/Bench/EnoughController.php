@@ -49,8 +49,10 @@ final class EnoughController extends AbstractController
         $least = $request->query->getBoolean('least');
         $start = microtime(true);
         $up = static fn (): bool => !$least && microtime(true) - $start > self::SLICE;
-        $attempts = $case->make->tried($up);
-        $chosen = $least ? (new Pairs($case->make))->least($attempts->tried) : $case->make->chosen($this->keys($request->query->all()));
+        $keys = $this->keys($request->query->all());
+        // what goes with what is said while nothing is ticked yet
+        $attempts = $case->make->tried($up, !$least && [] === $keys);
+        $chosen = $least ? (new Pairs($case->make))->least($attempts->tried) : $case->make->chosen($keys);
         $page = $this->page($case, $attempts, $chosen, $account);
         $this->maker->remember($case->make);
 

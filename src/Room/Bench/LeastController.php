@@ -54,7 +54,7 @@ final class LeastController extends AbstractController
         if (null === $make) {
             return new Response('');
         }
-        $least = (new Pairs($make))->least($make->tried()->tried);
+        $least = (new Pairs($make))->least($make->tried(paired: false)->tried);
         $maker->remember($make);
 
         return $this->render('bench/_least.html.twig', ['make' => $make, 'least' => $least]);
