@@ -17,6 +17,7 @@ use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\Season;
@@ -136,6 +137,20 @@ final class Plan
     public function check(Account $account, Season $season, ?array $projects = null): CheckedSeason
     {
         return $this->checks($account, $this->notions->all($account))->check($season, $projects ?? $this->projects($account));
+    }
+
+    /** One of them checked; null when it is not on the plan, or asks for no cloth any more. */
+    public function answer(Account $account, string $id): ?ProjectAnswer
+    {
+        foreach ($this->projects($account) as $project) {
+            foreach ($project->id === $id ? $this->check($account, $project->season)->projects : [] as $answer) {
+                if ($answer->project->id === $id) {
+                    return $answer;
+                }
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -9,6 +9,8 @@ use Octavum\Core\Measure\Length;
 /** More of the same cloth: another cut of it, or what can be bought. */
 final readonly class Elsewhere
 {
+    public const BUY = 'buy';
+
     /**
      * @param string  $key    the id of the cut; BUY for what can be bought
      * @param Length  $usable width
@@ -17,8 +19,6 @@ final readonly class Elsewhere
     public function __construct(public string $key, public Length $usable, public ?Length $free)
     {
     }
-
-    public const BUY = 'buy';
 
     public function isToBuy(): bool
     {

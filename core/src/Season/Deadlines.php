@@ -27,8 +27,7 @@ final readonly class Deadlines
         foreach ($projects as $project) {
             $minutes += $project->expectedMinutes() ?? 0;
             $done = $checked->season->dayAfter($minutes);
-            $late = null === $project->deadline || $done <= $project->deadline ? 0 : max(1, $project->deadline->diff($done)->days);
-            $due[] = new Due($project, $done, $late);
+            $due[] = new Due($project, $done, $project->daysLate($done));
         }
 
         return $due;
@@ -43,7 +42,7 @@ final readonly class Deadlines
         foreach ($checked->projects as $answer) {
             $ends[$answer->project->id] = $checked->season->dayAfter($answer->to);
         }
-        $missed = array_filter($due, static fn (Due $one): bool => $ends[$one->project->id] > $one->project->deadline);
+        $missed = array_filter($due, static fn (Due $one): bool => $one->project->daysLate($ends[$one->project->id]) > 0);
 
         return match (true) {
             [] === $missed => null,

@@ -216,6 +216,12 @@ final readonly class Project
         return $this->lead()->expectedMinutes();
     }
 
+    /** By how many days it would miss its deadline; nought when it meets it, or has none. */
+    public function daysLate(\DateTimeImmutable $done): int
+    {
+        return null === $this->deadline || $done <= $this->deadline ? 0 : max(1, $this->deadline->diff($done)->days);
+    }
+
     /** For which cloth and pieces are worked out; empty when none is chosen. */
     public function largestSize(): string
     {

@@ -29,6 +29,17 @@ final readonly class ProjectAnswer
     ) {
     }
 
+    public function role(string $claim): ?RoleAnswer
+    {
+        foreach ($this->roles as $role) {
+            if ($role->claim->id === $claim) {
+                return $role;
+            }
+        }
+
+        return null;
+    }
+
     /** Whether several cloths are each for some pieces. */
     public function hasPieces(): bool
     {

@@ -23,18 +23,10 @@ final readonly class EnoughCases
     /** @return ?EnoughCase null when there is no such claim, or nothing is short or tight about it */
     public function of(Account $account, string $project, string $claim): ?EnoughCase
     {
-        $projects = $this->plan->projects($account);
-        foreach ($projects as $own) {
-            foreach ($own->id === $project ? $this->plan->check($account, $own->season, $projects)->projects : [] as $answer) {
-                foreach ($answer->project->id === $project ? $answer->roles : [] as $role) {
-                    if ($role->claim->id === $claim) {
-                        return $this->case($account, $role->line ?? $answer->project, $role);
-                    }
-                }
-            }
-        }
+        $answer = $this->plan->answer($account, $project);
+        $role = $answer?->role($claim);
 
-        return null;
+        return null === $answer || null === $role ? null : $this->case($account, $role->line ?? $answer->project, $role);
     }
 
     private function case(Account $account, Project $project, RoleAnswer $role): ?EnoughCase

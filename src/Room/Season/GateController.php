@@ -96,17 +96,12 @@ final class GateController extends AbstractController
     /** @return array{ProjectAnswer, RoleAnswer} of cloth that is here and not cut out yet */
     private function found(Account $account, string $id, string $claim): array
     {
-        $projects = $this->plan->projects($account);
-        foreach ($projects as $project) {
-            foreach ($project->id === $id ? $this->plan->check($account, $project->season, $projects)->projects : [] as $answer) {
-                foreach ($answer->project->id === $id ? $answer->roles : [] as $role) {
-                    if ($role->claim->id === $claim && null !== $role->claim->cut && !$role->claim->cutOut) {
-                        return [$answer, $role];
-                    }
-                }
-            }
-        }
-        throw $this->createNotFoundException();
+        $answer = $this->plan->answer($account, $id);
+        $role = $answer?->role($claim);
+
+        return null === $answer || null === $role?->claim->cut || $role->claim->cutOut
+            ? throw $this->createNotFoundException()
+            : [$answer, $role];
     }
 
     /** @return array<string, string> of each check that is ticked, or waived with a word */

@@ -42,13 +42,13 @@ final readonly class TimeSnags
     /** @return list<Snag> */
     private function deadline(Project $project, int $to): array
     {
-        $done = $project->season->dayAfter($to);
-        if (null === $project->deadline || $done <= $project->deadline) {
+        $late = $project->daysLate($project->season->dayAfter($to));
+        if (0 === $late) {
             return [];
         }
         $sentence = new Sentence('{project} would be done {days, plural, one {# day} other {# days}} after its deadline at this rank.', [
             'project' => $project->name,
-            'days' => max(1, $project->deadline->diff($done)->days),
+            'days' => $late,
         ]);
 
         return [new Snag($project->soft ? Severity::Note : Severity::Short, $sentence, Action::MoveRank, $project->id)];
