@@ -82,10 +82,13 @@ final readonly class EnoughMaker
 
     private function item(Laying $laying): CacheItemInterface
     {
-        $mark = PieceSet::of(array_values($laying->pieces), [$laying->size])->mark($laying->size);
+        // what is laid one size smaller goes by the pieces of that size
+        $sizes = array_filter([$laying->size, $laying->smaller], is_string(...));
+        $pieces = PieceSet::of(array_values($laying->pieces), $sizes);
+        $marks = implode(' ', array_map(static fn (string $size): string => $size.' '.$pieces->mark($size), $sizes));
         $on = $laying->usable->micrometres.($laying->oneWay ? ' one way' : '');
 
-        return $this->cache->getItem('enough-'.hash('xxh128', $laying->size.' '.$laying->smaller.' '.$mark.' '.$on));
+        return $this->cache->getItem('enough-'.hash('xxh128', $marks.' '.$on));
     }
 
     /** @return list<Elsewhere> its other cuts, the longest first, and more of it where there may be more to be had */
