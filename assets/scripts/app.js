@@ -7,6 +7,7 @@ import { bench, enough, why } from './bench.js';
 import { ask } from './server.js';
 import { bulk, chartField, claim, colourField, entry, haul, lengthField, measuring, pieceForm, projectForm } from './forms.js';
 import { ranked, working } from './season.js';
+import timer from './timer.js';
 import { table } from './table.js';
 
 Alpine.plugin(sort);
@@ -18,6 +19,7 @@ Alpine.data('enough', enough);
 Alpine.data('why', why);
 Alpine.data('ranked', ranked);
 Alpine.data('working', working);
+Alpine.data('timer', timer);
 Alpine.data('lengthField', lengthField);
 Alpine.data('colourField', colourField);
 Alpine.data('entry', entry);

@@ -1,4 +1,4 @@
-const ROOMS = { s: 'Season', c: 'Cloth', p: 'Patterns', b: 'Bench', t: 'Table', h: 'Shopping' };
+const ROOMS = { s: 'Season', c: 'Cloth', p: 'Patterns', b: 'Bench', t: 'Table', h: 'Shopping', w: 'Workbook' };
 
 /** Keys that work on every page. */
 export default () => ({

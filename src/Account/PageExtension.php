@@ -51,6 +51,8 @@ final class PageExtension extends AbstractExtension
                     : $this->settings->current()->dates->write($day, $year, $short),
             ),
             new TwigFilter('hours', static fn (int $minutes): string => round($minutes / 60, 1).' h'),
+            // a sitting: minutes as long as they are few
+            new TwigFilter('sitting', static fn (int $minutes): string => $minutes < 90 ? $minutes.' min' : round($minutes / 60, 1).' h'),
             new TwigFilter('money', $this->money(...)),
         ];
     }

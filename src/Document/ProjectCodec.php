@@ -12,7 +12,7 @@ use Octavum\Core\Season\Copy;
 use Octavum\Core\Season\Gate\Check;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Season\Purpose;
 use Octavum\Core\Season\Season;
 
 /** A project with what it claims, and what else it might be. */
@@ -41,6 +41,8 @@ final readonly class ProjectCodec
         private DecisionCodec $decisions = new DecisionCodec(),
         private PartCodec $parts = new PartCodec(),
         private PictureCodec $pictures = new PictureCodec(),
+        private SewingCodec $sewing = new SewingCodec(),
+        private StateCodec $states = new StateCodec(),
     ) {
     }
 
@@ -64,6 +66,10 @@ final readonly class ProjectCodec
             'notionsTaken',
             'options',
             'decisions',
+            'sewing',
+            'purpose',
+            'occasion',
+            'toile',
         ]);
         $id = $node->at('id')->name(60);
         $season = $node->at('season')->isThere() ? $node->at('season')->named($known->seasons, 'season') : Season::none();
@@ -79,7 +85,7 @@ final readonly class ProjectCodec
             $node->at('rank')->integer(0, 1_000_000) ?? 0,
             $node->at('person')->named($known->people, 'person'),
             certainty: $node->at('certainty')->choice(Certainty::class) ?? Certainty::Likely,
-            state: $node->at('state')->choice(ProjectState::class) ?? ProjectState::Planned,
+            state: $this->states->read($node->at('state')),
             deadline: $node->at('deadline')->date(),
             notes: $node->at('notes')->text(),
             notionsTaken: $node->at('notionsTaken')->boolean(),
@@ -89,6 +95,10 @@ final readonly class ProjectCodec
             notBefore: $node->at('notBefore')->date(),
             pictures: $this->pictures->read($node->at('pictures')),
             ease: $node->at('ease')->isThere() ? $node->at('ease')->requiredChange() : null,
+            sewing: $this->sewing->read($node->at('sewing')),
+            purpose: $node->at('purpose')->choice(Purpose::class),
+            occasion: $node->at('occasion')->text(200),
+            toile: $node->at('toile')->optionalBoolean(),
         ))->made($lead);
     }
 
@@ -118,6 +128,10 @@ final readonly class ProjectCodec
                 $project->options,
             ),
             'decisions' => $this->decisions->write($project->decisions),
+            'sewing' => $this->sewing->write($project->sewing),
+            'purpose' => $project->purpose?->value,
+            'occasion' => $project->occasion,
+            'toile' => $project->toile,
         ]);
     }
 
@@ -213,7 +227,7 @@ final readonly class ProjectCodec
     {
         $claims = [];
         foreach ($list->items(50) as $i => $node) {
-            $node->object(['role', 'cut', 'buy', 'length', 'cutOut', 'lay', 'pieces', 'gate']);
+            $node->object(['role', 'cut', 'buy', 'length', 'cutOut', 'lay', 'pieces', 'gate', 'used', 'asked']);
             [$cloth, $cut] = $node->at('cut')->named($known->cuts, 'cut') ?? [null, null];
             if (null !== $cut && $node->at('buy')->isThere()) {
                 $node->fault('A claim has either a cut or something to buy, not both.');
@@ -229,6 +243,8 @@ final readonly class ProjectCodec
                 $node->at('lay')->named($known->lays, 'lay'),
                 $node->at('pieces')->texts(60),
                 $this->gate($node->at('gate')),
+                $node->at('used')->length(),
+                $node->at('asked')->length(),
             );
         }
 
@@ -261,6 +277,8 @@ final readonly class ProjectCodec
             'lay' => $claim->lay?->id,
             'pieces' => $claim->pieces,
             'gate' => $claim->gate,
+            'used' => $claim->used?->millimetres(),
+            'asked' => $claim->asked?->millimetres(),
         ]);
     }
 }

@@ -11,7 +11,7 @@ final readonly class SeasonCodec
 {
     public function read(Node $node): Season
     {
-        $node->object(['id', 'name', 'starts', 'weeks', 'minutesPerWeek', 'notes', 'weeksOff']);
+        $node->object(['id', 'name', 'starts', 'weeks', 'minutesPerWeek', 'notes', 'weeksOff', 'most']);
 
         return new Season(
             $node->at('id')->name(60),
@@ -21,6 +21,7 @@ final readonly class SeasonCodec
             $node->at('minutesPerWeek')->requiredInteger(0, 10_080),
             $node->at('notes')->text(),
             off: $this->off($node),
+            most: $node->at('most')->integer(1, 200),
         );
     }
 
@@ -44,6 +45,7 @@ final readonly class SeasonCodec
             'minutesPerWeek' => $season->minutesPerWeek,
             'notes' => $season->notes,
             'weeksOff' => $season->off,
+            'most' => $season->most,
         ]);
     }
 }

@@ -48,6 +48,14 @@ class ClaimRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $gate = [];
 
+    /** Micrometres that were really cut off. */
+    #[ORM\Column(type: Types::BIGINT, nullable: true)]
+    public ?int $used = null;
+
+    /** Micrometres that the envelope asked for when it was cut. */
+    #[ORM\Column(type: Types::BIGINT, nullable: true)]
+    public ?int $asked = null;
+
     public function __construct(
         #[ORM\ManyToOne(inversedBy: 'claims')] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
         public readonly ProjectRecord $project,

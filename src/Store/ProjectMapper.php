@@ -20,6 +20,7 @@ use Octavum\Document\AlterationCodec;
 use Octavum\Document\DecisionCodec;
 use Octavum\Document\Node;
 use Octavum\Document\PictureCodec;
+use Octavum\Document\SewingCodec;
 use Octavum\Document\WishCodec;
 
 /** Stored seasons and projects to the core's and back. */
@@ -35,6 +36,7 @@ final readonly class ProjectMapper
         private People $people,
         private PartMapper $parts,
         private PictureCodec $pictures,
+        private SewingCodec $sewing,
     ) {
     }
 
@@ -67,6 +69,10 @@ final readonly class ProjectMapper
                 notBefore: $record->notBefore,
                 pictures: $this->pictures->read(Node::stored($record->pictures, 'project '.$record->id)),
                 ease: null === $record->ease ? null : Length::ofMicrometres($record->ease),
+                sewing: $this->sewing->read(Node::stored($record->sewing, 'project '.$record->id)),
+                purpose: $record->purpose,
+                occasion: $record->occasion,
+                toile: $record->toile,
             ))->made($this->option($record, null, $built));
         }
 
@@ -151,6 +157,8 @@ final readonly class ProjectMapper
             null === $lay ? null : ($built->lays[$lay->id] ??= $this->lays->lay($lay, $built)),
             $claim->pieces,
             $claim->gate,
+            null === $claim->used ? null : Length::ofMicrometres($claim->used),
+            null === $claim->asked ? null : Length::ofMicrometres($claim->asked),
         );
     }
 
@@ -166,6 +174,7 @@ final readonly class ProjectMapper
                 $record->minutesPerWeek,
                 $record->notes,
                 off: $record->off,
+                most: $record->most,
             );
     }
 
@@ -184,6 +193,10 @@ final readonly class ProjectMapper
         $record->notes = $project->notes;
         $record->notionsTaken = $project->notionsTaken;
         $record->decisions = $this->decisions->write($project->decisions);
+        $record->sewing = $this->sewing->write($project->sewing);
+        $record->purpose = $project->purpose;
+        $record->occasion = $project->occasion;
+        $record->toile = $project->toile;
         $this->storeOption($project->lead(), $record);
     }
 
@@ -217,6 +230,8 @@ final readonly class ProjectMapper
         $record->cutOut = $claim->cutOut;
         $record->pieces = $claim->pieces;
         $record->gate = $claim->gate;
+        $record->used = $claim->used?->micrometres;
+        $record->asked = $claim->asked?->micrometres;
     }
 
     /**

@@ -10,6 +10,7 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Season\Purpose;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
 use Octavum\Database\Revised;
@@ -68,6 +69,20 @@ class ProjectRecord
     /** @var list<array<string, mixed>> kept with it, as in the exchange format */
     #[ORM\Column(options: ['default' => '[]'])]
     public array $pictures = [];
+
+    /** @var array<string, mixed> its page in the workbook, as in the exchange format */
+    #[ORM\Column(options: ['default' => '[]'])]
+    public array $sewing = [];
+
+    #[ORM\Column(nullable: true)]
+    public ?Purpose $purpose = null;
+
+    #[ORM\Column(length: 200, options: ['default' => ''])]
+    public string $occasion = '';
+
+    /** One is sewn first; null while nobody has said. */
+    #[ORM\Column(nullable: true)]
+    public ?bool $toile = null;
 
     /** @var Collection<int, OptionRecord> the ways that do not lead */
     #[ORM\OneToMany(targetEntity: OptionRecord::class, mappedBy: 'project', cascade: ['persist', 'remove'])]

@@ -38,7 +38,7 @@ final class ProjectRepository extends ServiceEntityRepository
         $ranked = [];
         foreach (
             $this->findBy(
-                ['season' => $season, 'removedAt' => null, 'state' => [ProjectState::Planned, ProjectState::Begun]],
+                ['season' => $season, 'removedAt' => null, 'state' => ProjectState::ranked()],
                 ['rank' => 'ASC', 'id' => 'ASC'],
             ) as $project
         ) {
@@ -54,7 +54,7 @@ final class ProjectRepository extends ServiceEntityRepository
         $others = array_values(
             array_filter($this->ranked($placed->season), static fn (ProjectRecord $project): bool => $project !== $placed),
         );
-        if ($placed->state->isOpen()) {
+        if ($placed->state->takesHours()) {
             array_splice($others, max(0, $placed->rank - 1), 0, [$placed]);
         }
         foreach ($others as $i => $project) {

@@ -39,6 +39,10 @@ class SeasonRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $off = [];
 
+    /** Garments; null for as many as there are hours. */
+    #[ORM\Column(nullable: true)]
+    public ?int $most = null;
+
     /** Of an account one at most: what is planned for no season. */
     #[ORM\Column(options: ['default' => false])]
     public bool $undated = false;

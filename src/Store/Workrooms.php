@@ -9,6 +9,7 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Season\Copy;
+use Octavum\Core\Season\Season;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\Refused;
 use Octavum\Document\SettingsCodec;
@@ -130,6 +131,25 @@ final readonly class Workrooms
         });
     }
 
+    /**
+     * The season with the most to sew: the one to look at first.
+     *
+     * @param array<string, SeasonRecord> $seasons
+     */
+    private function fullest(Workroom $workroom, array $seasons): ?string
+    {
+        $open = array_fill_keys(array_map(static fn (Season $season): string => $season->id, $workroom->seasons), 0);
+        foreach ($workroom->projects as $project) {
+            if (isset($open[$project->season->id]) && $project->state->takesHours()) {
+                ++$open[$project->season->id];
+            }
+        }
+        arsort($open);
+        $first = array_key_first($open);
+
+        return null === $first ? null : $seasons[$first]->id;
+    }
+
     private function add(Account $account, Workroom $workroom): void
     {
         $cloths = $cuts = $versions = $people = $seasons = $projects = $lays = [];
@@ -168,6 +188,7 @@ final readonly class Workrooms
             $record->minutesPerWeek = $season->minutesPerWeek;
             $record->notes = $season->notes;
             $record->off = $season->off;
+            $record->most = $season->most;
             $this->entities->persist($record);
         }
         foreach ($workroom->lays as $lay) {
@@ -200,6 +221,7 @@ final readonly class Workrooms
             }
             $this->entities->persist($record);
         }
+        $account->season = $this->fullest($workroom, $seasons);
         foreach ($workroom->lists as $list) {
             $this->lists->store($list, $record = new ListRecord($account));
             $record->projects = array_map(static fn (string $id): string => $projects[$id]->id, $list->projects);

@@ -60,6 +60,16 @@ enum Garment: string
         return \in_array($this, [self::Dress, self::Pinafore, self::Jumpsuit], true);
     }
 
+    /** Whether somebody puts it on: it has shoulders or a waist, and a hem. */
+    public function isWorn(): bool
+    {
+        return !\in_array(
+            $this,
+            [self::Bag, self::Hat, self::Bib, self::Toy, self::Cushion, self::Quilt, self::Curtain, self::Other],
+            true,
+        );
+    }
+
     /** Trousers, skirts and the like, which hang from the waist. */
     public function isFromTheWaist(): bool
     {

@@ -20,6 +20,8 @@ final readonly class Claim
      * @param ?SavedLay             $lay    that says how much it takes, as long as it holds
      * @param list<string>          $pieces it is for, by name; none for all of its role but those that come from other cloth
      * @param array<string, string> $gate   what was said of the checks before cutting, by their names: a word where one was waived
+     * @param ?Length               $used   what was really cut off
+     * @param ?Length               $asked  what the envelope asked for then
      */
     public function __construct(
         public string $id,
@@ -32,6 +34,8 @@ final readonly class Claim
         public ?SavedLay $lay = null,
         public array $pieces = [],
         public array $gate = [],
+        public ?Length $used = null,
+        public ?Length $asked = null,
     ) {
     }
 
@@ -81,6 +85,19 @@ final readonly class Claim
     /** @param list<string> $pieces */
     private function changed(?Cloth $cloth, ?Cut $cut, ?Wish $wish, ?SavedLay $lay, array $pieces): self
     {
-        return new self($this->id, $this->role, $cloth, $cut, $wish, $this->stated, $this->cutOut, $lay, $pieces, $this->gate);
+        return new self(
+            $this->id,
+            $this->role,
+            $cloth,
+            $cut,
+            $wish,
+            $this->stated,
+            $this->cutOut,
+            $lay,
+            $pieces,
+            $this->gate,
+            $this->used,
+            $this->asked,
+        );
     }
 }

@@ -15,19 +15,20 @@ final readonly class Deadlines
     /** @return list<Due> the earliest deadline first; of one day in rank order */
     public function of(CheckedSeason $checked): array
     {
-        $projects = [];
-        foreach ($checked->projects as $answer) {
-            if (null !== $answer->project->deadline && !$answer->project->soft && !$answer->project->season->undated) {
-                $projects[] = $answer->project;
-            }
-        }
-        usort($projects, static fn (Project $a, Project $b): int => $a->deadline <=> $b->deadline);
+        $answers = array_values(array_filter(
+            $checked->projects,
+            static fn (ProjectAnswer $answer): bool => null !== $answer->project->deadline
+                && !$answer->project->soft
+                && !$answer->project->season->undated
+                && $answer->project->state->takesHours(),
+        ));
+        usort($answers, static fn (ProjectAnswer $a, ProjectAnswer $b): int => $a->project->deadline <=> $b->project->deadline);
         $due = [];
         $minutes = 0;
-        foreach ($projects as $project) {
-            $minutes += $project->expectedMinutes() ?? 0;
+        foreach ($answers as $answer) {
+            $minutes += $answer->to - $answer->from;
             $done = $checked->season->dayAfter($minutes);
-            $due[] = new Due($project, $done, $project->daysLate($done));
+            $due[] = new Due($answer->project, $done, $answer->project->daysLate($done));
         }
 
         return $due;

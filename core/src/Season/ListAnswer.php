@@ -16,7 +16,7 @@ final readonly class ListAnswer
 
     public function done(): int
     {
-        return \count(array_filter($this->rows, static fn (ListRow $row): bool => ProjectState::Finished === $row->project->state));
+        return \count(array_filter($this->rows, static fn (ListRow $row): bool => ProjectState::Done === $row->project->state));
     }
 
     public function withoutCloth(): int

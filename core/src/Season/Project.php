@@ -23,6 +23,7 @@ use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Role;
+use Octavum\Core\Season\Sewing\Sewing;
 
 /**
  * A garment planned for a season: as its leading option makes it, and what else it might be.
@@ -50,6 +51,8 @@ final readonly class Project
      * @param list<Part>          $parts        that come from other patterns
      * @param list<Picture>       $pictures
      * @param ?Length             $ease         wanted between garment and body; null when the size goes by the body
+     * @param string              $occasion     what it is for: "the choir tour"
+     * @param ?bool               $toile        one is sewn first; null while nobody has said
      */
     public function __construct(
         public string $id,
@@ -82,6 +85,10 @@ final readonly class Project
         public array $parts = [],
         public ?Length $ease = null,
         public array $pictures = [],
+        public Sewing $sewing = new Sewing(),
+        public ?Purpose $purpose = null,
+        public string $occasion = '',
+        public ?bool $toile = null,
     ) {
     }
 
@@ -121,6 +128,12 @@ final readonly class Project
         );
     }
 
+    /** With another page in the workbook. */
+    public function sewn(Sewing $sewing): self
+    {
+        return $this->with($this->lead(), $this->options, $sewing);
+    }
+
     /** @return non-empty-list<self> itself, and as each option that might still be taken would make it */
     public function ways(): array
     {
@@ -136,7 +149,7 @@ final readonly class Project
     }
 
     /** @param list<Option> $options */
-    private function with(Option $lead, array $options): self
+    private function with(Option $lead, array $options, ?Sewing $sewing = null): self
     {
         return new self(
             $this->id,
@@ -169,6 +182,10 @@ final readonly class Project
             $lead->parts,
             $this->ease,
             $this->pictures,
+            $sewing ?? $this->sewing,
+            $this->purpose,
+            $this->occasion,
+            $this->toile,
         );
     }
 

@@ -6,16 +6,21 @@ namespace Octavum\Core\Season;
 
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Notion\NotionAnswer;
+use Octavum\Core\Season\Sewing\Hours;
+use Octavum\Core\Season\Sewing\Pace;
 
 /** A project checked: its roles, its snags, and when its hours fall. */
 final readonly class ProjectAnswer
 {
+    public Hours $hours;
+
     /**
      * @param list<RoleAnswer>   $roles
      * @param list<Snag>         $snags   of the roles and of the project, gravest first
      * @param int                $from    minutes of sewing before it
      * @param int                $to      minutes of sewing when it is done
      * @param list<NotionAnswer> $notions
+     * @param ?Hours             $hours   as the hours say, at nobody's pace
      */
     public function __construct(
         public Project $project,
@@ -26,7 +31,9 @@ final readonly class ProjectAnswer
         public int $to,
         public bool $belowChalkLine,
         public array $notions = [],
+        ?Hours $hours = null,
     ) {
+        $this->hours = $hours ?? Hours::of($project, Pace::asSaid());
     }
 
     public function role(string $claim): ?RoleAnswer

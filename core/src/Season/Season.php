@@ -13,6 +13,7 @@ final readonly class Season
     /**
      * @param bool      $undated in no season: it has no days, no hours and no chalk line, and gets cloth after all others
      * @param list<int> $off     weeks without sewing, the first is 1
+     * @param ?int      $most    so many garments and no more; without hours the season is planned by that count
      */
     public function __construct(
         public string $id,
@@ -23,6 +24,7 @@ final readonly class Season
         public string $notes = '',
         public bool $undated = false,
         public array $off = [],
+        public ?int $most = null,
     ) {
         $this->sewn = array_values(array_diff(range(0, $weeks - 1), array_map(static fn (int $week): int => $week - 1, $off)));
     }
@@ -34,7 +36,25 @@ final readonly class Season
 
     public function minutes(): int
     {
-        return \count($this->sewn) * $this->minutesPerWeek;
+        return \count($this->sewn) * $this->perWeek();
+    }
+
+    /** Whether its garments are counted and no hours: "three in three weeks". */
+    public function isCounted(): bool
+    {
+        return 0 === $this->minutesPerWeek && null !== $this->most;
+    }
+
+    /** What each garment takes of a season that is counted, in parts of its time. */
+    public function eachOfCounted(): int
+    {
+        return 60 * \count($this->sewn);
+    }
+
+    /** Minutes; of a season that is counted in parts of its time. */
+    private function perWeek(): int
+    {
+        return $this->isCounted() ? 60 * ($this->most ?? 0) : $this->minutesPerWeek;
     }
 
     /** The last day. */
@@ -46,10 +66,10 @@ final readonly class Season
     /** The day on which so many minutes of sewing have been done; weeks off are passed over. */
     public function dayAfter(int $minutes): \DateTimeImmutable
     {
-        if (0 === $this->minutesPerWeek) {
+        if (0 === $this->perWeek()) {
             return $this->starts->modify('+'.($this->weeks * 7).' days');
         }
-        $days = intdiv($minutes * 7, $this->minutesPerWeek);
+        $days = intdiv($minutes * 7, $this->perWeek());
 
         return $this->starts->modify('+'.(7 * $this->week(intdiv($days, 7)) + $days % 7).' days');
     }
@@ -57,12 +77,12 @@ final readonly class Season
     /** How far into the season so many minutes of sewing reach, in weeks. */
     public function weeksAfter(int $minutes): float
     {
-        if (0 === $this->minutesPerWeek) {
+        if (0 === $this->perWeek()) {
             return 0.0;
         }
-        $worked = intdiv($minutes, $this->minutesPerWeek);
+        $worked = intdiv($minutes, $this->perWeek());
 
-        return $this->week($worked) + $minutes / $this->minutesPerWeek - $worked;
+        return $this->week($worked) + $minutes / $this->perWeek() - $worked;
     }
 
     /** Which week of the season it is in which somebody sews for the nth time, both from nought; beyond its end they go on. */

@@ -52,7 +52,7 @@ final readonly class Sewn
     {
         $made = [];
         foreach ($this->projects as $project) {
-            if (null !== $project->pattern && ProjectState::Finished === $project->state) {
+            if (null !== $project->pattern && ProjectState::Done === $project->state) {
                 $made[$project->pattern->id] = ($made[$project->pattern->id] ?? 0) + 1;
             }
         }

@@ -34,7 +34,7 @@ final class SewingListTest extends TestCase
                 'P'.$i,
                 Plan::season(),
                 $i,
-                state: $i > 4 ? ProjectState::Planned : ProjectState::Finished,
+                state: $i > 4 ? ProjectState::Planned : ProjectState::Done,
                 claims: $claims,
             );
         }

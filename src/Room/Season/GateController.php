@@ -13,8 +13,10 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Tape;
+use Octavum\Core\Need\Estimator;
 use Octavum\Core\Season\Cautions;
 use Octavum\Core\Season\Gate\Check;
+use Octavum\Core\Season\Gate\EnvelopeAsk;
 use Octavum\Core\Season\Gate\Gate;
 use Octavum\Core\Season\Gate\GateLine;
 use Octavum\Core\Season\Project;
@@ -78,7 +80,7 @@ final class GateController extends AbstractController
             ));
         }
         Revision::check($entry, $record->revision);
-        $done = $this->taken($entry, $role->claim->cut, $account);
+        $done = $this->taken($entry, $answer, $role, $account);
         if (!$entry->isSound() || null === $done) {
             return $this->page($answer, $role, $account, $entry, $said);
         }
@@ -118,8 +120,9 @@ final class GateController extends AbstractController
         return $said;
     }
 
-    private function taken(Entry $entry, ?Cut $cut, Account $account): ?Taken
+    private function taken(Entry $entry, ProjectAnswer $answer, RoleAnswer $role, Account $account): ?Taken
     {
+        $cut = $role->claim->cut;
         $system = $this->settings->of($account)->system;
         $used = $entry->length('used', $system->lengthUnit());
         if (null === $used && $entry->isSound()) {
@@ -144,10 +147,19 @@ final class GateController extends AbstractController
             }
         }
         $spoilt = $entry->text('spoilt', 300);
+        $again = $entry->length('again', $system->widthUnit());
+        if (null !== $again && '' === $spoilt) {
+            $entry->fault('spoilt', new Sentence('What was spoilt? Say it in a word, or empty the length that it takes once more.'));
+        }
         $today = $this->scissors->today();
         $left = null === $used || null === $cut ? null : $entry->attempt('used', static fn (): Cut => $cut->cutOff($used, $today, ''));
 
-        return null === $used || null === $left ? null : new Taken($used, $remnants, $spoilt);
+        $estimator = new Estimator($this->settings->of($account)->assumptions);
+        $asked = null === $role->toCut
+            ? null
+            : (new EnvelopeAsk($estimator))->of($role->line ?? $answer->project, $role->claim, $role->toCut);
+
+        return null === $used || null === $left ? null : new Taken($used, $remnants, $spoilt, $again, $asked);
     }
 
     /**

@@ -14,6 +14,7 @@ use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Season\Purpose;
 use Octavum\Core\Season\Season;
 use Octavum\Input\Entry;
 use Octavum\Store\Library;
@@ -51,6 +52,11 @@ final readonly class ProjectForm
             'notBefore' => $project->notBefore?->format('Y-m-d') ?? '',
             'ease' => null === $project->ease ? '' : (new Tape($system))->typed($project->ease, small: true),
             'notes' => $project->notes,
+            'purpose' => $project->purpose->value ?? '',
+            'occasion' => $project->occasion,
+            'toile' => match ($project->toile) {
+                true => 'yes', false => 'no', null => '',
+            },
             'notionsTaken' => $project->notionsTaken ? '1' : '',
             ...$this->options->values($project->lead(), $choices, $system),
         ];
@@ -87,6 +93,10 @@ final readonly class ProjectForm
             soft: $entry->boolean('soft'),
             notBefore: $entry->date('notBefore'),
             pictures: $project->pictures,
+            sewing: $project->sewing,
+            purpose: $entry->choice('purpose', Purpose::class),
+            occasion: $entry->text('occasion', 200),
+            toile: ['yes' => true, 'no' => false][$entry->raw('toile')] ?? null,
             ease: $entry->change('ease', $this->settings->of($account)->system->widthUnit()),
         ))->made($lead);
     }

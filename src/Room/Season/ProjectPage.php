@@ -9,6 +9,8 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Part;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Strip\Seam;
 
 /** What season/project.html.twig shows. */
 final readonly class ProjectPage
@@ -18,6 +20,7 @@ final readonly class ProjectPage
      * @param list<OptionCard>                   $options  the others that might be taken
      * @param list<Sentence>                     $cautions
      * @param ?Sentence                          $together what several take laid together
+     * @param ProjectAnswer                      $sewn     with its steps and hours, also when it is done
      * @param array<string, array{Piece, ?Part}> $pieces   that are cut for it, by name, with the part they come with
      */
     public function __construct(
@@ -28,6 +31,8 @@ final readonly class ProjectPage
         public array $cautions,
         public ?Sentence $together,
         public array $pieces,
+        public ProjectAnswer $sewn,
+        public Seam $seam,
     ) {
     }
 }

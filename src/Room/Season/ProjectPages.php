@@ -12,10 +12,14 @@ use Octavum\Core\Season\Cautions;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Sewing\Hours;
+use Octavum\Core\Season\Sewing\Pace;
 use Octavum\Core\Season\SizeFor;
 use Octavum\Core\Season\Together;
 use Octavum\Store\Plan;
+use Octavum\Strip\SeamDrawing;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Response;
 use Twig\Environment;
@@ -29,6 +33,7 @@ final readonly class ProjectPages
         private AccountSettings $settings,
         private ClockInterface $clock,
         private Environment $twig,
+        private SeamDrawing $seams,
     ) {
     }
 
@@ -39,6 +44,7 @@ final readonly class ProjectPages
         $checked = $this->plan->check($account, $project->season, $projects);
 
         $row = $this->drawing->large($checked, $project->id, $settings);
+        $sewn = $row->answer ?? new ProjectAnswer($project, [], null, [], 0, 0, false, [], Hours::of($project, Pace::of($projects)));
 
         return new ProjectPage(
             $project,
@@ -48,6 +54,8 @@ final readonly class ProjectPages
             (new Cautions())->of($project),
             null === $row ? null : (new Together(new Estimator($settings->assumptions)))->of($row->answer),
             $project->pieces(),
+            $sewn,
+            $this->seams->of($sewn),
         );
     }
 

@@ -17,6 +17,7 @@ use Octavum\Store\ProjectMapper;
 use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
 use Octavum\Store\SeasonRecord;
+use Octavum\Store\Sewings;
 use Octavum\Store\Stash;
 use Octavum\Store\VersionRecord;
 
@@ -28,6 +29,7 @@ final readonly class ProjectStore
         private ProjectRepository $projects,
         private ProjectMapper $mapper,
         private Stash $stash,
+        private Sewings $sewings,
     ) {
     }
 
@@ -37,7 +39,10 @@ final readonly class ProjectStore
         $season = $this->season($project, $account);
         $record ??= new ProjectRecord($season);
         $record->season = $season;
+        $was = $record->state;
         $this->mapper->store($project, $record);
+        $record->state = $was;
+        $this->sewings->enter($record, $project->state);
         $record->person = null === $project->person ? null : $this->entities->getReference(PersonRecord::class, $project->person->id);
         $record->version = $this->version($project->lead());
         $this->claims($record, null, $project->lead(), $account);

@@ -6,12 +6,14 @@ namespace Octavum\Room\Season;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
+use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Store\ClaimRecord;
 use Octavum\Store\ClothMapper;
 use Octavum\Store\CutRecord;
 use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
+use Octavum\Store\Sewings;
 use Octavum\Store\TakeBack;
 use Symfony\Component\Clock\ClockInterface;
 
@@ -23,6 +25,7 @@ final readonly class Scissors
         private ClothMapper $cloths,
         private EntityManagerInterface $entities,
         private TakeBack $takeBack,
+        private Sewings $sewings,
         private ClockInterface $clock,
     ) {
     }
@@ -67,11 +70,30 @@ final readonly class Scissors
         $this->cloths->storeCut($was->cutOff($taken->used, $this->today(), $note), $cut);
         $claimed->gate = $said;
         $claimed->cutOut = true;
+        $again = null === $taken->again ? [] : [$this->again($claimed, $taken->again)];
+        [$claimed->used, $claimed->asked] = [$taken->used->micrometres, $taken->asked?->micrometres];
         ++$record->changes;
-        $record->state = ProjectState::Planned === $record->state ? ProjectState::Begun : $record->state;
+        $open = array_filter(
+            $record->claimsOf(),
+            static fn (ClaimRecord $one): bool => !$one->cutOut && (null !== $one->cut || null !== $one->buy),
+        );
+        if (!$record->state->isCut()) {
+            $this->sewings->enter($record, [] === $open ? ProjectState::Cut : ProjectState::Ready);
+        }
         $this->entities->flush();
 
-        return $this->takeBack->keep($before, [$record, $claimed, $cut, ...$made], ['changes']);
+        return $this->takeBack->keep($before, [$record, $claimed, $cut, ...$made, ...$again], ['changes']);
+    }
+
+    /** What was spoilt claims its cloth once more, so that the plan says whether there is enough. */
+    private function again(ClaimRecord $spoilt, Length $length): ClaimRecord
+    {
+        $claim = new ClaimRecord($spoilt->project, $spoilt->option, $spoilt->copy);
+        [$claim->role, $claim->cut, $claim->pieces] = [$spoilt->role, $spoilt->cut, $spoilt->pieces];
+        $claim->stated = $length->micrometres;
+        $this->entities->persist($claim);
+
+        return $claim;
     }
 
     private function project(Account $account, string $id): ProjectRecord

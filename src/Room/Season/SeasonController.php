@@ -131,7 +131,8 @@ final class SeasonController extends AbstractController
             'name' => $season->name,
             'starts' => $season->starts->format('Y-m-d'),
             'weeks' => (string) $season->weeks,
-            'hours' => Entry::hours($season->minutesPerWeek),
+            'hours' => $season->isCounted() ? '' : Entry::hours($season->minutesPerWeek),
+            'most' => (string) $season->most,
             'notes' => $season->notes,
             'off' => array_combine($season->off, array_fill(0, \count($season->off), '1')),
         ];
@@ -139,7 +140,9 @@ final class SeasonController extends AbstractController
             $name = $entry->name('name');
             $starts = $entry->date('starts');
             $weeks = $entry->integer('weeks', 1, 60);
-            $minutes = $entry->minutes('hours', 168 * 60);
+            $most = $entry->integer('most', 1, 200);
+            // by a count alone no hours are needed
+            $minutes = $entry->minutes('hours', 168 * 60) ?? (null === $most || '' !== $entry->raw('hours') ? null : 0);
             foreach (['starts' => $starts, 'weeks' => $weeks, 'hours' => $minutes] as $field => $value) {
                 if (null === $value) {
                     $entry->fault($field, new Sentence('This is missing: the chalk line is drawn from it.'));
@@ -154,6 +157,7 @@ final class SeasonController extends AbstractController
                 $record->starts = $starts;
                 $record->weeks = $weeks;
                 $record->minutesPerWeek = $minutes;
+                $record->most = $most;
                 $record->notes = $entry->text('notes');
                 $record->off = array_values(array_intersect(range(1, $weeks), array_map(intval(...), $entry->rows('off'))));
                 $this->entities->persist($record);

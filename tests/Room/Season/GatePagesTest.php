@@ -57,7 +57,7 @@ final class GatePagesTest extends PageTestCase
         self::assertStringContainsString('is cut for Heron skirt.', self::says($page, '.toast'));
         $skirt = $this->skirt();
         self::assertTrue($skirt->claims[0]->cutOut);
-        self::assertSame(ProjectState::Begun, $skirt->state);
+        self::assertSame(ProjectState::Cut, $skirt->state);
         $after = $this->cut();
         self::assertSame(($before->length->micrometres ?? 0) - 500_000, $after->length?->micrometres);
         self::assertSame('Heron skirt; a pocket', $after->ledger[\count($after->ledger) - 1]->note);

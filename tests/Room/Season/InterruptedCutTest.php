@@ -52,7 +52,7 @@ final class InterruptedCutTest extends TestCase
                 (int) $this->one("SELECT count(*) FROM claim WHERE id = '$claim' AND cut_out = 1 AND gate LIKE '%killed%'"),
                 (int) $this->one("SELECT count(*) FROM cut WHERE ledger LIKE '%; killed%'"),
                 (int) $this->one("SELECT count(*) FROM cut WHERE ledger LIKE '%\"remnant\"%Heron skirt%' AND removed_at IS NULL"),
-                (int) $this->one("SELECT count(*) FROM project WHERE name = 'Heron skirt' AND state = 'begun'"),
+                (int) $this->one("SELECT count(*) FROM project WHERE name = 'Heron skirt' AND state = 'cut'"),
             ];
             self::assertCount(1, array_unique($written), 'killed at change '.$at.': '.implode(' ', $written));
             self::assertSame('ok', $this->one('PRAGMA integrity_check'));

@@ -247,9 +247,9 @@ final class SeasonPagesTest extends PageTestCase
         $this->post('/project/'.$coat->id.'/restore');
         self::assertStringContainsString('Towpath coat', $this->browser->followRedirect()->filter('.ranked')->text());
         $this->get('/project/'.$coat->id.'/change');
-        $this->send('Save the project', ['state' => 'let go']);
-        self::assertSame(ProjectState::LetGo, $this->project('Towpath coat', $account)->state);
-        self::assertStringContainsString('finished or let go', self::says($this->get('/season/'.$rime->id)));
+        $this->send('Save the project', ['state' => 'given up']);
+        self::assertSame(ProjectState::GivenUp, $this->project('Towpath coat', $account)->state);
+        self::assertStringContainsString('done or given up', self::says($this->get('/season/'.$rime->id)));
     }
 
     /** @param array<string, string> $fields */

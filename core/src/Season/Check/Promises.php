@@ -11,6 +11,7 @@ use Octavum\Core\Need\LaidOut;
 use Octavum\Core\Need\On;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Promise;
 
 /** Gives out the cuts: in rank order, an earlier season before a later one. */
@@ -128,7 +129,13 @@ final readonly class Promises
     public function inOrder(array $projects): array
     {
         $open = array_values(array_filter($projects, static fn (Project $project): bool => $project->state->isOpen()));
-        $place = static fn (Project $project): array => [$project->season->starts, $project->season->id, $project->rank];
+        $place = static fn (Project $project): array => [
+            ProjectState::Idea === $project->state,
+            $project->season->starts,
+            $project->season->id,
+            !$project->state->takesHours(),
+            $project->rank,
+        ];
         usort($open, static fn (Project $a, Project $b): int => $place($a) <=> $place($b));
 
         return $open;

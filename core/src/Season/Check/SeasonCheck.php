@@ -27,6 +27,8 @@ use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Season;
+use Octavum\Core\Season\Sewing\Hours;
+use Octavum\Core\Season\Sewing\Pace;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Season\Snags\EnoughSnags;
 use Octavum\Core\Season\Snags\LaySnags;
@@ -76,15 +78,19 @@ final readonly class SeasonCheck
         $open = $this->promises->inOrder($projects);
         $promises = $this->promises->of($open);
         $notions = $this->notions($open);
+        $pace = Pace::of($projects);
         $answers = [];
-        $minutes = 0;
+        $minutes = $count = 0;
         foreach ($open as $project) {
             if ($project->season->id !== $season->id) {
                 continue;
             }
+            $hours = Hours::of($project, $pace);
             $from = $minutes;
-            $minutes += $project->expectedMinutes() ?? 0;
-            $answers[] = $this->project($project, $promises, $notions['#'.$project->id] ?? [], $from, $minutes);
+            $minutes += $this->takes($project, $hours);
+            $count += $project->state->takesHours() ? 1 : 0;
+            $below = $this->isBelow($project, $minutes, $count);
+            $answers[] = $this->project($project, $promises, $notions['#'.$project->id] ?? [], $hours, $from, $minutes, $below);
         }
 
         return new CheckedSeason($season, $answers, $minutes, new Later(fn (): array => $this->promises->perhaps($open)));
@@ -101,7 +107,7 @@ final readonly class SeasonCheck
     {
         $open = $this->promises->inOrder($projects);
 
-        return $project->state->isOpen() ? $this->optionsOf($project, $open, $this->promises->of($open)) : [];
+        return $project->state->isOpen() ? $this->optionsOf($project, $open, $this->promises->of($open), Pace::of($projects)) : [];
     }
 
     /**
@@ -115,10 +121,11 @@ final readonly class SeasonCheck
     {
         $open = $this->promises->inOrder($projects);
         $promises = $this->promises->of($open);
+        $pace = Pace::of($projects);
         $answers = [];
         foreach ($open as $project) {
             if ($project->season->id === $season->id && [] !== $project->openOptions()) {
-                $answers['#'.$project->id] = $this->optionsOf($project, $open, $promises);
+                $answers['#'.$project->id] = $this->optionsOf($project, $open, $promises, $pace);
             }
         }
 
@@ -131,20 +138,22 @@ final readonly class SeasonCheck
      *
      * @return list<OptionAnswer>
      */
-    private function optionsOf(Project $project, array $open, array $promises): array
+    private function optionsOf(Project $project, array $open, array $promises, Pace $pace): array
     {
         $from = 0;
         foreach ($open as $other) {
             if ($other->id === $project->id) {
                 break;
             }
-            $from += $other->season->id === $project->season->id ? $other->expectedMinutes() ?? 0 : 0;
+            $from += $other->season->id === $project->season->id ? $this->takes($other, Hours::of($other, $pace)) : 0;
         }
         $answers = [];
         foreach ($project->openOptions() as $option) {
             $made = $project->made($option);
             $taken = $this->promises->taking($promises, $open, $made);
-            $answer = $this->project($made, $taken, [], $from, $from + ($made->expectedMinutes() ?? 0));
+            $hours = Hours::of($made, $pace);
+            $to = $from + $this->takes($made, $hours);
+            $answer = $this->project($made, $taken, [], $hours, $from, $to, $this->isBelow($made, $to, 1));
             $answers[] = new OptionAnswer($option, $answer, (new Collisions())->of($answer));
         }
 
@@ -197,8 +206,15 @@ final readonly class SeasonCheck
      * @param array<string, list<Promise>> $promises
      * @param list<NotionAnswer>           $notions
      */
-    private function project(Project $project, array $promises, array $notions, int $from, int $to): ProjectAnswer
-    {
+    private function project(
+        Project $project,
+        array $promises,
+        array $notions,
+        Hours $hours,
+        int $from,
+        int $to,
+        bool $below,
+    ): ProjectAnswer {
         $roles = $sizes = [];
         foreach ($project->lines() as $line) {
             foreach ($line->claims as $claim) {
@@ -215,12 +231,30 @@ final readonly class SeasonCheck
             $verdict = null === $role->verdict ? $verdict : $verdict?->graver($role->verdict) ?? $role->verdict;
             $snags = [...$snags, ...$role->snags];
         }
-        $snags = [...$snags, ...$sizes, ...$this->snags($project, $notions, $from, $to)];
+        $snags = [...$snags, ...$sizes, ...$this->snags($project, $notions, $hours, $from, $to)];
         usort($snags, static fn (Snag $a, Snag $b): int => $a->severity->value <=> $b->severity->value);
 
-        $below = !$project->season->undated && $to > $project->season->minutes();
+        return new ProjectAnswer($project, $roles, $verdict, $snags, $from, $to, $below, $notions, $hours);
+    }
 
-        return new ProjectAnswer($project, $roles, $verdict, $snags, $from, $to, $below, $notions);
+    /** Minutes of its season; of one that is counted, a share of its time. */
+    private function takes(Project $project, Hours $hours): int
+    {
+        return match (true) {
+            !$project->state->takesHours() => 0,
+            $project->season->isCounted() => $project->season->eachOfCounted(),
+            default => $hours->ofSeason() ?? 0,
+        };
+    }
+
+    /** Whether the hours of its season, or the count, run out before it is done. */
+    private function isBelow(Project $project, int $to, int $count): bool
+    {
+        $season = $project->season;
+
+        return !$season->undated
+            && $project->state->takesHours()
+            && ($to > $season->minutes() || (null !== $season->most && $count > $season->most));
     }
 
     /**
@@ -228,7 +262,7 @@ final readonly class SeasonCheck
      *
      * @return list<Snag> what is to be said of a project besides its cloth
      */
-    private function snags(Project $project, array $notions, int $from, int $to): array
+    private function snags(Project $project, array $notions, Hours $hours, int $from, int $to): array
     {
         $pattern = new PatternSnags();
 
@@ -238,7 +272,7 @@ final readonly class SeasonCheck
             ...(new PartSnags())->of($project),
             ...(new SizeSnags())->of($project),
             ...(new LikingSnags())->of($project),
-            ...(new TimeSnags())->of($project, $from, $to),
+            ...(new TimeSnags())->of($project, $hours, $from, $to),
             ...[] === $this->notions ? [] : (new NotionSnags())->of($project, $notions),
         ];
     }

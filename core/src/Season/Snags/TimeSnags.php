@@ -6,10 +6,13 @@ namespace Octavum\Core\Season\Snags;
 
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Action;
-use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Severity;
+use Octavum\Core\Season\Sewing\Hours;
+use Octavum\Core\Season\Sewing\Step;
+use Octavum\Core\Season\Sewing\StepKind;
 use Octavum\Core\Season\Snag;
 
 /** Hours nobody has said, a deadline that is missed, and cloth that comes after its turn. */
@@ -21,22 +24,24 @@ final readonly class TimeSnags
      *
      * @return list<Snag>
      */
-    public function of(Project $project, int $from, int $to): array
+    public function of(Project $project, Hours $hours, int $from, int $to): array
     {
-        return $project->season->undated ? [] : [
-            ...$this->hours($project),
+        return $project->season->undated || !$project->state->takesHours() ? [] : [
+            ...$this->hours($project, $hours),
             ...$this->deadline($project, $to),
             ...$this->tooEarly($project, $from),
-            ...$this->parcels($project, $from),
+            ...$this->parcels($project, $hours, $from),
         ];
     }
 
     /** @return list<Snag> */
-    private function hours(Project $project): array
+    private function hours(Project $project, Hours $hours): array
     {
         $sentence = new Sentence('{project}: nobody has said how many hours it takes, so it counts none.', ['project' => $project->name]);
 
-        return null !== $project->expectedMinutes() ? [] : [new Snag(Severity::Note, $sentence, Action::ChooseInProject, $project->id)];
+        return null !== $hours->all || $project->season->isCounted()
+            ? []
+            : [new Snag(Severity::Note, $sentence, Action::ChooseInProject, $project->id)];
     }
 
     /** @return list<Snag> */
@@ -73,28 +78,60 @@ final readonly class TimeSnags
         ];
     }
 
-    /** @return list<Snag> */
-    private function parcels(Project $project, int $from): array
+    /**
+     * Cloth that comes after the step that needs it; ribbing that is sewn on last may come later than the rest.
+     *
+     * @return list<Snag>
+     */
+    private function parcels(Project $project, Hours $hours, int $from): array
     {
-        $begins = $project->season->dayAfter($from);
-        $late = array_filter(
-            $project->claims,
-            static fn (Claim $claim): bool => CutState::Ordered === $claim->cut?->state
-                && null !== $claim->cut->expected
-                && $claim->cut->expected > $begins,
-        );
+        $snags = [];
+        foreach ($project->claims as $claim) {
+            $comes = CutState::Ordered === $claim->cut?->state && !$claim->cutOut ? $claim->cut->expected : null;
+            $step = null === $comes ? null : $this->needing($hours->steps, $claim->role);
+            if (null === $comes || null === $step) {
+                continue;
+            }
+            $wanted = $project->season->dayAfter($from + ($project->season->isCounted() ? 0 : $hours->before($project, $step)));
+            if ($comes > $wanted) {
+                $sentence = new Sentence(
+                    '{project}: {cloth} comes about {day}, {days, plural, one {# day} other {# days}} after “{step}”, about {wanted}.',
+                    [
+                        'project' => $project->name,
+                        'cloth' => $claim->cloth->name ?? '',
+                        'day' => $comes,
+                        'days' => max(1, $wanted->diff($comes)->days),
+                        'step' => $step->name,
+                        'wanted' => $wanted,
+                    ],
+                );
+                $snags[] = new Snag(Severity::Tight, $sentence, Action::MoveRank, $project->id);
+            }
+        }
 
-        return array_map(
-            static fn (): Snag => new Snag(
-                Severity::Tight,
-                new Sentence('{project} begins about {start}, before its cloth is here.', [
-                    'project' => $project->name,
-                    'start' => $begins,
-                ]),
-                Action::MoveRank,
-                $project->id,
-            ),
-            array_values($late),
-        );
+        return $snags;
+    }
+
+    /**
+     * The first step that is to come and needs a role: the one that says so, else the cutting out; null when all of that is done.
+     *
+     * @param list<Step> $steps
+     */
+    private function needing(array $steps, Role $role): ?Step
+    {
+        $open = array_filter($steps, static fn (Step $step): bool => null === $step->done);
+        foreach ([
+            static fn (Step $step): bool => \in_array($role, $step->cloths, true),
+            static fn (Step $step): bool => StepKind::CutOut === $step->kind,
+            static fn (Step $step): bool => $step->kind->isSewing(),
+        ] as $is) {
+            foreach ($open as $step) {
+                if ($is($step)) {
+                    return $step;
+                }
+            }
+        }
+
+        return null;
     }
 }

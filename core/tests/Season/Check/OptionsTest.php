@@ -105,7 +105,7 @@ final class OptionsTest extends TestCase
         self::assertSame([], $check->options($project, [$project]));
         self::assertSame([], $check->perhaps([$project]));
         self::assertSame([$past], $project->pastOptions());
-        $finished = $this->project('Ash', 1, $this->claim($lawn, '1.5', 'ash'), [$open], ProjectState::Finished);
+        $finished = $this->project('Ash', 1, $this->claim($lawn, '1.5', 'ash'), [$open], ProjectState::Done);
         self::assertSame([], $check->options($finished, [$finished]));
         self::assertSame([], $check->perhaps([$finished]));
     }

@@ -180,7 +180,7 @@ final class SeasonCheckTest extends TestCase
         $here = Plan::project('Skirt', 1, null, Plan::claim($cloth, stated: '1.5'));
         $before = Plan::project('Coat', 9, null, Plan::claim($cloth, stated: '2'), Plan::season('rime', '2026-11-01'));
         self::assertSame(Verdict::Short, Plan::check($here, $before)->projects[0]->verdict);
-        $finished = new Project('x', 'Coat', $before->season, 9, claims: $before->claims, state: ProjectState::Finished);
+        $finished = new Project('x', 'Coat', $before->season, 9, claims: $before->claims, state: ProjectState::Done);
         self::assertSame(Verdict::Fits, Plan::check($here, $finished)->projects[0]->verdict);
         $cutOut = new Project('x', 'Coat', $before->season, 9, claims: [new Claim('c', Role::Main, $cloth, $cloth->cuts[0], cutOut: true)]);
         self::assertSame(Verdict::Fits, Plan::check($here, $cutOut)->projects[0]->verdict);
@@ -235,7 +235,7 @@ final class SeasonCheckTest extends TestCase
                 'Coat: the envelope also asks for main',
                 'size 14 is outside the copy owned',
                 'after its deadline',
-                'before its cloth is here',
+                'comes about 2027-04-01, {days, plural, one {# day} other {# days}} after “Lining”',
             ] as $part
         ) {
             self::assertStringContainsString($part, $said);

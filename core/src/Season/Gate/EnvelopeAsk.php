@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season\Gate;
+
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Estimator;
+use Octavum\Core\Need\Need;
+use Octavum\Core\Need\On;
+use Octavum\Core\Need\Way;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Project;
+
+/** What the envelope asks for where it is cut by a lay, to compare with what was used. */
+final readonly class EnvelopeAsk
+{
+    public function __construct(private Estimator $estimator)
+    {
+    }
+
+    /** Null where no table says. */
+    public function of(Project $project, Claim $claim, ToCut $toCut): ?Length
+    {
+        $need = null === $claim->cloth ? null : $this->estimator->estimate($project->wanted($claim), On::cut($claim->cloth, $toCut));
+
+        return $need instanceof Need && \in_array($need->way, [Way::OwnWidth, Way::Converted], true) ? $need->amount : null;
+    }
+}

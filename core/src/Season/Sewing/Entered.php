@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season\Sewing;
+
+use Octavum\Core\Season\ProjectState;
+
+/** A state that a project came into, on a day. */
+final readonly class Entered
+{
+    public function __construct(public ProjectState $state, public \DateTimeImmutable $on, public string $why = '')
+    {
+    }
+}

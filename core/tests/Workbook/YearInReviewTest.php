@@ -1,0 +1,154 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Tests\Workbook;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Piece\Role;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Season\Season;
+use Octavum\Core\Season\Sewing\Entered;
+use Octavum\Core\Season\Sewing\Sewing;
+use Octavum\Core\Season\Sewing\Stretch;
+use Octavum\Core\Tests\Season\Plan;
+use Octavum\Core\Tests\Season\Sewing\Sewn;
+use Octavum\Core\Workbook\Costed;
+use Octavum\Core\Workbook\EnvelopeFactor;
+use Octavum\Core\Workbook\Month;
+use Octavum\Core\Workbook\Review;
+use Octavum\Core\Workbook\SeasonTold;
+use Octavum\Core\Workbook\YearInReview;
+use PHPUnit\Framework\TestCase;
+
+/** A lawn of 12.00 a metre: 3 m bought in February, 1.2 m cut off in March, half a metre given away in April. */
+final class YearInReviewTest extends TestCase
+{
+    public function testWhatWasSewnInHowManyHoursAndWhatItCost(): void
+    {
+        $review = $this->review();
+        self::assertSame(['Dress', 'Top'], array_map(static fn (Costed $one): string => $one->project->name, $review->sewn));
+        // 1.2 m at 12.00; of the top nobody kept how much was used
+        self::assertSame([1440, null], array_map(static fn (Costed $one): ?int => $one->cost, $review->sewn));
+        self::assertSame(1440, $review->averageCost());
+        self::assertSame(90 + 30, $review->minutes(), 'the hour of the year before is not of it');
+        self::assertSame([3 => 90, 4 => 30], $this->byMonth($review, static fn (Month $month): int => $month->minutes));
+        self::assertSame([3 => 1, 5 => 1], $this->byMonth($review, static fn (Month $month): int => $month->made));
+    }
+
+    public function testClothInAndOutByTheLedgers(): void
+    {
+        $review = $this->review();
+        $metres = static fn (int $micrometres): float => $micrometres / 1e6;
+        self::assertSame([2 => 3.0], $this->byMonth($review, static fn (Month $m): float => $metres($m->in->micrometres)));
+        self::assertSame(
+            [3 => 1.2, 4 => 0.5, 5 => 1.3],
+            $this->byMonth($review, static fn (Month $m): float => $metres($m->out->micrometres)),
+            'washing is no way out; what is spoilt without a figure is all there was',
+        );
+        self::assertSame([3.0, 3.0], [$metres($review->in()->micrometres), $metres($review->out()->micrometres)]);
+    }
+
+    public function testWhatNeverGotMadeAndWhy(): void
+    {
+        $review = $this->review();
+        self::assertSame([['Jacket', 'too warm by now']], array_map(
+            static fn (array $one): array => [$one['project']->name, $one['why']],
+            $review->given,
+        ));
+        self::assertSame(['Coat'], array_column($review->not, 'name'));
+        self::assertSame([], $this->review('2027-03-02')->not, 'the season is not over yet');
+        self::assertSame([['Thaw', 4, 2, 120 + 60]], array_map(
+            static fn (SeasonTold $told): array => [$told->season->name, $told->planned, $told->sewn, $told->spent],
+            $review->seasons,
+        ));
+    }
+
+    public function testYearsOfWhichThereIsSomethingToSay(): void
+    {
+        self::assertSame([2027, 2026], (new YearInReview())->years($this->projects()));
+        self::assertFalse((new YearInReview())->of(2020, $this->projects(), [], Sewn::day('12-31'))->hasAnything());
+    }
+
+    public function testTheEnvelopesFactorIsTheMedianOfUsedOverAsked(): void
+    {
+        $cut = static fn (?string $used, ?string $asked): Project => new Project('p', 'P', Plan::season(), 1, claims: [new Claim(
+            'c',
+            Role::Main,
+            used: null === $used ? null : Plan::length($used),
+            asked: null === $asked ? null : Plan::length($asked),
+        )]);
+        self::assertNull(EnvelopeFactor::of([$cut('1', null), $cut(null, '2')]));
+        // 0.8, 0.6 and 1.1
+        $factor = EnvelopeFactor::of([$cut('1.6', '2'), $cut('1.2', '2'), $cut('2.2', '2')]);
+        self::assertSame([80, 3], [$factor?->percent, $factor?->cuts]);
+        self::assertSame(70, EnvelopeFactor::of([$cut('1.6', '2'), $cut('1.2', '2')])?->percent);
+    }
+
+    private function review(string $today = '2027-12-31'): Review
+    {
+        return (new YearInReview())->of(2027, $this->projects(), [$this->lawn()], new \DateTimeImmutable($today));
+    }
+
+    private function lawn(): Cloth
+    {
+        $entry = static fn (string $day, LedgerKind $kind, ?string $left): LedgerEntry => new LedgerEntry(
+            Sewn::day($day),
+            $kind,
+            null === $left ? null : Plan::length($left),
+        );
+
+        return new Cloth('lawn', 'Lawn', pricePerMetre: 1200, cuts: [new Cut('cut', [
+            $entry('02-01', LedgerKind::Bought, '3'),
+            $entry('03-05', LedgerKind::Cut, '1.8'),
+            $entry('04-02', LedgerKind::GivenAway, '1.3'),
+            $entry('04-20', LedgerKind::Washed, '1.3'),
+            $entry('05-02', LedgerKind::Spoilt, null),
+        ])]);
+    }
+
+    /** @return list<Project> */
+    private function projects(): array
+    {
+        $season = new Season('thaw', 'Thaw', Sewn::day('02-01'), 13, 240);
+        $lawn = $this->lawn();
+        $used = new Claim('c', Role::Main, $lawn, $lawn->cuts[0], cutOut: true, used: Plan::length('1.2'));
+        $unknown = new Claim('c', Role::Main, $lawn, $lawn->cuts[0], cutOut: true);
+        $in = static fn (ProjectState $state, string $on, string $why = ''): array => [new Entered($state, Sewn::day($on), $why)];
+
+        return [
+            new Project('t', 'Top', $season, 2, state: ProjectState::Done, claims: [$unknown], sewing: new Sewing(
+                stretches: [new Stretch(new \DateTimeImmutable('2026-12-30'), 60), new Stretch(Sewn::day('04-03'), 30)],
+                states: $in(ProjectState::Done, '05-02'),
+            )),
+            new Project('d', 'Dress', $season, 1, state: ProjectState::Done, claims: [$used], sewing: new Sewing(
+                stretches: [new Stretch(Sewn::day('03-03'), 90)],
+                states: $in(ProjectState::Done, '03-20'),
+            )),
+            new Project('j', 'Jacket', $season, 3, state: ProjectState::GivenUp, sewing: new Sewing(
+                states: $in(ProjectState::GivenUp, '04-01', 'too warm by now'),
+            )),
+            new Project('c', 'Coat', $season, 4),
+            new Project('s', 'Someday', Season::none(), 1),
+        ];
+    }
+
+    /**
+     * @template T of int|float
+     *
+     * @param \Closure(Month): T $of
+     *
+     * @return array<int, T> those of more than nought
+     */
+    private function byMonth(Review $review, \Closure $of): array
+    {
+        $all = array_combine(range(1, 12), array_map($of, $review->months));
+
+        return array_filter($all, static fn (int|float $one): bool => $one > 0);
+    }
+}
