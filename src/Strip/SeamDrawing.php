@@ -37,7 +37,7 @@ final readonly class SeamDrawing
         $needle = null;
         $steps = [];
         foreach ($hours->steps as $i => $step) {
-            $needle = $step === $next ? $x : $needle;
+            $needle ??= null === $step->done ? $x : null;
             $missing = null !== $step->done ? null : $waits->notion($answer, $step);
             $steps[] = new SeamStep(
                 $x,

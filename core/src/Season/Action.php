@@ -23,4 +23,23 @@ enum Action: string
     case LayAgain = 'lay again';
     case MoveRank = 'move';
     case BuyNotions = 'buy notions';
+
+    public function concern(): Concern
+    {
+        return match ($this) {
+            self::MakeItEnough,
+            self::ShowCloth,
+            self::MeasureWidth,
+            self::MeasureLength,
+            self::MarkWashed,
+            self::MarkSteamed,
+            self::TestStretch,
+            self::ChangeCloth,
+            self::LayAgain => Concern::Cloth,
+            self::EnterTable, self::ShowPattern, self::EnterPieces => Concern::Pattern,
+            self::BuyNotions => Concern::Notions,
+            self::MoveRank => Concern::Time,
+            self::PlanRole, self::ChooseInProject => Concern::Project,
+        };
+    }
 }

@@ -8,7 +8,12 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Season\CheckedSeason;
+use Octavum\Core\Season\Hints;
+use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
+use Octavum\Core\Season\Standing;
+use Octavum\Core\Season\WhatChanged;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
@@ -20,6 +25,7 @@ use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\Session\SessionInterface;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -33,6 +39,7 @@ final class SeasonController extends AbstractController
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
         private readonly Toast $toast,
+        private readonly ClockInterface $clock,
     ) {
     }
 
@@ -43,7 +50,7 @@ final class SeasonController extends AbstractController
     }
 
     #[Route('/season/{id}', name: 'season', requirements: ['id' => Requirement::ULID], defaults: ['id' => null], methods: ['GET'])]
-    public function show(?string $id, #[CurrentUser] Account $account, SeasonDrawing $drawing): Response
+    public function show(?string $id, Request $request, #[CurrentUser] Account $account, SeasonDrawing $drawing): Response
     {
         $seasons = $this->plan->seasons($account);
         $current = $this->plan->current($account, $seasons, $id);
@@ -54,16 +61,57 @@ final class SeasonController extends AbstractController
             return $this->render('season/none.html.twig');
         }
         $this->plan->look($account, $current);
+        $today = \DateTimeImmutable::createFromInterface($this->clock->now());
         $projects = $this->plan->drawn($account);
         $checked = $this->plan->check($account, $this->mapper->season($current), $projects);
 
         return $this->render('season/show.html.twig', [
             'page' => $drawing->page($checked, $this->settings->of($account)),
+            'changed' => $this->changed($checked, $request->getSession()),
+            'hints' => (new Hints($this->settings->of($account)->sewist))->of($checked),
+            'carried' => array_values(array_filter(
+                $projects,
+                static fn (Project $one): bool => $one->state->takesHours()
+                    && !$one->season->undated
+                    && $one->season->starts < $current->starts
+                    && $one->season->ends() < min($current->starts, $today),
+            )),
             'seasons' => $seasons,
             'done' => array_values(
                 array_filter($projects, static fn ($project): bool => $project->season->id === $current->id && !$project->state->isOpen()),
             ),
         ]);
+    }
+
+    /**
+     * What became of its projects since it was last looked at.
+     *
+     * @return list<Sentence>
+     */
+    private function changed(CheckedSeason $checked, SessionInterface $session): array
+    {
+        $key = 'standing-'.$checked->season->id;
+        $known = $session->get($key);
+        $before = [];
+        foreach (\is_array($known) ? $known : [] as $project => $packed) {
+            $before[(string) $project] = Standing::unpacked($packed) ?? new Standing(0, false, null);
+        }
+        $now = array_map(static fn (Standing $one): array => $one->packed(), Standing::all($checked));
+        if ($known !== $now) {
+            $session->set($key, $now);
+        }
+
+        return (new WhatChanged())->since($before, $checked);
+    }
+
+    /** On one page, to be pinned up. */
+    #[Route('/season/{id}/print', name: 'season_print', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
+    public function print(string $id, #[CurrentUser] Account $account, SeasonDrawing $drawing): Response
+    {
+        $season = $this->mapper->season($this->own($account, $id));
+        $checked = $this->plan->check($account, $season, $this->plan->drawn($account));
+
+        return $this->render('season/print.html.twig', ['page' => $drawing->page($checked, $this->settings->of($account))]);
     }
 
     /** The arithmetic of every project and what its other options would come to, which the page fetches once it stands. */
@@ -106,9 +154,9 @@ final class SeasonController extends AbstractController
     }
 
     #[Route('/season/new', name: 'season_new', methods: ['GET', 'POST'])]
-    public function new(Request $request, #[CurrentUser] Account $account, ClockInterface $clock): Response
+    public function new(Request $request, #[CurrentUser] Account $account): Response
     {
-        $monday = $clock->now()->modify('monday next week')->setTime(0, 0);
+        $monday = $this->clock->now()->modify('monday next week')->setTime(0, 0);
 
         return $this->form(null, new Season('', '', $monday, 13, 240), $request, $account);
     }

@@ -29,15 +29,20 @@ final readonly class SeasonDrawing
         $scale = Scale::row($this->longest($checked->projects));
         $ruler = new Ruler($checked->season);
         $line = null;
-        $rows = [];
-        foreach ($checked->projects as $i => $answer) {
-            if ($answer->belowChalkLine) {
-                $line ??= $i;
+        $rows = $aside = [];
+        foreach ($checked->projects as $answer) {
+            $row = $this->row($answer, $scale, $ruler, $settings, $checked->perhaps());
+            if (!$answer->project->state->takesHours()) {
+                $aside[] = $row;
+                continue;
             }
-            $rows[] = $this->row($answer, $scale, $ruler, $settings, $checked->perhaps());
+            if ($answer->belowChalkLine) {
+                $line ??= \count($rows);
+            }
+            $rows[] = $row;
         }
 
-        return new SeasonPage($checked, $rows, $line, $ruler);
+        return new SeasonPage($checked, $rows, $line, $ruler, $aside);
     }
 
     /** One of its projects, for the margin of a form. */

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Season;
+
+use Doctrine\ORM\EntityManagerInterface;
+use Octavum\Account\Account;
+use Octavum\Core\Season\ProjectState;
+use Octavum\Input\Entry;
+use Octavum\Page\Back;
+use Octavum\Page\Toast;
+use Octavum\Store\ClaimRecord;
+use Octavum\Store\ClothRecord;
+use Octavum\Store\Plan;
+use Octavum\Store\ProjectRecord;
+use Octavum\Store\ProjectRepository;
+use Octavum\Store\SeasonRecord;
+use Octavum\Store\Sewings;
+use Octavum\Store\TakeBack;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** A project goes to another season, is set aside until next year, or becomes two: ordinary acts, each taken back in one. */
+#[Route('/project/{id}', requirements: ['id' => Requirement::ULID], methods: ['POST'])]
+final class MoveController extends AbstractController
+{
+    /** Days by which a season a year on may begin sooner or later. */
+    private const ABOUT = 45;
+
+    public function __construct(
+        private readonly ProjectRepository $projects,
+        private readonly Plan $plan,
+        private readonly Sewings $sewings,
+        private readonly EntityManagerInterface $entities,
+        private readonly TakeBack $takeBack,
+        private readonly Toast $toast,
+    ) {
+    }
+
+    /** To a season of the account's, to none, or to the same time next year, for which its cloth is set aside. */
+    #[Route('/season', name: 'project_season')]
+    public function move(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
+        $wanted = $request->request->getString('season');
+        $season = 'next year' === $wanted ? $this->nextYear($record->season, $account) : $this->season($wanted, $account);
+        if (null === $season) {
+            throw $this->createNotFoundException();
+        }
+        $cloths = 'next year' === $wanted ? $this->cloths($record) : [];
+        $former = $record->season;
+        $ranked = $this->projects->ranked($former) + $this->projects->ranked($season);
+        $touched = [...array_values([$record->id => $record] + $ranked), ...$cloths];
+        $before = $this->takeBack->state($touched);
+        $record->season = $season;
+        $record->rank = max(1, $request->request->getInt('rank', \count($this->projects->ranked($season)) + 1));
+        foreach ($cloths as $cloth) {
+            $cloth->setAside = true;
+        }
+        $this->entities->persist($season);
+        $this->projects->renumber($record);
+
+        return $this->done($request, $record, '{project} is in {season} now.', $before, [...$touched, $season], [
+            'season' => $season->name,
+        ], $this->generateUrl('season', ['id' => $former->id]));
+    }
+
+    /** A dress becomes two separates of the same cloth, which go with more; what was planned is given up for them. */
+    #[Route('/split', name: 'project_split')]
+    public function split(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
+        $entry = new Entry($request->request->all());
+        $named = static fn (string $name, string $else): string => mb_substr('' === $name ? $record->name.$else : $name, 0, 120);
+        $names = [$named($entry->raw('first'), ', top'), $named($entry->raw('second'), ', skirt')];
+        $ranked = array_values($this->projects->ranked($record->season));
+        $before = $this->takeBack->state([...$ranked, $record]);
+        $made = array_map(fn (string $name): ProjectRecord => $this->half($record, $name), $names);
+        $this->sewings->enter($record, ProjectState::GivenUp, implode(' + ', $names));
+        $this->entities->flush();
+        $this->projects->renumber($made[1]);
+        $this->projects->renumber($made[0]);
+
+        return $this->done($request, $record, '{project} is two now: choose a pattern for each.', $before, [...$ranked, $record, ...$made]);
+    }
+
+    private function half(ProjectRecord $whole, string $name): ProjectRecord
+    {
+        $half = new ProjectRecord($whole->season);
+        $half->name = $name;
+        [$half->rank, $half->person, $half->certainty] = [$whole->rank, $whole->person, $whole->certainty];
+        [$half->deadline, $half->soft, $half->notBefore] = [$whole->deadline, $whole->soft, $whole->notBefore];
+        [$half->purpose, $half->occasion] = [$whole->purpose, $whole->occasion];
+        foreach ($whole->claimsOf() as $claim) {
+            if (null === $claim->copy && !$claim->cutOut) {
+                $its = new ClaimRecord($half);
+                [$its->role, $its->cut, $its->buy] = [$claim->role, $claim->cut, $claim->buy];
+            }
+        }
+        $this->entities->persist($half);
+
+        return $half;
+    }
+
+    private function season(string $id, Account $account): ?SeasonRecord
+    {
+        foreach ($this->plan->seasons($account) as $season) {
+            if ($season->id === $id || ('none' === $id && $season->undated)) {
+                return $season;
+            }
+        }
+
+        return 'none' === $id ? SeasonRecord::none($account) : null;
+    }
+
+    /** The one that begins about a year on, or a new one like it; null of what has no days. */
+    private function nextYear(SeasonRecord $season, Account $account): ?SeasonRecord
+    {
+        if ($season->undated) {
+            return null;
+        }
+        $starts = $season->starts->modify('+52 weeks');
+        foreach ($this->plan->seasons($account) as $other) {
+            if (!$other->undated && $starts->diff($other->starts)->days <= self::ABOUT) {
+                return $other;
+            }
+        }
+        $next = new SeasonRecord($account, $starts);
+        $next->name = mb_substr($season->name, 0, 110).' '.$starts->format('Y');
+        [$next->weeks, $next->minutesPerWeek, $next->most] = [$season->weeks, $season->minutesPerWeek, $season->most];
+
+        return $next;
+    }
+
+    /** @return list<ClothRecord> that nothing else on the plan takes from */
+    private function cloths(ProjectRecord $project): array
+    {
+        $cloths = [];
+        foreach ($project->claimsOf() as $claim) {
+            if (null !== $claim->cut && !$claim->cutOut) {
+                $cloths[$claim->cut->cloth->id] = $claim->cut->cloth;
+            }
+        }
+        foreach ($this->plan->drawn($project->season->account) as $other) {
+            foreach ($other->id !== $project->id && $other->state->isOpen() ? $other->claims : [] as $claim) {
+                unset($cloths[$claim->cloth->id ?? '']);
+            }
+        }
+
+        return array_values($cloths);
+    }
+
+    /**
+     * @param array<string, array<string, mixed>> $before
+     * @param list<object>                        $touched
+     * @param array<string, string>               $with
+     */
+    private function done(
+        Request $request,
+        ProjectRecord $record,
+        string $says,
+        array $before,
+        array $touched,
+        array $with = [],
+        ?string $else = null,
+    ): Response {
+        $answer = Back::to($request, $else ?? $this->generateUrl('season', ['id' => $record->season->id]));
+        $key = $this->takeBack->keep($before, $touched);
+        $this->toast->say($says, ['project' => $record->name] + $with, $this->generateUrl('undo', [
+            'key' => $key,
+            'back' => $answer->getTargetUrl(),
+        ]));
+
+        return $answer;
+    }
+}
