@@ -39,7 +39,7 @@ final readonly class CheckCommand
         SymfonyStyle $io,
         #[Argument('An octavum-workroom document; without it, the account’s workroom')] ?string $file = null,
         #[Option('E-mail address of the account; the demo workroom when left out')] ?string $account = null,
-        #[Option('Name of the season; the latest when left out')] ?string $season = null,
+        #[Option('Name of the season; the one with the most to sew when left out')] ?string $season = null,
         #[Option('Print JSON')] bool $json = false,
     ): int {
         try {
@@ -89,9 +89,10 @@ final readonly class CheckCommand
 
     private function season(Workroom $workroom, ?string $name): ?Season
     {
-        $seasons = array_values(
-            array_filter($workroom->seasons, static fn (Season $season): bool => null === $name || $season->name === $name),
-        );
+        if (null === $name) {
+            return $workroom->fullest();
+        }
+        $seasons = array_values(array_filter($workroom->seasons, static fn (Season $season): bool => $season->name === $name));
         usort($seasons, static fn (Season $a, Season $b): int => $b->starts <=> $a->starts);
 
         return $seasons[0] ?? null;

@@ -63,6 +63,15 @@ final class ProjectRepository extends ServiceEntityRepository
         $this->getEntityManager()->flush();
     }
 
+    /** Ranks a season's projects anew where one has left it. */
+    public function close(SeasonRecord $season): void
+    {
+        foreach (array_values($this->ranked($season)) as $i => $project) {
+            $project->rank = $i + 1;
+        }
+        $this->getEntityManager()->flush();
+    }
+
     /** One of the account's own that is on the plan. */
     public function hereOf(Account $account, string $id): ?ProjectRecord
     {

@@ -9,7 +9,6 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Season\Copy;
-use Octavum\Core\Season\Season;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\Refused;
 use Octavum\Document\SettingsCodec;
@@ -131,25 +130,6 @@ final readonly class Workrooms
         });
     }
 
-    /**
-     * The season with the most to sew: the one to look at first.
-     *
-     * @param array<string, SeasonRecord> $seasons
-     */
-    private function fullest(Workroom $workroom, array $seasons): ?string
-    {
-        $open = array_fill_keys(array_map(static fn (Season $season): string => $season->id, $workroom->seasons), 0);
-        foreach ($workroom->projects as $project) {
-            if (isset($open[$project->season->id]) && $project->state->takesHours()) {
-                ++$open[$project->season->id];
-            }
-        }
-        arsort($open);
-        $first = array_key_first($open);
-
-        return null === $first ? null : $seasons[$first]->id;
-    }
-
     private function add(Account $account, Workroom $workroom): void
     {
         $cloths = $cuts = $versions = $people = $seasons = $projects = $lays = [];
@@ -221,7 +201,8 @@ final readonly class Workrooms
             }
             $this->entities->persist($record);
         }
-        $account->season = $this->fullest($workroom, $seasons);
+        $fullest = $workroom->fullest();
+        $account->season = null === $fullest ? null : $seasons[$fullest->id]->id;
         foreach ($workroom->lists as $list) {
             $this->lists->store($list, $record = new ListRecord($account));
             $record->projects = array_map(static fn (string $id): string => $projects[$id]->id, $list->projects);

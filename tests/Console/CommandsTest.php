@@ -92,7 +92,7 @@ final class CommandsTest extends PageTestCase
         file_put_contents($path, $json);
         $import = $this->command('octavum:import', ['file' => $path, '--account' => 'maud@example.org']);
         self::assertSame(0, $import->getStatusCode());
-        self::assertStringContainsString('Imported: 42 cloths, 27 patterns, 2 seasons, 21 projects.', $import->getDisplay());
+        self::assertStringContainsString('Imported: 42 cloths, 27 patterns, 3 seasons, 23 projects.', $import->getDisplay());
         $again = $this->command('octavum:import', ['file' => $path, '--account' => 'maud@example.org']);
         self::assertStringContainsString('say --replace', $again->getErrorOutput());
         self::assertSame(

@@ -8,6 +8,7 @@ use Octavum\Console\LargeWorkroom;
 use Octavum\Core\Body\Feature;
 use Octavum\Core\Body\Liking;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\PartKind;
 use Octavum\Core\Piece\Role;
@@ -15,6 +16,13 @@ use Octavum\Core\Season\Decision;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Season\Purpose;
+use Octavum\Core\Season\Sewing\Again;
+use Octavum\Core\Season\Sewing\Chosen;
+use Octavum\Core\Season\Sewing\Fate;
+use Octavum\Core\Season\Sewing\Fitted;
+use Octavum\Core\Season\Sewing\StepKind;
+use Octavum\Core\Season\Sewing\Wear;
 use Octavum\Document\Fault;
 use Octavum\Document\Refused;
 use Octavum\Document\WorkroomReader;
@@ -34,8 +42,8 @@ final class WorkroomReaderTest extends TestCase
         $workroom = (new WorkroomReader())->read((string) file_get_contents(self::DEMO));
         self::assertGreaterThanOrEqual(40, \count($workroom->cloths));
         self::assertGreaterThanOrEqual(25, \count($workroom->patterns));
-        self::assertSame(['Rime', 'Thaw'], array_map(static fn ($season): string => $season->name, $workroom->seasons));
-        self::assertCount(21, $workroom->projects);
+        self::assertSame(['Rime', 'Thaw', 'Haar'], array_map(static fn ($season): string => $season->name, $workroom->seasons));
+        self::assertCount(23, $workroom->projects);
     }
 
     #[DataProvider('shown')]
@@ -49,7 +57,8 @@ final class WorkroomReaderTest extends TestCase
     {
         $ofPlans = ['options', 'decisions', 'copies', 'parts', 'pieces', 'ease', 'soft', 'notBefore', 'lists'];
         $ofPeopleAndCloth = ['facts', 'likings', 'features', 'high bust', 'recovery', 'edges', 'backSeen', 'motif', 'origin'];
-        foreach ([...$ofPlans, ...$ofPeopleAndCloth] as $field) {
+        $ofTheWorkbook = ['sewing', 'steps', 'stretches', 'states', 'finding', 'purpose', 'occasion', 'waits', 'used', 'asked', 'weeksOff'];
+        foreach ([...$ofPlans, ...$ofPeopleAndCloth, ...$ofTheWorkbook] as $field) {
             yield $field => ['"'.$field.'":'];
         }
         foreach (['taken apart', 'steamed', 'dyed', 'washed', 'cut'] as $kind) {
@@ -76,9 +85,10 @@ final class WorkroomReaderTest extends TestCase
     /** @return iterable<string, array{class-string<\BackedEnum>}> */
     public static function enums(): iterable
     {
-        foreach (
-            [LedgerKind::class, Feature::class, Garment::class, PartKind::class, Role::class, Liking::class, ProjectState::class] as $enum
-        ) {
+        $plan = [ProjectState::class, Purpose::class, StepKind::class, NotionKind::class];
+        $verdicts = [Fitted::class, Chosen::class, Again::class, Wear::class, Fate::class];
+        $all = [LedgerKind::class, Feature::class, Garment::class, PartKind::class, Role::class, Liking::class, ...$plan, ...$verdicts];
+        foreach ($all as $enum) {
             yield $enum => [$enum];
         }
     }

@@ -42,4 +42,17 @@ final readonly class Workroom
         public array $overrules = [],
     ) {
     }
+
+    /** The season with the most projects to sew, of several the latest: the one to look at first. Null without one. */
+    public function fullest(): ?Season
+    {
+        $count = fn (Season $season): int => \count(array_filter(
+            $this->projects,
+            static fn (Project $project): bool => $project->season->id === $season->id && $project->state->takesHours(),
+        ));
+        $seasons = $this->seasons;
+        usort($seasons, static fn (Season $a, Season $b): int => [$count($b), $b->starts] <=> [$count($a), $a->starts]);
+
+        return $seasons[0] ?? null;
+    }
 }

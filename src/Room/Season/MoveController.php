@@ -64,6 +64,7 @@ final class MoveController extends AbstractController
         }
         $this->entities->persist($season);
         $this->projects->renumber($record);
+        $this->projects->close($former);
 
         return $this->done($request, $record, '{project} is in {season} now.', $before, [...$touched, $season], [
             'season' => $season->name,
@@ -83,7 +84,9 @@ final class MoveController extends AbstractController
         $made = array_map(fn (string $name): ProjectRecord => $this->half($record, $name), $names);
         $this->sewings->enter($record, ProjectState::GivenUp, implode(' + ', $names));
         $this->entities->flush();
+        $at = $record->rank;
         $this->projects->renumber($made[1]);
+        $made[0]->rank = $at;
         $this->projects->renumber($made[0]);
 
         return $this->done($request, $record, '{project} is two now: choose a pattern for each.', $before, [...$ranked, $record, ...$made]);

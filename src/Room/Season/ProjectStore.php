@@ -90,14 +90,16 @@ final readonly class ProjectStore
     {
         $way = $option ?? $record;
         ++$way->changes;
-        $lays = $copies = $gates = [];
+        $lays = $copies = $gates = $taken = [];
         foreach ($record->claimsOf($option) as $claim) {
             if (null !== $claim->copy) {
                 $copies[$claim->copy->id] = $claim->copy;
             }
             $at = null === $claim->copy ? 0 : (int) array_search($claim->copy->id, array_keys($copies), true) + 1;
             $lays[$at.$claim->place()] ??= $claim->lay;
-            $gates[$at.$claim->place().' '.($claim->cut->id ?? '')] = $claim->gate;
+            $where = $at.$claim->place().' '.($claim->cut->id ?? '');
+            $gates[$where] = $claim->gate;
+            $taken[$where][] = [$claim->used, $claim->asked];
             $record->claims->removeElement($claim);
         }
         foreach ($copies as $copy) {
@@ -110,7 +112,11 @@ final readonly class ProjectStore
                 $stored->lay = $lays[$at.$claim->place()] ?? null;
                 unset($lays[$at.$claim->place()]);
                 $this->mapper->storeClaim($claim, $stored);
-                $stored->gate = $gates[$at.$claim->place().' '.($claim->cut->id ?? '')] ?? [];
+                $where = $at.$claim->place().' '.($claim->cut->id ?? '');
+                $stored->gate = $gates[$where] ?? [];
+                if ($claim->cutOut && isset($taken[$where][0])) {
+                    [$stored->used, $stored->asked] = array_shift($taken[$where]);
+                }
                 $stored->cut = null === $claim->cut ? null : $this->stash->record($account, $claim->cut->id);
             }
         }

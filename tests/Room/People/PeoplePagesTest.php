@@ -153,7 +153,7 @@ final class PeoplePagesTest extends PageTestCase
         self::assertCount(3, $workroom->people);
         $document = (new WorkroomWriter())->write($workroom);
         self::assertStringNotContainsString($ottoline->id, $document);
-        self::assertCount(21, (new WorkroomReader())->read($document)->projects);
+        self::assertCount(23, (new WorkroomReader())->read($document)->projects);
         $this->browser->followRedirect();
         $this->send('undo', []);
         $back = $this->workroom($account);

@@ -14,7 +14,7 @@ final class CalendarTest extends PageTestCase
     public function testASeasonIsAFileThatAStandardParserFindsNoFaultIn(): void
     {
         $this->signInToDemo();
-        $this->browser->click($this->get('/season')->selectLink('As a calendar')->link());
+        $this->browser->click($this->get('/season')->selectLink('Calendar')->link());
         $response = $this->browser->getResponse();
         self::assertSame('text/calendar; charset=utf-8', $response->headers->get('Content-Type'));
         $this->sound((string) $response->getContent());

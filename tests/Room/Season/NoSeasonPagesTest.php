@@ -66,7 +66,7 @@ final class NoSeasonPagesTest extends PageTestCase
         $coat = $this->project('Towpath coat');
         self::assertTrue($coat->season->undated);
         self::assertEquals(Length::ofMillimetres(120), $coat->ease);
-        self::assertCount(2, $this->workroom($this->account)->seasons);
+        self::assertCount(3, $this->workroom($this->account)->seasons);
     }
 
     public function testWithTheEaseWantedTheSizeGoesByTheFinishedGarment(): void

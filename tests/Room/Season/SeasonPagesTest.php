@@ -121,7 +121,7 @@ final class SeasonPagesTest extends PageTestCase
     {
         $this->signInToDemo();
         $id = $this->project('Choir dress')->season->id;
-        self::assertStringContainsString('58.5 h', self::says($this->get('/season/'.$id)));
+        self::assertStringContainsString('54 h', self::says($this->get('/season/'.$id)));
         $form = $this->get('/season/'.$id.'/edit')->selectButton('Save the season')->form();
         self::assertStringContainsString('8 Mar', self::says($this->get('/season/'.$id.'/edit'), '.weeks-off'));
         $off = ['1' => '1', '2' => '1', '99' => '1', 'x' => '1'];
@@ -230,7 +230,7 @@ final class SeasonPagesTest extends PageTestCase
         $this->send('Save the project', ['rank' => '1']);
         self::assertResponseRedirects();
         self::assertSame('Towpath coat', $this->get('/season')->filter('.project .who a')->first()->text());
-        self::assertSame(range(1, 16), array_map(static fn (Project $project): int => $project->rank, $this->open($account)));
+        self::assertSame(range(1, 11), array_map(static fn (Project $project): int => $project->rank, $this->open($account)));
         $rime = array_values(array_filter($this->workroom($account)->seasons, static fn ($season): bool => 'Rime' === $season->name))[0];
         $this->get('/project/'.$coat->id.'/change');
         $this->send('Save the project', ['season' => $rime->id]);
@@ -279,10 +279,10 @@ final class SeasonPagesTest extends PageTestCase
     {
         $account = $this->signInToDemo();
         $this->get('/season');
-        self::assertStringContainsString('The hours run out here: 58.5 h', self::says($this->get('/season')));
+        self::assertStringContainsString('The hours run out here: 54 h', self::says($this->get('/season')));
         $this->get('/season/'.$this->project('Towpath coat', $account)->season->id.'/edit');
         $this->send('Save the season', ['hours' => '8']);
-        self::assertStringContainsString('All of it fits into 104 h: 5.5 h to spare', self::says($this->browser->followRedirect()));
+        self::assertStringContainsString('All of it fits into 96 h: 7.4 h to spare', self::says($this->browser->followRedirect()));
     }
 
     /** Whatever a document may hold, opening a form and saving it loses nothing. */
