@@ -6,12 +6,6 @@ import { executablePath } from '../playwright.config.js';
 const base = process.argv[2] ?? 'http://127.0.0.1:8399';
 const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'] });
 
-async function byMachine(page) {
-    await page.getByRole('button', { name: 'Lay it by machine' }).click();
-    await page.waitForTimeout(1000);
-    await page.getByRole('button', { name: 'Lay it by machine' }).waitFor({ timeout: 60000 });
-}
-
 async function take(viewport, pages) {
     const page = await browser.newPage({ viewport, locale: 'en-GB' });
     await page.goto(base + '/sign-in');
@@ -54,52 +48,34 @@ await take({ width: 1280, height: 800 }, {
         await page.getByRole('link', { name: 'Bow-locker shirt' }).click();
         await page.getByRole('link', { name: 'Its pieces' }).first().click();
     },
-    'piece-cloths': async (page) => {
-        await page.goto(base + '/season');
-        await page.getByRole('link', { name: 'Bow-locker shirt' }).click();
-        await page.getByRole('link', { name: 'Each piece its cloth' }).click();
-        for (const piece of ['Collar', 'Stand']) {
-            await page.locator('.piece-press', { hasText: new RegExp(`^\\s*${piece} `) }).first().click();
-        }
-        await page.waitForTimeout(800);
-    },
     table: async (page) => {
         await page.goto(base + '/table');
         await page.getByRole('link', { name: 'Fern tee with' }).click();
-    },
-    'table-two-cuts': async (page) => {
-        await page.goto(base + '/table');
-        await page.getByRole('link', { name: 'Quarry pinafore', exact: true }).click();
-        for (const label of ['Tweed waistcoat', 'Gathered tweed skirt']) {
-            await page.getByLabel('Add a project or pattern').selectOption({ label });
-            await page.waitForTimeout(800);
-        }
-        await page.getByLabel('Add a cut').selectOption(await page.locator('[x-ref=cut] option', { hasText: 'tweed, the shorter' }).getAttribute('value'));
-        await page.waitForTimeout(800);
-        await byMachine(page);
     },
     bench: async (page) => {
         await page.goto(base + '/bench');
         await page.getByRole('link', { name: 'Plum ponte' }).click();
     },
     enough: async (page) => {
-        await page.goto(base + '/season');
-        await page.getByRole('link', { name: 'Regatta dress' }).click();
+        await page.goto(base + '/find?q=Regatta');
+        await page.getByRole('link', { name: 'Regatta dress' }).first().click();
         await page.getByRole('button', { name: 'Least change that fits' }).click({ timeout: 30000 });
         await page.locator('.gap-over').waitFor({ timeout: 30000 });
         await page.locator('.enough-panel').scrollIntoViewIfNeeded();
     },
-    'best-use': '/bench/best',
     gate: async (page) => {
         await page.goto(base + '/season');
         await page.getByRole('link', { name: 'Heron skirt', exact: true }).first().click();
         await page.getByRole('link', { name: /Before cutting/ }).first().click();
     },
     shopping: '/shopping',
+    workbook: '/workbook',
+    year: '/workbook/year',
     person: ['/people', 'Odalys'],
 });
 await take({ width: 390, height: 844 }, {
     'phone-cloth': '/cloth',
     'phone-shopping': '/shopping',
+    'phone-workbook': '/workbook',
 });
 await browser.close();

@@ -21,6 +21,9 @@ use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\Season;
+use Octavum\Core\Season\Sewing\Finding;
+use Octavum\Document\Node;
+use Octavum\Document\SewingCodec;
 
 /** An account's seasons and projects, checked; for every room that needs them. */
 #[AsDoctrineListener(Events::onFlush)]
@@ -227,6 +230,7 @@ final class Plan
     /**
      * @return list<array{
      *     id: string, name: string, state: ProjectState, season: string, person: ?string, size: ?string, version: string,
+     *     finding: ?Finding,
      * }> in which a pattern is or was planned, the latest season first
      */
     public function ofPattern(Account $account, string $pattern): array
@@ -234,11 +238,12 @@ final class Plan
         /**
          * @var list<array{
          *     id: string, name: string, state: ProjectState, season: string, person: ?string, size: ?string, version: string,
+         *     sewing: mixed,
          * }> $projects
          */
         $projects = $this->entities
             ->createQuery(
-                'SELECT p.id, p.name, p.state, s.name AS season, who.name AS person, p.size, v.name AS version FROM '
+                'SELECT p.id, p.name, p.state, s.name AS season, who.name AS person, p.size, v.name AS version, p.sewing FROM '
                     .ProjectRecord::class
                     .' p JOIN p.season s JOIN p.version v LEFT JOIN p.person who'
                     .' WHERE s.account = :account AND v.pattern = :pattern AND p.removedAt IS NULL'
@@ -246,8 +251,15 @@ final class Plan
             )
             ->setParameters(['account' => $account, 'pattern' => $pattern])
             ->getArrayResult();
+        $codec = new SewingCodec();
 
-        return $projects;
+        return array_map(
+            static fn (array $one): array => [
+                ...$one,
+                'finding' => $codec->read(Node::stored($one['sewing'], 'project '.$one['id']))->finding,
+            ],
+            $projects,
+        );
     }
 
     /** @return array<string, list<Promise>> what options that do not lead might take, by cut */

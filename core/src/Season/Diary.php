@@ -17,7 +17,7 @@ final readonly class Diary
         foreach ($checked->projects as $answer) {
             $project = $answer->project;
             $with = ['project' => $project->name];
-            if (!$project->season->undated && !$answer->belowChalkLine) {
+            if (!$project->season->undated && !$answer->belowChalkLine && $project->state->takesHours()) {
                 $begin = $project->season->dayAfter($answer->from);
                 $begin = null !== $project->notBefore && $begin < $project->notBefore ? $project->notBefore : $begin;
                 $days[] = new Dated('begin-'.$project->id, $begin, new Sentence('Begin {project}', $with));

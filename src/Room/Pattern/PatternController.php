@@ -18,6 +18,8 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\PatternLine\Twins;
 use Octavum\Core\Piece\Garment;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Workbook\EnvelopeFactor;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
@@ -156,9 +158,23 @@ final class PatternController extends AbstractController
                 'fault' => $fault,
                 'people' => $this->people->all($account),
                 'history' => $this->plan->ofPattern($account, $record->id),
+                'factors' => $this->factors($pattern, $account),
             ],
             new Response(status: null === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
         );
+    }
+
+    /** @return array{pattern: ?EnvelopeFactor, maker: ?EnvelopeFactor} what was used of what its envelope asks for, and its maker's */
+    private function factors(Pattern $pattern, Account $account): array
+    {
+        $made = $this->plan->drawn($account);
+        $its = array_filter($made, static fn (Project $project): bool => $project->pattern?->id === $pattern->id);
+        $makers = array_filter($made, static fn (Project $project): bool => $project->pattern?->maker === $pattern->maker);
+
+        return [
+            'pattern' => EnvelopeFactor::of(array_values($its)),
+            'maker' => '' === $pattern->maker ? null : EnvelopeFactor::of(array_values($makers)),
+        ];
     }
 
     #[Route('/patterns/{id}/edit', name: 'pattern_edit', methods: ['GET', 'POST'])]

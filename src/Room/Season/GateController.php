@@ -56,7 +56,7 @@ final class GateController extends AbstractController
     {
         [$answer, $role] = $this->found($account, $id, $claim);
 
-        return $this->page($answer, $role, $account, new Entry([]));
+        return $role->claim->cutOut ? $this->isCut($answer, $role) : $this->page($answer, $role, $account, new Entry([]));
     }
 
     /** What is said of the checks is kept; with the scissors, the cloth is cut. */
@@ -64,6 +64,9 @@ final class GateController extends AbstractController
     public function pass(string $id, string $claim, Request $request, #[CurrentUser] Account $account): Response
     {
         [$answer, $role] = $this->found($account, $id, $claim);
+        if ($role->claim->cutOut) {
+            return $this->isCut($answer, $role, $request->request->getString('used'));
+        }
         $entry = new Entry($request->request->all());
         $said = $this->said($entry);
         if ($entry->isSound() && !$entry->boolean('cut')) {
@@ -95,15 +98,32 @@ final class GateController extends AbstractController
         return $this->redirect($back);
     }
 
-    /** @return array{ProjectAnswer, RoleAnswer} of cloth that is here and not cut out yet */
+    /** @return array{ProjectAnswer, RoleAnswer} of cloth that is here, or was before it was cut out */
     private function found(Account $account, string $id, string $claim): array
     {
         $answer = $this->plan->answer($account, $id);
         $role = $answer?->role($claim);
 
-        return null === $answer || null === $role?->claim->cut || $role->claim->cutOut
+        return null === $answer || null === $role?->claim->cut
             ? throw $this->createNotFoundException()
             : [$answer, $role];
+    }
+
+    /** Somebody has cut it meanwhile, or the page is an old one: that stands, and nothing is cut twice. */
+    private function isCut(ProjectAnswer $answer, RoleAnswer $role, string $typed = ''): Response
+    {
+        $this->toast->say(
+            '' === $typed
+                ? '{cloth} is cut out for {project} already.'
+                : '{cloth} was cut for {project} somewhere else meanwhile: that stands, and your {typed} is not written.',
+            [
+                'cloth' => $role->claim->cloth->name ?? '',
+                'project' => $answer->project->name,
+                'typed' => mb_substr($typed, 0, 40),
+            ],
+        );
+
+        return $this->redirectToRoute('project', ['id' => $answer->project->id]);
     }
 
     /** @return array<string, string> of each check that is ticked, or waived with a word */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
+use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\Season;
 
@@ -69,12 +70,26 @@ final readonly class Ruler
         // it ends in the week of its last minute, not after the weeks off that follow
         $to = min(self::WIDTH, $this->season->weeksAfter(max(0, $answer->to - 1)) * $week);
         $deadline = $answer->project->deadline;
-        $due = null === $deadline ? null : ((float) $this->season->starts->diff($deadline)->format('%r%a') / 7) * $week;
+        $parcels = [];
+        foreach ($answer->project->claims as $claim) {
+            if (CutState::Ordered === $claim->cut?->state && null !== $claim->cut->expected && !$claim->cutOut) {
+                $parcels[] = $this->day($claim->cut->expected);
+            }
+        }
 
         return new WeekBar(
             round($from, 1),
             round(max(3, $to - $from), 1),
-            null === $due ? null : round(max(2, min(self::WIDTH - 2, $due)), 1),
+            null === $deadline ? null : $this->day($deadline),
+            $parcels,
         );
+    }
+
+    /** What lies outside the season stands at its end. */
+    private function day(\DateTimeImmutable $day): float
+    {
+        $weeks = (float) $this->season->starts->diff($day)->format('%r%a') / 7;
+
+        return round(max(2, min(self::WIDTH - 2, ($weeks * self::WIDTH) / $this->season->weeks)), 1);
     }
 }

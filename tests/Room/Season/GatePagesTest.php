@@ -70,7 +70,10 @@ final class GatePagesTest extends PageTestCase
         $gone = $this->get('/project/'.$skirt->id);
         self::assertCount(0, $gone->filter('a[href$="/gate/'.$skirt->claims[0]->id.'"]'), 'it is cut out already');
         $this->browser->request('GET', '/project/'.$skirt->id.'/gate/'.$skirt->claims[0]->id);
-        self::assertSame(404, $this->browser->getResponse()->getStatusCode());
+        self::assertStringContainsString('is cut out for Heron skirt already', self::says($this->browser->followRedirect(), '.toast'));
+        $this->answer($this->passed(['used' => '1.4 m']));
+        self::assertStringContainsString('your 1.4 m is not written', self::says($this->browser->followRedirect(), '.toast'));
+        self::assertEquals($after, $this->cut(), 'nothing is cut twice');
         $this->get('/season');
         $this->browser->submit($page->selectButton('undo')->form());
         self::assertFalse($this->skirt()->claims[0]->cutOut);
@@ -92,6 +95,26 @@ final class GatePagesTest extends PageTestCase
         self::assertMatchesRegularExpression('/^\d/', (string) $page->filter('[name="remnants[0][width]"]')->attr('value'));
         $need = (float) $this->project('Quarry pinafore')->claims[0]->lay?->sheets[0]->used->millimetres();
         self::assertEqualsWithDelta($need / 1000, (float) $page->filter('[name=used]')->attr('value'), 0.001, 'as the lay needs it');
+    }
+
+    public function testWhatIsSpoiltClaimsItsClothOnceMoreSoThatThePlanSaysWhatItCosts(): void
+    {
+        $this->gate();
+        $page = $this->answer($this->passed(['again' => '60 cm']));
+        self::assertStringContainsString('What was spoilt?', self::says($page));
+        // 2.50 m, of which 2.00 are cut off: half a metre is left
+        $this->answer($this->passed(['used' => '2 m', 'spoilt' => 'a panel', 'again' => '60 cm']));
+        $page = $this->browser->followRedirect();
+        $skirt = $this->skirt();
+        self::assertSame([true, false], array_column($skirt->claims, 'cutOut'));
+        self::assertSame(600_000, $skirt->claims[1]->stated?->micrometres);
+        self::assertSame(ProjectState::Ready, $skirt->state, 'not all of it is cut');
+        self::assertMatchesRegularExpression('/Heron skirt is \d+ cm short on Heron lawn/', self::says($page));
+        self::assertSame(2_000_000, $skirt->claims[0]->used?->micrometres);
+        self::assertNotNull($skirt->claims[0]->asked, 'what the envelope asked for is kept beside it');
+        $this->browser->submit($page->selectButton('undo')->form());
+        self::assertCount(1, $this->skirt()->claims);
+        self::assertNull($this->skirt()->claims[0]->used);
     }
 
     public function testTooMuchNothingAndHalfARemnantAreRefusedAndKept(): void
