@@ -42,9 +42,6 @@ final readonly class WhatWaits
         $cutting = StepKind::CutOut === $step->kind;
         $of = array_filter($answer->roles, static fn (RoleAnswer $role): bool => !$role->claim->cutOut
             && (\in_array($role->claim->role, $step->cloths, true) || StepKind::Wash === $step->kind));
-        if ($cutting && [] === $answer->roles) {
-            return new Sentence('No cloth is chosen for it yet.');
-        }
         foreach ($of as $role) {
             $cut = $role->claim->cut;
             $cloth = ['cloth' => $role->claim->cloth->name ?? ($role->claim->wish->name ?? '')];
@@ -54,7 +51,8 @@ final readonly class WhatWaits
                     'day' => $cut->expected ?? '',
                 ]),
                 null !== $role->claim->wish => new Sentence('{cloth} is to be bought.', $cloth),
-                null === $cut => new Sentence('No cloth is chosen for it yet.'),
+                // a plan without cloth is kept by somebody who keeps no stash
+                null === $cut => null,
                 $cutting && Verdict::Short === $role->verdict => new Sentence('{cloth} is too short for it: make it enough first.', $cloth),
                 $cutting && Verdict::NotKnown === $role->verdict => new Sentence('Whether {cloth} is enough is not known yet.', $cloth),
                 default => null,

@@ -31,7 +31,8 @@ final readonly class WorkbookPages
     public function page(Account $account, int $have): WorkbookPage
     {
         $projects = $this->plan->drawn($account);
-        [$begun, $next] = $this->atHand($account, $projects);
+        [$begun, $planned] = $this->atHand($account, $projects);
+        $next = \array_slice($planned, 0, self::NEXT);
         $fits = new WhatFits([...$begun, ...$next]);
         $offered = $fits->within($have)[0]->answer ?? $begun[0] ?? $next[0] ?? null;
         foreach ($begun as $answer) {
@@ -45,7 +46,7 @@ final readonly class WorkbookPages
             $fits,
             array_map($row, $begun),
             array_map($row, $next),
-            (new Sessions())->of([...$begun, ...$next]),
+            (new Sessions())->of([...$begun, ...$planned]),
             $this->toJudge($begun),
             $this->toAskWorn($projects),
             Pace::of($projects),
@@ -57,7 +58,7 @@ final readonly class WorkbookPages
     /**
      * @param list<Project> $projects
      *
-     * @return array{list<ProjectAnswer>, list<ProjectAnswer>} begun, the earliest deadline first; and next in rank
+     * @return array{list<ProjectAnswer>, list<ProjectAnswer>} begun, the earliest deadline first; and those in rank above the chalk line
      */
     private function atHand(Account $account, array $projects): array
     {
@@ -82,7 +83,7 @@ final readonly class WorkbookPages
         ];
         usort($begun, static fn (ProjectAnswer $a, ProjectAnswer $b): int => $place($a) <=> $place($b));
 
-        return [$begun, \array_slice($planned, 0, self::NEXT)];
+        return [$begun, $planned];
     }
 
     private function isBegun(Project $project): bool
