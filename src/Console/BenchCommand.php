@@ -6,7 +6,9 @@ namespace Octavum\Console;
 
 use Octavum\Console\Trial\Visitor;
 use Octavum\Core\Lay\Judge;
+use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
+use Octavum\Core\Lay\Request;
 use Octavum\Core\Need\On;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\WorkroomReader;
@@ -105,54 +107,64 @@ final readonly class BenchCommand
         return Command::SUCCESS;
     }
 
-    /** Every lay of the shipped set: how long against the best or against a plain shelf lay, and when the first one stood. */
+    /** Every lay of the shipped set: how long against the best or against the first engine alone, and when the first one stood. */
     private function lays(SymfonyStyle $io, Stopwatch $watch, float $seconds): void
     {
         $set = new LaySet();
         $judge = new Judge();
-        $ratios = ['sawn' => [], 'garment' => []];
+        $ratios = ['sawn' => [], 'irregular' => [], 'garment' => [], 'irregular, first engine' => []];
         $faults = 0;
         $slowest = 0.0;
         foreach ($set->all($seconds) as $name => [$request, $best]) {
-            $start = hrtime(true);
-            $elapsed = static fn (): float => (hrtime(true) - $start) / 1e9;
             $first = null;
-            $lay = (new LayMaker())->make($request, $elapsed, static function () use (&$first, $elapsed): void {
-                $first ??= $elapsed();
-            });
-            $spent = $elapsed();
+            [$former] = $this->laid(new LayMaker(false), $request);
+            [$lay, $spent] = $this->laid(new LayMaker(), $request, $first);
             $used = array_sum($lay->used);
-            $shelf = $set->shelf($request);
-            $ratios[null === $best ? 'garment' : 'sawn'][] = $used / ($best ?? $shelf);
+            $kind = null === $best ? 'garment' : (str_starts_with($name, 'irregular') ? 'irregular' : 'sawn');
+            $ratios[$kind][] = $used / ($best ?? array_sum($former->used));
+            if ('irregular' === $kind) {
+                $ratios['irregular, first engine'][] = array_sum($former->used) / $best;
+            }
             $wrong = $judge->faults($request, $lay);
             $faults += \count($wrong);
             $slowest = max($slowest, $first ?? 0);
             $io->writeln(
                 \sprintf(
-                    '%-22s %5.0f mm, %s %5.0f, %.3f of it; shelf %5.0f; used %.0f %%; first %3.0f ms; %5d tried in %.2f s%s',
+                    '%-22s %5.0f mm, first engine %5.0f, %.3f of it%s; used %.0f %%; first %3.0f ms; %5d tried in %.2f s%s',
                     $name,
                     $used,
-                    null === $best ? 'shelf' : 'best ',
-                    $best ?? $shelf,
-                    $used / ($best ?? $shelf),
-                    $shelf,
+                    array_sum($former->used),
+                    $used / array_sum($former->used),
+                    null === $best ? '' : \sprintf(', best %.0f, %.3f of it', $best, $used / $best),
                     100 * $lay->utilisation,
                     1000 * ($first ?? 0),
                     $lay->evaluated,
                     $spent,
-                    [] === $wrong ? '' : '  WRONG: '.implode('; ', $wrong),
+                    [] === $wrong ? '' : '  WRONG: '.implode('; ', array_map(strval(...), $wrong)),
                 ),
                 SymfonyStyle::OUTPUT_RAW,
             );
         }
         foreach ($ratios as $kind => $all) {
             $watch->row(
-                $kind.' against '.('sawn' === $kind ? 'the best' : 'a shelf lay'),
+                $kind.' against '.('garment' === $kind ? 'the first engine' : 'the best'),
                 \sprintf('mean %.3f, worst %.3f of %d', array_sum($all) / max(1, \count($all)), [] === $all ? 0 : max($all), \count($all)),
             );
         }
         $watch->row('slowest first lay', \sprintf('%.0f ms', 1000 * $slowest));
         $watch->row('faults by the judge', (string) $faults);
+    }
+
+    /** @return array{Lay, float} and the seconds it took; $first is when its first lay stood */
+    private function laid(LayMaker $maker, Request $request, ?float &$first = null): array
+    {
+        $start = hrtime(true);
+        $elapsed = static fn (): float => (hrtime(true) - $start) / 1e9;
+        $lay = $maker->make($request, $elapsed, static function () use (&$first, $elapsed): void {
+            $first ??= $elapsed();
+        });
+
+        return [$lay, $elapsed()];
     }
 
     /** @throws \RuntimeException unless the page is there */

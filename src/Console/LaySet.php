@@ -12,7 +12,7 @@ use Octavum\Core\Shape\Outline;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 
-/** Lays to measure with: rectangles sawn from a known cloth, so that the best length is known, and garments in several sizes. */
+/** Lays to measure with: rectangles and irregular pieces sawn from a known cloth, so that the best length is known, and garments. */
 final readonly class LaySet
 {
     private const SAWN_LENGTH = 2000.0;
@@ -22,6 +22,9 @@ final readonly class LaySet
     {
         foreach (range(16, 29) as $count) {
             yield 'sawn '.$count => [$this->sawn($count, $count, $seconds), self::SAWN_LENGTH];
+        }
+        foreach ([12, 14, 16, 18, 20, 22, 24, 26, 28, 15, 19, 25] as $seed => $count) {
+            yield 'irregular '.$count => [$this->irregular($count, $seed, $seconds, 1 === $seed % 2), self::SAWN_LENGTH];
         }
         foreach ($this->headToTail($seconds) as $name => $case) {
             yield $name => $case;
@@ -51,6 +54,88 @@ final readonly class LaySet
             return [$radius * cos(($i * \M_PI) / 100), $radius * sin(($i * \M_PI) / 100)];
         }, range(0, 199));
         yield '200 corners × 4' => [$request(Outline::of($wavy), 4, 1380), null];
+    }
+
+    /**
+     * Pieces sawn from 2 m of cloth 1.4 m wide by slanted cuts from side to side, one after another through the largest piece; with
+     * bends they are not convex. The best length is that of the cloth. Sewn together again they lie as they were.
+     *
+     * @param bool $bent each cut has a corner in its middle
+     */
+    public function irregular(int $count, int $seed, float $seconds, bool $bent): Request
+    {
+        $random = new Randomizer(new Mt19937(1000 + $seed));
+        $boards = [[[0.0, 0.0], [self::SAWN_LENGTH, 0.0], [self::SAWN_LENGTH, 1400.0], [0.0, 1400.0]]];
+        while (\count($boards) < $count) {
+            usort($boards, static fn (array $a, array $b): int => Outline::of($b)->area() <=> Outline::of($a)->area());
+            $i = $random->getInt(0, min(2, \count($boards) - 1));
+            $halves = $this->sawnApart($boards[$i], $random, $bent);
+            if (null !== $halves) {
+                array_splice($boards, $i, 1, $halves);
+            }
+        }
+        $pieces = array_map(
+            static fn (int $i): Piece => new Piece('board '.($i + 1), Outline::of($boards[$i])->atOrigin()),
+            array_keys($boards),
+        );
+
+        return new Request([new Sheet('cloth', 1400, null)], $pieces, seconds: $seconds, seed: $seed);
+    }
+
+    /**
+     * @param list<array{float, float}> $board
+     *
+     * @return ?array{list<array{float, float}>, list<array{float, float}>} null when a half is too small, or the cut leaves the board
+     */
+    private function sawnApart(array $board, Randomizer $random, bool $bent): ?array
+    {
+        $count = \count($board);
+        $sides = array_map(static fn (int $i): float => hypot(
+            $board[($i + 1) % $count][0] - $board[$i][0],
+            $board[($i + 1) % $count][1] - $board[$i][1],
+        ), range(0, $count - 1));
+        arsort($sides);
+        $from = array_key_first($sides);
+        $to = ($from + 1 + $random->getInt(1, max(1, $count - 2))) % $count;
+        if ($to === $from) {
+            return null;
+        }
+        $on = static fn (int $i, float $share): array => [
+            round($board[$i][0] + $share * ($board[($i + 1) % $count][0] - $board[$i][0]), 3),
+            round($board[$i][1] + $share * ($board[($i + 1) % $count][1] - $board[$i][1]), 3),
+        ];
+        $a = $on($from, $random->getInt(300, 700) / 1000);
+        $b = $on($to, $random->getInt(300, 700) / 1000);
+        $cut = [$a];
+        if ($bent) {
+            $off = $random->getInt(-150, 150) / 1000;
+            $cut[] = [round(($a[0] + $b[0]) / 2 - $off * ($b[1] - $a[1]), 3), round(($a[1] + $b[1]) / 2 + $off * ($b[0] - $a[0]), 3)];
+        }
+        $cut[] = $b;
+        $walk = static function (int $i, int $j) use ($board, $count): array {
+            $points = [];
+            for ($k = ($i + 1) % $count;; $k = ($k + 1) % $count) {
+                $points[] = $board[$k];
+                if ($k === $j) {
+                    return $points;
+                }
+            }
+        };
+        $halves = [[...array_reverse($cut), ...$walk($from, $to)], [...$cut, ...$walk($to, $from)]];
+        $area = 0.0;
+        foreach ($halves as $half) {
+            try {
+                $outline = Outline::of($half);
+            } catch (\InvalidArgumentException) {
+                return null;
+            }
+            if ($outline->area() < 40_000 || min($outline->length(), $outline->width()) < 120) {
+                return null;
+            }
+            $area += $outline->area();
+        }
+
+        return abs($area - Outline::of($board)->area()) > 100 ? null : $halves;
     }
 
     /** Rectangles sawn from 2 m of cloth 1.4 m wide, none to be turned across. */
@@ -229,30 +314,5 @@ final readonly class LaySet
                 ),
             ),
         );
-    }
-
-    /** What a plain shelf lay of the bounding boxes would use: boxes side by side across the cloth, row after row, the longest first. */
-    public function shelf(Request $request): float
-    {
-        $boxes = [];
-        foreach ($request->pieces as $piece) {
-            $outline = $piece->flat()->turned($piece->grain->turns(true)[0]);
-            for ($i = 0; $i < $piece->quantity; ++$i) {
-                $boxes[] = [$outline->length(), $outline->width()];
-            }
-        }
-        rsort($boxes);
-        $shelves = [];
-        foreach ($boxes as [$length, $wide]) {
-            foreach ($shelves as $i => [, $taken]) {
-                if ($taken + $wide <= $request->sheets[0]->width) {
-                    $shelves[$i][1] += $wide;
-                    continue 2;
-                }
-            }
-            $shelves[] = [$length, $wide];
-        }
-
-        return array_sum(array_column($shelves, 0));
     }
 }

@@ -262,6 +262,30 @@ final class Plan
         );
     }
 
+    /**
+     * What was cut off and what the envelope asked for, of a maker's patterns, or of one where nobody said whose it is.
+     *
+     * @return array<string, list<array{int, int}>> by pattern, in micrometres
+     */
+    public function envelopes(Account $account, string $maker, string $pattern): array
+    {
+        /** @var list<array{pattern: string, used: int|string, asked: int|string}> $rows */
+        $rows = $this->entities
+            ->createQuery(
+                'SELECT t.id AS pattern, c.used, c.asked FROM '.ClaimRecord::class.' c JOIN c.project p JOIN p.season s'
+                    .' JOIN p.version v JOIN v.pattern t WHERE s.account = :account AND p.removedAt IS NULL AND c.asked > 0'
+                    .' AND c.used > 0 AND (t.id = :pattern OR (t.maker = :maker AND t.maker <> \'\'))',
+            )
+            ->setParameters(['account' => $account, 'maker' => $maker, 'pattern' => $pattern])
+            ->getArrayResult();
+        $cuts = [];
+        foreach ($rows as $row) {
+            $cuts[$row['pattern']][] = [(int) $row['used'], (int) $row['asked']];
+        }
+
+        return $cuts;
+    }
+
     /** @return array<string, list<Promise>> what options that do not lead might take, by cut */
     public function perhaps(Account $account): array
     {

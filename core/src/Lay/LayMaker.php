@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Lay\Engine\Clusters;
 use Octavum\Core\Lay\Engine\Cost;
 use Octavum\Core\Lay\Engine\Decoder;
 use Octavum\Core\Lay\Engine\Leftovers;
@@ -12,6 +13,7 @@ use Octavum\Core\Lay\Engine\Search;
 use Octavum\Core\Lay\Engine\Settler;
 use Octavum\Core\Lay\Engine\Skyline;
 use Octavum\Core\Lay\Engine\Spot;
+use Octavum\Core\Lay\Engine\Squeeze;
 use Octavum\Core\Shape\Outline;
 
 /**
@@ -24,11 +26,18 @@ final readonly class LayMaker
     /** Share of the time for finding out how many cuts are enough. */
     private const QUICK = 0.25;
     private const MOST_CHOICES = 64;
+    /** Share of the time for a lay to begin with, where the rest of it goes to squeezing that. */
+    private const START = 0.1;
     /** At the clock, for a quick lay. */
     private const LOOKS = 400;
 
     /** Height of the decoder's rows in mm up to so many copies; settling makes up for what they lose. */
     private const ROWS = [100 => 10.0, 400 => 20.0, \PHP_INT_MAX => 40.0];
+
+    /** @param bool $squeeze the second engine; without it the first has all the time */
+    public function __construct(private bool $squeeze = true)
+    {
+    }
 
     /**
      * @param \Closure(): float                                              $elapsed seconds since the start
@@ -252,11 +261,16 @@ final readonly class LayMaker
             $cost,
             $request->seed,
         );
+        $squeezes = $this->squeeze && !$exact && $this->canSqueeze($way);
+        // a sound lay to begin with, and the rest of the time for the squeeze
+        $until = $squeezes ? 1 - self::START : 0.0;
+        $start = static fn (): float => ($left() - $until) / (1 - $until);
         $settled = [];
+        $paired = $exact ? $way->items : (new Pairs($row, $request->gap))->of($way->items, $start);
         [$spots, $unplaced] = $search->run(
             $way->items,
-            $exact ? $way->items : (new Pairs($row, $request->gap))->of($way->items, $left),
-            $left,
+            $paired,
+            $start,
             function (array $spots) use ($request, $way, $settler, $exact, $cost, $better, $left, &$settled): void {
                 if ([] === $settled) {
                     $this->tell($request, $way, $spots, $better);
@@ -268,12 +282,52 @@ final readonly class LayMaker
                 }
             },
         );
+        $spots = [] === $unplaced && [] !== $settled ? $settled : ($exact ? $spots : $settler->settle($spots, $left));
+        if ($squeezes && [] === $unplaced) {
+            $squeeze = new Squeeze($way->lanes[0], $request->gap, $settler, $request->seed);
+            $spots = $this->squeezed($request, $way, $spots, $squeeze, $search, $row, $left, $better);
+        }
 
-        return [
-            [] === $unplaced && [] !== $settled ? $settled : ($exact ? $spots : $settler->settle($spots, $left)),
-            $unplaced,
-            $search->evaluated,
-        ];
+        return [$spots, $unplaced, $search->evaluated];
+    }
+
+    /**
+     * With what fits exactly laid as one, for a while, and then each piece for itself.
+     *
+     * @param list<Spot>                                                     $spots
+     * @param \Closure(): float                                              $left
+     * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better
+     *
+     * @return list<Spot>
+     */
+    private function squeezed(
+        Request $request,
+        Way $way,
+        array $spots,
+        Squeeze $squeeze,
+        Search $search,
+        float $row,
+        \Closure $left,
+        ?\Closure $better,
+    ): array {
+        $tell = function (array $spots) use ($request, $way, $better): void {
+            /** @var list<Spot> $spots */
+            $this->tell($request, $way, $spots, $better);
+        };
+        $clusters = $request->gap > 0 ? $way->items : (new Clusters($row, $way->lanes[0]->width))->of($way->items, $left);
+        if (\count($clusters) < \count($way->items)) {
+            $spots = $squeeze->together($spots, $clusters, $search->first($clusters), $left, $tell);
+        }
+
+        return $squeeze->run($spots, $left, $tell);
+    }
+
+    /** Whether pieces may be moved freely: on one lane, and not from repeat to repeat. */
+    private function canSqueeze(Way $way): bool
+    {
+        return 1 === \count($way->lanes)
+            && \count($way->items) > 1
+            && [] === array_filter($way->items, static fn (Item $item): bool => null !== $item->variants[0]->match);
     }
 
     /**

@@ -37,7 +37,10 @@ final readonly class Variant
     ) {
         $this->length = $outline->right;
         $this->width = $outline->top;
-        $parts = $outline->convexParts();
+        $parts = [] === $members ? $outline->convexParts() : array_merge(...array_map(
+            static fn (Member $member): array => $member->variant->outline->moved($member->x, $member->y)->convexParts(),
+            $members,
+        ));
         $this->solids = [
             array_map(static fn (array $part): Solid => Solid::of($part, 0), $parts),
             array_map(static fn (array $part): Solid => Solid::of($part, 1), $parts),

@@ -153,7 +153,7 @@ final readonly class Convex
             }
         }
 
-        return self::hull($points);
+        return $this->hull($points);
     }
 
     /**
@@ -163,7 +163,7 @@ final readonly class Convex
      *
      * @return list<array{float, float}> counter-clockwise
      */
-    private static function hull(array $points): array
+    public function hull(array $points): array
     {
         sort($points);
 

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Workbook;
 
-use Octavum\Core\Season\Project;
-
 /** What was really used of cloth, over what the envelopes asked for: of a pattern, of a maker. Source: docs/rules.md. */
 final readonly class EnvelopeFactor
 {
@@ -17,17 +15,10 @@ final readonly class EnvelopeFactor
     {
     }
 
-    /** @param list<Project> $projects of the pattern, or of the maker; null when nothing was compared yet */
-    public static function of(array $projects): ?self
+    /** @param list<array{int, int}> $cuts used and asked of each, in one unit; null when nothing was compared yet */
+    public static function of(array $cuts): ?self
     {
-        $ratios = [];
-        foreach ($projects as $project) {
-            foreach ($project->claims as $claim) {
-                if (null !== $claim->used && null !== $claim->asked && $claim->asked->micrometres > 0) {
-                    $ratios[] = $claim->used->micrometres / $claim->asked->micrometres;
-                }
-            }
-        }
+        $ratios = array_map(static fn (array $cut): float => $cut[0] / max(1, $cut[1]), $cuts);
         sort($ratios);
         $count = \count($ratios);
 

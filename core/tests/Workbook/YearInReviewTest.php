@@ -77,17 +77,11 @@ final class YearInReviewTest extends TestCase
 
     public function testTheEnvelopesFactorIsTheMedianOfUsedOverAsked(): void
     {
-        $cut = static fn (?string $used, ?string $asked): Project => new Project('p', 'P', Plan::season(), 1, claims: [new Claim(
-            'c',
-            Role::Main,
-            used: null === $used ? null : Plan::length($used),
-            asked: null === $asked ? null : Plan::length($asked),
-        )]);
-        self::assertNull(EnvelopeFactor::of([$cut('1', null), $cut(null, '2')]));
+        self::assertNull(EnvelopeFactor::of([]));
         // 0.8, 0.6 and 1.1
-        $factor = EnvelopeFactor::of([$cut('1.6', '2'), $cut('1.2', '2'), $cut('2.2', '2')]);
+        $factor = EnvelopeFactor::of([[1600, 2000], [1200, 2000], [2200, 2000]]);
         self::assertSame([80, 3], [$factor?->percent, $factor?->cuts]);
-        self::assertSame(70, EnvelopeFactor::of([$cut('1.6', '2'), $cut('1.2', '2')])?->percent);
+        self::assertSame(70, EnvelopeFactor::of([[1600, 2000], [1200, 2000]])?->percent);
     }
 
     private function review(string $today = '2027-12-31'): Review

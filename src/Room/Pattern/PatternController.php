@@ -18,7 +18,6 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\PatternLine\Twins;
 use Octavum\Core\Piece\Garment;
-use Octavum\Core\Season\Project;
 use Octavum\Core\Workbook\EnvelopeFactor;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
@@ -167,13 +166,11 @@ final class PatternController extends AbstractController
     /** @return array{pattern: ?EnvelopeFactor, maker: ?EnvelopeFactor} what was used of what its envelope asks for, and its maker's */
     private function factors(Pattern $pattern, Account $account): array
     {
-        $made = $this->plan->drawn($account);
-        $its = array_filter($made, static fn (Project $project): bool => $project->pattern?->id === $pattern->id);
-        $makers = array_filter($made, static fn (Project $project): bool => $project->pattern?->maker === $pattern->maker);
+        $cuts = $this->plan->envelopes($account, $pattern->maker, $pattern->id);
 
         return [
-            'pattern' => EnvelopeFactor::of(array_values($its)),
-            'maker' => '' === $pattern->maker ? null : EnvelopeFactor::of(array_values($makers)),
+            'pattern' => EnvelopeFactor::of($cuts[$pattern->id] ?? []),
+            'maker' => '' === $pattern->maker ? null : EnvelopeFactor::of(array_merge([], ...array_values($cuts))),
         ];
     }
 

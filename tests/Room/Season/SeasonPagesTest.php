@@ -459,7 +459,7 @@ final class SeasonPagesTest extends PageTestCase
             '/patterns' => 4,
             '/patterns/new' => 2,
             '/patterns/haul' => 2,
-            '/patterns/'.$pattern->id => 6,
+            '/patterns/'.$pattern->id => 7,
             '/patterns/'.$pattern->id.'/card' => 5,
             '/patterns/'.$pattern->id.'/edit' => 4,
             '/patterns/'.$pattern->id.'/alterations' => 5,

@@ -89,6 +89,27 @@ final class Search
     }
 
     /**
+     * The best of the usual orders.
+     *
+     * @param list<Item> $items
+     *
+     * @return list<Spot> none when there is no room for all of them
+     */
+    public function first(array $items): array
+    {
+        $best = [[], $items];
+        $cost = \INF;
+        foreach ($this->orders($items) as $order) {
+            $result = $this->decode($order);
+            if (null !== $result && ($new = $this->cost->of(...$result)) < $cost) {
+                [$best, $cost] = [$result, $new];
+            }
+        }
+
+        return [] === $best[1] ? $best[0] : [];
+    }
+
+    /**
      * @param list<Item> $order
      *
      * @return ?array{list<Spot>, list<Item>}

@@ -1,0 +1,181 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay\Engine;
+
+use Octavum\Core\Lay\Variant;
+use Octavum\Core\Shape\Convex;
+
+/** Pieces put together, with the outline of all of them. @internal */
+final readonly class Cluster
+{
+    private float $left;
+    private float $right;
+    private float $bottom;
+    private float $top;
+
+    /**
+     * @param non-empty-list<Member>    $members
+     * @param list<array{float, float}> $points  counter-clockwise
+     */
+    public function __construct(public array $members, public array $points)
+    {
+        $convex = new Convex();
+        [$this->left, $this->right] = $convex->extent($points, 1, 0);
+        [$this->bottom, $this->top] = $convex->extent($points, 0, 1);
+    }
+
+    public function length(): float
+    {
+        return $this->right - $this->left;
+    }
+
+    public function width(): float
+    {
+        return $this->top - $this->bottom;
+    }
+
+    public function isRectangle(): bool
+    {
+        return 4 === \count($this->points) && abs($this->area() - $this->length() * $this->width()) < 1;
+    }
+
+    /** @return list<list<array{float, float}>> convex */
+    public function parts(): array
+    {
+        $parts = [];
+        foreach ($this->members as $member) {
+            foreach ($member->variant->outline->convexParts() as $part) {
+                $parts[] = array_map(static fn (array $p): array => [$p[0] + $member->x, $p[1] + $member->y], $part);
+            }
+        }
+
+        return $parts;
+    }
+
+    public function area(): float
+    {
+        $twice = 0.0;
+        foreach ($this->points as $i => $p) {
+            $q = $this->points[($i + 1) % \count($this->points)];
+            $twice += $p[0] * $q[1] - $p[1] * $q[0];
+        }
+
+        return abs($twice) / 2;
+    }
+
+    /** Share of its hull that its pieces fill. */
+    public function filled(Convex $convex): float
+    {
+        $area = array_sum(array_map(static fn (Member $member): float => $member->variant->outline->area(), $this->members));
+        $hull = new self($this->members, $convex->hull($this->points));
+
+        return $area / max(1.0, $hull->area());
+    }
+
+    /** The other way round; null when one of its pieces may not be turned so. */
+    public function turned(): ?self
+    {
+        $members = [];
+        foreach ($this->members as $member) {
+            $variant = self::opposite($member);
+            if (null === $variant) {
+                return null;
+            }
+            $members[] = new Member(
+                $member->item,
+                $variant,
+                $this->right - $member->x - $member->variant->length,
+                $this->top - $member->y - $member->variant->width,
+            );
+        }
+
+        return new self($members, array_map(fn (array $p): array => [$this->right - $p[0], $this->top - $p[1]], $this->points));
+    }
+
+    private static function opposite(Member $member): ?Variant
+    {
+        foreach ($member->item->all as $variant) {
+            if ($variant->turn === ($member->variant->turn + 180) % 360 && $variant->flipped === $member->variant->flipped) {
+                return $variant;
+            }
+        }
+
+        return null;
+    }
+
+    /** With its lowest x and y at nought. */
+    public function atOrigin(): self
+    {
+        return $this->moved(-$this->left, -$this->bottom);
+    }
+
+    public function moved(float $dx, float $dy): self
+    {
+        return new self(
+            array_map(
+                static fn (Member $member): Member => new Member($member->item, $member->variant, $member->x + $dx, $member->y + $dy),
+                $this->members,
+            ),
+            array_map(static fn (array $p): array => [$p[0] + $dx, $p[1] + $dy], $this->points),
+        );
+    }
+
+    /** How long its outline is. */
+    public function around(): float
+    {
+        $sum = 0.0;
+        foreach ($this->points as $i => $p) {
+            $q = $this->points[($i + 1) % \count($this->points)];
+            $sum += hypot($q[0] - $p[0], $q[1] - $p[1]);
+        }
+
+        return $sum;
+    }
+
+    /** With another that lies beside it, its nth side against the mth; null when that leaves no outline. */
+    public function joined(self $other, int $m, int $n): ?self
+    {
+        $count = \count($this->points);
+        $others = \count($other->points);
+        $points = [];
+        // all of its own, from the end of the side to its beginning, then the other's between
+        for ($k = 1; $k <= $count; ++$k) {
+            $points[] = $this->points[($m + $k) % $count];
+        }
+        for ($k = 2; $k < $others; ++$k) {
+            $points[] = $other->points[($n + $k) % $others];
+        }
+        $points = self::cleaned($points);
+
+        return \count($points) < 3 ? null : new self([...$this->members, ...$other->members], $points);
+    }
+
+    /**
+     * Without double points, spikes where sides run back on themselves, and points on a straight side.
+     *
+     * @param list<array{float, float}> $points
+     *
+     * @return list<array{float, float}>
+     */
+    private static function cleaned(array $points): array
+    {
+        for ($i = 0, $same = 0; $same < \count($points) && \count($points) > 2;) {
+            $count = \count($points);
+            [$a, $b, $c] = [$points[($i + $count - 1) % $count], $points[$i % $count], $points[($i + 1) % $count]];
+            [$ux, $uy, $vx, $vy] = [$b[0] - $a[0], $b[1] - $a[1], $c[0] - $b[0], $c[1] - $b[1]];
+            $long = max(hypot($ux, $uy), hypot($vx, $vy));
+            if (hypot($ux, $uy) < 0.3 || abs($ux * $vy - $uy * $vx) < 0.3 * $long) {
+                array_splice($points, $i % $count, 1);
+                $same = 0;
+                $i = max(0, $i - 1);
+                continue;
+            }
+            ++$same;
+            $i = ($i + 1) % $count;
+        }
+
+        return $points;
+    }
+}

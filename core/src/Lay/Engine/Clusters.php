@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay\Engine;
+
+use Octavum\Core\Lay\Item;
+use Octavum\Core\Lay\Variant;
+use Octavum\Core\Shape\Convex;
+use Octavum\Core\Shape\Outline;
+
+/**
+ * Pieces that fit one another exactly along a whole side, such as the two halves of something sawn apart, put together and laid as
+ * one: two at a time, those first whose union leaves least of its hull free, until nothing fits any more. A search may take them
+ * apart again. Cost: pieces² × sides² for each that is put together.
+ *
+ * @internal
+ */
+final readonly class Clusters
+{
+    /** Two sides are one when they end within this of one another, mm; and are no chance when they are so long. */
+    private const SAME = 0.5;
+    private const LONG = 60.0;
+
+    /** Overlap of the two that is none, and that which a nudge mends, mm. */
+    private const TOUCHES = 0.04;
+    private const NUDGED = 0.3;
+
+    /** Of the hull of the two, so much is filled. */
+    private const FILLED = 0.7;
+
+    public function __construct(private float $row, private float $width, private Convex $convex = new Convex())
+    {
+    }
+
+    /**
+     * @param list<Item>        $items
+     * @param \Closure(): float $left  share of the time that is left
+     *
+     * @return list<Item> with clusters in the place of their pieces; the same items when none fit
+     */
+    public function of(array $items, \Closure $left): array
+    {
+        $units = $kept = [];
+        foreach ($items as $item) {
+            if ($item->onFold || null !== $item->piece->match || $item->isPair()) {
+                $kept[] = $item;
+            } else {
+                $units[] = new Cluster([new Member($item, $item->variants[0], 0, 0)], $item->variants[0]->outline->points);
+            }
+        }
+        // fits of two that are still there, the best last
+        $fits = [];
+        foreach ($units as $i => $a) {
+            for ($j = 0; $j < $i && $left() > 0; ++$j) {
+                array_push($fits, ...$this->fits($a, $units[$j], $i, $j));
+            }
+        }
+        $gone = [];
+        while ([] !== $fits && $left() > 0) {
+            usort($fits, static fn (array $p, array $q): int => $p[0] <=> $q[0]);
+            [, $i, $j, $cluster] = array_pop($fits);
+            $gone[$i] = $gone[$j] = true;
+            $fits = array_values(array_filter($fits, static fn (array $fit): bool => !isset($gone[$fit[1]]) && !isset($gone[$fit[2]])));
+            $new = \count($units);
+            $units[] = $cluster;
+            foreach ($units as $k => $unit) {
+                if ($k !== $new && !isset($gone[$k])) {
+                    array_push($fits, ...$this->fits($cluster, $unit, $new, $k));
+                }
+            }
+        }
+        foreach ($units as $i => $unit) {
+            if (!isset($gone[$i])) {
+                $kept[] = 1 === \count($unit->members) ? $unit->members[0]->item : $this->item($unit);
+            }
+        }
+
+        return $kept;
+    }
+
+    /** @return list<array{float, int, int, Cluster}> how well they fit, which, and the two put together */
+    private function fits(Cluster $a, Cluster $b, int $i, int $j): array
+    {
+        $fits = [];
+        if ($a->isRectangle() && $b->isRectangle()) {
+            return [];
+        }
+        foreach (array_filter([$b, $b->turned()]) as $other) {
+            foreach ($a->points as $m => $from) {
+                $to = $a->points[($m + 1) % \count($a->points)];
+                if (hypot($to[0] - $from[0], $to[1] - $from[1]) < self::LONG) {
+                    continue;
+                }
+                foreach ($other->points as $n => $start) {
+                    $end = $other->points[($n + 1) % \count($other->points)];
+                    if (
+                        abs($to[0] - $from[0] + $end[0] - $start[0]) > self::SAME
+                        || abs($to[1] - $from[1] + $end[1] - $start[1]) > self::SAME
+                    ) {
+                        continue;
+                    }
+                    $beside = $this->beside($a, $other, [$from, $to], $start);
+                    $joined = null === $beside ? null : $a->joined($beside, $m, $n);
+                    $filled = null === $joined || $joined->width() > $this->width + self::TOUCHES ? 0.0 : $joined->filled($this->convex);
+                    if (null !== $joined && $filled > self::FILLED) {
+                        // what shares more of its outline fits the less by chance
+                        $shared = 1 - $joined->around() / ($a->around() + $beside->around());
+                        $fits[] = [$filled + $shared, $i, $j, $joined];
+                    }
+                }
+            }
+        }
+
+        return $fits;
+    }
+
+    /**
+     * The other with a side of it at a side of the first, and clear of it; null where it is not.
+     *
+     * @param array{array{float, float}, array{float, float}} $side  of the first
+     * @param array{float, float}                             $start of the other's side
+     */
+    private function beside(Cluster $a, Cluster $other, array $side, array $start): ?Cluster
+    {
+        [$from, $to] = $side;
+        $other = $other->moved($to[0] - $start[0], $to[1] - $start[1]);
+        $deep = $this->deep($a, $other);
+        if ($deep <= self::TOUCHES || $deep > self::NUDGED) {
+            return $deep <= self::TOUCHES ? $other : null;
+        }
+        $long = hypot($to[0] - $from[0], $to[1] - $from[1]);
+        $by = ($deep - self::TOUCHES / 2) / $long;
+        $other = $other->moved(($to[1] - $from[1]) * $by, ($from[0] - $to[0]) * $by);
+
+        return $this->deep($a, $other) <= self::TOUCHES ? $other : null;
+    }
+
+    private function deep(Cluster $a, Cluster $b): float
+    {
+        $deep = 0.0;
+        $others = $a->parts();
+        foreach ($b->parts() as $part) {
+            foreach ($others as $other) {
+                $deep = max($deep, $this->convex->depth($other, $part));
+                if ($deep > self::NUDGED) {
+                    return $deep;
+                }
+            }
+        }
+
+        return $deep;
+    }
+
+    private function item(Cluster $cluster): Item
+    {
+        $first = $cluster->members[0]->item;
+        $variants = array_map(fn (Cluster $one): Variant => new Variant(
+            Outline::rectangle($one->length(), $one->width()),
+            $one->members[0]->variant->turn,
+            $one->members[0]->variant->flipped,
+            $this->row,
+            null,
+            $one->members,
+        ), array_filter([$cluster->atOrigin(), $cluster->turned()?->atOrigin()]));
+
+        return new Item($first->piece, $first->copy, $first->layers, false, $variants);
+    }
+}

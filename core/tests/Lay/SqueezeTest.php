@@ -1,0 +1,225 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Tests\Lay;
+
+use Octavum\Core\Lay\Engine\Clusters;
+use Octavum\Core\Lay\Engine\Guard;
+use Octavum\Core\Lay\Engine\NoFit;
+use Octavum\Core\Lay\Engine\Spot;
+use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\Grain;
+use Octavum\Core\Lay\Item;
+use Octavum\Core\Lay\Judge;
+use Octavum\Core\Lay\Lane;
+use Octavum\Core\Lay\Lay;
+use Octavum\Core\Lay\LayMaker;
+use Octavum\Core\Lay\Piece;
+use Octavum\Core\Lay\Placement;
+use Octavum\Core\Lay\Request;
+use Octavum\Core\Lay\Sheet;
+use Octavum\Core\Lay\Variant;
+use Octavum\Core\Lay\Ways;
+use Octavum\Core\Shape\Convex;
+use Octavum\Core\Shape\Outline;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** The second engine. Time is counted in looks at the clock, so that every run is the same. */
+final class SqueezeTest extends TestCase
+{
+    private const SQUARE = [[0.0, 0.0], [100.0, 0.0], [100.0, 100.0], [0.0, 100.0]];
+
+    /** A square of 60 beside one of 100: where its lowest corner is, and how deep it lies in the other. */
+    #[DataProvider('places')]
+    public function testHowDeepAShapeLiesInAnother(float $x, float $y, float $deep): void
+    {
+        $small = [[0.0, 0.0], [60.0, 0.0], [60.0, 60.0], [0.0, 60.0]];
+        $faces = NoFit::of([self::SQUARE], [$small], 0, new Convex());
+        self::assertCount(1, $faces->faces);
+        self::assertEqualsWithDelta($deep, $this->depth($faces->faces[0], $x, $y), 0.05);
+        self::assertEqualsWithDelta($deep, $this->depth($faces->across[0], $y, $x), 0.05, 'and with x and y changed');
+    }
+
+    /** @return iterable<string, array{float, float, float}> worked by hand */
+    public static function places(): iterable
+    {
+        yield 'touching' => [100.0, 20.0, 0.0];
+        yield 'far away' => [400.0, 20.0, 0.0];
+        yield 'ten in from the right' => [90.0, 20.0, 10.0];
+        yield 'ten in from the left' => [-50.0, 20.0, 10.0];
+        yield 'ten in from above, thirty from the right' => [70.0, 90.0, 10.0];
+        yield 'in the middle: eighty to any side' => [20.0, 20.0, 80.0];
+    }
+
+    public function testTheGapIsKeptAndDoublePointsAreNoSides(): void
+    {
+        $doubled = [...self::SQUARE, [0.0, 100.0], [0.0, 0.0]];
+        $faces = NoFit::of([$doubled], [self::SQUARE], 5, new Convex())->faces;
+        self::assertCount(4 + 3 * 4, $faces[0], 'a box and four sides');
+        self::assertEqualsWithDelta(5.0, $this->depth($faces[0], 100, 0), 0.05);
+        self::assertEqualsWithDelta(0.0, $this->depth($faces[0], 105, 0), 0.05);
+    }
+
+    /** Four pieces that were one rectangle, 1000 by 600, come together again whichever way they are given. */
+    public function testWhatWasSawnApartGoesTogetherAgain(): void
+    {
+        $pieces = array_map(static fn (array $points, int $i): Piece => new Piece(
+            'p'.$i,
+            Outline::of($points)->turned(0 === $i % 2 ? 0 : 180)->atOrigin(),
+        ), [
+            [[0.0, 0.0], [350.0, 0.0], [250.0, 600.0], [0.0, 600.0]],
+            [[350.0, 0.0], [700.0, 0.0], [400.0, 250.0], [500.0, 600.0], [250.0, 600.0]],
+            [[700.0, 0.0], [1000.0, 0.0], [1000.0, 200.0], [440.0, 390.0], [400.0, 250.0]],
+            [[1000.0, 200.0], [1000.0, 600.0], [500.0, 600.0], [440.0, 390.0]],
+        ], [0, 1, 2, 3]);
+        $request = new Request([new Sheet('cloth', 600, null)], $pieces);
+        self::assertEqualsWithDelta(1000.0, $this->make($request)->used['cloth'], 0.1);
+        $clusters = (new Clusters(10, 600))->of((new Ways(10))->of($request, Fold::Flat)->items, static fn (): float => 1.0);
+        self::assertCount(1, $clusters);
+        $whole = $clusters[0]->variants[0];
+        self::assertCount(4, $whole->members);
+        self::assertEqualsWithDelta([1000.0, 600.0], [$whole->length, $whole->width], 0.1);
+        self::assertCount(2, $clusters[0]->variants, 'as it is, and the other way round');
+        $narrow = (new Clusters(10, 590))->of((new Ways(10))->of($request, Fold::Flat)->items, static fn (): float => 1.0);
+        self::assertGreaterThan(1, \count($narrow), 'what is wider than the cloth stays apart');
+    }
+
+    public function testNoLayIsLongerThanTheFirstEnginesAndAllAreSound(): void
+    {
+        foreach (range(1, 25) as $seed) {
+            $request = $this->random($seed);
+            $lay = $this->make($request, 400);
+            self::assertSame([], (new Judge())->faults($request, $lay), 'seed '.$seed);
+            self::assertLessThan(0.05, $this->deepest($lay), 'seed '.$seed);
+            $start = $this->make($request, 40, false);
+            self::assertLessThanOrEqual(
+                array_sum($start->used) + \count($lay->unplaced) * 1e6 + 0.01,
+                array_sum($lay->used),
+                'seed '.$seed.': no longer than what it begins with',
+            );
+        }
+    }
+
+    public function testTheSameSeedMakesTheSameLay(): void
+    {
+        $request = $this->random(3);
+        self::assertEquals($this->make($request, 300), $this->make($request, 300));
+    }
+
+    public function testEachBetterLayIsTold(): void
+    {
+        $told = [];
+        $looks = 600;
+        (new LayMaker())->make($this->random(5), static function () use (&$looks): float {
+            return 2 - 2 * max(0, --$looks) / 600;
+        }, static function (Fold $fold, float $used) use (&$told): void {
+            $told[] = $used;
+        });
+        self::assertGreaterThan(1, \count($told));
+        $sorted = $told;
+        rsort($sorted);
+        self::assertSame($sorted, $told, 'each shorter than the one before');
+    }
+
+    public function testTheGuardLooksForItself(): void
+    {
+        $variant = new Variant(Outline::of(self::SQUARE), 0, false, 10, null);
+        $item = new Item(new Piece('p', Outline::of(self::SQUARE)), 1, 1, false, [$variant]);
+        $lies = static fn (float $x, float $y): Spot => new Spot($item, $variant, 0, $x, $y);
+        $hole = [[300.0, 0.0], [400.0, 0.0], [400.0, 50.0], [300.0, 50.0]];
+        $guard = new Guard(new Lane('cloth', 200, 500, missing: [$hole]));
+        self::assertTrue($guard->isSound([$lies(0, 0), $lies(100, 0), $lies(99.97, 100)]));
+        self::assertFalse($guard->isSound([$lies(0, 0), $lies(99.9, 0)]), 'a tenth over another');
+        self::assertFalse($guard->isSound([$lies(0, 100.2)]), 'off the side');
+        self::assertFalse($guard->isSound([$lies(-0.2, 0)]), 'off the end');
+        self::assertFalse($guard->isSound([$lies(400.2, 100)]), 'beyond the length');
+        self::assertFalse($guard->isSound([$lies(250, 0)]), 'where there is no cloth');
+        self::assertTrue($guard->isSound([$lies(250, 50)]));
+    }
+
+    private function make(Request $request, int $looks = 400, bool $squeeze = true): Lay
+    {
+        $all = $looks;
+
+        return (new LayMaker($squeeze))->make($request, static function () use (&$looks, $all, $request): float {
+            return $request->seconds * (1 - max(0, --$looks) / $all);
+        });
+    }
+
+    /** Pieces of three to seven corners, some in pairs, on the fold, held off one another, or on a cut with a bite. */
+    private function random(int $seed): Request
+    {
+        mt_srand($seed);
+        $pieces = [];
+        for ($i = 0, $n = mt_rand(2, 6); $i < $n; ++$i) {
+            $corners = mt_rand(3, 7);
+            $points = array_map(static function (int $k) use ($corners): array {
+                $radius = mt_rand(60, 200);
+
+                return [round($radius * cos((2 * $k * \M_PI) / $corners), 1), round($radius * sin((2 * $k * \M_PI) / $corners), 1)];
+            }, range(0, $corners - 1));
+            $fold = 0 === mt_rand(0, 4);
+            $box = [[0.0, 0.0], [(float) mt_rand(100, 300), 0.0], [(float) mt_rand(100, 300), (float) mt_rand(60, 150)], [0.0, 120.0]];
+            $pair = !$fold && 0 === mt_rand(0, 2);
+            $grain = 0 === mt_rand(0, 3) ? Grain::Either : Grain::Along;
+            $pieces[] = new Piece(
+                'p'.$i,
+                $fold ? Outline::of($box) : Outline::of($points)->atOrigin(),
+                $pair ? 2 : mt_rand(1, 3),
+                $pair,
+                $fold,
+                $fold ? Grain::Along : $grain,
+            );
+        }
+        $bites = 0 === mt_rand(0, 2) ? [[0.0, 0.0, 150.0, 200.0]] : [];
+        $folds = [] === $bites && 0 === mt_rand(0, 2) ? [Fold::Lengthwise, Fold::Flat] : [Fold::Flat];
+
+        return new Request(
+            [new Sheet('cloth', 1100, 0 === mt_rand(0, 1) ? null : 3000.0, bites: $bites)],
+            [] === $pieces ? throw new \LogicException('Two at least.') : $pieces,
+            0 === mt_rand(0, 2) ? 3.0 : 0.0,
+            0 === mt_rand(0, 2),
+            $folds,
+            2,
+            $seed,
+        );
+    }
+
+    private function deepest(Lay $lay): float
+    {
+        $deepest = 0.0;
+        $convex = new Convex();
+        foreach ($lay->placements as $i => $a) {
+            foreach (\array_slice($lay->placements, $i + 1) as $b) {
+                $deepest = max($deepest, $this->over($a, $b, $convex));
+            }
+        }
+
+        return $deepest;
+    }
+
+    private function over(Placement $a, Placement $b, Convex $convex): float
+    {
+        $deep = 0.0;
+        foreach ($a->outline->convexParts() as $part) {
+            foreach ($b->outline->convexParts() as $other) {
+                $deep = max($deep, $convex->depth($part, $other));
+            }
+        }
+
+        return $deep;
+    }
+
+    /** @param list<float> $face */
+    private function depth(array $face, float $x, float $y): float
+    {
+        $least = \INF;
+        for ($k = 4; $k < \count($face); $k += 3) {
+            $least = min($least, $face[$k + 2] - $face[$k] * $x - $face[$k + 1] * $y);
+        }
+
+        return max(0.0, $least);
+    }
+}
