@@ -40,6 +40,22 @@ final readonly class Lane
         return $this->down ? $outline->flipped()->moved(0, $this->offset) : $outline->moved(0, -$this->offset);
     }
 
+    /** The same, of which there is as much as anybody wants. */
+    public function endless(): self
+    {
+        return new self(
+            $this->sheet,
+            $this->width,
+            \INF,
+            $this->layers,
+            $this->fold,
+            $this->offset,
+            $this->down,
+            $this->missing,
+            $this->taken,
+        );
+    }
+
     /** @param list<list<array{float, float}>> $parts */
     public function without(array $parts, float $end): self
     {

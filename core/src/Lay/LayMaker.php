@@ -284,11 +284,45 @@ final readonly class LayMaker
         );
         $spots = [] === $unplaced && [] !== $settled ? $settled : ($exact ? $spots : $settler->settle($spots, $left));
         if ($squeezes && [] === $unplaced) {
-            $squeeze = new Squeeze($way->lanes[0], $request->gap, $settler, $request->seed);
-            $spots = $this->squeezed($request, $way, $spots, $squeeze, $search, $row, $left, $better);
+            $spots = $this->squeezed($request, $way, $spots, $search, $row, $left, $better);
+        } elseif ($squeezes && $way->lanes[0]->length < \INF) {
+            $all = $this->onEndless($request, $way, $row, static fn (): float => $left() - $until / 2);
+            if (null !== $all) {
+                $this->tell($request, $way, $all, $better);
+
+                return [$all, [], $search->evaluated];
+            }
+            [$spots, $unplaced] = $search->run($way->items, $paired, $left, static function (): void {
+            });
+            $spots = $settler->settle($spots, $left);
         }
 
         return [$spots, $unplaced, $search->evaluated];
+    }
+
+    /**
+     * All of it on a cloth without end, squeezed until it is no longer than the cut.
+     *
+     * @param \Closure(): float $left share of the time that is left
+     *
+     * @return ?list<Spot> null when it stays longer
+     */
+    private function onEndless(Request $request, Way $way, float $row, \Closure $left): ?array
+    {
+        $cut = $way->lanes[0];
+        $lanes = [$cut->endless()];
+        $endless = new Way($way->fold, $lanes, $way->items, $way->doubled);
+        $decoder = new Decoder($lanes, $row, $request->gap, $left, $this->phase($request));
+        $search = new Search($decoder->decode(...), new Cost($endless), $request->seed);
+        $spots = $search->first($way->items);
+        if ([] === $spots) {
+            return null;
+        }
+        $spots = (new Settler($lanes, $request->gap))->settle($spots, $left);
+        $spots = $this->squeezed($request, $endless, $spots, $search, $row, $left, null, $cut->length);
+        $ends = array_map(static fn (Spot $spot): float => $spot->x + $spot->variant->length, $spots);
+
+        return [] !== $ends && max($ends) <= $cut->length + 1e-6 ? $spots : null;
     }
 
     /**
@@ -297,6 +331,7 @@ final readonly class LayMaker
      * @param list<Spot>                                                     $spots
      * @param \Closure(): float                                              $left
      * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better
+     * @param float                                                          $enough stops when it is no longer
      *
      * @return list<Spot>
      */
@@ -304,17 +339,19 @@ final readonly class LayMaker
         Request $request,
         Way $way,
         array $spots,
-        Squeeze $squeeze,
         Search $search,
         float $row,
         \Closure $left,
         ?\Closure $better,
+        float $enough = 0.0,
     ): array {
+        $lane = $way->lanes[0] ?? throw new \LogicException('It is laid on a lane.');
+        $squeeze = new Squeeze($lane, $request->gap, new Settler([$lane], $request->gap), $request->seed, $enough);
         $tell = function (array $spots) use ($request, $way, $better): void {
             /** @var list<Spot> $spots */
             $this->tell($request, $way, $spots, $better);
         };
-        $clusters = $request->gap > 0 ? $way->items : (new Clusters($row, $way->lanes[0]->width))->of($way->items, $left);
+        $clusters = $request->gap > 0 ? $way->items : (new Clusters($row, $lane->width))->of($way->items, $left);
         if (\count($clusters) < \count($way->items)) {
             $spots = $squeeze->together($spots, $clusters, $search->first($clusters), $left, $tell);
         }

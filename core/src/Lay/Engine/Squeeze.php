@@ -32,8 +32,14 @@ final readonly class Squeeze
     /** Rounds without a gain after which a separation is given up. */
     private const PATIENT = 150;
 
-    public function __construct(private Lane $lane, private float $gap, private Settler $settler, private int $seed)
-    {
+    /** @param float $enough it stops when the lay is no longer than this */
+    public function __construct(
+        private Lane $lane,
+        private float $gap,
+        private Settler $settler,
+        private int $seed,
+        private float $enough = 0.0,
+    ) {
     }
 
     /**
@@ -152,7 +158,7 @@ final readonly class Squeeze
         $guard = new Guard($this->lane);
         $share = self::FIRST;
         $tries = 0;
-        while ($left() > 0 && $used > $bound + 0.5) {
+        while ($left() > 0 && $used > max($bound + 0.5, $this->enough)) {
             $target = max($bound, $used * (1 - $share));
             $separation->set($best);
             for ($n = 0; $n < min($tries, self::MOST_CHANGED); ++$n) {
