@@ -69,7 +69,7 @@ final readonly class LaySet
         while (\count($boards) < $count) {
             usort($boards, static fn (array $a, array $b): int => Outline::of($b)->area() <=> Outline::of($a)->area());
             $i = $random->getInt(0, min(2, \count($boards) - 1));
-            $halves = $this->sawnApart($boards[$i], $random, $bent);
+            $halves = $this->sawnApart($boards[$i], $random, $bent, $count);
             if (null !== $halves) {
                 array_splice($boards, $i, 1, $halves);
             }
@@ -87,7 +87,7 @@ final readonly class LaySet
      *
      * @return ?array{list<array{float, float}>, list<array{float, float}>} null when a half is too small, or the cut leaves the board
      */
-    private function sawnApart(array $board, Randomizer $random, bool $bent): ?array
+    private function sawnApart(array $board, Randomizer $random, bool $bent, int $pieces): ?array
     {
         $count = \count($board);
         $sides = array_map(static fn (int $i): float => hypot(
@@ -129,7 +129,7 @@ final readonly class LaySet
             } catch (\InvalidArgumentException) {
                 return null;
             }
-            if ($outline->area() < 40_000 || min($outline->length(), $outline->width()) < 120) {
+            if ($outline->area() < min(40_000, 1.1e6 / $pieces) || min($outline->length(), $outline->width()) < min(120, 3600 / $pieces)) {
                 return null;
             }
             $area += $outline->area();

@@ -24,8 +24,8 @@ final class Separation
     public const NONE = 1e-3;
 
     /** Lines through corners of neighbours, and others at random, for each way a piece may lie. */
-    private const CORNERS = 4;
-    private const RANDOM = 2;
+    private const CORNERS = 2;
+    private const RANDOM = 1;
 
     /** Of a weight, from round to round, where a pair overlaps no more. */
     private const FADES = 0.95;

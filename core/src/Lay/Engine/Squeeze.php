@@ -23,6 +23,9 @@ final readonly class Squeeze
     private const FIRST = 0.03;
     private const LEAST = 0.002;
 
+    /** Tries after which it begins at the best lay again. */
+    private const RETURNS = 4;
+
     /** Pieces that change places at most after it failed. */
     private const MOST_CHANGED = 3;
 
@@ -30,7 +33,7 @@ final readonly class Squeeze
     private const TOGETHER = 0.15;
 
     /** Rounds without a gain after which a separation is given up. */
-    private const PATIENT = 150;
+    private const PATIENT = 300;
 
     /** @param float $enough it stops when the lay is no longer than this */
     public function __construct(
@@ -160,7 +163,10 @@ final readonly class Squeeze
         $tries = 0;
         while ($left() > 0 && $used > max($bound + 0.5, $this->enough)) {
             $target = max($bound, $used * (1 - $share));
-            $separation->set($best);
+            // what could not be separated goes on from there, and every so often from the best again
+            if (0 === $tries % self::RETURNS) {
+                $separation->set($best);
+            }
             for ($n = 0; $n < min($tries, self::MOST_CHANGED); ++$n) {
                 if (0 === $random->getInt(0, 1)) {
                     $separation->swap($random->getInt(0, \count($best) - 1), $random->getInt(0, \count($best) - 1));
