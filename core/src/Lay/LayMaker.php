@@ -28,6 +28,8 @@ final readonly class LayMaker
     private const MOST_CHOICES = 64;
     /** Share of the time for a lay to begin with, where the rest of it goes to squeezing that. */
     private const START = 0.1;
+    /** Share of the time, at its end, for the first engine once more and another squeeze. */
+    private const AGAIN = 0.5;
     /** At the clock, for a quick lay. */
     private const LOOKS = 400;
 
@@ -284,7 +286,9 @@ final readonly class LayMaker
         );
         $spots = [] === $unplaced && [] !== $settled ? $settled : ($exact ? $spots : $settler->settle($spots, $left));
         if ($squeezes && [] === $unplaced) {
-            $spots = $this->squeezed($request, $way, $spots, $search, $row, $left, $better);
+            $first = static fn (): float => $left() - self::AGAIN;
+            $spots = $this->squeezed($request, $way, $spots, $search, $row, $first, $better);
+            $spots = $this->again($request, $way, $spots, $paired, $row, $left, $better);
         } elseif ($squeezes && $way->lanes[0]->length < \INF) {
             $all = $this->onEndless($request, $way, $row, static fn (): float => $left() - $until / 2);
             if (null !== $all) {
@@ -298,6 +302,49 @@ final readonly class LayMaker
         }
 
         return [$spots, $unplaced, $search->evaluated];
+    }
+
+    /**
+     * The first engine once more, from another seed, which a squeeze does not always reach; then the squeeze of what is shorter.
+     *
+     * @param list<Spot>                                                     $spots
+     * @param list<Item>                                                     $paired
+     * @param \Closure(): float                                              $left
+     * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better
+     *
+     * @return list<Spot>
+     */
+    private function again(
+        Request $request,
+        Way $way,
+        array $spots,
+        array $paired,
+        float $row,
+        \Closure $left,
+        ?\Closure $better,
+    ): array {
+        $lane = $way->lanes[0] ?? throw new \LogicException('It is laid on a lane.');
+        $half = static fn (): float => $left() - self::AGAIN / 2;
+        $cost = new Cost($way);
+        $settler = new Settler([$lane], $request->gap);
+        $decoder = new Decoder([$lane], $row, $request->gap, $half, $this->phase($request));
+        $search = new Search($decoder->decode(...), $cost, $request->seed + 1);
+        $other = [];
+        [, $unplaced] = $search->run(
+            $way->items,
+            $paired,
+            $half,
+            static function (array $found) use ($settler, $cost, $left, &$other): void {
+                $found = $settler->settle($found, $left);
+                $other = [] === $other || $cost->length($found) < $cost->length($other) ? $found : $other;
+            },
+        );
+        if ([] === $unplaced && [] !== $other && $cost->length($other) < $cost->length($spots) - 1e-6) {
+            $spots = $other;
+            $this->tell($request, $way, $spots, $better);
+        }
+
+        return $this->squeezed($request, $way, $spots, $search, $row, $left, $better);
     }
 
     /**

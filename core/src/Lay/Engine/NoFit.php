@@ -20,6 +20,9 @@ final readonly class NoFit
     /** Corners closer than this are one, mm: rounded before the sum, a side shorter than that is noise. */
     private const GRAIN = 1e-3;
 
+    /** Faces in which others are looked for. */
+    private const LARGEST = 8;
+
     /** Shapes that touch may lie over one another by this much, mm, so that what was sawn apart goes together again. */
     private const TOUCH = 0.03;
 
@@ -51,6 +54,8 @@ final readonly class NoFit
                 $faces[] = self::face($part, $other);
             }
         }
+
+        $faces = self::needed($faces);
 
         return new self($faces, array_map(self::changed(...), $faces));
     }
@@ -120,6 +125,60 @@ final readonly class NoFit
         }
 
         return [$left + self::TOUCH, $right - self::TOUCH, $bottom + self::TOUCH, $top - self::TOUCH, ...$sides];
+    }
+
+    /**
+     * Without those that lie within one of the largest: of two curves put against one another they are most.
+     *
+     * @param list<list<float>> $faces
+     *
+     * @return list<list<float>>
+     */
+    private static function needed(array $faces): array
+    {
+        if (\count($faces) <= self::LARGEST) {
+            return $faces;
+        }
+        usort($faces, static fn (array $a, array $b): int => ($b[1] - $b[0]) * ($b[3] - $b[2]) <=> ($a[1] - $a[0]) * ($a[3] - $a[2]));
+        $needed = [];
+        foreach ($faces as $face) {
+            $within = false;
+            for ($n = 0; $n < self::LARGEST && isset($needed[$n]) && !$within; ++$n) {
+                $within = self::isWithin($face, $needed[$n]);
+            }
+            if (!$within) {
+                $needed[] = $face;
+            }
+        }
+
+        return $needed;
+    }
+
+    /**
+     * @param list<float> $face
+     * @param list<float> $other
+     */
+    private static function isWithin(array $face, array $other): bool
+    {
+        if ($face[0] < $other[0] || $face[1] > $other[1] || $face[2] < $other[2] || $face[3] > $other[3]) {
+            return false;
+        }
+        for ($k = 4, $n = \count($face); $k < $n; $k += 3) {
+            $next = $k + 3 < $n ? $k + 3 : 4;
+            $det = $face[$k] * $face[$next + 1] - $face[$k + 1] * $face[$next];
+            if (abs($det) < 1e-9) {
+                return false;
+            }
+            $x = ($face[$k + 2] * $face[$next + 1] - $face[$k + 1] * $face[$next + 2]) / $det;
+            $y = ($face[$k] * $face[$next + 2] - $face[$k + 2] * $face[$next]) / $det;
+            for ($m = 4, $sides = \count($other); $m < $sides; $m += 3) {
+                if ($other[$m] * $x + $other[$m + 1] * $y > $other[$m + 2] + 1e-6) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
     }
 
     /**

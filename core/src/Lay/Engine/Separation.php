@@ -39,6 +39,9 @@ final class Separation
     /** @var array<int, int> object id of a variant → its place */
     private array $known = [];
 
+    /** @var array<int, list<list<array{float, float}>>> of each variant */
+    private array $parts = [];
+
     /** @var array<int, array<int, NoFit>> fixed → moving */
     private array $fits = [];
 
@@ -128,16 +131,16 @@ final class Separation
     }
 
     /** @return list<list<array{float, float}>> */
-    private static function parts(Variant $variant): array
+    private function parts(int $variant): array
     {
-        return array_map(static fn (Solid $solid): array => $solid->points, $variant->solids(0));
+        return $this->parts[$variant] ??= Coarse::parts($this->variants[$variant]);
     }
 
     private function between(int $fixed, int $moving): NoFit
     {
         return $this->fits[$fixed][$moving] ??= NoFit::of(
-            self::parts($this->variants[$fixed]),
-            self::parts($this->variants[$moving]),
+            $this->parts($fixed),
+            $this->parts($moving),
             $this->gap,
             $this->convex,
         );
@@ -145,7 +148,7 @@ final class Separation
 
     private function walls(int $moving): NoFit
     {
-        return $this->walls[$moving] ??= NoFit::of($this->lane->missing, self::parts($this->variants[$moving]), 0, $this->convex);
+        return $this->walls[$moving] ??= NoFit::of($this->lane->missing, $this->parts($moving), 0, $this->convex);
     }
 
     /** Somewhere else on the cloth that is used. */
@@ -370,7 +373,7 @@ final class Separation
      */
     private function along(int $i, int $way, int $axis, float $at, float $most): void
     {
-        $from = $to = $weight = $offset = $across = $face = [];
+        $from = $to = $weight = $offset = $across = $face = $whose = [];
         $variant = $this->variants[$way];
         $long = (0 === $axis ? $variant->width : $variant->length) + $this->gap;
         $beside = 0 === $axis ? $this->y : $this->x;
@@ -423,6 +426,7 @@ final class Separation
                     $offset[] = $o;
                     $across[] = $c;
                     $face[] = $one;
+                    $whose[] = $j;
                 }
             }
         }
@@ -441,19 +445,13 @@ final class Separation
 
             return;
         }
-        $places = [0.0, $most];
-        foreach ($from as $n => $start) {
-            if ($start > 0 && $start < $most) {
-                $places[] = $start;
-            }
-            if ($to[$n] > 0 && $to[$n] < $most) {
-                $places[] = $to[$n];
-            }
-        }
-        foreach ($places as $p) {
+        foreach ($this->ends($order, $to, $whose, $most) as $p) {
             $sum = 0.0;
-            foreach ($from as $n => $start) {
-                if ($p <= $start + 1e-9 || $p >= $to[$n] - 1e-9) {
+            foreach ($order as $n => $start) {
+                if ($p <= $start + 1e-9) {
+                    break;
+                }
+                if ($p >= $to[$n] - 1e-9) {
                     continue;
                 }
                 $least = \INF;
@@ -471,6 +469,42 @@ final class Separation
             }
             $this->take($axis, $at, $p, $way, $sum);
         }
+    }
+
+    /**
+     * Where the stretches of each neighbour end: between, one is deeper in it.
+     *
+     * @param array<int, float> $order of stretches, where each begins, the first first
+     * @param array<int, float> $to    where each ends
+     * @param array<int, int>   $whose the neighbour of each
+     *
+     * @return list<float>
+     */
+    private function ends(array $order, array $to, array $whose, float $most): array
+    {
+        $places = [0.0, $most];
+        $open = [];
+        foreach ($order as $n => $start) {
+            $j = $whose[$n];
+            if (!isset($open[$j]) || $start > $open[$j]) {
+                if (isset($open[$j])) {
+                    $places[] = $open[$j];
+                }
+                if ($start > 0.0) {
+                    $places[] = $start;
+                }
+                $open[$j] = $to[$n];
+            } elseif ($to[$n] > $open[$j]) {
+                $open[$j] = $to[$n];
+            }
+        }
+        foreach ($open as $end) {
+            if ($end < $most) {
+                $places[] = $end;
+            }
+        }
+
+        return $places;
     }
 
     private function take(int $axis, float $at, float $along, int $way, float $over): void

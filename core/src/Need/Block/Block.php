@@ -137,7 +137,7 @@ final readonly class Block
         if ([] === $all) {
             return null;
         }
-        $lay = (new LayMaker())->make(
+        $lay = (new LayMaker(false))->make(
             new Request([new Sheet('c', (float) $usable->millimetres(), null)], $all, 0, $oneWay, $folds),
             static function () use (&$looks, $folds, $most): float {
                 return (2 * ++$looks) / ($most * \count($folds));

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Lay\Engine;
+
+use Octavum\Core\Lay\Variant;
+use Octavum\Core\Shape\Outline;
+
+/**
+ * A shape with its shallow hollows filled, so that a curve that bends inwards is a few convex parts and not twenty: what lies clear
+ * of it lies clear of the shape, and settling, which goes by the shape itself, wins back what was filled.
+ *
+ * @internal
+ */
+final readonly class Coarse
+{
+    /** A hollow so deep is filled, mm. */
+    private const SHALLOW = 2.0;
+
+    /** @return list<list<array{float, float}>> convex parts */
+    public static function parts(Variant $variant): array
+    {
+        $exact = array_map(static fn (Solid $solid): array => $solid->points, $variant->solids(0));
+        if ([] !== $variant->members || \count($exact) < 3) {
+            return $exact;
+        }
+        try {
+            $parts = Outline::of(self::filled($variant->outline->points))->convexParts();
+        } catch (\InvalidArgumentException) {
+            // filling has shut a narrow gap
+            return $exact;
+        }
+
+        return \count($parts) < \count($exact) ? $parts : $exact;
+    }
+
+    /**
+     * @param list<array{float, float}> $points
+     *
+     * @return list<array{float, float}>
+     */
+    private static function filled(array $points): array
+    {
+        $turns = 0.0;
+        foreach ($points as $i => $p) {
+            $q = $points[($i + 1) % \count($points)];
+            $turns += $p[0] * $q[1] - $p[1] * $q[0];
+        }
+        $way = $turns < 0 ? -1 : 1;
+        $kept = [];
+        $count = \count($points);
+        for ($i = 0; $i < $count;) {
+            $kept[] = $points[$i];
+            $next = $i + 1;
+            // as far as all between lies in one shallow hollow
+            for ($j = $i + 2; $j <= $count && $j < $i + 12; ++$j) {
+                $end = $points[$j % $count];
+                for ($k = $i + 1; $k < $j; ++$k) {
+                    $deep = $way * self::beside($points[$i], $end, $points[$k]);
+                    if ($deep <= 0.0 || $deep > self::SHALLOW) {
+                        break 2;
+                    }
+                }
+                $next = $j;
+            }
+            $i = $next;
+        }
+
+        return $kept;
+    }
+
+    /**
+     * How far a point lies to the left of a line.
+     *
+     * @param array{float, float} $from
+     * @param array{float, float} $to
+     * @param array{float, float} $point
+     */
+    private static function beside(array $from, array $to, array $point): float
+    {
+        [$dx, $dy] = [$to[0] - $from[0], $to[1] - $from[1]];
+        $long = hypot($dx, $dy);
+
+        return $long < 1e-9 ? 0.0 : ($dx * ($point[1] - $from[1]) - $dy * ($point[0] - $from[0])) / $long;
+    }
+}
