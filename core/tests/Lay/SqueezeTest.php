@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Lay;
 
 use Octavum\Core\Lay\Engine\Clusters;
+use Octavum\Core\Lay\Engine\Coarse;
 use Octavum\Core\Lay\Engine\Guard;
 use Octavum\Core\Lay\Engine\NoFit;
 use Octavum\Core\Lay\Engine\Spot;
@@ -121,6 +122,33 @@ final class SqueezeTest extends TestCase
         $sorted = $told;
         rsort($sorted);
         self::assertSame($sorted, $told, 'each shorter than the one before');
+    }
+
+    /** An armhole of two mm hollows is filled, a notch of thirty is not; nothing of the shape is lost. */
+    public function testShallowHollowsAreFilledAndDeepOnesStay(): void
+    {
+        $curve = array_map(static fn (int $i): array => [
+            round(300 - 60 * sin($i * \M_PI / 24), 1),
+            round(60 - 60 * cos($i * \M_PI / 24), 1),
+        ], range(0, 24));
+        $shape = Outline::of([[0.0, 0.0], ...$curve, [300.0, 300.0], [150.0, 270.0], [0.0, 300.0]]);
+        $variant = new Variant($shape, 0, false, 10, null);
+        $parts = Coarse::parts($variant);
+        self::assertLessThan(\count($shape->convexParts()), \count($parts));
+        $area = array_sum(array_map(static fn (array $part): float => Outline::of($part)->area(), $parts));
+        self::assertGreaterThanOrEqual($shape->area() - 0.1, $area);
+        self::assertLessThan($shape->area() + 2 * 200, $area, 'two millimetres along a curve of two hundred at most');
+    }
+
+    /** What lies within another part of the no-fit is left out, and the depth stays one. */
+    public function testCoveredPartsOfTheNoFitAreLeftOut(): void
+    {
+        $slices = array_map(static fn (int $i): array => [
+            [10.0 * $i, 0.0], [10.0 * $i + 10, 0.0], [10.0 * $i + 10, 100.0], [10.0 * $i, 100.0],
+        ], range(0, 9));
+        $fits = NoFit::of([self::SQUARE, ...$slices], [self::SQUARE], 0, new Convex());
+        self::assertLessThan(11, \count($fits->faces));
+        self::assertEqualsWithDelta(100.0, $this->depth($fits->faces[0], 0, 0), 0.1, 'the largest stays');
     }
 
     public function testTheGuardLooksForItself(): void
