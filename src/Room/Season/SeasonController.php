@@ -94,7 +94,8 @@ final class SeasonController extends AbstractController
         $known = $session->get($key);
         $before = [];
         foreach (\is_array($known) ? $known : [] as $project => $packed) {
-            $before[(string) $project] = Standing::unpacked($packed) ?? new Standing(0, false, null);
+            $standing = Standing::unpacked($packed);
+            $before += null === $standing ? [] : [(string) $project => $standing];
         }
         $now = array_map(static fn (Standing $one): array => $one->packed(), Standing::all($checked));
         if ($known !== $now) {
