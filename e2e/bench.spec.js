@@ -1,4 +1,4 @@
-import { expect, expectAccessible, open, test } from './workroom.js';
+import { expect, expectAccessible, open, test, toSeason } from './workroom.js';
 
 test('a cloth is laid with keys alone, its reasons read, and a project planned from it', async ({ demo: page }) => {
     await page.keyboard.press('g');
@@ -34,7 +34,7 @@ test('on a phone a bolt says in two taps what it makes, what to ask for and what
 
 test('a dress is made enough: ticks fill the gap, the least that fits is found and kept, and taken back', async ({ demo: page }) => {
     test.setTimeout(240_000);
-    await open(page, '/season');
+    await toSeason(page, 'Haar');
     await page.getByRole('link', { name: 'Regatta dress' }).click();
     const panel = page.locator('.enough-panel');
     await expect(panel.locator('.remedies:not([data-waiting]) input')).toHaveCount(10, { timeout: 90_000 });
@@ -78,6 +78,7 @@ test('a cloth of the shop is laid beside one of the stash, and put away again; o
 });
 
 test('the best use of the stash is taken in parts and taken back in one', async ({ demo: page }) => {
+    await toSeason(page, 'Haar');
     await open(page, '/bench/best');
     for (const box of await page.locator('.best-change input').all()) {
         await box.uncheck();

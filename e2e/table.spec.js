@@ -1,4 +1,4 @@
-import { expect, open, ready, test } from './workroom.js';
+import { expect, open, ready, test, toSeason } from './workroom.js';
 
 /** Opens the table with a project of the demo workroom. */
 async function lay(page, project) {
@@ -58,7 +58,7 @@ test('a lay made with the mouse is judged, mended, saved, reopened and printed, 
     await page.getByRole('link', { name: 'Print' }).click();
     await expect(page.getByRole('row')).toHaveCount(5);
     await expect(page.getByRole('columnheader', { name: 'From the cut end' })).toBeVisible();
-    await open(page, '/season');
+    await toSeason(page, 'Haar');
     const row = page.locator('.project', { hasText: 'Fern tee' });
     await row.click();
     await expect(page.getByRole('complementary')).toContainText('Laid out, flat, one layer');

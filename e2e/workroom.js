@@ -117,6 +117,13 @@ export async function expectAccessible(page) {
     expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
 }
 
+/** The plan of another season of the demo. */
+export async function toSeason(page, name) {
+    await open(page, '/season');
+    await page.locator('#season-switch').selectOption({ label: name });
+    await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
+}
+
 /** Nothing but strips and tables in their own boxes may scroll sideways. */
 export async function expectNoSidewaysScroll(page) {
     expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBeLessThanOrEqual(0);
