@@ -12,8 +12,8 @@ test('a figure unfolds its working in the margin, and beneath itself with w', as
     await page.keyboard.press('w');
     await expect(project(page, 'Choir dress').locator('.unfold')).toBeEmpty();
     await page.keyboard.press('j');
-    await expect(project(page, 'Naming-day top')).toBeFocused();
-    await expect(margin).toContainText('Naming-day top');
+    await expect(project(page, 'Bow-locker shirt')).toBeFocused();
+    await expect(margin).toContainText('Bow-locker shirt');
 });
 
 test('alt and the arrows change the rank, everything recomputes, and it is undone', async ({ demo: page }) => {
