@@ -70,7 +70,12 @@ final readonly class Glance
                 $property->setValue($record, null === $convert ? $row[$column] : $convert($row[$column]));
             }
             foreach ($links($row) as $name => $other) {
-                $metadata->getReflectionClass()->getProperty($name)->setValue($record, $other);
+                $link = $metadata->getReflectionClass()->getProperty($name);
+                if (null === $other && false === $link->getType()?->allowsNull()) {
+                    // written between two reads of one look, with what it belongs to: the next look has both
+                    continue 2;
+                }
+                $link->setValue($record, $other);
             }
             $id = $row['id'];
             $found[\is_string($id) ? $id : ''] = $record;
