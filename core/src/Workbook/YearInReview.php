@@ -11,7 +11,6 @@ use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Sewing\Entered;
 use Octavum\Core\Season\Sewing\Hours;
 use Octavum\Core\Season\Sewing\Pace;
 use Octavum\Core\Season\Sewing\Stretch;
@@ -38,7 +37,7 @@ final readonly class YearInReview
             if (self::isIn($year, $done)) {
                 $sewn[] = new Costed($project, $done, $this->cost($project));
             }
-            $up = ProjectState::GivenUp === $project->state ? $this->entered($project, ProjectState::GivenUp) : null;
+            $up = ProjectState::GivenUp === $project->state ? $project->sewing->entered(ProjectState::GivenUp) : null;
             if (null !== $up && self::isIn($year, $up->on)) {
                 $given[] = ['project' => $project, 'why' => $up->why];
             }
@@ -81,13 +80,6 @@ final readonly class YearInReview
     private function doneOn(Project $project): ?\DateTimeImmutable
     {
         return $project->sewing->since(ProjectState::Done) ?? $project->sewing->finding?->on;
-    }
-
-    private function entered(Project $project, ProjectState $state): ?Entered
-    {
-        $all = array_filter($project->sewing->states, static fn (Entered $entered): bool => $entered->state === $state);
-
-        return [] === $all ? null : end($all);
     }
 
     /** Of its cloth, in the smallest coin; null when of any of it the length or the price is not known. */

@@ -65,30 +65,13 @@ final class Decoder
                     $left[] = $one;
                     continue;
                 }
-                array_push($spots, ...$this->apart($spot));
+                array_push($spots, ...$spot->apart());
                 $this->take($taken[$spot->lane], $spot);
                 $spot = null;
             }
         }
 
         return [$spots, $left];
-    }
-
-    /** @return non-empty-list<Spot> of a pair, each for itself */
-    private function apart(Spot $spot): array
-    {
-        $apart = array_map(
-            static fn (Member $member): Spot => new Spot(
-                $member->item,
-                $member->variant,
-                $spot->lane,
-                $spot->x + $member->x,
-                $spot->y + $member->y,
-            ),
-            $spot->variant->members,
-        );
-
-        return [] === $apart ? [$spot] : $apart;
     }
 
     /**

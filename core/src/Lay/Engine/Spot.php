@@ -18,4 +18,15 @@ final readonly class Spot
     {
         return new self($this->item, $this->variant, $this->lane, $x, $y);
     }
+
+    /** @return non-empty-list<self> the pieces laid as one, each for itself */
+    public function apart(): array
+    {
+        $apart = array_map(
+            fn (Member $piece): self => new self($piece->item, $piece->variant, $this->lane, $this->x + $piece->x, $this->y + $piece->y),
+            $this->variant->members,
+        );
+
+        return [] === $apart ? [$this] : $apart;
+    }
 }

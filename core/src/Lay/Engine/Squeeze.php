@@ -126,17 +126,7 @@ final readonly class Squeeze
      */
     private function apart(array $units): array
     {
-        $spots = [];
-        foreach ($units as $unit) {
-            foreach ($unit->variant->members as $member) {
-                $spots[] = new Spot($member->item, $member->variant, $unit->lane, $unit->x + $member->x, $unit->y + $member->y);
-            }
-            if ([] === $unit->variant->members) {
-                $spots[] = $unit;
-            }
-        }
-
-        return $spots;
+        return array_merge([], ...array_map(static fn (Spot $unit): array => $unit->apart(), $units));
     }
 
     /**

@@ -50,13 +50,15 @@ final readonly class Sewing
     /** The day it came into a state last; null when nobody kept it. */
     public function since(ProjectState $state): ?\DateTimeImmutable
     {
-        foreach (array_reverse($this->states) as $entered) {
-            if ($entered->state === $state) {
-                return $entered->on;
-            }
-        }
+        return $this->entered($state)?->on;
+    }
 
-        return null;
+    /** When it came into a state last, and why; null when nobody kept it. */
+    public function entered(ProjectState $state): ?Entered
+    {
+        $all = array_filter($this->states, static fn (Entered $entered): bool => $entered->state === $state);
+
+        return [] === $all ? null : end($all);
     }
 
     /** @param list<Step> $steps */

@@ -88,13 +88,13 @@ final readonly class Template
     {
         $paper = $this->state($project);
         $print = PaperState::NotPrinted === $paper || (null === $paper && PatternFormat::Pdf === $project->pattern?->format);
-        $pieces = \count($project->pieces());
         $steps = [];
         if ($print || PaperState::Printed === $paper) {
             $pages = self::PAGES * self::MINUTES_A_PAGE;
             $steps[] = new Step('print', $print ? 'Print and tape' : 'Tape the sheets', StepKind::Print, $pages);
         }
         if (null !== $project->version && !\in_array($paper, [PaperState::Traced, PaperState::CutToSize, PaperState::Projector], true)) {
+            $pieces = \count($project->pieces());
             $minutes = self::MINUTES_A_PIECE * (0 === $pieces ? self::PIECES : $pieces);
             $steps[] = new Step('trace', 'Trace the pieces', StepKind::Trace, $minutes);
         }
