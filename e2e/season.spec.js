@@ -129,6 +129,24 @@ test('a project is planned with the mouse, and the answer stands beside it befor
     await expect(page.locator('.project').last()).toContainText('23 cm to spare');
 });
 
+test('an answer that comes late never takes the place of a newer one', async ({ demo: page }) => {
+    await page.getByRole('link', { name: 'Plan a project' }).click();
+    await ready(page);
+    const held = [];
+    await page.route('**/project/preview', (route) => (held.length === 0 ? held.push(route) : route.continue()));
+    await page.getByLabel('Pattern and version').fill('NW 31 Lantern dress, A');
+    await expect.poll(() => held.length).toBe(1);
+    await page.getByLabel('Size', { exact: true }).fill('14');
+    await page.getByLabel('From', { exact: true }).first().selectOption('own');
+    await page.getByLabel('Cut', { exact: true }).first().fill('Moss linen, 2.98 m, 140 cm');
+    await page.getByLabel('Cut', { exact: true }).first().press('Tab');
+    const margin = page.getByRole('complementary');
+    await expect(margin).toContainText('23 cm to spare');
+    await held[0].fulfill({ body: 'an old answer' });
+    await expect(page.getByLabel('Role').nth(1)).toHaveValue('lining');
+    await expect(margin).toContainText('23 cm to spare');
+});
+
 test('a snag is cleared where it stands', async ({ demo: page }) => {
     const snag = page.locator('.snag', { hasText: 'Midnight sateen is not washed yet' });
     await page.locator('.margin summary', { hasText: 'more' }).click();

@@ -1,4 +1,4 @@
-import { ask } from './server.js';
+import { ask, asking } from './server.js';
 
 /** Shows back what a length was understood as, while it is typed. */
 export const lengthField = () => ({
@@ -82,15 +82,16 @@ export const entry = () => ({
 
 /** Each line of a haul is shown as it is understood, while it is typed. */
 export const haul = () => ({
+    ask: asking(),
+
     init() {
         guard(this.$refs.form);
         focusFault();
     },
 
     async read() {
-        const data = new FormData(this.$refs.form);
-        const answer = await ask(this.$root.dataset.read, { method: 'POST', body: data });
-        if (answer !== null && data.get('haul') === new FormData(this.$refs.form).get('haul')) {
+        const answer = await this.ask(this.$root.dataset.read, { method: 'POST', body: new FormData(this.$refs.form) });
+        if (answer !== null) {
             this.$refs.lines.innerHTML = answer;
         }
     },
@@ -102,6 +103,8 @@ export const haul = () => ({
 
 /** A piece is drawn while its measurements are typed; another shape brings its own measurements. */
 export const pieceForm = () => ({
+    ask: asking(),
+
     init() {
         guard(this.$refs.form);
         focusFault();
@@ -109,7 +112,7 @@ export const pieceForm = () => ({
     },
 
     async draw() {
-        const answer = await ask(this.$root.dataset.draw, { method: 'POST', body: new FormData(this.$refs.form) });
+        const answer = await this.ask(this.$root.dataset.draw, { method: 'POST', body: new FormData(this.$refs.form) });
         if (answer !== null) {
             document.getElementById('drawing').innerHTML = answer;
         }
@@ -146,6 +149,8 @@ export const claim = () => ({
 /** A project's form: sizes and roles follow the version, and the answer stands in the margin while one plans. */
 export const projectForm = () => ({
     added: 100,
+    askVersion: asking(),
+    askPreview: asking(),
 
     init() {
         guard(this.$refs.form);
@@ -182,7 +187,7 @@ export const projectForm = () => ({
 
     async offerSizes(addRoles) {
         const name = this.$refs.form.elements.version.value;
-        const answer = name && (await ask(this.$root.dataset.version + '?' + new URLSearchParams({ name })));
+        const answer = name && (await this.askVersion(this.$root.dataset.version + '?' + new URLSearchParams({ name })));
         if (!answer) {
             return;
         }
@@ -210,7 +215,7 @@ export const projectForm = () => ({
     },
 
     async preview() {
-        const answer = await ask(this.$root.dataset.preview, { method: 'POST', body: new FormData(this.$refs.form) });
+        const answer = await this.askPreview(this.$root.dataset.preview, { method: 'POST', body: new FormData(this.$refs.form) });
         if (answer !== null) {
             document.getElementById('answer').innerHTML = answer;
         }

@@ -1,14 +1,16 @@
-import { ask } from './server.js';
+import { ask, asking } from './server.js';
 
 /** The requirement grid: rows and columns are added, and a table copied from a spreadsheet is spread over the cells. */
 export default () => ({
+    ask: asking(),
+
     init() {
         this.read();
     },
 
     /** Below each cell stands what it was understood as, so that a figure in the wrong unit is seen at once. */
     async read() {
-        const answer = await ask(this.$root.dataset.read, { method: 'POST', body: this.typed('') });
+        const answer = await this.ask(this.$root.dataset.read, { method: 'POST', body: this.typed('') });
         if (answer !== null) {
             this.say(JSON.parse(answer).understood);
         }

@@ -14,3 +14,13 @@ export async function ask(url, options = {}) {
         return null;
     }
 }
+
+/** For what is asked anew while one types: a question that another follows is broken off, so that no late answer takes its place. */
+export function asking() {
+    let last;
+    return (url, options = {}) => {
+        last?.abort();
+        last = new AbortController();
+        return ask(url, { ...options, signal: last.signal });
+    };
+}
