@@ -136,7 +136,7 @@ final readonly class CheckCommand
                         $tape->write($line->figure),
                     ),
                 ).(null === $line->source ? '' : ' ('.$line->source->value.')'),
-                $role->working->lines,
+                $role->working()->lines,
             ),
             'waysOut' => array_map(fn (WayOut $way): string => $this->sentences->write($way->sentence, $tape), $role->waysOut()),
         ];

@@ -22,6 +22,7 @@ final readonly class RoleAnswer
      * @param ?Verdict             $verdict  null when it is cut out already
      * @param ?Length              $spare    to cut from, less those ahead, less the need; negative when missing
      * @param list<Promise>        $promises all claims on the same cut, in rank order
+     * @param \Closure(): Working  $working  worked out when it is asked for
      * @param list<Snag>           $snags
      * @param ?Later<list<WayOut>> $ways     what would help; null when nothing is short
      * @param ?Length              $atWidth  full width to which the need of cloth to be bought applies
@@ -35,7 +36,7 @@ final readonly class RoleAnswer
         public Need|Unknown|null $need,
         public ?Length $spare,
         public array $promises,
-        public Working $working,
+        private \Closure $working,
         public array $snags = [],
         private ?Later $ways = null,
         public ?Length $atWidth = null,
@@ -60,6 +61,11 @@ final readonly class RoleAnswer
             $this->tooWide,
             $line,
         );
+    }
+
+    public function working(): Working
+    {
+        return ($this->working)();
     }
 
     /** @return list<WayOut> what would help where it is short, least harm first */

@@ -133,8 +133,8 @@ final class ShoppingTest extends TestCase
         self::assertSame(Verdict::ToBuy, $answer(1450, 1500)->verdict);
         self::assertSame(Verdict::Short, $answer(1451, 1500)->verdict);
         self::assertSame(Verdict::ToBuy, $answer(1451, null)->verdict, 'nobody knows the width yet');
-        self::assertStringContainsString('is assumed', (string) $answer(600, null)->working->lines[0]->label);
-        self::assertStringNotContainsString('is assumed', (string) $answer(600, 1500)->working->lines[0]->label);
+        self::assertStringContainsString('is assumed', (string) $answer(600, null)->working()->lines[0]->label);
+        self::assertStringNotContainsString('is assumed', (string) $answer(600, 1500)->working()->lines[0]->label);
     }
 
     public function testWhatHangsOnAnEventWaits(): void

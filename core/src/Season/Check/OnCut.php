@@ -70,7 +70,7 @@ final readonly class OnCut
             $verdict = null === $tooWide ? Verdict::NotKnown : Verdict::Short;
             $snags = [$this->unknown->of($project, $claim, $unknown), ...$stock];
 
-            return new RoleAnswer($claim, $verdict, $toCut, $unknown, null, $promises, $toCut->working(), $snags, tooWide: $tooWide);
+            return new RoleAnswer($claim, $verdict, $toCut, $unknown, null, $promises, $toCut->working(...), $snags, tooWide: $tooWide);
         }
         $left = $this->left($toCut->length, $ahead);
         $spare = $left->minus($need->amount);
@@ -89,7 +89,7 @@ final readonly class OnCut
             $need,
             $this->promised($all, $claim),
         ));
-        $working = $this->working($toCut, $ahead, $left, $need, $spare, $tooWide);
+        $working = fn (): Working => $this->working($toCut, $ahead, $left, $need, $spare, $tooWide);
 
         return new RoleAnswer($claim, $verdict, $toCut, $need, $spare, $promises, $working, $snags, $ways, tooWide: $tooWide);
     }

@@ -285,7 +285,7 @@ final readonly class SeasonCheck
     private function role(Project $project, Claim $claim, array $promises): array
     {
         if ($claim->cutOut) {
-            return [new RoleAnswer($claim, null, null, null, null, [], Working::empty())];
+            return [new RoleAnswer($claim, null, null, null, null, [], Working::empty(...))];
         }
         if (null !== $claim->wish) {
             return [$this->toBuy($project, $claim, $claim->wish)];
@@ -321,12 +321,12 @@ final readonly class SeasonCheck
         $verdict = null === $tooWide || $assumed ? Verdict::ToBuy : Verdict::Short;
         $snags = [...$this->enough->tooWide($project, $tooWide), ...$this->laySnags->of($project, $claim)];
 
-        return new RoleAnswer($claim, $verdict, null, $need, null, [], $need->working(), $snags, null, $width, $tooWide);
+        return new RoleAnswer($claim, $verdict, null, $need, null, [], $need->working(...), $snags, null, $width, $tooWide);
     }
 
     private function notKnown(Claim $claim, Unknown $unknown, Snag $snag): RoleAnswer
     {
-        return new RoleAnswer($claim, Verdict::NotKnown, null, $unknown, null, [], Working::empty(), [$snag]);
+        return new RoleAnswer($claim, Verdict::NotKnown, null, $unknown, null, [], Working::empty(...), [$snag]);
     }
 
     /** Of cloth to be bought, after its wash. */

@@ -161,16 +161,23 @@ final readonly class Template
     private function parts(Project $project): array
     {
         $garment = $project->garment();
-        $has = static fn (Technique ...$any): bool => [] !== array_filter(
-            $any,
-            static fn (Technique $one): bool => \in_array($one, $project->pattern->techniques ?? [], true),
-        );
+        $techniques = $project->pattern->techniques ?? [];
+        $has = static function (Technique ...$any) use ($techniques): bool {
+            foreach ($any as $one) {
+                if (\in_array($one, $techniques, true)) {
+                    return true;
+                }
+            }
+
+            return false;
+        };
         $kinds = $this->notions($project);
-        $wants = static fn (NotionKind ...$any): array => array_values(array_filter(
+        $wants = static fn (NotionKind ...$any): array => [] === $kinds ? [] : array_values(array_filter(
             $any,
             static fn (NotionKind $kind): bool => \in_array($kind, $kinds, true),
         ));
-        $takes = static fn (Role $role): bool => [] !== array_filter($project->claims, static fn ($claim): bool => $role === $claim->role);
+        $roles = array_column($project->claims, 'role');
+        $takes = static fn (Role $role): bool => \in_array($role, $roles, true);
         $waist = $garment->isFromTheWaist();
         $parts = [
             [

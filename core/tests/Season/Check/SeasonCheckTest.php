@@ -528,7 +528,7 @@ final class SeasonCheckTest extends TestCase
                     static fn (?string $part): bool => null !== $part && '' !== $part,
                 ),
             ),
-            $role->working->lines,
+            $role->working()->lines,
         );
     }
 }
