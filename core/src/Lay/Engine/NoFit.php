@@ -26,12 +26,20 @@ final readonly class NoFit
     /** Shapes that touch may lie over one another by this much, mm, so that what was sawn apart goes together again. */
     private const TOUCH = 0.03;
 
+    /** @var list<list<float>> where each face begins and ends on a line along x */
+    public array $spans;
+
+    /** @var list<list<float>> the same of those across, on a line along y */
+    public array $spansAcross;
+
     /**
      * @param list<list<float>> $faces  to be looked at along x
      * @param list<list<float>> $across the same with x and y changed, to be looked at along y
      */
     private function __construct(public array $faces, public array $across)
     {
+        $this->spans = array_map(self::span(...), $faces);
+        $this->spansAcross = array_map(self::span(...), $across);
     }
 
     /**
@@ -125,6 +133,71 @@ final readonly class NoFit
         }
 
         return [$left + self::TOUCH, $right - self::TOUCH, $bottom + self::TOUCH, $top - self::TOUCH, ...$sides];
+    }
+
+    /**
+     * Its left and right border by the height of a line, so that where the line meets it is found without a look at every side: left,
+     * right, bottom, top of its box, then where the right border's part begins in this list, then for each straight part of the left
+     * border, the lowest first, its lowest y, the x there, and how x changes with y; likewise of the right one.
+     *
+     * @param list<float> $face
+     *
+     * @return list<float>
+     */
+    private static function span(array $face): array
+    {
+        $points = self::corners($face);
+        $borders = [[], []];
+        foreach ($points as $i => [$x, $y]) {
+            [$toX, $toY] = $points[($i + 1) % \count($points)] ?? [$x, $y];
+            if (abs($toY - $y) > 1e-9) {
+                // counter-clockwise what goes up is on the right
+                [$lowX, $lowY] = $toY > $y ? [$x, $y] : [$toX, $toY];
+                $borders[$toY > $y ? 1 : 0][] = [$lowY, $lowX, ($toX - $x) / ($toY - $y)];
+            }
+        }
+        [$xs, $ys] = [array_column($points, 0), array_column($points, 1)];
+        if ([] === $borders[0] || [] === $borders[1] || [] === $xs || [] === $ys) {
+            // what is thinner than shapes may lie over one another is met by no line
+            return [0.0, 0.0, \INF, -\INF];
+        }
+        foreach ($borders as &$border) {
+            usort($border, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        }
+        unset($border);
+
+        return [min($xs), max($xs), min($ys), max($ys), 5.0 + 3 * \count($borders[0]), ...array_merge(...$borders[0], ...$borders[1])];
+    }
+
+    /**
+     * Its box with what lies beyond each side taken off.
+     *
+     * @param list<float> $face
+     *
+     * @return list<array{float, float}> counter-clockwise
+     */
+    private static function corners(array $face): array
+    {
+        [$left, $right, $bottom, $top] = [$face[0] ?? 0.0, $face[1] ?? 0.0, $face[2] ?? 0.0, $face[3] ?? 0.0];
+        $points = [[$left, $bottom], [$right, $bottom], [$right, $top], [$left, $top]];
+        for ($k = 4, $n = \count($face); $k < $n; $k += 3) {
+            $kept = [];
+            foreach ($points as $i => $p) {
+                $q = $points[($i + 1) % \count($points)] ?? $p;
+                $here = $face[$k + 2] - $face[$k] * $p[0] - $face[$k + 1] * $p[1];
+                $there = $face[$k + 2] - $face[$k] * $q[0] - $face[$k + 1] * $q[1];
+                if ($here >= 0) {
+                    $kept[] = $p;
+                }
+                if (($here > 0 && $there < 0) || ($here < 0 && $there > 0)) {
+                    $share = $here / ($here - $there);
+                    $kept[] = [$p[0] + $share * ($q[0] - $p[0]), $p[1] + $share * ($q[1] - $p[1])];
+                }
+            }
+            $points = $kept;
+        }
+
+        return $points;
     }
 
     /**

@@ -28,7 +28,7 @@ final class Separation
     private const RANDOM = 1;
 
     /** Of a weight, from round to round, where a pair overlaps no more. */
-    private const FADES = 0.95;
+    private const FADES = 0.99;
 
     /** Weight of what is no cloth. */
     private const WALL = 1e3;
@@ -396,36 +396,30 @@ final class Separation
                 $fit = $this->fits[$is][$way] ?? $this->between($is, $way);
                 $w = $this->weights[$row + $j];
             }
-            foreach (0 === $axis ? $fit->faces : $fit->across as $one) {
+            $sides = 0 === $axis ? $fit->faces : $fit->across;
+            foreach (0 === $axis ? $fit->spans : $fit->spansAcross as $f => $one) {
                 if ($c <= $one[2] || $c >= $one[3] || $o + $one[1] <= 0 || $o + $one[0] >= $most) {
                     continue;
                 }
-                $low = $one[0];
-                $high = $one[1];
-                for ($k = 4, $n = \count($one); $k < $n; $k += 3) {
-                    $run = $one[$k];
-                    $rest = $one[$k + 2] - $one[$k + 1] * $c;
-                    if ($run > 1e-12) {
-                        $end = $rest / $run;
-                        if ($end < $high) {
-                            $high = $end;
-                        }
-                    } elseif ($run < -1e-12) {
-                        $end = $rest / $run;
-                        if ($end > $low) {
-                            $low = $end;
-                        }
-                    } elseif ($rest <= 0) {
-                        continue 2;
-                    }
+                $split = (int) $one[4];
+                $k = 5;
+                while ($k + 3 < $split && $one[$k + 3] <= $c) {
+                    $k += 3;
                 }
+                $low = $one[$k + 1] + $one[$k + 2] * ($c - $one[$k]);
+                $last = \count($one) - 3;
+                $k = $split;
+                while ($k < $last && $one[$k + 3] <= $c) {
+                    $k += 3;
+                }
+                $high = $one[$k + 1] + $one[$k + 2] * ($c - $one[$k]);
                 if ($high - $low > 1e-6 && $o + $high > 0 && $o + $low < $most) {
                     $from[] = $o + $low;
                     $to[] = $o + $high;
                     $weight[] = $w;
                     $offset[] = $o;
                     $across[] = $c;
-                    $face[] = $one;
+                    $face[] = $sides[$f];
                     $whose[] = $j;
                 }
             }
