@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { expect, open, ready, test, toSeason } from './workroom.js';
 
 /** Opens the table with a project of the demo workroom. */
@@ -136,6 +137,28 @@ test('stopped, the machine keeps the best so far', async ({ demo: page }) => {
     await page.getByRole('button', { name: 'Stop, keep the best' }).click();
     await expect(page.getByRole('button', { name: 'Lay it by machine' })).toBeVisible();
     await expect(answer(page)).toContainText('In pieces');
+});
+
+test('killed, the machine keeps the best so far, and left alone it ends by itself', async ({ demo: page, account: { account } }) => {
+    test.slow();
+    const machine = `octavum:lay-job --account=${account}`;
+    const atWork = () => spawnSync('pgrep', ['-f', machine]).stdout.toString();
+    const lays = async () => {
+        await page.getByLabel('Seconds to search').selectOption('60');
+        await page.getByRole('button', { name: 'Lay it by machine' }).click();
+        await expect(page.locator('.mat-piece').first()).toBeVisible({ timeout: 30_000 });
+    };
+    await lay(page, 'Towpath coat');
+    await lays();
+    expect(atWork()).not.toBe('');
+    spawnSync('pkill', ['-KILL', '-f', machine]);
+    expect(atWork()).toBe('');
+    await expect(page.getByText('The machine has ended before its time.')).toBeVisible({ timeout: 30_000 });
+    await expect(answer(page)).toContainText('Every piece is laid, none over another');
+    await lays();
+    await page.goto('/cloth');
+    expect(atWork()).not.toBe('');
+    await expect.poll(atWork, { timeout: 45_000 }).toBe('');
 });
 
 test('a piece is drawn while it is measured, and outlines come from an SVG file', async ({ demo: page }) => {

@@ -58,7 +58,7 @@ final readonly class Jobs
         return $id;
     }
 
-    /** @return ?array{lines: list<string>, ended: bool} what was said after so many lines; null for work that is not there */
+    /** @return ?array{lines: list<string>, ended: bool} what was said after so many lines, and whether more will be; null for none */
     public function said(Account $account, string $id, int $after): ?array
     {
         $out = $this->path($account->id, $id, 'out');
@@ -66,8 +66,7 @@ final readonly class Jobs
             return null;
         }
         touch($out);
-        $ended = is_file($this->path($account->id, $id, 'done'));
-
+        $ended = !$this->isAtWork($id.'-'.$account->id);
         $lines = explode("\n", (string) file_get_contents($out));
 
         // what follows the last line feed is empty, or a line that is still being written
@@ -136,15 +135,20 @@ final readonly class Jobs
         $names = [];
         foreach (is_dir($this->folder) ? (new Finder())->files()->in($this->folder)->name('*.json')->sortByName() : [] as $file) {
             $name = $file->getBasename('.json');
-            if (
-                !is_file($this->folder.'/'.$name.'.done')
-                && ($file->getMTime() > time() - self::LEFT_ALONE || !$this->locks->createLock('job-'.$name, null, false)->acquire())
-            ) {
+            if ($this->isAtWork($name)) {
                 $names[] = $name;
             }
         }
 
         return $names;
+    }
+
+    /** It has not ended, and its process is alive or about to be: one that was killed could not say so. */
+    private function isAtWork(string $name): bool
+    {
+        return !is_file($this->folder.'/'.$name.'.done')
+            && ((int) @filemtime($this->folder.'/'.$name.'.json') > time() - self::LEFT_ALONE
+                || !$this->locks->createLock('job-'.$name, null, false)->acquire());
     }
 
     private function path(string $account, string $id, string $ending): string

@@ -40,7 +40,7 @@ export const machine = {
         this.share = 0;
         this.shown = '';
         this.fault = '';
-        this.stopped = false;
+        this.stopped = this.done = false;
         try {
             const asked = {
                 setup: this.mat.setup,
@@ -54,6 +54,10 @@ export const machine = {
                 this.fault = begun.fault ?? this.words.lost;
             } else {
                 await this.follow(begun.job, locked);
+                if (!this.done && !this.stopped) {
+                    await this.judge();
+                    this.fault = this.words.cutShort;
+                }
             }
         } catch {
             this.fault = this.words.lost;
@@ -104,6 +108,7 @@ export const machine = {
             this.shown = line.missing ? '' : this.shown === '' ? line.better : this.shown.split(' … ')[0] + ' … ' + line.better;
         } else {
             this.share = 1;
+            this.done = true;
             this.tell(line.done);
         }
         if (!this.zoomed) {
