@@ -4,32 +4,22 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
-use Octavum\Core\Lay\Engine\Clusters;
 use Octavum\Core\Lay\Engine\Cost;
-use Octavum\Core\Lay\Engine\Decoder;
 use Octavum\Core\Lay\Engine\Leftovers;
-use Octavum\Core\Lay\Engine\Pairs;
-use Octavum\Core\Lay\Engine\Search;
-use Octavum\Core\Lay\Engine\Settler;
-use Octavum\Core\Lay\Engine\Skyline;
 use Octavum\Core\Lay\Engine\Spot;
-use Octavum\Core\Lay\Engine\Squeeze;
+use Octavum\Core\Lay\Engine\WaySearch;
 use Octavum\Core\Shape\Outline;
 
 /**
  * Lays pieces by machine: tries every way of laying the cloth, searches each, settles the best exactly, and says what each
  * would use. The same request with the same seed tries the same lays in the same order; how far it comes depends on the time.
- * Longer than other files: one search from the request to the best lay, whose steps share its clock.
+ * Longer than other files: from the request to the best lay, and what is said of one that cannot be.
  */
 final readonly class LayMaker
 {
     /** Share of the time for finding out how many cuts are enough. */
     private const QUICK = 0.25;
     private const MOST_CHOICES = 64;
-    /** Share of the time for a lay to begin with, where the rest of it goes to squeezing that. */
-    private const START = 0.1;
-    /** Share of the time, at its end, for the first engine once more and another squeeze. */
-    private const AGAIN = 0.5;
     /** At the clock, for a quick lay. */
     private const LOOKS = 400;
 
@@ -254,180 +244,15 @@ final readonly class LayMaker
         if ([] === $way->lanes) {
             return [[], $way->items, 0];
         }
-        $cost = new Cost($way);
-        $skyline = new Skyline($way->lanes[0], $request->gap);
-        $exact = 1 === \count($way->lanes) && $skyline->suits($way->items);
-        $settler = new Settler($way->lanes, $request->gap);
-        $search = new Search(
-            $exact ? $skyline->decode(...) : (new Decoder($way->lanes, $row, $request->gap, $left, $this->phase($request)))->decode(...),
-            $cost,
-            $request->seed,
-        );
-        $squeezes = $this->squeeze && !$exact && $this->canSqueeze($way);
-        // a sound lay to begin with, and the rest of the time for the squeeze
-        $until = $squeezes ? 1 - self::START : 0.0;
-        $start = static fn (): float => ($left() - $until) / (1 - $until);
-        $settled = [];
-        $paired = $exact ? $way->items : (new Pairs($row, $request->gap))->of($way->items, $start);
-        [$spots, $unplaced] = $search->run(
-            $way->items,
-            $paired,
-            $start,
-            function (array $spots) use ($request, $way, $settler, $exact, $cost, $better, $left, &$settled): void {
-                if ([] === $settled) {
-                    $this->tell($request, $way, $spots, $better);
-                }
-                $spots = $exact ? $spots : $settler->settle($spots, $left);
-                if (\count($spots) > \count($settled) || $cost->length($spots) < $cost->length($settled) - 1e-6) {
-                    $settled = $spots;
-                    $this->tell($request, $way, $spots, $better);
-                }
-            },
-        );
-        $spots = [] === $unplaced && [] !== $settled ? $settled : ($exact ? $spots : $settler->settle($spots, $left));
-        if ($squeezes && [] === $unplaced) {
-            $first = static fn (): float => $left() - self::AGAIN;
-            $spots = $this->squeezed($request, $way, $spots, $search, $row, $first, $better);
-            $spots = $this->again($request, $way, $spots, $paired, $row, $left, $better);
-        } elseif ($squeezes && $way->lanes[0]->length < \INF) {
-            $all = $this->onEndless($request, $way, $row, static fn (): float => $left() - $until / 2);
-            if (null !== $all) {
-                $this->tell($request, $way, $all, $better);
-
-                return [$all, [], $search->evaluated];
-            }
-            [$spots, $unplaced] = $search->run($way->items, $paired, $left, static function (): void {
-            });
-            $spots = $settler->settle($spots, $left);
-        }
-
-        return [$spots, $unplaced, $search->evaluated];
-    }
-
-    /**
-     * The first engine once more, from another seed, which a squeeze does not always reach; then the squeeze of what is shorter.
-     *
-     * @param list<Spot>                                                     $spots
-     * @param list<Item>                                                     $paired
-     * @param \Closure(): float                                              $left
-     * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better
-     *
-     * @return list<Spot>
-     */
-    private function again(
-        Request $request,
-        Way $way,
-        array $spots,
-        array $paired,
-        float $row,
-        \Closure $left,
-        ?\Closure $better,
-    ): array {
-        $lane = $way->lanes[0] ?? throw new \LogicException('It is laid on a lane.');
-        $half = static fn (): float => $left() - self::AGAIN / 2;
-        $cost = new Cost($way);
-        $settler = new Settler([$lane], $request->gap);
-        $decoder = new Decoder([$lane], $row, $request->gap, $half, $this->phase($request));
-        $search = new Search($decoder->decode(...), $cost, $request->seed + 1);
-        $other = [];
-        [, $unplaced] = $search->run(
-            $way->items,
-            $paired,
-            $half,
-            static function (array $found) use ($settler, $cost, $left, &$other): void {
-                $found = $settler->settle($found, $left);
-                $other = [] === $other || $cost->length($found) < $cost->length($other) ? $found : $other;
-            },
-        );
-        if ([] === $unplaced && [] !== $other && $cost->length($other) < $cost->length($spots) - 1e-6) {
-            $spots = $other;
-            $this->tell($request, $way, $spots, $better);
-        }
-
-        return $this->squeezed($request, $way, $spots, $search, $row, $left, $better);
-    }
-
-    /**
-     * All of it on a cloth without end, squeezed until it is no longer than the cut.
-     *
-     * @param \Closure(): float $left share of the time that is left
-     *
-     * @return ?list<Spot> null when it stays longer
-     */
-    private function onEndless(Request $request, Way $way, float $row, \Closure $left): ?array
-    {
-        $cut = $way->lanes[0];
-        $lanes = [$cut->endless()];
-        $endless = new Way($way->fold, $lanes, $way->items, $way->doubled);
-        $decoder = new Decoder($lanes, $row, $request->gap, $left, $this->phase($request));
-        $search = new Search($decoder->decode(...), new Cost($endless), $request->seed);
-        $spots = $search->first($way->items);
-        if ([] === $spots) {
-            return null;
-        }
-        $spots = (new Settler($lanes, $request->gap))->settle($spots, $left);
-        $spots = $this->squeezed($request, $endless, $spots, $search, $row, $left, null, $cut->length);
-        $ends = array_map(static fn (Spot $spot): float => $spot->x + $spot->variant->length, $spots);
-
-        return [] !== $ends && max($ends) <= $cut->length + 1e-6 ? $spots : null;
-    }
-
-    /**
-     * With what fits exactly laid as one, for a while, and then each piece for itself.
-     *
-     * @param list<Spot>                                                     $spots
-     * @param \Closure(): float                                              $left
-     * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better
-     * @param float                                                          $enough stops when it is no longer
-     *
-     * @return list<Spot>
-     */
-    private function squeezed(
-        Request $request,
-        Way $way,
-        array $spots,
-        Search $search,
-        float $row,
-        \Closure $left,
-        ?\Closure $better,
-        float $enough = 0.0,
-    ): array {
-        $lane = $way->lanes[0] ?? throw new \LogicException('It is laid on a lane.');
-        $squeeze = new Squeeze($lane, $request->gap, new Settler([$lane], $request->gap), $request->seed, $enough);
         $tell = function (array $spots) use ($request, $way, $better): void {
             /** @var list<Spot> $spots */
-            $this->tell($request, $way, $spots, $better);
+            if (null !== $better) {
+                $placements = fn (): array => $this->placements($request, $way, $spots);
+                $better($way->fold, (new Cost($way))->length($spots), $placements, \count($way->items) - \count($spots));
+            }
         };
-        $clusters = $request->gap > 0 ? $way->items : (new Clusters($row, $lane->width))->of($way->items, $left);
-        if (\count($clusters) < \count($way->items)) {
-            $spots = $squeeze->together($spots, $clusters, $search->first($clusters), $left, $tell);
-        }
 
-        return $squeeze->run($spots, $left, $tell);
-    }
-
-    /** Whether pieces may be moved freely: on one lane, and not from repeat to repeat. */
-    private function canSqueeze(Way $way): bool
-    {
-        return 1 === \count($way->lanes)
-            && \count($way->items) > 1
-            && [] === array_filter($way->items, static fn (Item $item): bool => null !== $item->variants[0]->match);
-    }
-
-    /**
-     * @param list<Spot>                                                     $spots
-     * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better
-     */
-    private function tell(Request $request, Way $way, array $spots, ?\Closure $better): void
-    {
-        if (null !== $better) {
-            $better(
-                $way->fold,
-                (new Cost($way))->length($spots),
-                fn (): array => $this->placements($request, $way, $spots),
-                \count($way->items) - \count($spots),
-            );
-        }
+        return (new WaySearch($way, $row, $request->gap, $request->seed, $this->phase($request), $this->squeeze, $left, $tell))->run();
     }
 
     /**

@@ -58,13 +58,14 @@ final class LayMakerTest extends TestCase
         }
     }
 
-    #[DataProvider('seeds')]
+    /** Five hundred requests, with every feature mixed. */
+    #[DataProvider('many')]
     public function testAnyRequestIsLaidSoundly(int $seed): void
     {
         mt_srand($seed);
         for ($i = 0; $i < 8; ++$i) {
             $request = $this->random();
-            $lay = $this->make($request, 30);
+            $lay = $this->make($request, 120);
             self::assertSame([], (new Judge())->faults($request, $lay), "seed $seed, request $i, ".$lay->fold->value);
             self::assertLessThanOrEqual(1.0, $lay->utilisation);
             foreach ($request->sheets as $sheet) {
@@ -77,6 +78,14 @@ final class LayMakerTest extends TestCase
     public static function seeds(): iterable
     {
         foreach (range(1, 8) as $seed) {
+            yield 'seed '.$seed => [$seed];
+        }
+    }
+
+    /** @return iterable<string, array{int}> */
+    public static function many(): iterable
+    {
+        foreach (range(1, 63) as $seed) {
             yield 'seed '.$seed => [$seed];
         }
     }
@@ -245,7 +254,7 @@ final class LayMakerTest extends TestCase
                 new Piece('back', Outline::rectangle(300, 300)),
             ],
         );
-        $lay = $this->make($request, 30);
+        $lay = $this->make($request, 120);
         self::assertSame([], (new Judge())->faults($request, $lay));
         [$first, $second] = $lay->placements;
         $rest = \array_slice($lay->placements, 1);

@@ -18,13 +18,16 @@ use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
 use Octavum\Core\Lay\Piece;
 use Octavum\Core\Lay\Placement;
+use Octavum\Core\Lay\Repeat;
 use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
 use Octavum\Core\Lay\Variant;
 use Octavum\Core\Lay\Ways;
 use Octavum\Core\Shape\Convex;
 use Octavum\Core\Shape\Outline;
+use Octavum\Core\Tests\Shape\OutlineTest;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 /** The second engine. Time is counted in looks at the clock, so that every run is the same. */
@@ -89,7 +92,7 @@ final class SqueezeTest extends TestCase
 
     public function testNoLayIsLongerThanTheFirstEnginesAndAllAreSound(): void
     {
-        foreach (range(1, 25) as $seed) {
+        foreach (range(1, 40) as $seed) {
             $request = $this->random($seed);
             $lay = $this->make($request, 400);
             self::assertSame([], (new Judge())->faults($request, $lay), 'seed '.$seed);
@@ -101,6 +104,39 @@ final class SqueezeTest extends TestCase
                 'seed '.$seed.': no longer than what it begins with',
             );
         }
+    }
+
+    /** Matched to a repeat, in a gate fold, part folded, on two cuts: shorter than what it begins with. */
+    #[TestWith([Fold::Flat, 90.0, 1])]
+    #[TestWith([Fold::Gate, 0.0, 1])]
+    #[TestWith([Fold::Part, 0.0, 1])]
+    #[TestWith([Fold::Flat, 0.0, 2])]
+    public function testItMakesShorterWhatIsMatchedAndWhatLiesOnSeveralLanes(Fold $fold, float $repeat, int $cuts): void
+    {
+        $first = $second = 0.0;
+        foreach ([1, 2] as $seed) {
+            mt_srand($seed);
+            $request = new Request(
+                array_map(static fn (int $i): Sheet => new Sheet(
+                    'cut '.$i,
+                    Fold::Gate === $fold ? 2800 : 1600,
+                    1 === $cuts ? null : 900.0,
+                ), range(1, $cuts)),
+                array_map(static fn (int $i): Piece => new Piece(
+                    'p'.$i,
+                    OutlineTest::star(mt_rand(4, 7)),
+                    Fold::Part === $fold && $i > 4 ? 1 : 2,
+                    Fold::Part !== $fold || $i <= 4,
+                    match: $repeat > 0 ? new Repeat($repeat, 0, 0, 0) : null,
+                ), range(1, 7)),
+                folds: [$fold],
+            );
+            [$one, $two] = [$this->make($request, 150, false), $this->make($request, 1500)];
+            self::assertSame([[], []], [(new Judge())->faults($request, $two), $two->unplaced]);
+            $first += array_sum($one->used);
+            $second += array_sum($two->used);
+        }
+        self::assertLessThan(0.99 * $first, $second);
     }
 
     public function testTheSameSeedMakesTheSameLay(): void
@@ -181,6 +217,7 @@ final class SqueezeTest extends TestCase
     {
         mt_srand($seed);
         $pieces = [];
+        $matched = 0 === $seed % 4;
         for ($i = 0, $n = mt_rand(2, 6); $i < $n; ++$i) {
             $corners = mt_rand(3, 7);
             $points = array_map(static function (int $k) use ($corners): array {
@@ -199,10 +236,13 @@ final class SqueezeTest extends TestCase
                 $pair,
                 $fold,
                 $fold ? Grain::Along : $grain,
+                null,
+                $matched ? new Repeat((float) mt_rand(80, 200), 0, 0, 0) : null,
             );
         }
         $bites = 0 === mt_rand(0, 2) ? [[0.0, 0.0, 150.0, 200.0]] : [];
         $folds = [] === $bites && 0 === mt_rand(0, 2) ? [Fold::Lengthwise, Fold::Flat] : [Fold::Flat];
+        $folds = [2 => [Fold::Gate], 3 => [Fold::Part]][$seed % 5] ?? $folds;
 
         return new Request(
             [new Sheet('cloth', 1100, 0 === mt_rand(0, 1) ? null : 3000.0, bites: $bites)],

@@ -77,12 +77,16 @@ final class Separation
     private float $bestOver = \INF;
     private int $bestIs = 0;
 
-    /** @param list<Spot> $spots on one lane */
+    /**
+     * @param list<Spot>          $spots on one lane
+     * @param array{float, float} $phase where the repeat begins that pieces are matched to
+     */
     public function __construct(
         private readonly Lane $lane,
         private readonly float $gap,
         array $spots,
         private readonly Randomizer $random,
+        private readonly array $phase = [0.0, 0.0],
         private readonly Convex $convex = new Convex(),
     ) {
         $this->count = \count($spots);
@@ -181,8 +185,13 @@ final class Separation
         $this->weights = array_fill(0, $this->count * $this->count, 1.0);
         for ($i = 0; $i < $this->count; ++$i) {
             $variant = $this->variants[$this->is[$i]];
-            $this->x[$i] = max(0.0, min($this->x[$i], $length - $variant->length));
-            $this->y[$i] = $this->fold[$i] ? 0.0 : max(0.0, min($this->y[$i], $this->lane->width - $variant->width));
+            $x = $this->aligned($variant, 0, max(0.0, min($this->x[$i], $length - $variant->length)), $length - $variant->length);
+            $most = $this->lane->width - $variant->width;
+            $y = $this->aligned($variant, 1, $this->fold[$i] ? 0.0 : max(0.0, min($this->y[$i], $most)), $most);
+            if (null === $x || null === $y) {
+                return false;
+            }
+            [$this->x[$i], $this->y[$i]] = [$x, $y];
         }
         $least = \INF;
         $waited = 0;
@@ -302,6 +311,10 @@ final class Separation
             }
             $lines = $this->fold[$i] ? [[0, 0.0]] : $this->lines($i, $way, max(0.0, $widest), max(0.0, $longest));
             foreach ($lines as [$axis, $at]) {
+                $at = $this->aligned($variant, 1 - $axis, $at, max(0.0, 0 === $axis ? $widest : $longest));
+                if (null === $at) {
+                    continue;
+                }
                 $this->along($i, $way, $axis, $at, max(0.0, 0 === $axis ? $longest : $widest));
                 if ($this->bestOver <= self::NONE) {
                     break 2;
@@ -434,12 +447,13 @@ final class Separation
             }
             $free = $to[$n] > $free ? $to[$n] : $free;
         }
-        if ($free <= $most + 1e-7) {
+        $repeat = $this->repeat($variant, $axis);
+        if ($free <= $most + 1e-7 && null === $repeat) {
             $this->take($axis, $at, min($free, $most), $way, 0.0);
 
             return;
         }
-        foreach ($this->ends($order, $to, $whose, $most) as $p) {
+        foreach (null === $repeat ? $this->ends($order, $to, $whose, $most) : $this->lattice($repeat, $most) as $p) {
             $sum = 0.0;
             foreach ($order as $n => $start) {
                 if ($p <= $start + 1e-9) {
@@ -499,6 +513,48 @@ final class Separation
         }
 
         return $places;
+    }
+
+    /** @return ?array{float, float} where a piece that is matched may lie along an axis: the first place, and from one to the next */
+    private function repeat(Variant $variant, int $axis): ?array
+    {
+        $match = $variant->match;
+        $step = null === $match ? 0.0 : (0 === $axis ? $match->length : $match->width);
+        if (null === $match || $step <= 0) {
+            return null;
+        }
+        $from = $this->phase[$axis] - (0 === $axis ? $match->x : $match->y);
+
+        return [$from - $step * floor($from / $step + 1e-9), $step];
+    }
+
+    /**
+     * @param array{float, float} $repeat
+     *
+     * @return list<float>
+     */
+    private function lattice(array $repeat, float $most): array
+    {
+        $places = [];
+        for ($at = $repeat[0]; $at <= $most + 1e-6; $at += $repeat[1]) {
+            $places[] = $at;
+        }
+
+        return $places;
+    }
+
+    /** The nearest place where what is matched may lie; null when there is none. */
+    private function aligned(Variant $variant, int $axis, float $at, float $most): ?float
+    {
+        $repeat = $this->repeat($variant, $axis);
+        if (null === $repeat) {
+            return $at;
+        }
+        [$first, $step] = $repeat;
+        $near = $first + $step * max(0.0, round(($at - $first) / $step));
+        $near = $near > $most + 1e-6 ? $near - $step : $near;
+
+        return $near < -1e-6 || $near > $most + 1e-6 ? null : $near;
     }
 
     private function take(int $axis, float $at, float $along, int $way, float $over): void

@@ -19,6 +19,11 @@ final readonly class Spot
         return new self($this->item, $this->variant, $this->lane, $x, $y);
     }
 
+    public function on(int $lane): self
+    {
+        return new self($this->item, $this->variant, $lane, $this->x, $this->y);
+    }
+
     /** @return non-empty-list<self> the pieces laid as one, each for itself */
     public function apart(): array
     {
