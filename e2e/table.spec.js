@@ -161,6 +161,25 @@ test('killed, the machine keeps the best so far, and left alone it ends by itsel
     await expect.poll(atWork, { timeout: 45_000 }).toBe('');
 });
 
+test('the print lies to scale beneath the pieces, and what a rule means for the length is said', async ({ demo: page }) => {
+    await open(page, '/table/new');
+    await ready(page);
+    // both before the first is answered: neither is lost
+    await page.getByLabel('Add a cut').selectOption({ label: 'Big peony viscose, 2.10 m, 140 cm' });
+    await page.getByLabel('Add a project or pattern').selectOption({ label: 'Regatta dress' });
+    await expect(page.locator('.mat-name')).toHaveText('Big peony viscose, 2.10 m × 133 cm, print to scale, repeat 64 cm');
+    await expect(page.locator('.laid-list').first()).toContainText('Regatta dress');
+    await page.getByLabel('Seconds to search').selectOption('2');
+    await page.getByRole('button', { name: 'Lay it by machine' }).click();
+    await expect(answer(page)).toContainText('Every piece is laid, none over another', { timeout: 15_000 });
+    await page.getByLabel('match the repeat').check();
+    await page.getByRole('button', { name: 'Lay it by machine' }).click();
+    await expect(answer(page)).toContainText(/Against before.*more/s, { timeout: 15_000 });
+    await page.getByLabel('the whole garment across the cloth').click();
+    await expect(page.getByText('What lies across the cloth cannot be matched to its repeat')).toBeVisible();
+    await expect(page.getByLabel('the whole garment across the cloth')).not.toBeChecked();
+});
+
 test('a piece is drawn while it is measured, and outlines come from an SVG file', async ({ demo: page }) => {
     await open(page, '/patterns?words=moth');
     await page.getByRole('link', { name: 'Moth slip' }).click();

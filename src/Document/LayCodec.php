@@ -41,6 +41,8 @@ final readonly class LayCodec
             'allowance',
             'match',
             'off',
+            'eased',
+            'across',
         ]);
         $sheets = array_map(fn (Node $sheet): LaidSheet => $this->sheet($sheet, $cuts, $trusted), $node->at('sheets')->items(20));
         $garments = array_map($this->garment(...), $node->at('garments')->items(30));
@@ -63,6 +65,8 @@ final readonly class LayCodec
             $node->at('allowance')->length(),
             $node->at('match')->boolean(),
             $node->at('off')->texts(80),
+            $node->at('eased')->texts(80),
+            $node->at('across')->boolean(),
         );
     }
 
@@ -80,6 +84,8 @@ final readonly class LayCodec
             'allowance' => $lay->allowance?->millimetres(),
             'match' => $lay->match,
             'off' => $lay->off,
+            'eased' => $lay->eased,
+            'across' => $lay->across,
             'sheets' => array_map($this->writeSheet(...), $lay->sheets),
             'garments' => array_map($this->writeGarment(...), $lay->garments),
             'pieces' => array_map($this->writePiece(...), $lay->pieces),

@@ -47,6 +47,13 @@ export const answer = {
             facts.append(...row(sheet.name, sheet.used + (sheet.spare === null ? '' : ', ' + sheet.spare + ' ' + this.words.spare))),
         );
         facts.append(...row(this.words.laidAs, answer.foldName), ...row(this.words.inPieces, answer.utilisation + ' %'));
+        this.total = answer.used.reduce((sum, sheet) => sum + sheet.millimetres, 0);
+        const more = this.total - (this.before ?? this.total);
+        if (this.sound && Math.abs(more) >= 1) {
+            facts.append(
+                ...row(this.words.against, this.length(Math.abs(more), true) + ' ' + (more > 0 ? this.words.more : this.words.less)),
+            );
+        }
         if (answer.bound) {
             facts.append(...row(this.words.bound, answer.bound));
         }

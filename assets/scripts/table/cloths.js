@@ -26,11 +26,32 @@ export const cloths = {
         return svg('path', { class: 'mat-grid', d: lines.join('') });
     },
 
+    /** The swatches of the cloths, their prints to the scale of the mat where the repeat is known. */
+    printed() {
+        const swatches = this.$refs.swatches.content.cloneNode(true);
+        this.mat.sheets.forEach((sheet) => {
+            const swatch = sheet.repeat && swatches.getElementById('swatch-' + sheet.cloth);
+            if (swatch?.dataset.along) {
+                const turned = swatch.getAttribute('patternTransform').match(/rotate\([^)]*\) /)?.[0] ?? '';
+                swatch.setAttribute('patternTransform', `${turned}scale(${(sheet.repeat * this.scale) / swatch.dataset.along})`);
+            }
+        });
+        return swatches;
+    },
+
     sheet(sheet, size, left, top) {
         const s = this.scale;
         const [w, h] = [size.length * s, size.height * s];
         const group = svg('g', { transform: `translate(${left} ${top})`, class: 'mat-sheet', 'data-sheet': sheet.id, 'data-height': h });
-        group.append(svg('text', { class: 'mat-name', x: 0, y: -20 }, sheet.name + (sheet.says ? ', ' + sheet.says : '')));
+        const swatch = sheet.cloth && this.$refs.swatches.content.getElementById('swatch-' + sheet.cloth);
+        const scaled = sheet.repeat && swatch?.dataset.along;
+        group.append(
+            svg(
+                'text',
+                { class: 'mat-name', x: 0, y: -20 },
+                sheet.name + (sheet.says ? ', ' + sheet.says : '') + (scaled ? `, ${this.words.repeat} ${this.length(sheet.repeat)}` : ''),
+            ),
+        );
         const part =
             this.fold === 'part'
                 ? Math.max(
@@ -40,10 +61,18 @@ export const cloths = {
                           .map((p) => this.bodies.get(keyOf(p)).box.right),
                   )
                 : 0;
-        const swatch = sheet.cloth && this.$refs.swatches.content.getElementById('swatch-' + sheet.cloth);
         const fill = swatch ? `url(#swatch-${sheet.cloth})` : '#C9D3CE';
         const outline = part > 0 ? `M0 0H${w}V${h}H${part * s}V${h / 2}H0Z` : `M0 0H${w}V${h}H0Z`;
         group.append(svg('path', { d: outline, fill, class: 'mat-cloth' }), svg('path', { d: outline, class: 'mat-wash' }));
+        if (scaled) {
+            this.repeats(group, sheet.repeat * s, w, h);
+        }
+        if (sheet.oneWay) {
+            group.append(
+                svg('path', { class: 'mat-top', d: `M14 ${h - 9}h34M14 ${h - 9}l7 -5M14 ${h - 9}l7 5` }),
+                svg('text', { class: 'mat-edge', x: 54, y: h - 5 }, this.words.top),
+            );
+        }
         sheet.missing.forEach((gone) => group.append(svg('path', { d: path(gone, s), class: 'mat-missing' })));
         const edge = (y, x1, x2, kind) => group.append(svg('path', { d: `M${x1} ${y}H${x2}`, class: 'mat-' + kind }));
         const word = (x, y, text, more = {}) => group.append(svg('text', { class: 'mat-edge', x, y, ...more }, text));
@@ -82,6 +111,15 @@ export const cloths = {
         }
         group.append(this.tapes(w, h, sheet.length === null));
         return group;
+    },
+
+    /** Where the print begins anew: what is matched has its lower end on one of these. */
+    repeats(group, step, w, h) {
+        let lines = '';
+        for (let x = step; x < w; x += step) {
+            lines += `M${x.toFixed(1)} 0V${h}`;
+        }
+        group.append(svg('path', { d: lines, class: 'mat-repeat' }));
     },
 
     /** Metric above, eighths of a yard below, centimetres across. */

@@ -27,6 +27,8 @@ export const machine = {
     },
 
     async make() {
+        // what was changed a moment ago counts
+        await this.setting;
         const choice = this.$refs.fold.value;
         const locked = [...this.places.values()].filter((place) => place.locked);
         const folds = locked.length ? [this.fold] : choice === 'best' ? Object.keys(this.mat.ways) : [choice];

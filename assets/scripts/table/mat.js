@@ -47,12 +47,7 @@ export const mat = {
         const [width, height] = [Math.max(this.$refs.box.clientWidth, Math.ceil(right + MARGIN.right)), Math.ceil(bottom + 40)];
         root.setAttribute('width', width);
         root.setAttribute('height', height);
-        root.replaceChildren(
-            this.$refs.swatches.content.cloneNode(true),
-            this.grid(width, height),
-            ...drawn,
-            svg('g', { class: 'mat-pieces' }, ...pieces),
-        );
+        root.replaceChildren(this.printed(), this.grid(width, height), ...drawn, svg('g', { class: 'mat-pieces' }, ...pieces));
         this.tray();
         this.laid = this.places.size;
         this.wanted = this.items.length;

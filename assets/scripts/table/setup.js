@@ -25,7 +25,7 @@ export const setup = {
         if (id) {
             this.setUp({
                 garments: [
-                    ...this.mat.setup.garments,
+                    ...this.wish.garments,
                     kind === 'version'
                         ? { version: id, role: 'main', size: this.$refs.garment.selectedOptions[0].dataset.size }
                         : {
@@ -40,12 +40,12 @@ export const setup = {
     },
 
     removeGarment(event) {
-        this.setUp({ garments: this.mat.setup.garments.filter((_, i) => i !== Number(event.currentTarget.dataset.at)), off: [] }, true);
+        this.setUp({ garments: this.wish.garments.filter((_, i) => i !== Number(event.currentTarget.dataset.at)), off: [] }, true);
     },
 
     resize(event) {
         this.setUp({
-            garments: this.mat.setup.garments.map((garment, i) =>
+            garments: this.wish.garments.map((garment, i) =>
                 i === Number(event.currentTarget.dataset.at) ? { ...garment, size: event.currentTarget.value } : garment,
             ),
         });
@@ -54,14 +54,14 @@ export const setup = {
     addSheet() {
         const cut = this.$refs.cut.value;
         if (cut) {
-            const real = this.mat.setup.sheets.filter((sheet) => sheet.cut);
+            const real = this.wish.sheets.filter((sheet) => sheet.cut);
             this.setUp({ sheets: [...real.filter((sheet) => sheet.cut !== cut), { cut }] });
         }
         this.$refs.cut.value = '';
     },
 
     removeSheet(event) {
-        const sheets = this.mat.setup.sheets.filter((_, i) => i !== Number(event.currentTarget.dataset.at));
+        const sheets = this.wish.sheets.filter((_, i) => i !== Number(event.currentTarget.dataset.at));
         this.setUp({ sheets: sheets.length ? sheets : [{ width: 1380 }] }, true);
     },
 
@@ -76,19 +76,16 @@ export const setup = {
         const gap = this.$refs.gap.value.trim() === '' ? 0 : await this.read(this.$refs.gap);
         const allowance = this.$refs.allowance.value.trim() === '' ? undefined : await this.read(this.$refs.allowance);
         if (gap !== null && allowance !== null) {
-            this.setUp({ oneWay: this.$refs.oneWay.checked, match: this.$refs.match.checked, gap, allowance });
+            const ticks = Object.fromEntries(['oneWay', 'across', 'match'].map((name) => [name, this.$refs[name].checked]));
+            this.setUp({ ...ticks, gap, allowance });
         }
     },
 
-    toggleOff(event) {
-        const { id } = event.target.dataset;
-        const off = new Set(this.mat.setup.off ?? []);
-        if (event.target.checked) {
-            off.delete(id);
-        } else {
-            off.add(id);
-        }
-        this.setUp({ off: [...off] });
+    /** A piece is put on one of the setup's lists, or taken off it. */
+    toggle(list, id, on) {
+        const listed = new Set(this.wish[list] ?? []);
+        listed[on ? 'add' : 'delete'](id);
+        this.setUp({ [list]: [...listed] });
     },
 
     /** A typed length in millimetres; null, and a sentence, when it cannot be read. */
@@ -99,13 +96,32 @@ export const setup = {
         return read?.understood ? read.millimetres : null;
     },
 
-    async setUp(change, fresh = false) {
-        const setup = { ...this.mat.setup, ...change };
+    /** What is to be laid on what, with changes that are not answered yet. */
+    get wish() {
+        return this.asked ?? this.mat.setup;
+    },
+
+    setUp(change, fresh = false) {
+        this.setting = this.answered(change, fresh);
+        return this.setting;
+    },
+
+    async answered(change, fresh) {
+        const setup = raw({ ...this.wish, ...change });
+        this.asked = setup;
         const answer = await this.send(this.$root.dataset.mat, { setup });
+        if (this.asked !== setup) {
+            // another change followed, which holds this one
+            return;
+        }
+        this.asked = null;
         if (!answer) {
+            this.ticks();
             return;
         }
         this.keep();
+        // how much longer or shorter it is another way can be said as long as the same is laid
+        this.before = ['garments', 'sheets', 'off'].some((part) => part in change) ? null : this.sound ? this.total : this.before;
         this.mat = raw(answer);
         if (!this.mat.ways[this.fold]) {
             this.fold = 'flat';
@@ -164,25 +180,37 @@ export const setup = {
                 );
             }),
         );
+        const pieces = Object.values(this.mat.pieces);
+        const listed = (piece, checked, change, more = '') => {
+            const box = html('input', { type: 'checkbox', checked });
+            box.addEventListener('change', () => change(box.checked));
+            return html('label', { className: 'tick' }, box, piece.label + more);
+        };
         this.$refs.off.replaceChildren(
-            ...Object.values(this.mat.pieces).map((piece) => {
-                const box = html('input', { type: 'checkbox', checked: !piece.off });
-                box.dataset.id = piece.id;
-                box.addEventListener('change', (event) => this.toggleOff(event));
-                return html(
-                    'label',
-                    { className: 'tick' },
-                    box,
-                    piece.label + (piece.instead.length ? ' (' + piece.instead.join(', ') + ')' : ''),
-                );
-            }),
+            ...pieces.map((piece) =>
+                listed(
+                    piece,
+                    !piece.off,
+                    (on) => this.toggle('off', piece.id, !on),
+                    piece.instead.length ? ' (' + piece.instead.join(', ') + ')' : '',
+                ),
+            ),
         );
-        this.$refs.oneWay.checked = Boolean(this.mat.setup.oneWay);
-        this.$refs.match.checked = Boolean(this.mat.setup.match);
+        this.$refs.eased.replaceChildren(...pieces.map((piece) => listed(piece, piece.eased, (on) => this.toggle('eased', piece.id, on))));
+        this.ticks();
         [...this.$refs.fold.options].forEach((option) => {
             const way = this.mat.ways[option.value];
             option.textContent = option.textContent.replace(/ ✕$/, '') + (way && way.refused !== null ? ' ✕' : '');
         });
+    },
+
+    /** As the setup now is, also where a change was refused. */
+    ticks() {
+        ['oneWay', 'across', 'match'].forEach((name) => {
+            this.$refs[name].checked = Boolean(this.mat.setup[name]);
+        });
+        this.$refs.easing.hidden = !this.mat.setup.oneWay;
+        this.$refs.matching.hidden = !this.mat.repeat;
     },
 
     async swatches() {

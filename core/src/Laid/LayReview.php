@@ -52,6 +52,8 @@ final readonly class LayReview
             $lay->allowance,
             $lay->match,
             $lay->off,
+            $lay->eased,
+            $lay->across,
             $this->assumptions,
         );
         $request = $setup->request([$lay->fold]);
@@ -78,6 +80,8 @@ final readonly class LayReview
             $lay->allowance,
             $lay->match,
             $lay->off,
+            $lay->eased,
+            $lay->across,
         );
     }
 

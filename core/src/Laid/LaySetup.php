@@ -31,6 +31,8 @@ final readonly class LaySetup
      * @param ?Length           $allowance instead of the one that is added to a piece
      * @param bool              $match     the repeat of the first cloth that has one, at the lower end of each main piece
      * @param list<string>      $off       pieces that come from other cloth, by id
+     * @param list<string>      $eased     those whose tops may point either way on one-way cloth, by id
+     * @param bool              $across    every piece lies across the cloth that would lie along it, and the reverse
      */
     public function __construct(
         public array $sheets,
@@ -41,6 +43,8 @@ final readonly class LaySetup
         public ?Length $allowance = null,
         public bool $match = false,
         public array $off = [],
+        public array $eased = [],
+        public bool $across = false,
         private Assumptions $assumptions = new Assumptions(),
     ) {
         $repeat = $match ? $this->repeat() : null;
@@ -63,9 +67,10 @@ final readonly class LaySetup
                         $piece->quantity,
                         $piece->pair,
                         $piece->onFold,
-                        $piece->grain,
+                        $across ? $piece->grain->crossed() : $piece->grain,
                         null,
                         null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0),
+                        \in_array($id, $eased, true),
                     ),
                 ];
             }
@@ -174,6 +179,8 @@ final readonly class LaySetup
             $this->allowance,
             $this->match,
             $this->off,
+            $this->eased,
+            $this->across,
         );
     }
 

@@ -30,6 +30,8 @@ final readonly class SavedLay
      * @param ?Length           $allowance   that was added instead of the pieces' own
      * @param bool              $match       the repeat was matched
      * @param list<string>      $off         pieces that come from other cloth: garment and name, "0/Front"
+     * @param list<string>      $eased       likewise, those whose tops may point either way on one-way cloth
+     * @param bool              $across      every piece was turned by a quarter
      */
     public function __construct(
         public string $id,
@@ -45,6 +47,8 @@ final readonly class SavedLay
         public ?Length $allowance = null,
         public bool $match = false,
         public array $off = [],
+        public array $eased = [],
+        public bool $across = false,
     ) {
     }
 

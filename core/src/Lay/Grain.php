@@ -12,6 +12,16 @@ enum Grain: string
     case Either = 'either';
     case Bias = 'bias';
 
+    /** Of a garment that is laid across the cloth: for a border along a selvage, or stripes that are to run the other way. */
+    public function crossed(): self
+    {
+        return match ($this) {
+            self::Along => self::Across,
+            self::Across => self::Along,
+            default => $this,
+        };
+    }
+
     /**
      * @param bool $oneWay the top of every piece points the same way
      *

@@ -83,7 +83,7 @@ final readonly class Judge
                     }
                 }
             }
-            if (!\in_array($placement->turn, $placement->piece->grain->turns($request->oneWay), true)) {
+            if (!\in_array($placement->turn, $placement->piece->turns($request->oneWay), true)) {
                 $faults[] = new Fault(FaultKind::Place, $name.' is turned against its grain or the print');
             }
             $shape =

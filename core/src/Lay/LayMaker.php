@@ -386,7 +386,7 @@ final readonly class LayMaker
                 min(
                     array_map(
                         static fn (int $turn): float => $piece->flat()->turned($turn)->length(),
-                        $piece->grain->turns($request->oneWay),
+                        $piece->turns($request->oneWay),
                     ),
                 ),
             );
@@ -400,7 +400,7 @@ final readonly class LayMaker
     {
         foreach ($request->pieces as $piece) {
             $fits = false;
-            foreach ($piece->grain->turns($request->oneWay) as $turn) {
+            foreach ($piece->turns($request->oneWay) as $turn) {
                 $outline = $piece->flat()->turned($turn);
                 foreach ($request->sheets as $sheet) {
                     $fits =

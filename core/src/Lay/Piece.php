@@ -15,6 +15,7 @@ final readonly class Piece
      * @param bool    $onFold   the outline's edge on y = 0 is a fold edge
      * @param ?string $cut      only from that cut
      * @param ?Repeat $match    the point that must sit at the same place in the repeat
+     * @param bool    $eased    its top may point either way on one-way cloth too, where nobody sees it
      */
     public function __construct(
         public string $id,
@@ -25,7 +26,18 @@ final readonly class Piece
         public Grain $grain = Grain::Along,
         public ?string $cut = null,
         public ?Repeat $match = null,
+        public bool $eased = false,
     ) {
+    }
+
+    /**
+     * @param bool $oneWay the top of every piece points the same way, but of those that are eased
+     *
+     * @return non-empty-list<int> degrees by which it may be turned
+     */
+    public function turns(bool $oneWay): array
+    {
+        return $this->grain->turns($oneWay && !$this->eased);
     }
 
     /** Laid flat: opened at its fold where it has one. */

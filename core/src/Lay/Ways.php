@@ -180,7 +180,7 @@ final readonly class Ways
             $half = $piece->outline->bottom < -0.01 ? $piece->outline->flipped() : $piece->outline;
             $turned = $piece->outline->bottom < -0.01;
             $variants = [new Variant($half->moved(-$half->left, -$half->bottom), 0, $turned, $this->row, $piece->match)];
-            if (!$oneWay) {
+            if (!$oneWay || $piece->eased) {
                 $back = $half->turned(180)->flipped();
                 $variants[] = new Variant($back->moved(-$back->left, -$back->bottom), 180, !$turned, $this->row, $piece->match);
             }
@@ -215,7 +215,7 @@ final readonly class Ways
     {
         $variants = [];
         foreach ($sides as $flipped) {
-            foreach ($piece->grain->turns($oneWay) as $turn) {
+            foreach ($piece->turns($oneWay) as $turn) {
                 $placed = ($flipped ? $outline->flipped() : $outline)->turned($turn)->atOrigin();
                 $shape = array_map(static fn (array $p): string => \sprintf('%.1f %.1f', $p[0] + 0.0, $p[1] + 0.0), $placed->points);
                 sort($shape);

@@ -22,6 +22,9 @@ use Octavum\Core\Lay\FaultKind;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Hand;
 use Octavum\Core\Lay\Judge;
+use Octavum\Core\Lay\Lay;
+use Octavum\Core\Lay\Piece as LayPiece;
+use Octavum\Core\Lay\Status;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
@@ -240,6 +243,31 @@ final class SavedLayTest extends TestCase
         }
 
         return [] === $ys ? [0, 0, 0] : [min($ys), max($ys), $area];
+    }
+
+    public function testOnOneWayClothOnlyWhatIsEasedMayLieUpsideDown(): void
+    {
+        $laid = fn (bool $across): array => array_map(
+            static fn (LayPiece $piece): array => [$piece->turns(true), $piece->turns(false)],
+            $this->laidSo($across)->request([Fold::Flat])->pieces ?? [],
+        );
+        self::assertSame([[[0], [0, 180]], [[0, 180], [0, 180]]], $laid(false), 'the front as the cloth goes, the band either way');
+        self::assertSame([[[90], [90, 270]], [[90, 270], [90, 270]]], $laid(true), 'all of it across');
+        $lay = $this->laidSo(true)->saved('lay', 'Across', new Lay(Status::Short, Fold::Flat, [], [], [], [], [], 0, 0, 0), false, []);
+        self::assertSame([['0/Band'], true], [$lay->eased, $lay->across], 'and it is kept so');
+    }
+
+    private function laidSo(bool $across): LaySetup
+    {
+        $cloth = $this->cloth(1420);
+
+        return new LaySetup(
+            [new LaidSheet($cloth, $cloth->cuts[0], Length::ofMillimetres(1400), Length::ofMillimetres(1440), Length::zero())],
+            [new LaidGarment('skirt', 'skirt', 'v', Role::Main, '14', '')],
+            [[$this->panel('Front', 700), $this->panel('Band', 100)]],
+            eased: ['0/Band'],
+            across: $across,
+        );
     }
 
     public function testASetupLeavesOutWhatComesFromOtherClothAndWhatIsMissingFromTheCut(): void

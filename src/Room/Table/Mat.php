@@ -52,6 +52,7 @@ final readonly class Mat
                 'grain' => $piece->grain->value,
                 'instead' => array_map(static fn ($instead): string => $instead->value, $piece->instead),
                 'off' => \in_array($id, $lay->off, true),
+                'eased' => $laid->eased,
                 'flat' => $this->shape($flat),
                 'half' => $laid->onFold ? $this->shape($laid->outline) : null,
             ];
@@ -285,6 +286,8 @@ final readonly class Mat
             'cloth' => $sheet->cloth?->id,
             'colours' => $sheet->cloth->colours ?? [],
             'missing' => $laid?->missingParts() ?? [],
+            'repeat' => $sheet->cloth?->repeat?->millimetres(),
+            'oneWay' => true === $sheet->cloth?->isOneWay(),
         ];
     }
 

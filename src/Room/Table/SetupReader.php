@@ -33,7 +33,7 @@ use Symfony\Contracts\Cache\CacheInterface;
 
 /**
  * Reads what the page asks to be laid: {garments: [{project, option, role, pieces} or {version, size, role, pieces}],
- * sheets: [{cut} or {width}], oneWay, gap, allowance, match, off}, lengths in millimetres.
+ * sheets: [{cut} or {width}], oneWay, gap, allowance, match, off, eased, across}, lengths in millimetres.
  */
 final readonly class SetupReader
 {
@@ -60,7 +60,7 @@ final readonly class SetupReader
     {
         $faults = new Faults();
         $node = new Node($asked, $faults);
-        $node->object(['garments', 'sheets', 'oneWay', 'gap', 'allowance', 'match', 'off']);
+        $node->object(['garments', 'sheets', 'oneWay', 'gap', 'allowance', 'match', 'off', 'eased', 'across']);
         $garments = $pieces = $known = $sizes = $options = [];
         foreach ($node->at('garments')->items(self::MOST_GARMENTS) as $one) {
             $one->object(['project', 'version', 'role', 'size', 'pieces', 'option']);
@@ -135,7 +135,14 @@ final readonly class SetupReader
             $oneWay = $oneWay || true === $sheet->cloth?->isOneWay();
         }
         $allowance = $node->at('allowance')->isThere() ? Length::ofMillimetres($this->number($node->at('allowance'), 1, 100)) : null;
-        $off = array_map(static fn (Node $one): string => $one->text(80), $node->at('off')->items(500));
+        $across = $node->at('across')->boolean();
+        if ($across && ($oneWay || $node->at('match')->boolean())) {
+            $node->at('across')->fault(
+                $oneWay
+                    ? 'The whole garment cannot lie across this cloth: it is one-way, and its figures would lie on their side.'
+                    : 'What lies across the cloth cannot be matched to its repeat: choose one of the two.',
+            );
+        }
         $lay = new LaySetup(
             $sheets,
             $garments,
@@ -144,7 +151,9 @@ final readonly class SetupReader
             $node->at('gap')->isThere() ? $this->number($node->at('gap'), 0, 100) : 0,
             $allowance,
             $node->at('match')->boolean(),
-            $off,
+            $node->at('off')->texts(80),
+            $node->at('eased')->texts(80),
+            $across,
             $this->settings->of($account)->assumptions,
         );
         $faults->refuse();

@@ -156,6 +156,8 @@ final class TableController extends AbstractController
                 'allowance' => $lay->allowance?->millimetres(),
                 'match' => $lay->match,
                 'off' => $lay->off,
+                'eased' => $lay->eased,
+                'across' => $lay->across,
             ],
             $record,
             $lay,

@@ -204,6 +204,7 @@ final class WaySearch
             );
             $spots = $this->squeezedOn($k, $spots, $search, static fn (): float => $left() - $until, self::end($beside));
         }
+        usort($spots, static fn (Spot $a, Spot $b): int => $a->lane <=> $b->lane);
 
         return $spots;
     }
