@@ -167,7 +167,7 @@ test('the print lies to scale beneath the pieces, and what a rule means for the 
     // both before the first is answered: neither is lost
     await page.getByLabel('Add a cut').selectOption({ label: 'Big peony viscose, 2.10 m, 140 cm' });
     await page.getByLabel('Add a project or pattern').selectOption({ label: 'Regatta dress' });
-    await expect(page.locator('.mat-name')).toHaveText('Big peony viscose, 2.10 m × 133 cm, print to scale, repeat 64 cm');
+    await expect(page.locator('.mat-name')).toHaveText('Big peony viscose, 2.10 m × 133 cm, print to scale, repeat 32 cm');
     await expect(page.locator('.laid-list').first()).toContainText('Regatta dress');
     await page.getByLabel('Seconds to search').selectOption('2');
     await page.getByRole('button', { name: 'Lay it by machine' }).click();
