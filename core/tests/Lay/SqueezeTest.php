@@ -90,6 +90,23 @@ final class SqueezeTest extends TestCase
         self::assertGreaterThan(1, \count($narrow), 'what is wider than the cloth stays apart');
     }
 
+    /** Between two cuts that slant alike the ends fit one another too, and what comes of that slants at both: it begins anew. */
+    public function testAWrongBeginningIsMended(): void
+    {
+        $pieces = array_map(static fn (array $points, int $i): Piece => new Piece('p'.$i, Outline::of($points)->atOrigin()), [
+            [[0.0, 0.0], [200.0, 0.0], [420.0, 600.0], [0.0, 600.0]],
+            [[200.0, 0.0], [500.0, 0.0], [610.0, 300.0], [310.0, 300.0]],
+            [[310.0, 300.0], [610.0, 300.0], [720.0, 600.0], [420.0, 600.0]],
+            [[500.0, 0.0], [1000.0, 0.0], [1000.0, 600.0], [720.0, 600.0]],
+        ], [0, 1, 2, 3]);
+        foreach (range(1, 5) as $seed) {
+            $items = (new Ways(10))->of(new Request([new Sheet('cloth', 600, null)], $pieces), Fold::Flat)->items;
+            $clusters = (new Clusters(10, 600, $seed))->of($items, static fn (): float => 1.0);
+            self::assertCount(1, $clusters);
+            self::assertEqualsWithDelta(1000.0, $clusters[0]->variants[0]->length, 0.1);
+        }
+    }
+
     public function testNoLayIsLongerThanTheFirstEnginesAndAllAreSound(): void
     {
         foreach (range(1, 40) as $seed) {

@@ -105,6 +105,25 @@ final readonly class Cluster
         return null;
     }
 
+    /** From side to side of the cloth in spite of rounding: what stands out by a hair is taken off, a little between each two. */
+    public function within(float $width): self
+    {
+        $over = $this->width() - $width;
+        $highest = max(array_map(static fn (Member $member): float => $member->y, $this->members));
+        if ($over <= 0 || $highest <= 0) {
+            return $this;
+        }
+        $share = 1 - ($over + 1e-6) / $highest;
+
+        return new self(
+            array_map(
+                static fn (Member $member): Member => new Member($member->item, $member->variant, $member->x, $member->y * $share),
+                $this->members,
+            ),
+            array_map(static fn (array $p): array => [$p[0], min($width, $p[1])], $this->points),
+        );
+    }
+
     /** With its lowest x and y at nought. */
     public function atOrigin(): self
     {

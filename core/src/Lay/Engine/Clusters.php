@@ -8,11 +8,14 @@ use Octavum\Core\Lay\Item;
 use Octavum\Core\Lay\Variant;
 use Octavum\Core\Shape\Convex;
 use Octavum\Core\Shape\Outline;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 
 /**
  * Pieces that fit one another exactly along a whole side, such as the two halves of something sawn apart, put together and laid as
- * one: two at a time, those first whose union leaves least of its hull free, until nothing fits any more. A search may take them
- * apart again. Cost: pieces² × sides² for each that is put together.
+ * one: two at a time, those first whose union leaves least of its hull free, until nothing fits any more. Where that leaves several,
+ * a wrong two may have been put together early: it begins anew with other twos first, for some of the time, and the fewest are kept.
+ * A search may take them apart again. Cost: pieces² × sides² for each that is put together.
  *
  * @internal
  */
@@ -29,7 +32,14 @@ final readonly class Clusters
     /** Of the hull of the two, so much is filled. */
     private const FILLED = 0.7;
 
-    public function __construct(private float $row, private float $width, private Convex $convex = new Convex())
+    /** Share of the time for beginning anew, and how often at most. */
+    private const ANEW = 0.1;
+    private const TRIES = 400;
+
+    /** By how much another two may come first that fits less well. */
+    private const CHANCE = 0.25;
+
+    public function __construct(private float $row, private float $width, private int $seed = 1, private Convex $convex = new Convex())
     {
     }
 
@@ -49,15 +59,41 @@ final readonly class Clusters
                 $units[] = new Cluster([new Member($item, $item->variants[0], 0, 0)], $item->variants[0]->outline->points);
             }
         }
-        // fits of two that are still there, the best last
         $fits = [];
         foreach ($units as $i => $a) {
             for ($j = 0; $j < $i && $left() > 0; ++$j) {
                 array_push($fits, ...$this->fits($a, $units[$j], $i, $j));
             }
         }
+        $best = $this->joined($units, $fits, $left, static fn (): float => 0.0);
+        $random = new Randomizer(new Mt19937($this->seed));
+        $until = (1 - self::ANEW) * $left();
+        for ($try = 1; $try < self::TRIES && \count($best) < \count($units) && !$this->isWhole($best) && $left() > $until; ++$try) {
+            $other = $this->joined($units, $fits, $left, static fn (): float => self::CHANCE * $random->getInt(0, 1000) / 1000);
+            $best = $left() > 0 && $this->takes($other) < $this->takes($best) ? $other : $best;
+        }
+
+        return [...$kept, ...array_map(fn (Cluster $unit): Item => 1 === \count($unit->members)
+            ? $unit->members[0]->item
+            : $this->item($unit), $best)];
+    }
+
+    /**
+     * @param list<Cluster>                         $units
+     * @param list<array{float, int, int, Cluster}> $fits  of each two, as fits() gives them
+     * @param \Closure(): float                     $left
+     * @param \Closure(): float                     $luck  added to how well two fit
+     *
+     * @return list<Cluster> put together until nothing fits any more
+     */
+    private function joined(array $units, array $fits, \Closure $left, \Closure $luck): array
+    {
         $gone = [];
+        foreach ($fits as $n => [$fit]) {
+            $fits[$n][0] = $fit + $luck();
+        }
         while ([] !== $fits && $left() > 0) {
+            // the best last
             usort($fits, static fn (array $p, array $q): int => $p[0] <=> $q[0]);
             [, $i, $j, $cluster] = array_pop($fits);
             $gone[$i] = $gone[$j] = true;
@@ -66,17 +102,30 @@ final readonly class Clusters
             $units[] = $cluster;
             foreach ($units as $k => $unit) {
                 if ($k !== $new && !isset($gone[$k])) {
-                    array_push($fits, ...$this->fits($cluster, $unit, $new, $k));
+                    foreach ($this->fits($cluster, $unit, $new, $k) as [$fit, $one, $two, $both]) {
+                        $fits[] = [$fit + $luck(), $one, $two, $both];
+                    }
                 }
             }
         }
-        foreach ($units as $i => $unit) {
-            if (!isset($gone[$i])) {
-                $kept[] = 1 === \count($unit->members) ? $unit->members[0]->item : $this->item($unit);
-            }
-        }
 
-        return $kept;
+        return array_values(array_diff_key($units, $gone));
+    }
+
+    /** @param list<Cluster> $units */
+    private function isWhole(array $units): bool
+    {
+        return 1 === \count($units) && $units[0]->isRectangle();
+    }
+
+    /**
+     * @param list<Cluster> $units
+     *
+     * @return array{int, float} how many are left, and how much cloth they take in rectangles: the less the better
+     */
+    private function takes(array $units): array
+    {
+        return [\count($units), array_sum(array_map(static fn (Cluster $unit): float => $unit->length() * $unit->width(), $units))];
     }
 
     /** @return list<array{float, int, int, Cluster}> how well they fit, which, and the two put together */
@@ -130,7 +179,7 @@ final readonly class Clusters
             return $deep <= self::TOUCHES ? $other : null;
         }
         $long = hypot($to[0] - $from[0], $to[1] - $from[1]);
-        $by = ($deep - self::TOUCHES / 2) / $long;
+        $by = ($deep - 0.9 * self::TOUCHES) / $long;
         $other = $other->moved(($to[1] - $from[1]) * $by, ($from[0] - $to[0]) * $by);
 
         return $this->deep($a, $other) <= self::TOUCHES ? $other : null;
@@ -162,7 +211,7 @@ final readonly class Clusters
             $this->row,
             null,
             $one->members,
-        ), array_filter([$cluster->atOrigin(), $cluster->turned()?->atOrigin()]));
+        ), array_map(fn (Cluster $one): Cluster => $one->atOrigin()->within($this->width), array_filter([$cluster, $cluster->turned()])));
 
         return new Item($first->piece, $first->copy, $first->layers, false, $variants);
     }

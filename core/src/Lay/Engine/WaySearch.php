@@ -234,7 +234,7 @@ final class WaySearch
         $squeeze = new Squeeze($lane, $this->gap, new Settler([$lane], $this->gap), $this->seed, $enough, $this->phase);
         $matched = array_filter($own, static fn (Spot $spot): bool => null !== $spot->variant->match);
         if ([] === $others && [] === $matched && 0.0 === $this->gap) {
-            $clusters = (new Clusters($this->row, $lane->width))->of($this->way->items, $left);
+            $clusters = (new Clusters($this->row, $lane->width, $this->seed))->of($this->way->items, $left);
             if (\count($clusters) < \count($this->way->items)) {
                 $own = $squeeze->together($own, $clusters, $search->first($clusters), $left, $tell);
             }
