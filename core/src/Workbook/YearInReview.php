@@ -137,13 +137,23 @@ final readonly class YearInReview
         return $sum;
     }
 
-    /** @return list<LedgerEntry> with the length that came */
+    /** @return list<LedgerEntry> with the length that came; of what was first measured after its wash, that */
     private function came(Cut $cut): array
     {
-        return array_values(array_filter(
-            $cut->ledger,
-            static fn (LedgerEntry $entry): bool => LedgerKind::Bought === $entry->kind && null !== $entry->length,
-        ));
+        $came = [];
+        $bought = null;
+        foreach ($cut->ledger as $entry) {
+            $bought = LedgerKind::Bought === $entry->kind ? $entry : $bought;
+            if (null !== $bought && \in_array($entry->kind, self::OUT, true)) {
+                $bought = null;
+            }
+            if (null !== $bought && null !== $entry->length) {
+                $came[] = new LedgerEntry($bought->on, $bought->kind, $entry->length);
+                $bought = null;
+            }
+        }
+
+        return $came;
     }
 
     /** @return list<LedgerEntry> with the length that went, as far as anybody knows it */

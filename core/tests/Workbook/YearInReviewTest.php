@@ -84,6 +84,21 @@ final class YearInReviewTest extends TestCase
         self::assertSame(70, EnvelopeFactor::of([[1600, 2000], [1200, 2000]])?->percent);
     }
 
+    public function testWhatWasFirstMeasuredAfterItsWashCameInAtThat(): void
+    {
+        $entry = static fn (LedgerKind $kind, ?string $length): LedgerEntry => new LedgerEntry(
+            Sewn::day('02-01'),
+            $kind,
+            null === $length ? null : Plan::length($length),
+        );
+        $in = static fn (LedgerEntry ...$ledger): float => (float) (new YearInReview())
+            ->of(2027, [], [new Cloth('c', 'C', cuts: [new Cut('cut', array_values($ledger))])], new \DateTimeImmutable('2027-12-31'))
+            ->in()->millimetres();
+        self::assertSame(2500.0, $in($entry(LedgerKind::Bought, null), $entry(LedgerKind::Washed, '2.5')));
+        self::assertSame(3000.0, $in($entry(LedgerKind::Bought, '3'), $entry(LedgerKind::Washed, '2.9')), 'and only once');
+        self::assertSame(0.0, $in($entry(LedgerKind::Bought, null), $entry(LedgerKind::Cut, '1')), 'what is left of it says nothing');
+    }
+
     private function review(string $today = '2027-12-31'): Review
     {
         return (new YearInReview())->of(2027, $this->projects(), [$this->lawn()], new \DateTimeImmutable($today));
