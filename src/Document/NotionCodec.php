@@ -12,7 +12,7 @@ final readonly class NotionCodec
 {
     public function read(Node $node): Notion
     {
-        $node->object(['id', 'kind', 'measure', 'count', 'length', 'name', 'place', 'notes']);
+        $node->object(['id', 'kind', 'measure', 'count', 'length', 'name', 'place', 'notes', 'expected']);
 
         return new Notion(
             $node->at('id')->name(60),
@@ -23,6 +23,7 @@ final readonly class NotionCodec
             $node->at('name')->text(120),
             $node->at('place')->text(120),
             $node->at('notes')->text(),
+            $node->at('expected')->date(),
         );
     }
 
@@ -38,6 +39,7 @@ final readonly class NotionCodec
             'name' => $notion->name,
             'place' => $notion->place,
             'notes' => $notion->notes,
+            'expected' => $notion->expected?->format('Y-m-d'),
         ]);
     }
 }

@@ -44,6 +44,10 @@ class NotionRecord
     #[ORM\Column(type: Types::TEXT)]
     public string $notes = '';
 
+    /** About when it comes, of what is ordered. */
+    #[ORM\Column(type: Types::DATE_IMMUTABLE, nullable: true)]
+    public ?\DateTimeImmutable $expected = null;
+
     public function __construct(#[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account)
     {
         $this->id = (string) new Ulid();

@@ -59,6 +59,7 @@ final readonly class Tins
             $record->name,
             $record->place,
             $record->notes,
+            $record->expected,
         );
     }
 
@@ -88,6 +89,7 @@ final readonly class Tins
         $record->name = $notion->name;
         $record->place = $notion->place;
         $record->notes = $notion->notes;
+        $record->expected = $notion->expected;
         $this->entities->persist($record);
     }
 }

@@ -73,6 +73,7 @@ final readonly class Allotment
                     $notion->name,
                     $notion->place,
                     $notion->notes,
+                    $notion->expected,
                 );
             }
         }
@@ -115,12 +116,13 @@ final readonly class Allotment
             );
         }
         $missing = $amount;
-        $longer = null;
+        $longer = $comes = null;
         foreach (NotionKind::Button === $wanted->kind ? $this->set($wanted, $left) : $this->fitting($wanted, $left) as $i) {
             // What goes by length is wanted in one piece.
             $taken = $byLength ? ($left[$i] >= $missing ? $missing : 0) : min($missing, $left[$i]);
             $left[$i] -= $taken;
             $missing -= $taken;
+            $comes = $taken > 0 ? max($comes, $this->stash[$i]->expected) : $comes;
             $measure = $this->stash[$i]->measure;
             $longer =
                 $taken > 0
@@ -141,12 +143,15 @@ final readonly class Allotment
                 true,
                 0,
                 null,
-                null === $longer
-                    ? new Sentence('{notion}: here.', $with)
-                    : new Sentence(
+                match (true) {
+                    null !== $comes => new Sentence('{notion}: ordered, comes about {day}.', $with + ['day' => $comes]),
+                    null === $longer => new Sentence('{notion}: here.', $with),
+                    default => new Sentence(
                         '{notion}: one of {length} is here, a little too long and usable.',
                         $with + ['length' => Figure::notion($longer)],
                     ),
+                },
+                $comes,
             );
         }
         $short = $byLength ? Length::ofMicrometres($missing) : null;
@@ -178,7 +183,7 @@ final readonly class Allotment
     /**
      * @param array<int, int> $left
      *
-     * @return list<int> of those in the stash that would do, the nearest in measure first
+     * @return list<int> of those in the stash that would do, what is here before what is ordered, the nearest in measure first
      */
     private function fitting(Notion $wanted, array $left): array
     {
@@ -196,7 +201,7 @@ final readonly class Allotment
                 && $over >= $least
                 && $over <= $allowed
             ) {
-                $fitting[$i] = $over;
+                $fitting[$i] = [$notion->expected, $over];
             }
         }
         asort($fitting);

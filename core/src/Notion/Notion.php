@@ -10,10 +10,11 @@ use Octavum\Core\Measure\Length;
 final readonly class Notion
 {
     /**
-     * @param ?Length $measure the length of a zip, the width of elastic or binding, the size of a button or ring; null when not said
-     * @param ?int    $count   of what goes by number; null when not said
-     * @param ?Length $length  of what goes by length; null when not said
-     * @param string  $name    what else was said of it: "horn", "invisible, navy"
+     * @param ?Length             $measure  the length of a zip, the width of elastic or binding, the size of a button or ring
+     * @param ?int                $count    of what goes by number
+     * @param ?Length             $length   of what goes by length; each of the three null when not said
+     * @param string              $name     what else was said of it: "horn", "invisible, navy"
+     * @param ?\DateTimeImmutable $expected about when it comes, of what is ordered; null for what is here
      */
     public function __construct(
         public string $id,
@@ -24,6 +25,7 @@ final readonly class Notion
         public string $name = '',
         public string $place = '',
         public string $notes = '',
+        public ?\DateTimeImmutable $expected = null,
     ) {
     }
 }

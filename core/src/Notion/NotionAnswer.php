@@ -11,10 +11,11 @@ use Octavum\Core\Measure\Sentence;
 final readonly class NotionAnswer
 {
     /**
-     * @param string  $text    as the envelope lists it
-     * @param ?bool   $enough  null when nobody can say
-     * @param ?int    $missing of what goes by number
-     * @param ?Length $short   of what goes by length
+     * @param string              $text    as the envelope lists it
+     * @param ?bool               $enough  null when nobody can say
+     * @param ?int                $missing of what goes by number
+     * @param ?Length             $short   of what goes by length
+     * @param ?\DateTimeImmutable $comes   about when the last of it does, where it is enough with what is ordered
      */
     public function __construct(
         public string $text,
@@ -23,6 +24,7 @@ final readonly class NotionAnswer
         public ?int $missing,
         public ?Length $short,
         public Sentence $sentence,
+        public ?\DateTimeImmutable $comes = null,
     ) {
     }
 }

@@ -27,14 +27,20 @@ final readonly class WhatWaits
     /** What it needs that is not here, or not enough of it. */
     public function notion(ProjectAnswer $answer, Step $step): ?Sentence
     {
-        $missing = array_filter(
+        $needed = array_filter(
             $answer->project->notionsTaken ? [] : $answer->notions,
-            static fn (NotionAnswer $notion): bool => false === $notion->enough && \in_array($notion->wanted->kind, $step->needs, true),
+            static fn (NotionAnswer $notion): bool => \in_array($notion->wanted->kind, $step->needs, true),
         );
+        $missing = array_filter($needed, static fn (NotionAnswer $notion): bool => false === $notion->enough);
+        $ordered = array_filter($needed, static fn (NotionAnswer $notion): bool => null !== $notion->comes);
 
-        return [] === $missing ? null : new Sentence('Not here, or not enough: {notions}.', [
-            'notions' => implode(', ', array_column($missing, 'text')),
-        ]);
+        return match (true) {
+            [] !== $missing => new Sentence('Not here, or not enough: {notions}.', [
+                'notions' => implode(', ', array_column($missing, 'text')),
+            ]),
+            [] !== $ordered => array_values($ordered)[0]->sentence,
+            default => null,
+        };
     }
 
     private function cloth(ProjectAnswer $answer, Step $step): ?Sentence

@@ -82,6 +82,27 @@ final class NotionTest extends TestCase
         self::assertSame(['invisible zip 55 cm: to buy.'], $this->says($answers['skirt']), 'it is given out once');
     }
 
+    public function testWhatIsOrderedCountsAfterWhatIsHereAndSaysWhenItComes(): void
+    {
+        $zip = static fn (string $id, int $long, ?string $comes): Notion => new Notion(
+            $id,
+            NotionKind::Zip,
+            Length::ofMillimetres($long),
+            1,
+            expected: null === $comes ? null : new \DateTimeImmutable($comes),
+        );
+        $allotment = new Allotment([$zip('ordered', 550, '2027-03-08'), $zip('here', 560, null)]);
+        $answers = $allotment->of(['dress' => ['zip 55 cm'], 'skirt' => ['zip 55 cm'], 'bag' => ['zip 55 cm']]);
+        self::assertSame(['zip 55 cm: one of 56 cm is here, a little too long and usable.'], $this->says($answers['dress']));
+        self::assertSame([null, '2027-03-08', null], array_map(
+            static fn (array $answer): ?string => $answer[0]->comes?->format('Y-m-d'),
+            array_values($answers),
+        ));
+        self::assertSame([true, true, false], [$answers['dress'][0]->enough, $answers['skirt'][0]->enough, $answers['bag'][0]->enough]);
+        self::assertStringContainsString('ordered, comes about', $this->says($answers['skirt'])[0]);
+        self::assertNotNull((new Allotment([$zip('o', 550, '2027-03-08')]))->without(['zip 55 cm'])[0]->expected);
+    }
+
     public function testButtonsOfOneLookMakeASet(): void
     {
         $stash = [

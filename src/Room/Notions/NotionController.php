@@ -127,6 +127,7 @@ final class NotionController extends AbstractController
                 $entry->text('name', 120),
                 $entry->text('place', 120),
                 $entry->text('notes'),
+                $entry->date('expected'),
             );
             Revision::check($entry, $record->revision, $this->values($record));
             if ($entry->isSound()) {
@@ -156,6 +157,7 @@ final class NotionController extends AbstractController
             'measure' => null === $notion->measure ? '' : $tape->typed($notion->measure, small: true),
             'count' => (string) $notion->count,
             'length' => null === $notion->length ? '' : $tape->typed($notion->length),
+            'expected' => $notion->expected?->format('Y-m-d') ?? '',
             'name' => $notion->name,
             'place' => $notion->place,
             'notes' => $notion->notes,

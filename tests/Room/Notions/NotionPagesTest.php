@@ -39,6 +39,14 @@ final class NotionPagesTest extends PageTestCase
         );
 
         $this->get('/notions/'.$notions[0]->id);
+        $this->send('Save the notion', ['expected' => '2027-03-08']);
+        self::assertSame('2027-03-08', $this->workroom($account)->notions[0]->expected?->format('Y-m-d'));
+        self::assertStringContainsString('ordered, comes about 8 Mar', self::says($this->browser->followRedirect()));
+        $this->get('/notions/'.$notions[0]->id);
+        $this->send('Save the notion', ['expected' => '']);
+        self::assertNull($this->workroom($account)->notions[0]->expected, 'it is here');
+
+        $this->get('/notions/'.$notions[0]->id);
         $this->send('Take it out', []);
         self::assertCount(3, $this->workroom($account)->notions);
         $this->browser->followRedirect();

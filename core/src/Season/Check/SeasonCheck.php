@@ -272,7 +272,7 @@ final readonly class SeasonCheck
             ...(new PartSnags())->of($project),
             ...(new SizeSnags())->of($project),
             ...(new LikingSnags())->of($project),
-            ...(new TimeSnags())->of($project, $hours, $from, $to),
+            ...(new TimeSnags())->of($project, $hours, $from, $to, $notions),
             ...[] === $this->notions ? [] : (new NotionSnags())->of($project, $notions),
         ];
     }

@@ -8,6 +8,7 @@ use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Notion\NotionAnswer;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Season\Action;
@@ -40,7 +41,7 @@ final readonly class Gate
             $this->pattern($project, $role),
             $this->alterations($project),
             $this->toile($toile),
-            $this->known(Check::Notions, $answer, $role, new Sentence('The notions are here, or none are asked for.')),
+            $this->known(Check::Notions, $answer, $role, $this->notions($answer)),
             $this->asked(Check::Pressed, new Sentence('Is it pressed?')),
             $this->asked(Check::Squared, new Sentence('Is it squared: straight across, and on grain?')),
             $this->pieces($project, $role),
@@ -71,6 +72,18 @@ final readonly class Gate
         return [] === $snags
             ? $this->clear($check, $clear)
             : $this->open($check, $snags[0]->sentence, $snags);
+    }
+
+    /** Of notions none of which is missing, or comes too late. */
+    private function notions(ProjectAnswer $answer): Sentence
+    {
+        $ordered = array_filter($answer->notions, static fn (NotionAnswer $notion): bool => null !== $notion->comes);
+
+        return [] === $ordered
+            ? new Sentence('The notions are here, or none are asked for.')
+            : new Sentence('Ordered, and here before the step that needs it: {notions}.', [
+                'notions' => implode(', ', array_column($ordered, 'text')),
+            ]);
     }
 
     private function here(RoleAnswer $role): GateLine

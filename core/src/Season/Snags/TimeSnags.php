@@ -6,6 +6,7 @@ namespace Octavum\Core\Season\Snags;
 
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Notion\NotionAnswer;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Project;
@@ -15,22 +16,24 @@ use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
 use Octavum\Core\Season\Snag;
 
-/** Hours nobody has said, a deadline that is missed, and cloth that comes after its turn. */
+/** Hours nobody has said, a deadline that is missed, and what comes after its turn. */
 final readonly class TimeSnags
 {
     /**
-     * @param int $from minutes of sewing before it
-     * @param int $to   minutes of sewing when it is done
+     * @param int                $from    minutes of sewing before it
+     * @param int                $to      minutes of sewing when it is done
+     * @param list<NotionAnswer> $notions it asks for
      *
      * @return list<Snag>
      */
-    public function of(Project $project, Hours $hours, int $from, int $to): array
+    public function of(Project $project, Hours $hours, int $from, int $to, array $notions = []): array
     {
         return $project->season->undated || !$project->state->takesHours() ? [] : [
             ...$this->hours($project, $hours),
             ...$this->deadline($project, $to),
             ...$this->tooEarly($project, $from),
             ...$this->parcels($project, $hours, $from),
+            ...$this->notions($project, $hours, $from, $notions),
         ];
     }
 
@@ -89,27 +92,65 @@ final readonly class TimeSnags
         foreach ($project->claims as $claim) {
             $comes = CutState::Ordered === $claim->cut?->state && !$claim->cutOut ? $claim->cut->expected : null;
             $step = null === $comes ? null : $this->needing($hours->steps, $claim->role);
-            if (null === $comes || null === $step) {
-                continue;
-            }
-            $wanted = $project->season->dayAfter($from + ($project->season->isCounted() ? 0 : $hours->before($project, $step)));
-            if ($comes > $wanted) {
-                $sentence = new Sentence(
-                    '{project}: {cloth} comes about {day}, {days, plural, one {# day} other {# days}} after “{step}”, about {wanted}.',
-                    [
-                        'project' => $project->name,
-                        'cloth' => $claim->cloth->name ?? '',
-                        'day' => $comes,
-                        'days' => max(1, $wanted->diff($comes)->days),
-                        'step' => $step->name,
-                        'wanted' => $wanted,
-                    ],
-                );
-                $snags[] = new Snag(Severity::Tight, $sentence, Action::MoveRank, $project->id);
+            if (null !== $comes && null !== $step) {
+                $sentence = $this->late($project, $hours, $from, $step, $claim->cloth->name ?? '', $comes);
+                $snags = [...$snags, ...null === $sentence ? [] : [new Snag(Severity::Tight, $sentence, Action::MoveRank, $project->id)]];
             }
         }
 
         return $snags;
+    }
+
+    /**
+     * Notions likewise: of a step that says it needs them, else of the first that is sewn.
+     *
+     * @param list<NotionAnswer> $notions
+     *
+     * @return list<Snag>
+     */
+    private function notions(Project $project, Hours $hours, int $from, array $notions): array
+    {
+        $snags = [];
+        foreach ($notions as $notion) {
+            $step = null === $notion->comes ? null : $this->first(
+                $hours->steps,
+                static fn (Step $step): bool => \in_array($notion->wanted->kind, $step->needs, true),
+                static fn (Step $step): bool => $step->kind->isSewing(),
+            );
+            if (null !== $notion->comes && null !== $step) {
+                $sentence = $this->late($project, $hours, $from, $step, $notion->text, $notion->comes);
+                $snags = [
+                    ...$snags,
+                    ...null === $sentence ? [] : [new Snag(Severity::Tight, $sentence, Action::BuyNotions, $project->season->id)],
+                ];
+            }
+        }
+
+        return $snags;
+    }
+
+    /** What comes after the day on which a step is about to be begun; null when it is there by then. */
+    private function late(
+        Project $project,
+        Hours $hours,
+        int $from,
+        Step $step,
+        string $what,
+        \DateTimeImmutable $comes,
+    ): ?Sentence {
+        $wanted = $project->season->dayAfter($from + ($project->season->isCounted() ? 0 : $hours->before($project, $step)));
+
+        return $comes <= $wanted ? null : new Sentence(
+            '{project}: {cloth} comes about {day}, {days, plural, one {# day} other {# days}} after “{step}”, about {wanted}.',
+            [
+                'project' => $project->name,
+                'cloth' => $what,
+                'day' => $comes,
+                'days' => max(1, $wanted->diff($comes)->days),
+                'step' => $step->name,
+                'wanted' => $wanted,
+            ],
+        );
     }
 
     /**
@@ -119,14 +160,25 @@ final readonly class TimeSnags
      */
     private function needing(array $steps, Role $role): ?Step
     {
-        $open = array_filter($steps, static fn (Step $step): bool => null === $step->done);
-        foreach ([
+        return $this->first(
+            $steps,
             static fn (Step $step): bool => \in_array($role, $step->cloths, true),
             static fn (Step $step): bool => StepKind::CutOut === $step->kind,
             static fn (Step $step): bool => $step->kind->isSewing(),
-        ] as $is) {
-            foreach ($open as $step) {
-                if ($is($step)) {
+        );
+    }
+
+    /**
+     * The first step that is to come and is such a one; where there is none, of the next kind.
+     *
+     * @param list<Step>           $steps
+     * @param \Closure(Step): bool ...$kinds
+     */
+    private function first(array $steps, \Closure ...$kinds): ?Step
+    {
+        foreach ($kinds as $is) {
+            foreach ($steps as $step) {
+                if (null === $step->done && $is($step)) {
                     return $step;
                 }
             }

@@ -16,6 +16,8 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Need\Alteration;
+use Octavum\Core\Notion\Notion;
+use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Requirement;
@@ -90,6 +92,16 @@ final class GateTest extends TestCase
         self::assertStringContainsString('goes one way only', (string) $oneWay);
     }
 
+    public function testNotionsOnTheWayAreClearWhenTheyComeBeforeTheStepThatNeedsThem(): void
+    {
+        $inTime = $this->line($this->gate(zipComes: '2027-03-01'), Check::Notions);
+        self::assertSame('clear', $inTime->state->value);
+        self::assertSame('Ordered, and here before the step that needs it: zip 20 cm.', (string) $inTime->sentence);
+        $late = $this->line($this->gate(zipComes: '2027-05-01'), Check::Notions);
+        self::assertSame('open', $late->state->value);
+        self::assertStringContainsString('after “Set the zip”', (string) $late->sentence);
+    }
+
     public function testTheScissorsLeaveWhatIsLeft(): void
     {
         $cut = $this->cut(3000, true);
@@ -120,6 +132,7 @@ final class GateTest extends TestCase
         array $toile = [],
         bool $oneWay = false,
         ?Structure $only = null,
+        ?string $zipComes = null,
     ): array {
         $cloth = new Cloth(
             'c',
@@ -130,7 +143,8 @@ final class GateTest extends TestCase
             cuts: [$this->cut($long, $washed)],
         );
         $row = new Requirement(Role::Main, Length::ofMillimetres(1500), Nap::Either, [14 => Length::ofMillimetres(2000)]);
-        $version = new Version('v', 'A', new RequirementTable(['14'], [$row]));
+        $version = new Version('v', 'A', new RequirementTable(['14'], [$row]), null === $zipComes ? [] : ['zip 20 cm']);
+        $zip = new Notion('z', NotionKind::Zip, Length::ofMillimetres(200), 1, expected: new \DateTimeImmutable($zipComes ?? 'now'));
         $season = new Season('s', 'Thaw', new \DateTimeImmutable('2027-03-01'), 13, 270);
         $project = new Project(
             'p',
@@ -143,7 +157,8 @@ final class GateTest extends TestCase
             alterations: $alterations,
             claims: [new Claim('k', Role::Main, $cloth, $cloth->cuts[0])],
         );
-        $answer = (new SeasonCheck(new Assumptions()))->check($season, [$project])->projects[0];
+        $check = new SeasonCheck(new Assumptions(), null === $zipComes ? [] : [$zip]);
+        $answer = $check->check($season, [$project])->projects[0];
 
         return (new Gate())->of($answer, $answer->roles[0], $toile, $said);
     }

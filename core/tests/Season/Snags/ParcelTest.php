@@ -9,6 +9,11 @@ use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Notion\Notion;
+use Octavum\Core\Notion\NotionKind;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
@@ -20,6 +25,7 @@ use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Tests\Season\Plan;
+use Octavum\Core\Workbook\WhatWaits;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -50,6 +56,36 @@ final class ParcelTest extends TestCase
         yield 'a lining that no step names waits for the scissors' => [Role::Lining, '03-07', 4, 'Cut out'];
     }
 
+    #[DataProvider('orders')]
+    public function testANotionThatIsOrderedIsLateForTheStepThatNeedsIt(string $line, string $comes, ?int $late): void
+    {
+        $expected = new \DateTimeImmutable('2027-'.$comes);
+        $tins = [
+            new Notion('e', NotionKind::Elastic, Length::ofMillimetres(30), length: Plan::length('2'), expected: $expected),
+            new Notion('t', NotionKind::Thread, count: 3, expected: $expected),
+        ];
+        $season = $this->season();
+        $version = new Version('v', 'A', new RequirementTable(['14'], []), [$line]);
+        $project = new Project('p', 'Joggers', $season, 1, version: $version, sewing: $this->steps());
+        $answer = (new SeasonCheck(new Assumptions(), $tins))->check($season, [$project])->projects[0];
+        $snags = $this->timed($answer->snags);
+        self::assertSame(null === $late ? [] : [$late], array_map(
+            static fn (Snag $one): mixed => $one->sentence->with['days'] ?? null,
+            $snags,
+        ));
+        $waits = (new WhatWaits())->notion($answer, $answer->hours->steps[3]);
+        self::assertSame(str_contains($line, 'elastic'), null !== $waits, 'the waistband waits for it until it is here');
+    }
+
+    /** @return iterable<string, array{string, string, ?int}> */
+    public static function orders(): iterable
+    {
+        yield 'elastic on the day of the waistband' => ['1 m elastic 30 mm', '03-08', null];
+        yield 'elastic three days after' => ['1 m elastic 30 mm', '03-11', 3];
+        yield 'thread, which no step names, on the day it is first sewn' => ['1 thread', '03-04', null];
+        yield 'thread a day after' => ['1 thread', '03-05', 1];
+    }
+
     public function testWhatRestsOrIsCutAlreadyWaitsForNoParcel(): void
     {
         self::assertSame([], $this->late(Role::Main, '03-20', ProjectState::Resting));
@@ -62,7 +98,7 @@ final class ParcelTest extends TestCase
     {
         $bought = [new LedgerEntry(new \DateTimeImmutable('2027-02-01'), LedgerKind::Bought, Plan::length('3'))];
         $cut = new Cut('cut', $bought, state: CutState::Ordered, expected: new \DateTimeImmutable('2027-'.$comes));
-        $season = new Season('s', 'Thaw', new \DateTimeImmutable('2027-03-01'), 4, 420);
+        $season = $this->season();
         $project = new Project(
             'p',
             'Joggers',
@@ -70,15 +106,34 @@ final class ParcelTest extends TestCase
             1,
             state: $state,
             claims: [new Claim('c', $role, Plan::cloth('1.4', $cut), $cut, cutOut: $cutOut)],
-            sewing: new Sewing([
-                new Step('trace', 'Trace', StepKind::Trace, 120),
-                new Step('cut', 'Cut out', StepKind::CutOut, 60, cloths: [Role::Main]),
-                new Step('sew', 'Legs', StepKind::Sew, 240),
-                new Step('waist', 'Waistband', StepKind::Sew, 60, cloths: [Role::Ribbing]),
-            ]),
+            sewing: $this->steps(),
         );
-        $snags = (new SeasonCheck(new Assumptions()))->check($season, [$project])->projects[0]->snags;
 
+        return $this->timed((new SeasonCheck(new Assumptions()))->check($season, [$project])->projects[0]->snags);
+    }
+
+    private function season(): Season
+    {
+        return new Season('s', 'Thaw', new \DateTimeImmutable('2027-03-01'), 4, 420);
+    }
+
+    private function steps(): Sewing
+    {
+        return new Sewing([
+            new Step('trace', 'Trace', StepKind::Trace, 120),
+            new Step('cut', 'Cut out', StepKind::CutOut, 60, cloths: [Role::Main]),
+            new Step('sew', 'Legs', StepKind::Sew, 240),
+            new Step('waist', 'Waistband', StepKind::Sew, 60, needs: [NotionKind::Elastic], cloths: [Role::Ribbing]),
+        ]);
+    }
+
+    /**
+     * @param list<Snag> $snags
+     *
+     * @return list<Snag> those of what comes too late
+     */
+    private function timed(array $snags): array
+    {
         return array_values(array_filter($snags, static fn (Snag $one): bool => isset($one->sentence->with['wanted'])));
     }
 }
