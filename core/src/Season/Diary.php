@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season;
 
-use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Measure\Sentence;
 
 /** The days of a season: when each project is begun as the hours fall, what is due, and which parcels come. */
@@ -26,12 +25,8 @@ final readonly class Diary
                 $due = new Sentence($project->soft ? '{project} would be nice by now' : '{project} is due', $with);
                 $days[] = new Dated('due-'.$project->id, $project->deadline, $due);
             }
-            foreach ($answer->roles as $role) {
-                $cut = $role->claim->cut;
-                if (CutState::Ordered === $cut?->state && null !== $cut->expected) {
-                    $parcel = new Sentence('{cloth} is to come, for {project}', $with + ['cloth' => $role->claim->cloth->name ?? '']);
-                    $days[] = new Dated('parcel-'.$role->claim->id, $cut->expected, $parcel);
-                }
+            foreach ($answer->parcels() as $key => [$what, $comes]) {
+                $days[] = new Dated($key, $comes, new Sentence('A parcel for {project}: {cloth}', $with + ['cloth' => $what]));
             }
         }
         usort($days, static fn (Dated $a, Dated $b): int => $a->on <=> $b->on);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season;
 
+use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Notion\NotionAnswer;
 use Octavum\Core\Season\Sewing\Hours;
@@ -51,5 +52,24 @@ final readonly class ProjectAnswer
     public function hasPieces(): bool
     {
         return \count(array_filter($this->roles, static fn (RoleAnswer $role): bool => [] !== $role->claim->pieces)) > 1;
+    }
+
+    /** @return array<string, array{string, \DateTimeImmutable}> what is ordered for it, and about when it comes, by a name that stays */
+    public function parcels(): array
+    {
+        $parcels = [];
+        foreach ($this->roles as $role) {
+            $cut = $role->claim->cut;
+            if (CutState::Ordered === $cut?->state && null !== $cut->expected && !$role->claim->cutOut) {
+                $parcels['parcel-'.$role->claim->id] = [$role->claim->cloth->name ?? '', $cut->expected];
+            }
+        }
+        foreach ($this->notions as $i => $notion) {
+            if (null !== $notion->comes) {
+                $parcels['notion-'.$this->project->id.'-'.$i] = [$notion->text, $notion->comes];
+            }
+        }
+
+        return $parcels;
     }
 }

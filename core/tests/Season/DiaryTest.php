@@ -8,6 +8,10 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Notion\Notion;
+use Octavum\Core\Notion\NotionKind;
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
@@ -26,16 +30,19 @@ final class DiaryTest extends TestCase
         $cloth = new Cloth('c', 'Linen', cuts: [
             new Cut('k', [], state: CutState::Ordered, expected: new \DateTimeImmutable('2027-03-03')),
         ]);
+        $tee = new Version('v', 'A', new RequirementTable(['14'], []), ['2 buttons']);
+        $buttons = new Notion('n', NotionKind::Button, count: 4, expected: new \DateTimeImmutable('2027-03-04'));
         $projects = [
             new Project('a', 'Dress', $season, 1, minutes: 300, claims: [new Claim('c1', Role::Main, $cloth, $cloth->cuts[0])]),
-            new Project('b', 'Tee', $season, 2, minutes: 120, deadline: new \DateTimeImmutable('2027-03-08')),
+            new Project('b', 'Tee', $season, 2, version: $tee, minutes: 120, deadline: new \DateTimeImmutable('2027-03-08')),
             new Project('c', 'Hat', $season, 3, minutes: 60, notBefore: new \DateTimeImmutable('2027-03-10')),
             new Project('d', 'Coat', $season, 4, minutes: 600, deadline: new \DateTimeImmutable('2027-03-12'), soft: true),
         ];
-        $days = (new Diary())->of((new SeasonCheck(new Assumptions()))->check($season, $projects));
+        $days = (new Diary())->of((new SeasonCheck(new Assumptions(), [$buttons]))->check($season, $projects));
         self::assertSame([
             ['begin-a', '2027-03-01', 'Begin Dress'],
-            ['parcel-c1', '2027-03-03', 'Linen is to come, for Dress'],
+            ['parcel-c1', '2027-03-03', 'A parcel for Dress: Linen'],
+            ['notion-b-0', '2027-03-04', 'A parcel for Tee: 2 buttons'],
             // five hours before it: the sixth day
             ['begin-b', '2027-03-06', 'Begin Tee'],
             ['due-b', '2027-03-08', 'Tee is due'],

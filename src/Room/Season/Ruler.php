@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
-use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\Season;
 
@@ -70,18 +69,12 @@ final readonly class Ruler
         // it ends in the week of its last minute, not after the weeks off that follow
         $to = min(self::WIDTH, $this->season->weeksAfter(max(0, $answer->to - 1)) * $week);
         $deadline = $answer->project->deadline;
-        $parcels = [];
-        foreach ($answer->project->claims as $claim) {
-            if (CutState::Ordered === $claim->cut?->state && null !== $claim->cut->expected && !$claim->cutOut) {
-                $parcels[] = $this->day($claim->cut->expected);
-            }
-        }
 
         return new WeekBar(
             round($from, 1),
             round(max(3, $to - $from), 1),
             null === $deadline ? null : $this->day($deadline),
-            $parcels,
+            array_values(array_map(fn (array $parcel): float => $this->day($parcel[1]), $answer->parcels())),
         );
     }
 
