@@ -30,6 +30,9 @@ final class Separation
     /** Of a weight, from round to round, where a pair overlaps no more. */
     private const FADES = 0.99;
 
+    /** No-fit parts kept at once, about 10 KB each: then all are forgotten, and made again when they are needed. */
+    private const KEPT = 12_000;
+
     /** Weight of what is no cloth. */
     private const WALL = 1e3;
 
@@ -44,6 +47,8 @@ final class Separation
 
     /** @var array<int, array<int, NoFit>> fixed → moving */
     private array $fits = [];
+
+    private int $kept = 0;
 
     /** @var array<int, NoFit> moving → what is no cloth */
     private array $walls = [];
@@ -142,12 +147,14 @@ final class Separation
 
     private function between(int $fixed, int $moving): NoFit
     {
-        return $this->fits[$fixed][$moving] ??= NoFit::of(
-            $this->parts($fixed),
-            $this->parts($moving),
-            $this->gap,
-            $this->convex,
-        );
+        if (!isset($this->fits[$fixed][$moving])) {
+            if (++$this->kept > self::KEPT) {
+                [$this->fits, $this->kept] = [[], 1];
+            }
+            $this->fits[$fixed][$moving] = NoFit::of($this->parts($fixed), $this->parts($moving), $this->gap, $this->convex);
+        }
+
+        return $this->fits[$fixed][$moving];
     }
 
     private function walls(int $moving): NoFit
