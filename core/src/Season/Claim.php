@@ -6,6 +6,7 @@ namespace Octavum\Core\Season;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
@@ -51,6 +52,12 @@ final readonly class Claim
     public function place(): string
     {
         return implode('|', [$this->role->value, ...$this->pieces]);
+    }
+
+    /** About when its cloth comes, where that is ordered and not cut out; null when it waits for no day. */
+    public function comes(): ?\DateTimeImmutable
+    {
+        return CutState::Ordered === $this->cut?->state && !$this->cutOut ? $this->cut->expected : null;
     }
 
     /** @param list<string> $pieces none for all of the role */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season;
 
-use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Notion\NotionAnswer;
 use Octavum\Core\Season\Sewing\Hours;
@@ -59,9 +58,9 @@ final readonly class ProjectAnswer
     {
         $parcels = [];
         foreach ($this->roles as $role) {
-            $cut = $role->claim->cut;
-            if (CutState::Ordered === $cut?->state && null !== $cut->expected && !$role->claim->cutOut) {
-                $parcels['parcel-'.$role->claim->id] = [$role->claim->cloth->name ?? '', $cut->expected];
+            $comes = $role->claim->comes();
+            if (null !== $comes) {
+                $parcels['parcel-'.$role->claim->id] = [$role->claim->cloth->name ?? '', $comes];
             }
         }
         foreach ($this->notions as $i => $notion) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season\Snags;
 
-use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Notion\NotionAnswer;
 use Octavum\Core\Piece\Role;
@@ -90,7 +89,7 @@ final readonly class TimeSnags
     {
         $snags = [];
         foreach ($project->claims as $claim) {
-            $comes = CutState::Ordered === $claim->cut?->state && !$claim->cutOut ? $claim->cut->expected : null;
+            $comes = $claim->comes();
             $step = null === $comes ? null : $this->needing($hours->steps, $claim->role);
             if (null !== $comes && null !== $step) {
                 $sentence = $this->late($project, $hours, $from, $step, $claim->cloth->name ?? '', $comes);
