@@ -12,6 +12,9 @@ final readonly class Item
     /** @var list<Variant> */
     public array $all;
 
+    /** The y of its lane at which it must lie: at the fold, or with its lower end at an edge; null for any. */
+    public ?float $held;
+
     /**
      * @param int           $copy     the first it stands for, from 1
      * @param bool          $onFold   must lie at a lane's fold edge
@@ -26,6 +29,7 @@ final readonly class Item
         public array $variants,
         array $all = [],
     ) {
+        $this->held = $onFold ? 0.0 : $piece->edge;
         $this->all = [] === $all ? $variants : $all;
     }
 

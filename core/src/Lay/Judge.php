@@ -73,6 +73,12 @@ final readonly class Judge
             ) {
                 $faults[] = new Fault(FaultKind::Place, $name.' does not lie at the fold');
             }
+            if (
+                null !== $placement->piece->edge
+                && (abs($o->bottom - $placement->piece->edge) > self::TOLERANCE || !\in_array($lay->fold, [Fold::Flat, Fold::Crosswise], true))
+            ) {
+                $faults[] = new Fault(FaultKind::Place, $name.' does not lie with its lower end at the edge');
+            }
             if (Fold::Part === $lay->fold && 1 === $placement->layers && $o->left < $folded - self::TOLERANCE) {
                 $faults[] = new Fault(FaultKind::Place, $name.' lies where the cloth is still folded');
             }
@@ -189,11 +195,14 @@ final readonly class Judge
             [$x, $y] = ($placement->flipped ? $point->flipped() : $point)
                 ->turned($placement->turn)
                 ->moved($placement->x, $placement->y)->points[0];
-            $key = $match->length.' '.$match->width;
-            [$fx, $fy] = $first[$key] ??= [$x, $y];
+            [$fx, $fy] = $match->at ?? $first[$match->length.' '.$match->width] ??= [$x, $y];
             foreach ([[$x - $fx, $match->length], [$y - $fy, $match->width]] as [$off, $repeat]) {
                 if ($repeat > 0 && abs($off - round($off / $repeat) * $repeat) > self::TOLERANCE) {
-                    $faults[] = new Fault(FaultKind::Match, \sprintf('%s %d does not match', $placement->piece->id, $placement->copy));
+                    $faults[] = new Fault(FaultKind::Match, \sprintf(
+                        null === $match->at ? '%s %d does not match' : '%s %d does not lie to the figures as it should',
+                        $placement->piece->id,
+                        $placement->copy,
+                    ));
                     break;
                 }
             }

@@ -217,22 +217,6 @@ final readonly class LayMaker
         return new Lay(Status::Impossible, $request->folds[0], $used, $request->fixed, $unplaced, [], $folds, 0, $bound, $evaluated);
     }
 
-    /** @return array{float, float} where the repeat begins that the pieces which lie fixed are matched to */
-    private function phase(Request $request): array
-    {
-        foreach ($request->fixed as $placement) {
-            $match = $placement->piece->match;
-            if (null !== $match) {
-                $point = Outline::convex([[$match->x, $match->y]]);
-
-                return ($placement->flipped ? $point->flipped() : $point)->turned($placement->turn)->moved($placement->x, $placement->y)
-                    ->points[0];
-            }
-        }
-
-        return [0.0, 0.0];
-    }
-
     /**
      * @param \Closure(): float                                              $left   share of the time that is left
      * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better
@@ -252,7 +236,7 @@ final readonly class LayMaker
             }
         };
 
-        return (new WaySearch($way, $row, $request->gap, $request->seed, $this->phase($request), $this->squeeze, $left, $tell))->run();
+        return (new WaySearch($way, $row, $request->gap, $request->seed, $this->squeeze, $left, $tell))->run();
     }
 
     /**

@@ -16,6 +16,8 @@ final readonly class Piece
      * @param ?string $cut      only from that cut
      * @param ?Repeat $match    the point that must sit at the same place in the repeat
      * @param bool    $eased    its top may point either way on one-way cloth too, where nobody sees it
+     * @param ?float  $edge     its lower end, where its x is largest, lies across the cloth at this y, mm: at a border, or at a
+     *                          finished edge that is to be the hem
      */
     public function __construct(
         public string $id,
@@ -27,6 +29,7 @@ final readonly class Piece
         public ?string $cut = null,
         public ?Repeat $match = null,
         public bool $eased = false,
+        public ?float $edge = null,
     ) {
     }
 
@@ -37,7 +40,7 @@ final readonly class Piece
      */
     public function turns(bool $oneWay): array
     {
-        return $this->grain->turns($oneWay && !$this->eased);
+        return null === $this->edge ? $this->grain->turns($oneWay && !$this->eased) : [270];
     }
 
     /** Laid flat: opened at its fold where it has one. */

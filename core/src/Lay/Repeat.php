@@ -8,10 +8,17 @@ namespace Octavum\Core\Lay;
 final readonly class Repeat
 {
     /**
-     * @param float $length along the cloth, 0 for none
-     * @param float $width  across it, 0 for none
+     * @param float                $length along the cloth, 0 for none
+     * @param float                $width  across it, 0 for none
+     * @param ?array{float, float} $at     one of the places on the cloth where it must sit, as where the middle of a figure lies;
+     *                                     null for any, as long as it is the same in the repeat for all pieces
      */
-    public function __construct(public float $length, public float $width, public float $x, public float $y)
-    {
+    public function __construct(
+        public float $length,
+        public float $width,
+        public float $x,
+        public float $y,
+        public ?array $at = null,
+    ) {
     }
 }

@@ -16,9 +16,25 @@ final readonly class Ways
 
     public function of(Request $request, Fold $fold): Way
     {
-        $way = $this->whole($request, $fold);
+        $refused = $this->seen($request, $fold);
+        $way = null === $refused ? $this->whole($request, $fold) : new Way($fold, [], [], refused: $refused);
 
         return [] === $request->fixed || null !== $way->refused ? $way : $this->around($way, $request);
+    }
+
+    /** Why the print or the edge that pieces are laid to cannot be followed so; null when it can. */
+    private function seen(Request $request, Fold $fold): ?string
+    {
+        foreach ($request->pieces as $piece) {
+            if (null !== $piece->match?->at && Fold::Flat !== $fold) {
+                return 'pieces are laid to the figures of the print, which are seen only where the cloth lies flat';
+            }
+            if (null !== $piece->edge && !\in_array($fold, [Fold::Flat, Fold::Crosswise], true)) {
+                return 'a piece that lies at the edge of the cloth is laid flat, or folded crosswise';
+            }
+        }
+
+        return null;
     }
 
     /** Without what lies fixed, and with no room where it lies. */
@@ -101,7 +117,7 @@ final readonly class Ways
         }
         $items = [];
         foreach ($request->pieces as $piece) {
-            $doubles = $this->doubles($piece, $request->oneWay, Fold::Crosswise === $fold);
+            $doubles = $this->doubles($piece, $request, Fold::Crosswise === $fold);
             if (\is_string($doubles)) {
                 return new Way($fold, [], [], refused: $doubles);
             }
@@ -125,7 +141,7 @@ final readonly class Ways
         $sheet = $request->sheets[0];
         $double = $single = [];
         foreach ($request->pieces as $piece) {
-            $doubles = $this->doubles($piece, $request->oneWay, false);
+            $doubles = $this->doubles($piece, $request, false);
             if (\is_string($doubles)) {
                 $single[] = $piece;
             } else {
@@ -160,8 +176,8 @@ final readonly class Ways
     {
         $items = [];
         foreach ($pieces as $piece) {
-            $straight = $this->variants($piece->flat(), $piece, $request->oneWay, [false]);
-            $over = $piece->pair ? $this->variants($piece->flat(), $piece, $request->oneWay, [true]) : $straight;
+            $straight = $this->variants($piece->flat(), $piece, $request, [false]);
+            $over = $piece->pair ? $this->variants($piece->flat(), $piece, $request, [true]) : $straight;
             for ($copy = 1; $copy <= $piece->quantity; ++$copy) {
                 $items[] = new Item($piece, $copy, 1, false, $piece->pair && 2 * $copy > $piece->quantity ? $over : $straight);
             }
@@ -171,19 +187,17 @@ final readonly class Ways
     }
 
     /** @return list<Item>|string or why the piece cannot be cut from two layers */
-    private function doubles(Piece $piece, bool $oneWay, bool $crosswise): array|string
+    private function doubles(Piece $piece, Request $request, bool $crosswise): array|string
     {
         if ($piece->onFold && !$crosswise) {
             if (Grain::Along !== $piece->grain && Grain::Either !== $piece->grain) {
                 return \sprintf('piece %s lies on the fold, and its grain does not run along it', $piece->id);
             }
-            $half = $piece->outline->bottom < -0.01 ? $piece->outline->flipped() : $piece->outline;
-            $turned = $piece->outline->bottom < -0.01;
-            $variants = [new Variant($half->moved(-$half->left, -$half->bottom), 0, $turned, $this->row, $piece->match)];
-            if (!$oneWay || $piece->eased) {
-                $back = $half->turned(180)->flipped();
-                $variants[] = new Variant($back->moved(-$back->left, -$back->bottom), 180, !$turned, $this->row, $piece->match);
-            }
+            $below = $piece->outline->bottom < -0.01;
+            $variants = array_map(
+                fn (int $turn): Variant => $this->variant($piece->outline, $piece, $request, $turn, $below !== (180 === $turn)),
+                !$request->oneWay || $piece->eased ? [0, 180] : [0],
+            );
 
             return array_map(static fn (int $copy): Item => new Item($piece, $copy, 2, true, $variants), range(1, $piece->quantity));
         }
@@ -198,7 +212,7 @@ final readonly class Ways
         if (!$piece->pair && !$outline->isSymmetric()) {
             return \sprintf('both copies of piece %s are the same way over, and two layers give one of each', $piece->id);
         }
-        $variants = $this->variants($outline, $piece, $oneWay, [false, true]);
+        $variants = $this->variants($outline, $piece, $request, [false, true]);
 
         return array_map(
             static fn (int $pair): Item => new Item($piece, 2 * $pair - 1, 2, false, $variants),
@@ -211,39 +225,51 @@ final readonly class Ways
      *
      * @return list<Variant> no two of the same shape
      */
-    private function variants(Outline $outline, Piece $piece, bool $oneWay, array $sides): array
+    private function variants(Outline $outline, Piece $piece, Request $request, array $sides): array
     {
         $variants = [];
         foreach ($sides as $flipped) {
-            foreach ($piece->turns($oneWay) as $turn) {
-                $placed = ($flipped ? $outline->flipped() : $outline)->turned($turn)->atOrigin();
-                $shape = array_map(static fn (array $p): string => \sprintf('%.1f %.1f', $p[0] + 0.0, $p[1] + 0.0), $placed->points);
+            foreach ($piece->turns($request->oneWay) as $turn) {
+                $variant = $this->variant($outline, $piece, $request, $turn, $flipped);
+                $match = $variant->match;
+                $seat = null === $match ? '' : \sprintf('%.1f %.1f ', $match->length > 0 ? $match->x : 0, $match->width > 0 ? $match->y : 0);
+                $points = $variant->outline->points;
+                $shape = array_map(static fn (array $p): string => \sprintf('%.1f %.1f', $p[0] + 0.0, $p[1] + 0.0), $points);
                 sort($shape);
-                $variants[implode(' ', $shape)] ??= new Variant(
-                    $placed,
-                    $turn,
-                    $flipped,
-                    $this->row,
-                    $this->matched($piece, $outline, $turn, $flipped),
-                );
+                $variants[$seat.implode(' ', $shape)] ??= $variant;
             }
         }
 
         return array_values($variants);
     }
 
-    /** The point to match, in the coordinates of the placed outline. */
-    private function matched(Piece $piece, Outline $outline, int $turn, bool $flipped): ?Repeat
+    private function variant(Outline $outline, Piece $piece, Request $request, int $turn, bool $flipped): Variant
     {
-        if (null === $piece->match) {
-            return null;
+        $lies = static fn (Outline $o): Outline => ($flipped ? $o->flipped() : $o)->turned($turn);
+        $placed = $lies($outline);
+        $match = $piece->match;
+        if (null !== $match) {
+            [$x, $y] = $lies(Outline::convex([[$match->x, $match->y]]))->points[0];
+            $at = $match->at ?? $this->phase($request);
+            $match = new Repeat($match->length, $match->width, $x - $placed->left, $y - $placed->bottom, $at);
         }
-        $point = static fn (Outline $o): Outline => ($flipped ? $o->flipped() : $o)->turned($turn);
-        $whole = $point($outline);
-        [$x, $y] = $point(
-            $outline->moved(-$outline->points[0][0] + $piece->match->x, -$outline->points[0][1] + $piece->match->y),
-        )->points[0];
 
-        return new Repeat($piece->match->length, $piece->match->width, $x - $whole->left, $y - $whole->bottom);
+        return new Variant($placed->atOrigin(), $turn, $flipped, $this->row, $match);
+    }
+
+    /** @return array{float, float} where the repeat begins that the pieces which lie fixed are matched to */
+    private function phase(Request $request): array
+    {
+        foreach ($request->fixed as $placement) {
+            $match = $placement->piece->match;
+            if (null !== $match && null === $match->at) {
+                $point = Outline::convex([[$match->x, $match->y]]);
+
+                return ($placement->flipped ? $point->flipped() : $point)->turned($placement->turn)->moved($placement->x, $placement->y)
+                    ->points[0];
+            }
+        }
+
+        return [0.0, 0.0];
     }
 }

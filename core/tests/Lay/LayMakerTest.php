@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Lay;
 
+use Octavum\Core\Lay\Fault;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Grain;
 use Octavum\Core\Lay\Judge;
@@ -223,7 +224,7 @@ final class LayMakerTest extends TestCase
         $lay = $this->make($request, 60);
         self::assertSame([], (new Judge())->faults($request, $lay));
         foreach ($lay->placements as $i => $a) {
-            self::assertEqualsWithDelta(0, fmod($a->x + 10 + 0.01, 80), 0.1);
+            self::assertEqualsWithDelta(0, fmod($a->x + (180 === $a->turn ? -10 : 10) + 0.01, 80), 0.1);
             foreach (\array_slice($lay->placements, $i + 1) as $b) {
                 self::assertGreaterThanOrEqual(
                     11.99,
@@ -336,7 +337,12 @@ final class LayMakerTest extends TestCase
                 $onFold,
                 $onFold ? Grain::Along : Grain::cases()[mt_rand(0, 3)],
                 null,
-                0 === mt_rand(0, 8) ? new Repeat(mt_rand(60, 200), 0, 0, 0) : null,
+                match (mt_rand(0, 11)) {
+                    0 => new Repeat(mt_rand(60, 200), 0, 0, 0),
+                    1 => new Repeat(mt_rand(60, 200), mt_rand(0, 200), mt_rand(0, 50), mt_rand(0, 50), [mt_rand(0, 90), mt_rand(0, 90)]),
+                    default => null,
+                },
+                edge: 0 === mt_rand(0, 14) ? (float) mt_rand(0, 30) : null,
             );
         }, range(1, mt_rand(1, 8)));
         $sheets = array_map(static function (int $i) use ($width): Sheet {
@@ -383,9 +389,9 @@ final class LayMakerTest extends TestCase
         return Outline::of($corners);
     }
 
-    private function make(Request $request, int $looks): Lay
+    private function make(Request $request, int $looks, bool $second = true): Lay
     {
-        return (new LayMaker())->make($request, $this->clock($looks));
+        return (new LayMaker($second))->make($request, $this->clock($looks));
     }
 
     /** @return \Closure(): float a clock that has run down after so many looks */
@@ -448,6 +454,93 @@ final class LayMakerTest extends TestCase
         self::assertSame([Status::Impossible, Fold::Crosswise, 0], [$lay->status, $lay->fold, \count($lay->placements)]);
         self::assertCount(2, $lay->unplaced);
         self::assertStringContainsString('one-way', $lay->unplaced[0]['reason']);
+    }
+
+    /** A figure every 320 × 270 mm, one of them at 130 from the end and 55 from the edge. */
+    #[DataProvider('engines')]
+    public function testAPieceIsLaidToTheFiguresOfThePrint(bool $second): void
+    {
+        $at = static fn (string $id, float $length, float $width, float $x, float $y): Piece => new Piece(
+            $id,
+            Outline::of([[0, 0], [$length, 0], [$length, $width], [60, $width * 0.6]]),
+            2,
+            true,
+            match: new Repeat(320, 270, $x, $y, [130, 55]),
+        );
+        $pieces = [$at('front', 600, 500, 300, 250), $at('back', 700, 420, 310, 200), new Piece('facing', Outline::rectangle(300, 200), 6)];
+        $request = new Request([new Sheet('c', 1400, 4000)], $pieces, folds: [Fold::Flat, Fold::Lengthwise]);
+        $lay = $this->make($request, 400, $second);
+        self::assertSame([Status::Placed, []], [$lay->status, (new Judge())->faults($request, $lay)]);
+        foreach ($lay->placements as $placement) {
+            $match = $placement->piece->match;
+            if (null === $match) {
+                continue;
+            }
+            $side = $placement->flipped ? -1 : 1;
+            $back = 180 === $placement->turn ? -1 : 1;
+            $off = [$placement->x + $back * $match->x - 130, $placement->y + $back * $side * $match->y - 55];
+            self::assertEqualsWithDelta([0, 0], [$off[0] - 320 * round($off[0] / 320), $off[1] - 270 * round($off[1] / 270)], 0.01);
+        }
+        self::assertStringContainsString('seen only where the cloth lies flat', (string) $lay->folds['lengthwise']);
+        $moved = array_map(static fn (Placement $one): Placement => new Placement(
+            $one->piece,
+            $one->copy,
+            $one->sheet,
+            $one->turn,
+            $one->flipped,
+            1,
+            $one->x + 160,
+            $one->y,
+            $one->outline->moved(160, 0),
+        ), $lay->placements);
+        $beside = new Lay($lay->status, $lay->fold, ['c' => $lay->used['c'] + 160], $moved, [], [], [], 0, 0, 0);
+        $said = array_map(static fn (Fault $fault): string => $fault->sentence, (new Judge())->faults($request, $beside));
+        self::assertContains('front 1 does not lie to the figures as it should', $said);
+        self::assertContains('back 2 does not lie to the figures as it should', $said);
+    }
+
+    /** The lower end at the edge, or as far from it as the border wants. */
+    #[DataProvider('engines')]
+    public function testAPieceLiesWithItsLowerEndAtTheEdge(bool $second): void
+    {
+        $skirt = new Piece('skirt', Outline::of([[0, 150], [800, 0], [800, 700], [0, 550]]), 2, edge: 0.0);
+        $band = new Piece('band', Outline::rectangle(60, 900), 2, edge: 35.0);
+        $pieces = [$skirt, $band, new Piece('front', Outline::rectangle(500, 300), 4, true)];
+        $request = new Request([new Sheet('c', 1400, 4000)], $pieces, folds: Fold::cases());
+        $lay = $this->make($request, 400, $second);
+        self::assertSame([Status::Placed, []], [$lay->status, (new Judge())->faults($request, $lay)]);
+        $lower = [];
+        foreach ($lay->placements as $placement) {
+            $lower[$placement->piece->id] = [$placement->turn, round($placement->outline->bottom, 3)];
+        }
+        self::assertSame([[270, 0.0], [270, 35.0]], [$lower['skirt'], $lower['band']]);
+        foreach (['lengthwise', 'gate', 'part'] as $fold) {
+            self::assertSame('a piece that lies at the edge of the cloth is laid flat, or folded crosswise', $lay->folds[$fold]);
+        }
+        $crosswise = new Request($request->sheets, $pieces, folds: [Fold::Crosswise]);
+        self::assertSame([], (new Judge())->faults($crosswise, $this->make($crosswise, 100, $second)));
+    }
+
+    /** @return iterable<string, array{bool}> */
+    public static function engines(): iterable
+    {
+        return ['the first engine' => [false], 'both' => [true]];
+    }
+
+    public function testAMatchedPieceOnTheFoldIsMatchedEitherWayUp(): void
+    {
+        $piece = static fn (string $id, float $length, float $width, float $from): Piece => new Piece(
+            $id,
+            Outline::of([[$from, 0], [$length, 0], [$length, $width], [60, $width * 0.6]]),
+            2,
+            onFold: true,
+            match: new Repeat(130, 0, $length, 0),
+        );
+        $pieces = [$piece('front', 600, 300, 5), $piece('back', 700, 320, 0), $piece('yoke', 350, 200, 40)];
+        $request = new Request([new Sheet('c', 1400, null)], $pieces, folds: [Fold::Lengthwise], seed: 3);
+        $lay = $this->make($request, 200);
+        self::assertSame([], (new Judge())->faults($request, $lay));
+        self::assertContains(180, array_map(static fn (Placement $placement): int => $placement->turn, $lay->placements));
     }
 
     public function testWhatIsLockedSaysWhereTheRepeatBegins(): void

@@ -53,7 +53,7 @@ final readonly class Clusters
     {
         $units = $kept = [];
         foreach ($items as $item) {
-            if ($item->onFold || null !== $item->piece->match || $item->isPair()) {
+            if (null !== $item->held || null !== $item->piece->match || $item->isPair()) {
                 $kept[] = $item;
             } else {
                 $units[] = new Cluster([new Member($item, $item->variants[0], 0, 0)], $item->variants[0]->outline->points);

@@ -28,14 +28,12 @@ final class Decoder
     /**
      * @param non-empty-list<Lane> $lanes
      * @param ?\Closure(): float   $left  share of the time that is left; when there is none, what remains is laid on shelves
-     * @param array{float, float}  $phase where the repeat that pieces are matched to begins
      */
     public function __construct(
         private readonly array $lanes,
         private readonly float $row,
         private readonly float $gap,
         private readonly ?\Closure $left = null,
-        private readonly array $phase = [0.0, 0.0],
     ) {
         $this->empty = array_map($this->rows(...), $lanes);
     }
@@ -102,11 +100,12 @@ final class Decoder
                     continue;
                 }
                 [$x, $y, $next] = $shelf[$i];
-                if ($y + $variant->width > $lane->width + 1e-6 || ($item->onFold && $y > 0) || null !== $variant->match) {
-                    [$x, $y] = [$next, 0.0];
+                $heights = $this->heights($variant, $lane->width, $item->held);
+                if ($y + $variant->width > $lane->width + 1e-6 || null !== $heights || null !== $variant->match) {
+                    [$x, $y] = [$next, $heights[0] ?? 0.0];
                 }
-                $at = null === $variant->match ? $x : $this->aligned($variant, $variant->match, $x, $y);
-                if (null !== $at && $variant->width <= $lane->width + 1e-6 && $at + $variant->length <= $lane->length + 1e-6) {
+                $at = $this->aligned($variant->match, $x);
+                if ([] !== $heights && $y + $variant->width <= $lane->width + 1e-6 && $at + $variant->length <= $lane->length + 1e-6) {
                     $spots[] = new Spot($item, $variant, $i, $at, $y);
                     $shelf[$i] = [$x, $y + $variant->width + $this->gap, max($next, $at + $variant->length + $this->gap)];
                     continue 2;
@@ -138,7 +137,7 @@ final class Decoder
                     $taken[$i],
                     $lane->width,
                     min($end, $least - $variant->length * self::LENGTH_COUNTS + 1e-7),
-                    $item->onFold,
+                    $item->held,
                 );
                 $felt = null === $place ? \INF : $place[0] + $variant->length * self::LENGTH_COUNTS;
                 // Of two turns that begin alike, the one that nestles closer to what lies there.
@@ -162,16 +161,24 @@ final class Decoder
      *
      * @return ?array{float, float} x and y
      */
-    private function place(Variant $variant, array $rows, float $width, float $most, bool $onFold): ?array
+    private function place(Variant $variant, array $rows, float $width, float $most, ?float $held): ?array
     {
         $best = null;
-        $last = $onFold ? 0 : (int) floor(($width - $variant->width) / $this->row + 1e-6);
         if ($variant->width > $width + 1e-6) {
             return null;
         }
+        $heights = $this->heights($variant, $width, $held);
+        $last = null === $heights ? (int) floor(($width - $variant->width) / $this->row + 1e-6) : \count($heights) - 1;
         [$from, $to] = [$variant->from, $variant->to];
         $count = \count($from);
-        for ($s = 0; $s <= $last; ++$s) {
+        for ($n = 0; $n <= $last; ++$n) {
+            $s = $n;
+            $y = $n * $this->row;
+            if (null !== $heights) {
+                $y = $heights[$n];
+                [$s, $from, $to] = $this->footprint($variant, $y);
+                $count = \count($from);
+            }
             $x = 0.0;
             $clear = 0;
             $r = 0;
@@ -198,15 +205,15 @@ final class Decoder
                 }
             }
             if (null !== $variant->match) {
-                $aligned = $this->aligned($variant, $variant->match, $x, $s * $this->row);
-                if (null === $aligned || ($aligned > $x + 1e-6 && !$this->isFree($variant, $rows, $s, $aligned)) || $aligned > $most) {
+                $aligned = $this->aligned($variant->match, $x);
+                if (($aligned > $x + 1e-6 && !$this->isFree($from, $to, $rows, $s, $aligned)) || $aligned > $most) {
                     continue;
                 }
                 $x = $aligned;
             }
             if ($x < $most - 1e-9 || null === $best) {
                 $most = $x;
-                $best = [$x, $s * $this->row];
+                $best = [$x, $y];
                 if ($x < 1e-9) {
                     break;
                 }
@@ -216,24 +223,59 @@ final class Decoder
         return $best;
     }
 
-    /** The next x at which the matched point sits where the repeat begins; null when this height does not suit it. */
-    private function aligned(Variant $variant, Repeat $match, float $x, float $y): ?float
+    /** The next x at which what is matched sits where it must. */
+    private function aligned(?Repeat $match, float $x): float
     {
-        [$px, $py] = $this->phase;
-        $across = $match->width > 0 ? ($y + $match->y - $py) / $match->width : 0.0;
-        if (abs($across - round($across)) * $match->width > 0.5) {
-            return null;
-        }
+        $first = ($match->at[0] ?? 0.0) - ($match->x ?? 0.0);
 
-        return $match->length > 0 ? ceil(($x + $match->x - $px) / $match->length - 1e-6) * $match->length - $match->x + $px : $x;
+        return null !== $match && $match->length > 0 ? $first + ceil(($x - $first) / $match->length - 1e-6) * $match->length : $x;
     }
 
-    /** @param list<list<array{float, float}>> $rows */
-    private function isFree(Variant $variant, array $rows, int $s, float $x): bool
+    /** @return ?list<float> the only y at which it may lie, where it is held or matched across; null for any row */
+    private function heights(Variant $variant, float $width, ?float $held): ?array
     {
-        foreach ($variant->from as $r => $from) {
+        $match = $variant->match;
+        if (null === $match || $match->width <= 0) {
+            return null === $held ? null : [$held];
+        }
+        $first = ($match->at[1] ?? 0.0) - $match->y;
+        if (null !== $held) {
+            $places = ($held - $first) / $match->width;
+
+            return abs($places - round($places)) * $match->width < 0.01 ? [$held] : [];
+        }
+        $heights = [];
+        for ($y = $first - $match->width * floor($first / $match->width); $y <= $width - $variant->width + 1e-6; $y += $match->width) {
+            $heights[] = $y;
+        }
+
+        return $heights;
+    }
+
+    /** @return array{int, list<float>, list<float>} the first row it lies in at a height, and where it begins and ends in each */
+    private function footprint(Variant $variant, float $y): array
+    {
+        $s = (int) floor($y / $this->row + 1e-6);
+        [$from, $to] = [$variant->from, $variant->to];
+        if ($y - $s * $this->row > 1e-6) {
+            // between two rows each of its own lies in two of the cloth's
+            $from = array_map(static fn (float $a, float $b): float => min($a, $b), [...$from, \INF], [\INF, ...$from]);
+            $to = array_map(static fn (float $a, float $b): float => max($a, $b), [...$to, -\INF], [-\INF, ...$to]);
+        }
+
+        return [$s, $from, $to];
+    }
+
+    /**
+     * @param list<float>                     $from
+     * @param list<float>                     $to
+     * @param list<list<array{float, float}>> $rows
+     */
+    private function isFree(array $from, array $to, array $rows, int $s, float $x): bool
+    {
+        foreach ($from as $r => $start) {
             foreach ($rows[$s + $r] as [$a, $b]) {
-                if ($x + $from < $b - 1e-7 && $x + $variant->to[$r] > $a + 1e-7) {
+                if ($x + $start < $b - 1e-7 && $x + $to[$r] > $a + 1e-7) {
                     return false;
                 }
             }
@@ -245,10 +287,10 @@ final class Decoder
     /** @param list<list<array{float, float}>> $rows */
     private function take(array &$rows, Spot $spot): void
     {
-        $s = (int) round($spot->y / $this->row);
+        [$s, $from, $to] = $this->footprint($spot->variant, $spot->y);
         $around = (int) ceil($this->gap / $this->row);
-        foreach ($spot->variant->from as $r => $from) {
-            $stretch = [$spot->x + $from - $this->gap, $spot->x + $spot->variant->to[$r] + $this->gap];
+        foreach ($from as $r => $start) {
+            $stretch = [$spot->x + $start - $this->gap, $spot->x + $to[$r] + $this->gap];
             for ($k = $s + $r - $around; $k <= $s + $r + $around; ++$k) {
                 if (isset($rows[$k])) {
                     $rows[$k] = $this->with($rows[$k], $stretch);

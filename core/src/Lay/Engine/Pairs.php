@@ -38,7 +38,7 @@ final readonly class Pairs
         $waiting = $paired = $ways = [];
         foreach ($items as $item) {
             $first = $waiting[$item->piece->id] ?? null;
-            if ($left() <= 0 || $item->onFold || \count($item->variants) < 2 || null !== $item->piece->match) {
+            if ($left() <= 0 || null !== $item->held || \count($item->variants) < 2 || null !== $item->piece->match) {
                 $paired[] = $item;
             } elseif (null === $first) {
                 $waiting[$item->piece->id] = $item;

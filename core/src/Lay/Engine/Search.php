@@ -165,7 +165,7 @@ final class Search
             ] as $size
         ) {
             $order = $items;
-            usort($order, static fn (Item $a, Item $b): int => [$b->onFold, $size($b)] <=> [$a->onFold, $size($a)]);
+            usort($order, static fn (Item $a, Item $b): int => [null !== $b->held, $size($b)] <=> [null !== $a->held, $size($a)]);
             $orders[] = $order;
         }
 

@@ -68,8 +68,8 @@ final class Separation
     /** @var list<list<int>> ways each may lie */
     private array $ways = [];
 
-    /** @var list<bool> which lie on the fold */
-    private array $fold = [];
+    /** @var list<?float> the y at which each must lie; null for any */
+    private array $held = [];
 
     private readonly int $count;
 
@@ -83,15 +83,13 @@ final class Separation
     private int $bestIs = 0;
 
     /**
-     * @param list<Spot>          $spots on one lane
-     * @param array{float, float} $phase where the repeat begins that pieces are matched to
+     * @param list<Spot> $spots on one lane
      */
     public function __construct(
         private readonly Lane $lane,
         private readonly float $gap,
         array $spots,
         private readonly Randomizer $random,
-        private readonly array $phase = [0.0, 0.0],
         private readonly Convex $convex = new Convex(),
     ) {
         $this->count = \count($spots);
@@ -102,7 +100,7 @@ final class Separation
     public function reorder(array $spots): void
     {
         $this->ways = array_map(fn (Spot $spot): array => array_map($this->place(...), $spot->item->all), $spots);
-        $this->fold = array_map(static fn (Spot $spot): bool => $spot->item->onFold, $spots);
+        $this->held = array_map(static fn (Spot $spot): ?float => $spot->item->held, $spots);
         $this->set($spots);
     }
 
@@ -166,13 +164,13 @@ final class Separation
     public function throw(int $i): void
     {
         $this->x[$i] = $this->length * $this->random->getInt(0, 1000) / 1000;
-        $this->y[$i] = $this->fold[$i] ? 0.0 : $this->lane->width * $this->random->getInt(0, 1000) / 1000;
+        $this->y[$i] = $this->held[$i] ?? $this->lane->width * $this->random->getInt(0, 1000) / 1000;
     }
 
     /** Two change places, lowest corner for lowest corner. */
     public function swap(int $i, int $j): void
     {
-        if ($this->fold[$i] !== $this->fold[$j]) {
+        if ($this->held[$i] !== $this->held[$j]) {
             return;
         }
         [$this->x[$i], $this->x[$j]] = [$this->x[$j], $this->x[$i]];
@@ -194,7 +192,7 @@ final class Separation
             $variant = $this->variants[$this->is[$i]];
             $x = $this->aligned($variant, 0, max(0.0, min($this->x[$i], $length - $variant->length)), $length - $variant->length);
             $most = $this->lane->width - $variant->width;
-            $y = $this->aligned($variant, 1, $this->fold[$i] ? 0.0 : max(0.0, min($this->y[$i], $most)), $most);
+            $y = $this->held[$i] ?? $this->aligned($variant, 1, max(0.0, min($this->y[$i], $most)), $most);
             if (null === $x || null === $y) {
                 return false;
             }
@@ -316,9 +314,9 @@ final class Separation
             if ($widest < -1e-6 || $longest < -1e-6) {
                 continue;
             }
-            $lines = $this->fold[$i] ? [[0, 0.0]] : $this->lines($i, $way, max(0.0, $widest), max(0.0, $longest));
+            $lines = isset($this->held[$i]) ? [[0, $this->held[$i]]] : $this->lines($i, $way, max(0.0, $widest), max(0.0, $longest));
             foreach ($lines as [$axis, $at]) {
-                $at = $this->aligned($variant, 1 - $axis, $at, max(0.0, 0 === $axis ? $widest : $longest));
+                $at = $this->held[$i] ?? $this->aligned($variant, 1 - $axis, $at, max(0.0, 0 === $axis ? $widest : $longest));
                 if (null === $at) {
                     continue;
                 }
@@ -530,7 +528,7 @@ final class Separation
         if (null === $match || $step <= 0) {
             return null;
         }
-        $from = $this->phase[$axis] - (0 === $axis ? $match->x : $match->y);
+        $from = ($match->at[$axis] ?? 0.0) - (0 === $axis ? $match->x : $match->y);
 
         return [$from - $step * floor($from / $step + 1e-9), $step];
     }

@@ -43,7 +43,7 @@ final readonly class Settler
                     return $spots;
                 }
                 $x = $this->slid($spot, $spots, $i, self::X);
-                $y = $spot->item->onFold ? $spot->y : $this->slid($spot->at($x, $spot->y), $spots, $i, self::Y);
+                $y = $spot->item->held ?? $this->slid($spot->at($x, $spot->y), $spots, $i, self::Y);
                 $moved += $spot->x - $x + $spot->y - $y;
                 $spots[$i] = $spot->at($x, $y);
             }

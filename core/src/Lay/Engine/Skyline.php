@@ -23,7 +23,7 @@ final readonly class Skyline
     {
         foreach ($items as $item) {
             foreach ($item->variants as $variant) {
-                if ($item->onFold || null !== $variant->match || !$variant->outline->isRectangle()) {
+                if (null !== $item->held || null !== $variant->match || !$variant->outline->isRectangle()) {
                     return false;
                 }
             }

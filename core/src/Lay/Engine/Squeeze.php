@@ -36,8 +36,7 @@ final readonly class Squeeze
     private const PATIENT = 300;
 
     /**
-     * @param float               $enough it stops when the lay is no longer than this
-     * @param array{float, float} $phase  where the repeat begins that pieces are matched to
+     * @param float $enough it stops when the lay is no longer than this
      */
     public function __construct(
         private Lane $lane,
@@ -45,7 +44,6 @@ final readonly class Squeeze
         private Settler $settler,
         private int $seed,
         private float $enough = 0.0,
-        private array $phase = [0.0, 0.0],
     ) {
     }
 
@@ -145,7 +143,7 @@ final readonly class Squeeze
         $random = new Randomizer(new Mt19937($this->seed + 7));
         $best = $spots;
         $used = self::length($best);
-        $separation = new Separation($this->lane, $this->gap, $best, $random, $this->phase);
+        $separation = new Separation($this->lane, $this->gap, $best, $random);
         $longest = max(0.0, ...array_map(static fn (Spot $spot): float => min(\INF, ...array_map(
             static fn (Variant $variant): float => $variant->length,
             $spot->item->all,

@@ -40,7 +40,6 @@ final class WaySearch
     /**
      * @param float                      $row    height of the decoder's rows, mm
      * @param float                      $gap    between pieces
-     * @param array{float, float}        $phase  where the repeat begins that pieces are matched to
      * @param bool                       $second engine too; without it the first has all the time
      * @param \Closure(): float          $left   share of the time that is left
      * @param \Closure(list<Spot>): void $better hears of every better lay
@@ -50,7 +49,6 @@ final class WaySearch
         private readonly float $row,
         private readonly float $gap,
         private readonly int $seed,
-        private readonly array $phase,
         private readonly bool $second,
         private readonly \Closure $left,
         private readonly \Closure $better,
@@ -102,7 +100,7 @@ final class WaySearch
     /** @param \Closure(): float $left */
     private function search(int $seed, \Closure $left): Search
     {
-        $decoder = new Decoder($this->lanes, $this->row, $this->gap, $left, $this->phase);
+        $decoder = new Decoder($this->lanes, $this->row, $this->gap, $left);
 
         return new Search($decoder->decode(...), $this->cost, $seed);
     }
@@ -167,7 +165,7 @@ final class WaySearch
     {
         $cut = $this->lanes[0];
         $way = new Way($this->way->fold, [$cut->endless()], $this->way->items, $this->way->doubled);
-        $endless = new self($way, $this->row, $this->gap, $this->seed, $this->phase, true, $left, static function (): void {
+        $endless = new self($way, $this->row, $this->gap, $this->seed, true, $left, static function (): void {
         });
         $search = $endless->search($this->seed, $left);
         $spots = $endless->settler->settle($search->first($way->items), $left);
@@ -231,7 +229,7 @@ final class WaySearch
             /** @var list<Spot> $own */
             $this->tell([...$others, ...array_map($back, $own)]);
         };
-        $squeeze = new Squeeze($lane, $this->gap, new Settler([$lane], $this->gap), $this->seed, $enough, $this->phase);
+        $squeeze = new Squeeze($lane, $this->gap, new Settler([$lane], $this->gap), $this->seed, $enough);
         $matched = array_filter($own, static fn (Spot $spot): bool => null !== $spot->variant->match);
         if ([] === $others && [] === $matched && 0.0 === $this->gap) {
             $clusters = (new Clusters($this->row, $lane->width, $this->seed))->of($this->way->items, $left);
