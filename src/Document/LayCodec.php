@@ -17,7 +17,7 @@ use Octavum\Core\Piece\Role;
 /** A saved lay: what was laid on what, and where. */
 final readonly class LayCodec
 {
-    public function __construct(private OutlineCodec $outlines = new OutlineCodec())
+    public function __construct(private OutlineCodec $outlines = new OutlineCodec(), private LayRulesCodec $rules = new LayRulesCodec())
     {
     }
 
@@ -31,18 +31,12 @@ final readonly class LayCodec
             'id',
             'name',
             'fold',
-            'oneWay',
-            'gap',
             'sheets',
             'garments',
             'pieces',
             'sound',
             'utilisation',
-            'allowance',
-            'match',
-            'off',
-            'eased',
-            'across',
+            ...LayRulesCodec::FIELDS,
         ]);
         $sheets = array_map(fn (Node $sheet): LaidSheet => $this->sheet($sheet, $cuts, $trusted), $node->at('sheets')->items(20));
         $garments = array_map($this->garment(...), $node->at('garments')->items(30));
@@ -55,18 +49,12 @@ final readonly class LayCodec
             $node->at('id')->name(60),
             $node->at('name')->name(),
             $node->at('fold')->choice(Fold::class) ?? Fold::Flat,
-            $node->at('oneWay')->boolean(),
-            $node->at('gap')->isThere() ? $this->outlines->coordinate($node->at('gap')) : 0,
             $sheets,
             $garments,
             array_values(array_filter($pieces)),
             $node->at('sound')->boolean(),
             $node->at('utilisation')->isThere() ? (float) $node->at('utilisation')->number() : 0,
-            $node->at('allowance')->length(),
-            $node->at('match')->boolean(),
-            $node->at('off')->texts(80),
-            $node->at('eased')->texts(80),
-            $node->at('across')->boolean(),
+            $this->rules->read($node),
         );
     }
 
@@ -77,15 +65,9 @@ final readonly class LayCodec
             'id' => $lay->id,
             'name' => $lay->name,
             'fold' => $lay->fold->value,
-            'oneWay' => $lay->oneWay,
-            'gap' => $lay->gap,
             'sound' => $lay->sound,
             'utilisation' => $lay->utilisation,
-            'allowance' => $lay->allowance?->millimetres(),
-            'match' => $lay->match,
-            'off' => $lay->off,
-            'eased' => $lay->eased,
-            'across' => $lay->across,
+            ...$this->rules->write($lay->rules),
             'sheets' => array_map($this->writeSheet(...), $lay->sheets),
             'garments' => array_map($this->writeGarment(...), $lay->garments),
             'pieces' => array_map($this->writePiece(...), $lay->pieces),

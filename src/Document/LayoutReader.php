@@ -110,7 +110,7 @@ final readonly class LayoutReader
     {
         $pieces = [];
         foreach ($list->items(self::MOST_PIECES) as $node) {
-            $node->object(['id', 'outline', 'quantity', 'pair', 'onFold', 'grain', 'cut', 'match']);
+            $node->object(['id', 'outline', 'quantity', 'pair', 'onFold', 'grain', 'cut', 'match', 'eased', 'edge']);
             $id = $node->at('id')->name(60);
             if (isset($pieces['#'.$id])) {
                 $node->at('id')->fault('The id “{id}” stands here more than once.', id: $id);
@@ -138,6 +138,8 @@ final readonly class LayoutReader
                 $node->at('grain')->choice(Grain::class) ?? Grain::Along,
                 $cut,
                 $node->at('match')->isThere() ? $this->match($node->at('match')) : null,
+                $node->at('eased')->boolean(),
+                $this->number($node->at('edge'), 0, self::LONGEST),
             );
         }
 
@@ -158,18 +160,9 @@ final readonly class LayoutReader
 
     private function outline(Node $node): ?Outline
     {
-        $points = [];
-        foreach ($node->items(2_000) as $point) {
-            $xy = $point->items(2);
-            if (2 !== \count($xy)) {
-                $point->fault('A point is two numbers, [x, y].');
-
-                return null;
-            }
-            $points[] = [
-                $this->number($xy[0], -self::LONGEST, self::LONGEST) ?? 0.0,
-                $this->number($xy[1], -self::LONGEST, self::LONGEST) ?? 0.0,
-            ];
+        $points = array_map($this->point(...), $node->items(2_000));
+        if (\in_array(null, $points, true)) {
+            return null;
         }
         try {
             return Outline::of($points);
@@ -182,33 +175,36 @@ final readonly class LayoutReader
 
     private function match(Node $node): Repeat
     {
-        $node->object(['length', 'width', 'x', 'y']);
+        $node->object(['length', 'width', 'x', 'y', 'at']);
+        $at = $node->at('at')->isThere() ? $this->point($node->at('at')) : null;
 
         return new Repeat(
             $this->number($node->at('length'), 0, self::LONGEST) ?? 0,
             $this->number($node->at('width'), 0, self::LONGEST) ?? 0,
             $this->number($node->at('x'), -self::LONGEST, self::LONGEST) ?? 0,
             $this->number($node->at('y'), -self::LONGEST, self::LONGEST) ?? 0,
+            $at,
         );
+    }
+
+    /** @return ?array{float, float} */
+    private function point(Node $node): ?array
+    {
+        $xy = $node->items(2);
+        if (2 !== \count($xy)) {
+            $node->fault('A point is two numbers, [x, y].');
+
+            return null;
+        }
+
+        return [
+            $this->number($xy[0], -self::LONGEST, self::LONGEST) ?? 0.0,
+            $this->number($xy[1], -self::LONGEST, self::LONGEST) ?? 0.0,
+        ];
     }
 
     private function number(Node $node, float $least, float $most): ?float
     {
-        if (!$node->isThere()) {
-            return null;
-        }
-        $value = $node->number();
-        if ($value < $least || $value > $most) {
-            $node->fault(
-                'A number from {least} to {most} is expected here, found {found}.',
-                least: (string) $least,
-                most: (string) $most,
-                found: $node->found(),
-            );
-
-            return $least;
-        }
-
-        return (float) $value;
+        return $node->isThere() ? $node->numberWithin($least, $most) : null;
     }
 }

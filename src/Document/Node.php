@@ -245,6 +245,24 @@ final readonly class Node
         return 0;
     }
 
+    /** What is less or more is refused, and the least stands in its place. */
+    public function numberWithin(float $least, float $most): float
+    {
+        $value = (float) $this->number();
+        if ($value < $least || $value > $most) {
+            $this->fault(
+                'A number from {least} to {most} is expected here, found {found}.',
+                least: (string) $least,
+                most: (string) $most,
+                found: $this->found(),
+            );
+
+            return $least;
+        }
+
+        return $value;
+    }
+
     public function boolean(): bool
     {
         return $this->optionalBoolean() ?? false;

@@ -35,19 +35,7 @@ final readonly class OutlineCodec
 
     public function coordinate(Node $node): float
     {
-        $value = (float) $node->number();
-        if (abs($value) > self::FARTHEST) {
-            $node->fault(
-                'A number from {least} to {most} is expected here, found {found}.',
-                least: -self::FARTHEST,
-                most: self::FARTHEST,
-                found: $node->found(),
-            );
-
-            return 0.0;
-        }
-
-        return $value;
+        return $node->numberWithin(-self::FARTHEST, self::FARTHEST);
     }
 
     /** @return list<array{float, float}> */

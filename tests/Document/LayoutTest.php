@@ -6,6 +6,7 @@ namespace Octavum\Tests\Document;
 
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\LayMaker;
+use Octavum\Core\Lay\Repeat;
 use Octavum\Document\LayoutReader;
 use Octavum\Document\LayoutWriter;
 use Octavum\Document\Refused;
@@ -60,6 +61,17 @@ final class LayoutTest extends TestCase
         );
         self::assertSame(['octavum-layout-result', 'placed'], [$result['format'], $result['status']]);
         self::assertSame(['flat', 'lengthwise'], array_keys((array) $result['folds']));
+    }
+
+    public function testWhatIsLaidToAFigureOrAnEdgeIsReadTogetherWithWhatIsEased(): void
+    {
+        $asked = self::REQUEST;
+        $asked['pieces'][0] += ['match' => ['length' => 320, 'width' => 270, 'x' => 300, 'at' => [130, 55]], 'eased' => true];
+        $asked['pieces'][1] += ['edge' => 30];
+        self::assertTrue($this->isValid($asked));
+        [$front, $back] = (new LayoutReader())->read((string) json_encode($asked))->pieces;
+        self::assertEquals([new Repeat(320, 270, 300, 0, [130, 55]), true, null], [$front->match, $front->eased, $front->edge]);
+        self::assertSame([null, false, 30.0], [$back->match, $back->eased, $back->edge]);
     }
 
     /** @param array<string, mixed> $change */
@@ -129,6 +141,12 @@ final class LayoutTest extends TestCase
             'one side of y = 0',
             false,
         ];
+        yield 'a figure at three numbers' => [
+            ['pieces' => [['match' => ['length' => 300, 'at' => [1, 2, 3]]]]],
+            '/pieces/0/match/at',
+            'entries are more than the 2',
+        ];
+        yield 'an edge off the cloth' => [['pieces' => [['edge' => -1]]], '/pieces/0/edge', 'A number from 0 to 500000'];
         yield 'an unknown field' => [['speed' => 9], '/speed', 'There is no field “speed” here'];
         yield 'endless time' => [['seconds' => 1e9], '/seconds', 'A number from 0.01 to 600'];
     }

@@ -47,18 +47,12 @@ final readonly class LayReview
             $lay->sheets,
             $lay->garments,
             $pieces,
-            $lay->oneWay,
-            $lay->gap,
-            $lay->allowance,
-            $lay->match,
-            $lay->off,
-            $lay->eased,
-            $lay->across,
+            $lay->rules,
             $this->assumptions,
         );
         $request = $setup->request([$lay->fold]);
         $laid = $this->laid($lay, $setup);
-        $sound = null !== $request && null !== $laid && [] === $this->judge->faults($request, $laid);
+        $sound = null !== $request && null !== $laid && [] === $setup->refused && [] === $this->judge->faults($request, $laid);
         $sheets = [];
         foreach ($lay->sheets as $i => $sheet) {
             $end = $lay->end($i);
@@ -70,18 +64,12 @@ final readonly class LayReview
             $lay->id,
             $lay->name,
             $lay->fold,
-            $lay->oneWay,
-            $lay->gap,
             $sheets,
             $lay->garments,
             $lay->pieces,
             $lay->sound && $sound,
             $lay->utilisation,
-            $lay->allowance,
-            $lay->match,
-            $lay->off,
-            $lay->eased,
-            $lay->across,
+            $lay->rules,
         );
     }
 

@@ -14,8 +14,10 @@ use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Shape;
+use Octavum\Core\Shape\Outline;
 
 /** What is to be laid on what: garments with their pieces, cuts or rolls, and how; the link from a plan to the lay engine. */
 final readonly class LaySetup
@@ -23,32 +25,23 @@ final readonly class LaySetup
     /** @var array<string, array{int, Piece, LayPiece}> by id in the lay, "0/Front": garment, piece, what is laid */
     public array $pieces;
 
+    /** @var list<Sentence> why pieces cannot lie to the figures as they should */
+    public array $refused;
+
     /**
      * @param list<LaidSheet>   $sheets
      * @param list<LaidGarment> $garments
-     * @param list<list<Piece>> $pieces    of each garment
-     * @param float             $gap       between pieces, mm
-     * @param ?Length           $allowance instead of the one that is added to a piece
-     * @param bool              $match     the repeat of the first cloth that has one, at the lower end of each main piece
-     * @param list<string>      $off       pieces that come from other cloth, by id
-     * @param list<string>      $eased     those whose tops may point either way on one-way cloth, by id
-     * @param bool              $across    every piece lies across the cloth that would lie along it, and the reverse
+     * @param list<list<Piece>> $pieces   of each garment
      */
     public function __construct(
         public array $sheets,
         public array $garments,
         array $pieces,
-        public bool $oneWay = false,
-        public float $gap = 0,
-        public ?Length $allowance = null,
-        public bool $match = false,
-        public array $off = [],
-        public array $eased = [],
-        public bool $across = false,
+        public LayRules $rules = new LayRules(),
         private Assumptions $assumptions = new Assumptions(),
     ) {
-        $repeat = $match ? $this->repeat() : null;
         $all = [];
+        $refused = $this->impossible();
         foreach ($pieces as $g => $list) {
             foreach ($list as $piece) {
                 $shape = $piece->in($garments[$g]->size);
@@ -56,8 +49,13 @@ final readonly class LaySetup
                     continue;
                 }
                 $id = $g.'/'.$piece->name;
+                $allowance = $rules->allowance;
                 $drawn = null === $allowance || null === $shape->allowance ? $shape : new Shape([], $shape->drawn, $allowance);
                 $outline = $drawn->cutOut($piece->onFold);
+                $match = $this->match($id, $piece, $outline);
+                if ($match instanceof Sentence) {
+                    $refused[] = $match;
+                }
                 $all[$id] = [
                     $g,
                     $piece,
@@ -67,15 +65,58 @@ final readonly class LaySetup
                         $piece->quantity,
                         $piece->pair,
                         $piece->onFold,
-                        $across ? $piece->grain->crossed() : $piece->grain,
+                        $rules->across ? $piece->grain->crossed() : $piece->grain,
                         null,
-                        null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0),
-                        \in_array($id, $eased, true),
+                        $match instanceof Repeat ? $match : null,
+                        \in_array($id, $rules->eased, true),
+                        \in_array($id, $rules->edged, true) ? (float) ($rules->edge?->millimetres() ?? 0) : null,
                     ),
                 ];
             }
         }
         $this->pieces = $all;
+        $this->refused = $refused;
+    }
+
+    /** @return list<Sentence> what cannot be asked for together */
+    private function impossible(): array
+    {
+        $refused = [];
+        if ($this->rules->across || [] !== $this->rules->edged) {
+            if ($this->rules->oneWay) {
+                $refused[] = new Sentence(
+                    $this->rules->across
+                        ? 'The whole garment cannot lie across this cloth: it is one-way, and its figures would lie on their side.'
+                        : 'What has its hem at the edge lies across: this cloth is one-way, and its figures would lie on their side.',
+                );
+            }
+            if ($this->rules->match) {
+                $refused[] = new Sentence('What lies across the cloth cannot be matched to its repeat: choose one of the two.');
+            }
+        }
+        if (null !== $this->rules->figures && 1 !== \count($this->sheets)) {
+            $refused[] = new Sentence('Where the figures lie is measured on one cut: lay on that one alone.');
+        }
+        foreach (array_intersect(array_keys($this->rules->figures->pieces ?? []), $this->rules->edged) as $both) {
+            $refused[] = new Sentence('{piece} cannot lie both at the edge and to the figures: choose one of the two.', [
+                'piece' => substr($both, 1 + (int) strpos($both, '/')),
+            ]);
+        }
+
+        return $refused;
+    }
+
+    /** Where the print wants a piece to lie, or why it cannot lie so; null for anywhere. */
+    private function match(string $id, Piece $piece, Outline $outline): Repeat|Sentence|null
+    {
+        $figures = $this->rules->figures;
+        $seated = $figures->pieces[$id] ?? null;
+        if (null !== $figures && null !== $seated && !\in_array($id, $this->rules->off, true)) {
+            return $figures->repeat($piece->name, $piece->onFold ? $outline->unfolded() : $outline, $seated);
+        }
+        $repeat = $this->rules->match ? $this->repeat() : null;
+
+        return null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0);
     }
 
     /** @return array<string, string> by id, as a sewist knows the pieces */
@@ -120,14 +161,14 @@ final readonly class LaySetup
         }
         $pieces = [];
         foreach ($this->pieces as $id => [, , $piece]) {
-            if (!\in_array($id, $this->off, true)) {
+            if (!\in_array($id, $this->rules->off, true)) {
                 $pieces[] = $piece;
             }
         }
 
         return [] === $sheets || [] === $pieces
             ? null
-            : new Request($sheets, $pieces, $this->gap, $this->oneWay, $folds, $seconds, 1, $fixed);
+            : new Request($sheets, $pieces, $this->rules->gap, $this->rules->oneWay, $folds, $seconds, 1, $fixed);
     }
 
     /**
@@ -138,6 +179,7 @@ final readonly class LaySetup
     public function saved(string $id, string $name, Lay $lay, bool $sound, array $locked): SavedLay
     {
         $sheets = [];
+        $print = $this->rules->followsPrint();
         foreach ($this->sheets as $i => $sheet) {
             $sheets[] = new LaidSheet(
                 $sheet->cloth,
@@ -145,7 +187,7 @@ final readonly class LaySetup
                 $sheet->width,
                 $sheet->length,
                 Length::ofMillimetres(ceil(10 * ($lay->used['s'.$i] ?? 0)) / 10),
-                null === $sheet->cloth || null === $sheet->cut ? '' : LaidSheet::markOf($sheet->cloth, $sheet->cut, $this->match),
+                null === $sheet->cloth || null === $sheet->cut ? '' : LaidSheet::markOf($sheet->cloth, $sheet->cut, $print),
             );
         }
         $pieces = array_map(
@@ -169,18 +211,12 @@ final readonly class LaySetup
             $id,
             $name,
             $lay->fold,
-            $this->oneWay,
-            $this->gap,
             $sheets,
             $this->garments,
             $pieces,
             $sound,
             $lay->utilisation,
-            $this->allowance,
-            $this->match,
-            $this->off,
-            $this->eased,
-            $this->across,
+            $this->rules,
         );
     }
 

@@ -21,34 +21,23 @@ use Octavum\Core\Shape\Outline;
 final readonly class SavedLay
 {
     /**
-     * @param float             $gap         between pieces, mm
      * @param list<LaidSheet>   $sheets
      * @param list<LaidGarment> $garments
      * @param list<LaidPiece>   $pieces
      * @param bool              $sound       the judge found nothing wrong, and every piece is there
      * @param float             $utilisation share of the cloth used that is in pieces
-     * @param ?Length           $allowance   that was added instead of the pieces' own
-     * @param bool              $match       the repeat was matched
-     * @param list<string>      $off         pieces that come from other cloth: garment and name, "0/Front"
-     * @param list<string>      $eased       likewise, those whose tops may point either way on one-way cloth
-     * @param bool              $across      every piece was turned by a quarter
+     * @param LayRules          $rules       how it was laid
      */
     public function __construct(
         public string $id,
         public string $name,
         public Fold $fold,
-        public bool $oneWay,
-        public float $gap,
         public array $sheets,
         public array $garments,
         public array $pieces,
         public bool $sound,
         public float $utilisation,
-        public ?Length $allowance = null,
-        public bool $match = false,
-        public array $off = [],
-        public array $eased = [],
-        public bool $across = false,
+        public LayRules $rules = new LayRules(),
     ) {
     }
 
@@ -101,7 +90,7 @@ final readonly class SavedLay
         if (null === $asked->version || !self::isOf($asked->version->pieces, $garment, $this->without($at))) {
             return new Sentence('the pieces have been changed since');
         }
-        if (null !== $asked->repeat && !$this->match) {
+        if (null !== $asked->repeat && !$this->rules->match) {
             return new Sentence('it was laid without matching the repeat of {repeat}', ['repeat' => Figure::exact($asked->repeat)]);
         }
 
@@ -133,7 +122,7 @@ final readonly class SavedLay
             return new Sentence('it was laid on a cut, and the cloth is to be bought now');
         }
 
-        return $asked->oneWay && !$this->oneWay ? new Sentence('it was laid both ways, and the cloth is one-way') : null;
+        return $asked->oneWay && !$this->rules->oneWay ? new Sentence('it was laid both ways, and the cloth is one-way') : null;
     }
 
     private function cutsStale(Asked $asked, Assumptions $assumptions): ?Sentence
@@ -144,10 +133,10 @@ final readonly class SavedLay
                 return new Sentence('it was laid on a cut that is no longer there');
             }
             $own = $own || $sheet->cut->id === $asked->cut?->id;
-            if ($sheet->cloth->isOneWay() && !$this->oneWay) {
+            if ($sheet->cloth->isOneWay() && !$this->rules->oneWay) {
                 return new Sentence('it was laid both ways, and {cloth} is one-way', ['cloth' => $sheet->cloth->name]);
             }
-            if ($sheet->mark !== LaidSheet::markOf($sheet->cloth, $sheet->cut, $this->match)) {
+            if ($sheet->mark !== LaidSheet::markOf($sheet->cloth, $sheet->cut, $this->rules->followsPrint())) {
                 return new Sentence('what is missing from {cloth}, or its repeat, is not what it was laid round', [
                     'cloth' => $sheet->cloth->name,
                 ]);
@@ -304,7 +293,7 @@ final readonly class SavedLay
 
         return array_map(
             static fn (string $piece): string => substr($piece, \strlen($own)),
-            array_values(array_filter($this->off, static fn (string $piece): bool => str_starts_with($piece, $own))),
+            array_values(array_filter($this->rules->off, static fn (string $piece): bool => str_starts_with($piece, $own))),
         );
     }
 }

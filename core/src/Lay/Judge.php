@@ -75,7 +75,8 @@ final readonly class Judge
             }
             if (
                 null !== $placement->piece->edge
-                && (abs($o->bottom - $placement->piece->edge) > self::TOLERANCE || !\in_array($lay->fold, [Fold::Flat, Fold::Crosswise], true))
+                && (abs($o->bottom - $placement->piece->edge) > self::TOLERANCE
+                    || !\in_array($lay->fold, [Fold::Flat, Fold::Crosswise], true))
             ) {
                 $faults[] = new Fault(FaultKind::Place, $name.' does not lie with its lower end at the edge');
             }

@@ -8,7 +8,6 @@ use Octavum\Core\Lay\Engine\Cost;
 use Octavum\Core\Lay\Engine\Leftovers;
 use Octavum\Core\Lay\Engine\Spot;
 use Octavum\Core\Lay\Engine\WaySearch;
-use Octavum\Core\Shape\Outline;
 
 /**
  * Lays pieces by machine: tries every way of laying the cloth, searches each, settles the best exactly, and says what each

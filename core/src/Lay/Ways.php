@@ -232,7 +232,7 @@ final readonly class Ways
             foreach ($piece->turns($request->oneWay) as $turn) {
                 $variant = $this->variant($outline, $piece, $request, $turn, $flipped);
                 $match = $variant->match;
-                $seat = null === $match ? '' : \sprintf('%.1f %.1f ', $match->length > 0 ? $match->x : 0, $match->width > 0 ? $match->y : 0);
+                $seat = \sprintf('%.1f %.1f ', ($match->length ?? 0) > 0 ? $match?->x : 0, ($match->width ?? 0) > 0 ? $match?->y : 0);
                 $points = $variant->outline->points;
                 $shape = array_map(static fn (array $p): string => \sprintf('%.1f %.1f', $p[0] + 0.0, $p[1] + 0.0), $points);
                 sort($shape);

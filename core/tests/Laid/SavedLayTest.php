@@ -15,6 +15,7 @@ use Octavum\Core\Laid\LaidGarment;
 use Octavum\Core\Laid\LaidPiece;
 use Octavum\Core\Laid\LaidSheet;
 use Octavum\Core\Laid\LayReview;
+use Octavum\Core\Laid\LayRules;
 use Octavum\Core\Laid\LaySetup;
 use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Lay\Fault;
@@ -94,8 +95,6 @@ final class SavedLayTest extends TestCase
             'l',
             'l',
             Fold::Flat,
-            false,
-            0,
             $lay->sheets,
             [$lay->garments[0], new LaidGarment('top', null, 'v', Role::Main, '14', '')],
             $lay->pieces,
@@ -129,8 +128,6 @@ final class SavedLayTest extends TestCase
             'lay',
             'Skirt',
             Fold::Flat,
-            false,
-            0,
             [new LaidSheet(null, null, Length::ofMillimetres(1350), null, Length::ofMillimetres(600))],
             $laid->garments,
             $laid->pieces,
@@ -254,7 +251,7 @@ final class SavedLayTest extends TestCase
         self::assertSame([[[0], [0, 180]], [[0, 180], [0, 180]]], $laid(false), 'the front as the cloth goes, the band either way');
         self::assertSame([[[90], [90, 270]], [[90, 270], [90, 270]]], $laid(true), 'all of it across');
         $lay = $this->laidSo(true)->saved('lay', 'Across', new Lay(Status::Short, Fold::Flat, [], [], [], [], [], 0, 0, 0), false, []);
-        self::assertSame([['0/Band'], true], [$lay->eased, $lay->across], 'and it is kept so');
+        self::assertSame([['0/Band'], true], [$lay->rules->eased, $lay->rules->across], 'and it is kept so');
     }
 
     private function laidSo(bool $across): LaySetup
@@ -265,8 +262,7 @@ final class SavedLayTest extends TestCase
             [new LaidSheet($cloth, $cloth->cuts[0], Length::ofMillimetres(1400), Length::ofMillimetres(1440), Length::zero())],
             [new LaidGarment('skirt', 'skirt', 'v', Role::Main, '14', '')],
             [[$this->panel('Front', 700), $this->panel('Band', 100)]],
-            eased: ['0/Band'],
-            across: $across,
+            new LayRules(eased: ['0/Band'], across: $across),
         );
     }
 
@@ -280,7 +276,7 @@ final class SavedLayTest extends TestCase
             [new LaidSheet($cloth, $cloth->cuts[0], Length::ofMillimetres(1400), Length::ofMillimetres(1440), Length::zero())],
             [new LaidGarment('skirt', 'skirt', 'v', Role::Main, '14', '')],
             [[$this->panel('Front', 700), $this->panel('Band', 100)]],
-            off: ['0/Band'],
+            new LayRules(off: ['0/Band']),
         );
         $request = $setup->request([Fold::Flat]);
         self::assertNotNull($request);
@@ -370,8 +366,6 @@ final class SavedLayTest extends TestCase
             $lay->id,
             $lay->name,
             $lay->fold,
-            $lay->oneWay,
-            $lay->gap,
             array_map(
                 static fn (LaidSheet $sheet): LaidSheet => new LaidSheet(
                     $sheet->cloth,
@@ -454,8 +448,6 @@ final class SavedLayTest extends TestCase
             $lay->id,
             $lay->name,
             $lay->fold,
-            $lay->oneWay,
-            $lay->gap,
             $sheets,
             $garments,
             $lay->pieces,
@@ -524,8 +516,6 @@ final class SavedLayTest extends TestCase
             $lay->id,
             $lay->name,
             $lay->fold,
-            $lay->oneWay,
-            $lay->gap,
             $sheets,
             $lay->garments,
             $lay->pieces,
@@ -576,8 +566,6 @@ final class SavedLayTest extends TestCase
             'lay',
             'Skirt',
             $fold,
-            false,
-            0,
             $sheets,
             array_map(static fn (string $name): LaidGarment => new LaidGarment($name, $name, 'v', Role::Main, '14', $mark), $garments),
             array_map(

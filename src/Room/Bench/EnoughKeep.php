@@ -10,6 +10,7 @@ use Octavum\Account\AccountSettings;
 use Octavum\Account\SentenceWriter;
 use Octavum\Core\Laid\LaidGarment;
 use Octavum\Core\Laid\LaidSheet;
+use Octavum\Core\Laid\LayRules;
 use Octavum\Core\Laid\LaySetup;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Judge;
@@ -180,9 +181,8 @@ final readonly class EnoughKeep
             [$sheet],
             [$garment],
             [$pieces],
-            $case->cloth->isOneWay(),
-            off: array_map(static fn (string $name): string => '0/'.$name, $off),
-            assumptions: $this->settings->current()->assumptions,
+            new LayRules($case->cloth->isOneWay(), off: array_map(static fn (string $name): string => '0/'.$name, $off)),
+            $this->settings->current()->assumptions,
         );
     }
 

@@ -51,7 +51,7 @@ final readonly class Mat
                 'quantity' => $piece->quantity,
                 'grain' => $piece->grain->value,
                 'instead' => array_map(static fn ($instead): string => $instead->value, $piece->instead),
-                'off' => \in_array($id, $lay->off, true),
+                'off' => \in_array($id, $lay->rules->off, true),
                 'eased' => $laid->eased,
                 'flat' => $this->shape($flat),
                 'half' => $laid->onFold ? $this->shape($laid->outline) : null,
@@ -94,7 +94,7 @@ final readonly class Mat
         }
 
         return [
-            'setup' => ['oneWay' => $lay->oneWay, 'gap' => $lay->gap] + $setup->asked,
+            'setup' => ['oneWay' => $lay->rules->oneWay, 'gap' => $lay->rules->gap] + $setup->asked,
             'sheets' => array_map(
                 $this->sheet(...),
                 $lay->sheets,

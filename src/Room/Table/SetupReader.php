@@ -23,6 +23,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Cutting;
 use Octavum\Core\Season\Project;
 use Octavum\Document\Faults;
+use Octavum\Document\LayRulesCodec;
 use Octavum\Document\Node;
 use Octavum\Document\PieceCodec;
 use Octavum\Document\Refused;
@@ -33,7 +34,7 @@ use Symfony\Contracts\Cache\CacheInterface;
 
 /**
  * Reads what the page asks to be laid: {garments: [{project, option, role, pieces} or {version, size, role, pieces}],
- * sheets: [{cut} or {width}], oneWay, gap, allowance, match, off, eased, across}, lengths in millimetres.
+ * sheets: [{cut} or {width}], and how, as in a lay that is kept}, lengths in millimetres.
  */
 final readonly class SetupReader
 {
@@ -47,6 +48,7 @@ final readonly class SetupReader
         private Library $library,
         private AccountSettings $settings,
         private PieceCodec $pieces,
+        private LayRulesCodec $rules,
         private CacheInterface $cache,
     ) {
     }
@@ -60,7 +62,7 @@ final readonly class SetupReader
     {
         $faults = new Faults();
         $node = new Node($asked, $faults);
-        $node->object(['garments', 'sheets', 'oneWay', 'gap', 'allowance', 'match', 'off', 'eased', 'across']);
+        $node->object(['garments', 'sheets', ...LayRulesCodec::FIELDS]);
         $garments = $pieces = $known = $sizes = $options = [];
         foreach ($node->at('garments')->items(self::MOST_GARMENTS) as $one) {
             $one->object(['project', 'version', 'role', 'size', 'pieces', 'option']);
@@ -109,7 +111,7 @@ final readonly class SetupReader
                 $sheets[] = new LaidSheet(
                     null,
                     null,
-                    Length::ofMillimetres($this->number($one->at('width'), ...self::WIDTHS)),
+                    Length::ofMillimetres($one->at('width')->numberWithin(...self::WIDTHS)),
                     null,
                     Length::zero(),
                 );
@@ -130,32 +132,13 @@ final readonly class SetupReader
             }
             $sheets[] = new LaidSheet($cloth, $cut, $toCut->width, $toCut->length, Length::zero());
         }
-        $oneWay = $node->at('oneWay')->boolean();
-        foreach ($sheets as $sheet) {
-            $oneWay = $oneWay || true === $sheet->cloth?->isOneWay();
+        $oneWay = [] !== array_filter($sheets, static fn (LaidSheet $sheet): bool => true === $sheet->cloth?->isOneWay());
+        $rules = $this->rules->read($node);
+        $rules = $oneWay ? $rules->sameWayUp() : $rules;
+        $lay = new LaySetup($sheets, $garments, $pieces, $rules, $this->settings->of($account)->assumptions);
+        foreach ($lay->refused as $why) {
+            $node->fault('{why}', why: $why);
         }
-        $allowance = $node->at('allowance')->isThere() ? Length::ofMillimetres($this->number($node->at('allowance'), 1, 100)) : null;
-        $across = $node->at('across')->boolean();
-        if ($across && ($oneWay || $node->at('match')->boolean())) {
-            $node->at('across')->fault(
-                $oneWay
-                    ? 'The whole garment cannot lie across this cloth: it is one-way, and its figures would lie on their side.'
-                    : 'What lies across the cloth cannot be matched to its repeat: choose one of the two.',
-            );
-        }
-        $lay = new LaySetup(
-            $sheets,
-            $garments,
-            $pieces,
-            $oneWay,
-            $node->at('gap')->isThere() ? $this->number($node->at('gap'), 0, 100) : 0,
-            $allowance,
-            $node->at('match')->boolean(),
-            $node->at('off')->texts(80),
-            $node->at('eased')->texts(80),
-            $across,
-            $this->settings->of($account)->assumptions,
-        );
         $faults->refuse();
 
         return new Setup($lay, $node->map(), $known, $sizes, $options);
@@ -193,23 +176,6 @@ final readonly class SetupReader
         );
 
         return $this->pieces->read(Node::typed($stored));
-    }
-
-    private function number(Node $node, float $least, float $most): float
-    {
-        $value = (float) $node->number();
-        if ($value < $least || $value > $most) {
-            $node->fault(
-                'A number from {least} to {most} is expected here, found {found}.',
-                least: (string) $least,
-                most: (string) $most,
-                found: $node->found(),
-            );
-
-            return $least;
-        }
-
-        return $value;
     }
 
     /** As it leads, or as one of its options would make it. */

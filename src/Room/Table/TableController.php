@@ -12,6 +12,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Document\LayRulesCodec;
 use Octavum\Document\Refused;
 use Octavum\Store\Built;
 use Octavum\Store\LayMapper;
@@ -151,14 +152,7 @@ final class TableController extends AbstractController
             [
                 'garments' => $garments,
                 'sheets' => $sheets,
-                'oneWay' => $lay->oneWay,
-                'gap' => $lay->gap,
-                'allowance' => $lay->allowance?->millimetres(),
-                'match' => $lay->match,
-                'off' => $lay->off,
-                'eased' => $lay->eased,
-                'across' => $lay->across,
-            ],
+            ] + (new LayRulesCodec())->write($lay->rules),
             $record,
             $lay,
             $account,

@@ -161,7 +161,7 @@ final class TablePagesTest extends PageTestCase
         $lay = $this->workroom($this->account)->lays[3];
         self::assertSame(
             [true, 10, ['0/Front neck facing', '0/Back neck facing']],
-            [$lay->sound, $lay->allowance?->millimetres(), $lay->off],
+            [$lay->sound, $lay->rules->allowance?->millimetres(), $lay->rules->off],
         );
         self::assertCount(7, $this->mat($saved['url'])['ways']['flat']['items']);
     }
