@@ -180,6 +180,58 @@ test('the print lies to scale beneath the pieces, and what a rule means for the 
     await expect(page.getByLabel('the whole garment across the cloth')).not.toBeChecked();
 });
 
+test('pieces are laid to the figures of a large print, with hems at an edge, saved, reopened and printed', async ({ demo: page }) => {
+    await open(page, '/table/new');
+    await ready(page);
+    await page.getByLabel('Add a cut').selectOption({ label: 'Big peony viscose, 2.10 m, 140 cm' });
+    await page.getByLabel('Add a project or pattern').selectOption({ label: 'Regatta dress' });
+    await expect(page.getByLabel('Name of the lay')).toHaveValue('Regatta dress');
+    await page.getByText('Pieces laid to large figures').click();
+    await expect(page.getByLabel('Size of a figure')).toHaveValue('18 cm');
+    await page.getByRole('combobox', { name: 'Front bodice' }).selectOption('a figure in the middle');
+    await expect(page.getByRole('alert')).toHaveText(
+        'Where the figures lie is not all said yet: From the squared end; From the upper edge; From one to the next, across',
+    );
+    await page.getByRole('button', { name: 'Lay it by machine' }).click();
+    await expect(page.getByRole('alert')).toContainText('is not all said yet');
+    await page.getByLabel('From the squared end').fill('10 cm');
+    await page.getByLabel('From the upper edge').fill('8');
+    await page.getByLabel('From one to the next, across').fill('28 cm');
+    await page.getByLabel('From one to the next, across').press('Tab');
+    await expect(page.locator('.mat-figure')).toBeAttached();
+    await page.getByRole('combobox', { name: 'Front facing' }).selectOption('a figure whole on it');
+    await expect(page.getByRole('alert')).toContainText('Front facing holds no whole figure of 18 cm');
+    await page.getByRole('combobox', { name: 'Front facing' }).selectOption('as it falls');
+    await page.getByRole('combobox', { name: 'Back bodice' }).selectOption('no figure on its two points');
+    await page.getByLabel('below its top').nth(1).fill('9 m');
+    await page.getByLabel('below its top').nth(1).press('Tab');
+    await expect(page.getByRole('alert')).toHaveText('A distance of 9000 mm cannot be: it is at most 5 m.');
+    await page.getByLabel('below its top').nth(1).fill('90 cm');
+    await page.getByLabel('below its top').nth(1).press('Tab');
+    await expect(page.getByRole('alert')).toContainText('90 cm below its top is off the piece');
+    await page.getByLabel('below its top').nth(1).fill('12 cm');
+    await page.getByLabel('below its top').nth(1).press('Tab');
+    await expect(page.getByRole('alert')).toBeHidden();
+    await page.getByText('Hems at a border or a finished edge').click();
+    await page
+        .getByRole('group')
+        .getByLabel(/^Skirt front \(its hem curves by/)
+        .check();
+    await expect(page.locator('[x-ref=edged] input').nth(2)).toBeFocused();
+    await page.getByLabel('Seconds to search').selectOption('5');
+    await page.getByRole('button', { name: 'Lay it by machine' }).click();
+    await expect(answer(page)).toContainText(/folded lengthwise.*which are seen only where the cloth lies flat/s, { timeout: 15_000 });
+    await page.getByRole('button', { name: 'Save the lay' }).click();
+    await expect(page.getByRole('heading', { name: 'Regatta dress' })).toBeVisible();
+    await ready(page);
+    await expect(page.getByLabel('From one to the next, across')).toHaveValue('28 cm');
+    await expect(page.getByRole('combobox', { name: 'Back bodice' })).toHaveValue('clear');
+    await expect(page.getByLabel('below its top').nth(1)).toHaveValue('12 cm');
+    await page.getByRole('link', { name: 'Print' }).click();
+    await expect(page.getByText('The middle of a figure is 10 cm from the squared end and 8 cm from the upper edge')).toBeVisible();
+    await expect(page.getByRole('row', { name: /Front bodice.*a figure in the middle/ })).toBeVisible();
+});
+
 test('a piece is drawn while it is measured, and outlines come from an SVG file', async ({ demo: page }) => {
     await open(page, '/patterns?words=moth');
     await page.getByRole('link', { name: 'Moth slip' }).click();

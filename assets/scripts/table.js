@@ -1,6 +1,7 @@
 import { answer } from './table/answer.js';
 import { cloths } from './table/cloths.js';
 import { raw } from './table/dom.js';
+import { figures } from './table/figures.js';
 import { history } from './table/history.js';
 import { keys } from './table/keys.js';
 import { machine } from './table/machine.js';
@@ -10,7 +11,7 @@ import { pointer } from './table/pointer.js';
 import { setup } from './table/setup.js';
 import { snap } from './table/snap.js';
 
-const PARTS = [places, cloths, mat, history, pointer, snap, keys, setup, machine, answer];
+const PARTS = [places, cloths, mat, history, pointer, snap, keys, setup, figures, machine, answer];
 
 /** The cutting table: the mat is drawn here, pieces are moved here, and the core is asked what it makes of it. */
 export const table = () => {
@@ -20,6 +21,7 @@ export const table = () => {
         changed: false,
         status: '',
         fault: '',
+        unsettled: '',
         share: 0,
         shown: '',
         locked: 0,

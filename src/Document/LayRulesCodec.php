@@ -102,7 +102,13 @@ final readonly class LayRulesCodec
 
     private function from(Node $node): Length
     {
-        return Length::ofMillimetres($this->number($node, 0, self::FARTHEST));
+        $distance = $node->isThere() ? (float) $node->number() : 0.0;
+        if ($distance < 0 || $distance > self::FARTHEST) {
+            $node->fault('A distance of {found} mm cannot be: it is at most 5 m.', found: $node->found());
+            $distance = 0.0;
+        }
+
+        return Length::ofMillimetres($distance);
     }
 
     private function number(Node $node, float $least, float $most): float

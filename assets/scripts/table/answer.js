@@ -94,13 +94,18 @@ export const answer = {
             });
         }
         if (answer.folds.length > 1) {
+            const refused = answer.folds.filter((fold) => fold.length === null);
+            const named = (why) => refused.filter((fold) => fold.why === why).map((fold) => fold.name);
             out.push(
                 html('h3', {}, this.words.otherWays),
                 html(
                     'ul',
                     { className: 'mat-ways' },
-                    ...answer.folds.map((fold) =>
-                        html('li', {}, fold.name + ': ', fold.length === null ? html('small', {}, fold.why) : html('b', {}, fold.length)),
+                    ...answer.folds
+                        .filter((fold) => fold.length !== null)
+                        .map((fold) => html('li', {}, fold.name + ': ', html('b', {}, fold.length))),
+                    ...[...new Set(refused.map((fold) => fold.why))].map((why) =>
+                        html('li', {}, named(why).join('; ') + ': ', html('small', {}, why)),
                     ),
                 ),
             );
@@ -117,6 +122,10 @@ export const answer = {
 
     async save(event) {
         event.preventDefault();
+        if (this.unsettled) {
+            this.fault = this.unsettled;
+            return;
+        }
         const answer = await this.send(this.$root.dataset.save, {
             ...this.sent(),
             id: this.$root.dataset.id,

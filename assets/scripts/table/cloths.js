@@ -67,6 +67,10 @@ export const cloths = {
         if (scaled) {
             this.repeats(group, sheet.repeat * s, w, h);
         }
+        const { figures } = this.mat.setup;
+        if (figures && this.fold === 'flat') {
+            this.rings(group, figures, w, h);
+        }
         if (sheet.oneWay) {
             group.append(
                 svg('path', { class: 'mat-top', d: `M14 ${h - 9}h34M14 ${h - 9}l7 -5M14 ${h - 9}l7 5` }),
@@ -120,6 +124,22 @@ export const cloths = {
             lines += `M${x.toFixed(1)} 0V${h}`;
         }
         group.append(svg('path', { d: lines, class: 'mat-repeat' }));
+    },
+
+    /** Where the figures of a large print lie, as large as they are. */
+    rings(group, figures, w, h) {
+        const s = this.scale;
+        const r = (figures.size / 2) * s;
+        let d = '';
+        for (let x = (figures.x % figures.along) - figures.along; x * s < w; x += figures.along) {
+            for (let y = (figures.y % figures.across) - figures.across; y * s < h; y += figures.across) {
+                if (x >= 0 && y >= 0) {
+                    const half = (wide) => `a${r} ${r} 0 1 0 ${wide} 0`;
+                    d += `M${x * s - r} ${y * s}${half(2 * r)}${half(-2 * r)}m${r - 4} 0h8m-4 -4v8`;
+                }
+            }
+        }
+        group.append(svg('path', { d, class: 'mat-figure' }));
     },
 
     /** Metric above, eighths of a yard below, centimetres across. */

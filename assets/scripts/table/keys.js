@@ -45,7 +45,7 @@ export const keys = {
             if (item.onFold && dy !== 0) {
                 const strips = this.strips(place.sheet, place.layers);
                 this.toFold(place, strips[dy < 0 ? 0 : strips.length - 1]);
-            } else {
+            } else if (item.held === null || dy === 0) {
                 place.y += dy * by;
                 this.otherSheet(place, dy);
             }

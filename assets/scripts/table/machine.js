@@ -29,6 +29,10 @@ export const machine = {
     async make() {
         // what was changed a moment ago counts
         await this.setting;
+        if (this.unsettled) {
+            this.fault = this.unsettled;
+            return;
+        }
         const choice = this.$refs.fold.value;
         const locked = [...this.places.values()].filter((place) => place.locked);
         const folds = locked.length ? [this.fold] : choice === 'best' ? Object.keys(this.mat.ways) : [choice];

@@ -40,7 +40,11 @@ export const setup = {
     },
 
     removeGarment(event) {
-        this.setUp({ garments: this.wish.garments.filter((_, i) => i !== Number(event.currentTarget.dataset.at)), off: [] }, true);
+        const garments = this.wish.garments.filter((_, i) => i !== Number(event.currentTarget.dataset.at));
+        // pieces are named by the place of their garment, which is another one now
+        const figures = this.wish.figures && { ...this.wish.figures, pieces: [] };
+        this.$refs.seats.dataset.pieces = '';
+        this.setUp({ garments, off: [], eased: [], edged: [], figures }, true);
     },
 
     resize(event) {
@@ -115,6 +119,9 @@ export const setup = {
             return;
         }
         this.asked = null;
+        if ('figures' in change) {
+            this.unsettled = answer ? '' : this.fault;
+        }
         if (!answer) {
             this.ticks();
             return;
@@ -138,6 +145,12 @@ export const setup = {
 
     /** Lists what is laid and on what, as the setup now is; the swatches of its cloths come from the server. */
     lists() {
+        // named after what is laid until somebody names it
+        const name = this.mat.garments.map((garment) => garment.name).join(' + ');
+        if (this.$refs.name.value === '' || this.$refs.name.value === this.called) {
+            this.$refs.name.value = name.slice(0, 120);
+        }
+        this.called = name.slice(0, 120);
         const remove = (what, at, name) =>
             html('button', { type: 'button', className: 'link', ariaLabel: this.words.remove + ' ' + name }, '×');
         this.$refs.garments.replaceChildren(
@@ -181,14 +194,17 @@ export const setup = {
             }),
         );
         const pieces = Object.values(this.mat.pieces);
-        const listed = (piece, checked, change, more = '') => {
+        const focused = document.activeElement?.dataset?.stays;
+        const listed = (list, piece, checked, change, more = '') => {
             const box = html('input', { type: 'checkbox', checked });
+            box.dataset.stays = list + ' ' + piece.id;
             box.addEventListener('change', () => change(box.checked));
             return html('label', { className: 'tick' }, box, piece.label + more);
         };
         this.$refs.off.replaceChildren(
             ...pieces.map((piece) =>
                 listed(
+                    'off',
                     piece,
                     !piece.off,
                     (on) => this.toggle('off', piece.id, !on),
@@ -196,7 +212,24 @@ export const setup = {
                 ),
             ),
         );
-        this.$refs.eased.replaceChildren(...pieces.map((piece) => listed(piece, piece.eased, (on) => this.toggle('eased', piece.id, on))));
+        this.$refs.eased.replaceChildren(
+            ...pieces.map((piece) => listed('eased', piece, piece.eased, (on) => this.toggle('eased', piece.id, on))),
+        );
+        this.$refs.edged.replaceChildren(
+            ...pieces.map((piece) =>
+                listed(
+                    'edged',
+                    piece,
+                    piece.edged,
+                    (on) => this.toggle('edged', piece.id, on),
+                    piece.curve ? ' (' + piece.curve + ')' : '',
+                ),
+            ),
+        );
+        if (focused) {
+            this.$root.querySelector(`[data-stays="${CSS.escape(focused)}"]`)?.focus();
+        }
+        this.seats();
         this.ticks();
         [...this.$refs.fold.options].forEach((option) => {
             const way = this.mat.ways[option.value];
@@ -210,6 +243,10 @@ export const setup = {
             this.$refs[name].checked = Boolean(this.mat.setup[name]);
         });
         this.$refs.easing.hidden = !this.mat.setup.oneWay;
+        this.$refs.edging.hidden = this.mat.setup.oneWay;
+        [...this.$refs.edged.querySelectorAll('input')].forEach((box) => {
+            box.checked = (this.mat.setup.edged ?? []).includes(box.dataset.stays.slice('edged '.length));
+        });
         this.$refs.matching.hidden = !this.mat.repeat;
     },
 

@@ -39,6 +39,8 @@ export const snap = {
                     strips[0],
                 ),
             );
+        } else if (this.item(place).held !== null) {
+            place.y += this.item(place).held - box.top;
         } else if (!free && Math.abs(y - box.top) < near) {
             place.y += y - box.top;
         }
@@ -60,9 +62,9 @@ export const snap = {
         if (!this.wrong(place)) {
             return;
         }
-        const onFold = this.item(place).onFold;
+        const held = this.item(place).held !== null;
         for (let step = 1; step <= 30; step += 1) {
-            for (const [dx, dy] of onFold
+            for (const [dx, dy] of held
                 ? [
                       [1, 0],
                       [-1, 0],

@@ -40,42 +40,84 @@ final readonly class LaySetup
         public LayRules $rules = new LayRules(),
         private Assumptions $assumptions = new Assumptions(),
     ) {
+        $cut = $this->cut($pieces);
+        $seats = $this->seats($cut);
+        $repeats = array_filter($seats, static fn (Repeat|Sentence $seat): bool => $seat instanceof Repeat);
+        $this->refused = [
+            ...$this->impossible(),
+            ...array_values(array_filter($seats, static fn (Repeat|Sentence $seat): bool => $seat instanceof Sentence)),
+        ];
+        $hem = null;
+        foreach ($repeats as $id => $seat) {
+            // what is matched to a piece with a figure has its lower end where that has its own
+            $hem ??= [($seat->at[0] ?? 0) + $cut[$id][2]->right - $seat->x, 0.0];
+        }
+        $repeat = $rules->match ? $this->repeat() : null;
         $all = [];
-        $refused = $this->impossible();
-        foreach ($pieces as $g => $list) {
-            foreach ($list as $piece) {
-                $shape = $piece->in($garments[$g]->size);
-                if (null === $shape) {
-                    continue;
-                }
-                $id = $g.'/'.$piece->name;
-                $allowance = $rules->allowance;
-                $drawn = null === $allowance || null === $shape->allowance ? $shape : new Shape([], $shape->drawn, $allowance);
-                $outline = $drawn->cutOut($piece->onFold);
-                $match = $this->match($id, $piece, $outline);
-                if ($match instanceof Sentence) {
-                    $refused[] = $match;
-                }
-                $all[$id] = [
-                    $g,
-                    $piece,
-                    new LayPiece(
-                        $id,
-                        $outline,
-                        $piece->quantity,
-                        $piece->pair,
-                        $piece->onFold,
-                        $rules->across ? $piece->grain->crossed() : $piece->grain,
-                        null,
-                        $match instanceof Repeat ? $match : null,
-                        \in_array($id, $rules->eased, true),
-                        \in_array($id, $rules->edged, true) ? (float) ($rules->edge?->millimetres() ?? 0) : null,
-                    ),
-                ];
-            }
+        foreach ($cut as $id => [$garment, $piece, $outline]) {
+            $all[$id] = [
+                $garment,
+                $piece,
+                new LayPiece(
+                    $id,
+                    $outline,
+                    $piece->quantity,
+                    $piece->pair,
+                    $piece->onFold,
+                    $rules->across ? $piece->grain->crossed() : $piece->grain,
+                    null,
+                    $repeats[$id] ?? (null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0, $hem)),
+                    \in_array($id, $rules->eased, true),
+                    \in_array($id, $rules->edged, true) ? (float) ($rules->edge?->millimetres() ?? 0) : null,
+                ),
+            ];
         }
         $this->pieces = $all;
-        $this->refused = $refused;
+    }
+
+    /**
+     * @param list<list<Piece>> $pieces
+     *
+     * @return array<string, array{int, Piece, Outline}> by id: garment, piece, as it is cut out
+     */
+    private function cut(array $pieces): array
+    {
+        $cut = [];
+        foreach ($pieces as $garment => $list) {
+            foreach ($list as $piece) {
+                $shape = $piece->in($this->garments[$garment]->size);
+                if (null !== $shape) {
+                    $allowance = $this->rules->allowance;
+                    $drawn = null === $allowance || null === $shape->allowance ? $shape : new Shape([], $shape->drawn, $allowance);
+                    $cut[$garment.'/'.$piece->name] = [$garment, $piece, $drawn->cutOut($piece->onFold)];
+                }
+            }
+        }
+
+        return $cut;
+    }
+
+    /**
+     * @param array<string, array{int, Piece, Outline}> $cut
+     *
+     * @return array<string, Repeat|Sentence> where pieces that are laid to figures may lie, or why they cannot
+     */
+    private function seats(array $cut): array
+    {
+        $figures = $this->rules->figures;
+        if (null === $figures) {
+            return [];
+        }
+        $seats = [];
+        foreach ($figures->pieces as $id => $seated) {
+            if (isset($cut[$id]) && !\in_array($id, $this->rules->off, true)) {
+                [, $piece, $outline] = $cut[$id];
+                $flat = $piece->onFold ? $outline->unfolded() : $outline;
+                $seats[$id] = $figures->repeat($piece->name, $flat, $seated);
+            }
+        }
+
+        return $seats;
     }
 
     /** @return list<Sentence> what cannot be asked for together */
@@ -106,19 +148,6 @@ final readonly class LaySetup
         return $refused;
     }
 
-    /** Where the print wants a piece to lie, or why it cannot lie so; null for anywhere. */
-    private function match(string $id, Piece $piece, Outline $outline): Repeat|Sentence|null
-    {
-        $figures = $this->rules->figures;
-        $seated = $figures->pieces[$id] ?? null;
-        if (null !== $figures && null !== $seated && !\in_array($id, $this->rules->off, true)) {
-            return $figures->repeat($piece->name, $piece->onFold ? $outline->unfolded() : $outline, $seated);
-        }
-        $repeat = $this->rules->match ? $this->repeat() : null;
-
-        return null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0);
-    }
-
     /** @return array<string, string> by id, as a sewist knows the pieces */
     public function names(): array
     {
@@ -128,6 +157,12 @@ final readonly class LaySetup
         }
 
         return $names;
+    }
+
+    /** Matched to a piece with a figure is only what points the same way. */
+    private function oneWay(): bool
+    {
+        return $this->rules->oneWay || ($this->rules->match && [] !== ($this->rules->figures->pieces ?? []));
     }
 
     public function repeat(): ?Length
@@ -168,7 +203,7 @@ final readonly class LaySetup
 
         return [] === $sheets || [] === $pieces
             ? null
-            : new Request($sheets, $pieces, $this->rules->gap, $this->rules->oneWay, $folds, $seconds, 1, $fixed);
+            : new Request($sheets, $pieces, $this->rules->gap, $this->oneWay(), $folds, $seconds, 1, $fixed);
     }
 
     /**

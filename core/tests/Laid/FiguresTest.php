@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Laid;
 
+use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Laid\Figures;
 use Octavum\Core\Laid\Hem;
 use Octavum\Core\Laid\LaidGarment;
@@ -118,6 +119,16 @@ final class FiguresTest extends TestCase
         self::assertSame([null, 30.0, [270]], [$band->match, $band->edge, $band->turns(false)]);
     }
 
+    /** The front's figure, at 10 cm, lies 30 cm above its lower end: that of the back lies at 40 cm, and both the same way up. */
+    public function testWhatIsMatchedToAPieceWithAFigureHasItsLowerEndWhereThatHasIts(): void
+    {
+        $cloth = new Cloth('c', 'Peony', repeat: Length::ofMillimetres(320));
+        $rules = new LayRules(match: true, off: ['0/Band'], figures: self::figures(pieces: ['0/Front' => new Seated(Seat::Middle)]));
+        $request = $this->laid($rules, cloth: $cloth)->request([Fold::Flat]) ?? self::fail('There are pieces.');
+        self::assertTrue($request->oneWay);
+        self::assertEquals(new Repeat(320, 0, 80, 0, [400, 0]), $request->pieces[1]->match);
+    }
+
     /** @param list<string> $said */
     #[DataProvider('together')]
     public function testWhatCannotBeAskedForTogetherIsRefused(LayRules $rules, array $said, int $sheets = 1): void
@@ -175,12 +186,12 @@ final class FiguresTest extends TestCase
         );
     }
 
-    private function laid(LayRules $rules, int $sheets = 1): LaySetup
+    private function laid(LayRules $rules, int $sheets = 1, ?Cloth $cloth = null): LaySetup
     {
         $shape = static fn (float $length, float $width): array => [new Shape([], Outline::rectangle($length, $width))];
 
         return new LaySetup(
-            array_fill(0, $sheets, new LaidSheet(null, null, Length::ofMillimetres(1400), null, Length::zero())),
+            array_fill(0, $sheets, new LaidSheet($cloth, null, Length::ofMillimetres(1400), null, Length::zero())),
             [new LaidGarment('skirt', 'skirt', 'v', Role::Main, '14', '')],
             [[
                 new Piece('Front', onFold: true, shapes: $shape(600, 200)),

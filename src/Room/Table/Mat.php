@@ -6,6 +6,7 @@ namespace Octavum\Room\Table;
 
 use Octavum\Account\AccountSettings;
 use Octavum\Account\SentenceWriter;
+use Octavum\Core\Laid\Hem;
 use Octavum\Core\Laid\LaidPiece;
 use Octavum\Core\Laid\LaidSheet;
 use Octavum\Core\Laid\SavedLay;
@@ -31,6 +32,9 @@ use Octavum\Core\Shape\Outline;
  */
 final readonly class Mat
 {
+    /** A hem that rises by less is straight, mm. */
+    private const STRAIGHT = 3;
+
     public function __construct(private SentenceWriter $sentences, private AccountSettings $settings)
     {
     }
@@ -53,6 +57,8 @@ final readonly class Mat
                 'instead' => array_map(static fn ($instead): string => $instead->value, $piece->instead),
                 'off' => \in_array($id, $lay->rules->off, true),
                 'eased' => $laid->eased,
+                'edged' => null !== $laid->edge,
+                'curve' => $this->curve($flat),
                 'flat' => $this->shape($flat),
                 'half' => $laid->onFold ? $this->shape($laid->outline) : null,
             ];
@@ -86,6 +92,7 @@ final readonly class Mat
                         'copy' => $item->copy,
                         'layers' => $item->layers,
                         'onFold' => $item->onFold,
+                        'held' => $item->held,
                         'ways' => array_map(static fn (Variant $variant): array => [$variant->turn, $variant->flipped], $item->variants),
                     ],
                     $way->items,
@@ -272,6 +279,21 @@ final readonly class Mat
         ];
     }
 
+    /** How far a hem is from straight; null for one that is. */
+    private function curve(Outline $flat): ?string
+    {
+        $rise = (new Hem())->rise($flat);
+
+        return $rise < self::STRAIGHT
+            ? null
+            : $this->sentences->write(
+                new Sentence('its hem curves by {length}: only its lowest point lies there', [
+                    'length' => Figure::exact(Length::ofMillimetres(round($rise))),
+                ]),
+                $this->settings->tape(),
+            );
+    }
+
     /** @return array<string, mixed> */
     private function sheet(LaidSheet $sheet, int $i, ?Sheet $laid): array
     {
@@ -287,6 +309,7 @@ final readonly class Mat
             'colours' => $sheet->cloth->colours ?? [],
             'missing' => $laid?->missingParts() ?? [],
             'repeat' => $sheet->cloth?->repeat?->millimetres(),
+            'motif' => $sheet->cloth?->motif?->millimetres(),
             'oneWay' => true === $sheet->cloth?->isOneWay(),
         ];
     }
