@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Lay\Engine\Attempt;
 use Octavum\Core\Lay\Engine\Cost;
 use Octavum\Core\Lay\Engine\Leftovers;
 use Octavum\Core\Lay\Engine\Spot;
@@ -19,6 +20,12 @@ final readonly class LayMaker
     /** Share of the time for finding out how many cuts are enough. */
     private const QUICK = 0.25;
     private const MOST_CHOICES = 64;
+
+    /** Of several ways each has this share of the time at first; then the closest, by this factor, have the rest. */
+    private const LOOK = 0.08;
+    private const CLOSEST = 2;
+    private const CLOSE = 1.04;
+
     /** At the clock, for a quick lay. */
     private const LOOKS = 400;
 
@@ -45,43 +52,88 @@ final readonly class LayMaker
         if (null !== $impossible) {
             return new Lay(Status::Impossible, $request->folds[0], [], [], [$impossible], [], [], 0, $bound, 0);
         }
-        $best = null;
-        $folds = [];
-        $evaluated = 0;
-        $limit = max(0.05, $request->seconds - 0.05);
+        $folds = $ways = [];
         $row = $this->row($request);
-        foreach ($request->folds as $i => $fold) {
-            if (null !== $best && $elapsed() >= $limit) {
-                $folds[$fold->value] = 'no time was left to try it';
-                continue;
-            }
+        foreach ($request->folds as $fold) {
             $way = (new Ways($row))->of($request, $fold);
-            if (null !== $way->refused) {
-                $folds[$way->fold->value] = $way->refused;
+            $folds[$fold->value] = $way->refused ?? 'no time was left to try it';
+            if (null === $way->refused) {
+                $ways[] = new Attempt($way);
+            }
+        }
+        $limit = max(0.05, $request->seconds - 0.05);
+        $evaluated = 0;
+        $tried = $this->attempts($ways, $elapsed, $limit, function (Attempt $attempt, \Closure $left, int $turn) use (
+            $request,
+            $row,
+            $better,
+            &$evaluated,
+        ): void {
+            $evaluated += $this->search($request, $attempt, $row, $request->seed + 2 * $turn, $left, $better);
+        });
+        $longest = $request->sheets[0]->length ?? \INF;
+        $best = null;
+        foreach ($tried as $attempt) {
+            $fold = $attempt->way->fold;
+            $used = $attempt->length();
+            if (Fold::Part === $fold && $used > $longest + 1e-6) {
+                $folds[$fold->value] = \sprintf('part folded, part flat would use %.0f mm, more than the cut has', $used);
                 continue;
             }
-            $from = $elapsed();
-            $share = max(0.02, ($limit - $from) / (\count($request->folds) - $i));
-            $time = static fn (): float => 1 - ($elapsed() - $from) / $share;
-            [$spots, $left, $tried] = $this->search($request, $way, $row, $time, $better);
-            $evaluated += $tried;
-            $cost = new Cost($way);
-            $used = $cost->length($spots);
-            if (Fold::Part === $way->fold && $used > ($request->sheets[0]->length ?? \INF) + 1e-6) {
-                $folds[$way->fold->value] = \sprintf('part folded, part flat would use %.0f mm, more than the cut has', $used);
-                continue;
-            }
-            $folds[$way->fold->value] = [] === $left ? round($used, 1) : \sprintf('no room is left for %s', $left[0]->piece->id);
-            $total = $cost->of($spots, $left);
-            if (null === $best || $total < $best[0] - 1e-6) {
-                $best = [$total, $way, $spots, $left];
-            }
+            $folds[$fold->value] =
+                [] === $attempt->left ? round($used, 1) : \sprintf('no room is left for %s', $attempt->left[0]->piece->id);
+            $best = null === $best || $attempt->cost() < $best->cost() - 1e-6 ? $attempt : $best;
         }
         if (null === $best) {
             return $this->refused($request, $folds, $bound, $evaluated);
         }
 
-        return $this->lay($whole, $best[1], $best[2], $best[3], $folds, $bound, $evaluated, $elapsed() < $request->seconds + 0.05);
+        return $this->lay($whole, $best->way, $best->spots, $best->left, $folds, $bound, $evaluated, $elapsed() < $request->seconds + 0.05);
+    }
+
+    /**
+     * All ways for a while, then those that came closest for the rest of the time; by the first engine alone each for as long.
+     *
+     * @param list<Attempt>                                   $ways
+     * @param \Closure(): float                               $elapsed
+     * @param \Closure(Attempt, \Closure(): float, int): void $search for a share of the time, the how manieth time
+     *
+     * @return list<Attempt> those that were tried, the first first
+     */
+    private function attempts(array $ways, \Closure $elapsed, float $limit, \Closure $search): array
+    {
+        $tried = [];
+        $within = static function (Attempt $attempt, float $until, int $turn) use ($elapsed, $search): void {
+            $from = $elapsed();
+            $share = max(0.02, $until - $from);
+            $search($attempt, static fn (): float => 1 - ($elapsed() - $from) / $share, $turn);
+        };
+        $begun = $elapsed();
+        $look = $this->squeeze && \count($ways) > 1 ? self::LOOK : 1 / max(1, \count($ways));
+        foreach ($ways as $i => $attempt) {
+            if ([] !== $tried && $elapsed() >= $limit) {
+                break;
+            }
+            $within($attempt, $begun + ($limit - $begun) * $look * ($i + 1), 0);
+            $tried[] = $attempt;
+        }
+        if (!$this->squeeze || 1 === \count($ways)) {
+            return $tried;
+        }
+        $closest = $tried;
+        usort($closest, static fn (Attempt $a, Attempt $b): int => $a->cost() <=> $b->cost());
+        $closest = array_values(array_filter(
+            \array_slice($closest, 0, self::CLOSEST),
+            static fn (Attempt $attempt): bool => $attempt->cost() <= $closest[0]->cost() * self::CLOSE,
+        ));
+        foreach ($closest as $i => $attempt) {
+            $from = $elapsed();
+            if ($from < $limit) {
+                $within($attempt, $from + ($limit - $from) / (\count($closest) - $i), 1);
+            }
+        }
+
+        return $tried;
     }
 
     /**
@@ -167,20 +219,15 @@ final readonly class LayMaker
         foreach ($request->folds as $fold) {
             $way = (new Ways($row))->of($request, $fold);
             $looks = self::LOOKS;
-            [$spots, $left] =
-                null === $way->refused
-                    ? $this->search(
-                        $request,
-                        $way,
-                        $row,
-                        static function () use (&$looks, $time): float {
-                            return $time() ? $looks-- / self::LOOKS : 0.0;
-                        },
-                        null,
-                    )
-                    : [[], $way->items];
-            if (null === $way->refused && [] === $left) {
-                return (new Cost($way))->length($spots);
+            if (null !== $way->refused) {
+                continue;
+            }
+            $attempt = new Attempt($way);
+            $this->search($request, $attempt, $row, $request->seed, static function () use (&$looks, $time): float {
+                return $time() ? $looks-- / self::LOOKS : 0.0;
+            }, null);
+            if ([] === $attempt->left) {
+                return $attempt->length();
             }
         }
 
@@ -217,15 +264,18 @@ final readonly class LayMaker
     }
 
     /**
+     * What is shorter than the attempt was stays in it.
+     *
      * @param \Closure(): float                                              $left   share of the time that is left
      * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better
      *
-     * @return array{list<Spot>, list<Item>, int}
+     * @return int how many lays were tried
      */
-    private function search(Request $request, Way $way, float $row, \Closure $left, ?\Closure $better): array
+    private function search(Request $request, Attempt $attempt, float $row, int $seed, \Closure $left, ?\Closure $better): int
     {
+        $way = $attempt->way;
         if ([] === $way->lanes) {
-            return [[], $way->items, 0];
+            return 0;
         }
         $tell = function (array $spots) use ($request, $way, $better): void {
             /** @var list<Spot> $spots */
@@ -234,8 +284,10 @@ final readonly class LayMaker
                 $better($way->fold, (new Cost($way))->length($spots), $placements, \count($way->items) - \count($spots));
             }
         };
+        [$spots, $unplaced, $evaluated] = (new WaySearch($way, $row, $request->gap, $seed, $this->squeeze, $left, $tell))->run();
+        $attempt->take($spots, $unplaced);
 
-        return (new WaySearch($way, $row, $request->gap, $request->seed, $this->squeeze, $left, $tell))->run();
+        return $evaluated;
     }
 
     /**
