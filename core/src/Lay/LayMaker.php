@@ -96,7 +96,7 @@ final readonly class LayMaker
      *
      * @param list<Attempt>                                   $ways
      * @param \Closure(): float                               $elapsed
-     * @param \Closure(Attempt, \Closure(): float, int): void $search for a share of the time, the how manieth time
+     * @param \Closure(Attempt, \Closure(): float, int): void $search  for a share of the time, the how manieth time
      *
      * @return list<Attempt> those that were tried, the first first
      */

@@ -6,9 +6,12 @@ namespace Octavum\Core\Tests\Lay;
 
 use Octavum\Core\Lay\Engine\Clusters;
 use Octavum\Core\Lay\Engine\Coarse;
+use Octavum\Core\Lay\Engine\Cost;
 use Octavum\Core\Lay\Engine\Guard;
 use Octavum\Core\Lay\Engine\NoFit;
+use Octavum\Core\Lay\Engine\Settler;
 use Octavum\Core\Lay\Engine\Spot;
+use Octavum\Core\Lay\Engine\SqueezeCuts;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Grain;
 use Octavum\Core\Lay\Item;
@@ -55,6 +58,34 @@ final class SqueezeTest extends TestCase
         yield 'ten in from the left' => [-50.0, 20.0, 10.0];
         yield 'ten in from above, thirty from the right' => [70.0, 90.0, 10.0];
         yield 'in the middle: eighty to any side' => [20.0, 20.0, 80.0];
+    }
+
+    /** 600 of one cut and 300 of another are used, and all of it has room on 600 of the first; what is bound to its cut stays there. */
+    public function testAPieceGoesToTheCutWhereThereIsRoom(): void
+    {
+        $request = new Request([new Sheet('a', 700, 1000), new Sheet('b', 700, 1000)], [
+            new Piece('long', Outline::rectangle(600, 300)),
+            new Piece('short', Outline::rectangle(300, 300)),
+        ]);
+        $way = (new Ways(10))->of($request, Fold::Flat);
+        $lanes = [] === $way->lanes ? self::fail('It is laid on two.') : $way->lanes;
+        $spots = array_map(static fn (Item $item, int $i): Spot => new Spot($item, $item->variants[0], $i, 0, 0), $way->items, [0, 1]);
+        self::assertTrue(SqueezeCuts::suits($lanes, $spots));
+        $looks = 0;
+        $left = static function () use (&$looks): float {
+            return 1 - ++$looks / 2_000;
+        };
+        $heard = 0;
+        $laid = (new SqueezeCuts($lanes, 0, new Settler($lanes, 0), new Cost($way), 1))->run($spots, $left, static function () use (
+            &$heard,
+        ): void {
+            ++$heard;
+        });
+        self::assertEquals(['a' => 600, 'b' => 0], (new Cost($way))->used($laid));
+        self::assertGreaterThan(0, $heard);
+        $bound = new Request($request->sheets, [new Piece('long', Outline::rectangle(600, 300), cut: 'a'), $request->pieces[1]]);
+        $items = (new Ways(10))->of($bound, Fold::Flat)->items;
+        self::assertFalse(SqueezeCuts::suits($lanes, [new Spot($items[0], $items[0]->variants[0], 0, 0, 0)]));
     }
 
     public function testTheGapIsKeptAndDoublePointsAreNoSides(): void

@@ -86,7 +86,7 @@ final class Separation
      * @param list<Spot> $spots on one lane
      */
     public function __construct(
-        private readonly Lane $lane,
+        private Lane $lane,
         private readonly float $gap,
         array $spots,
         private readonly Randomizer $random,
@@ -158,6 +158,13 @@ final class Separation
     private function walls(int $moving): NoFit
     {
         return $this->walls[$moving] ??= NoFit::of($this->lane->missing, $this->parts($moving), 0, $this->convex);
+    }
+
+    /** On cloth with the same pieces, and other ends. */
+    public function within(Lane $lane): void
+    {
+        $this->lane = $lane;
+        $this->walls = [];
     }
 
     /** Somewhere else on the cloth that is used. */

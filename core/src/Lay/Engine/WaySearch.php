@@ -17,8 +17,9 @@ use Octavum\Core\Lay\Way;
  */
 final class WaySearch
 {
-    /** Share of the time for a lay to begin with, where the rest of it goes to squeezing that. */
+    /** Share of the time for a lay to begin with, on one lane and on several, where the rest of it goes to squeezing that. */
     private const START = 0.1;
+    private const START_ON_SEVERAL = 0.25;
 
     /** Share of the time, at its end, for the first engine once more and another squeeze. */
     private const AGAIN = 0.5;
@@ -75,7 +76,8 @@ final class WaySearch
             return $this->ordered(new Search($skyline->decode(...), $this->cost, $this->seed), $this->way->items, $this->left, false);
         }
         // a sound lay to begin with, and the rest of the time for the squeeze
-        $until = $this->second && \count($this->way->items) > 1 ? 1 - self::START : 0.0;
+        $squeezes = $this->second && \count($this->way->items) > 1;
+        $until = $squeezes ? 1 - ($alone ? self::START : self::START_ON_SEVERAL) : 0.0;
         $start = fn (): float => (($this->left)() - $until) / (1 - $until);
         $paired = (new Pairs($this->row, $this->gap))->of($this->way->items, $start);
         $search = $this->search($this->seed, $this->left);
@@ -175,7 +177,8 @@ final class WaySearch
     }
 
     /**
-     * Each lane in turn, as far as what lies on it is what makes the lay long.
+     * Several cuts beside one another for half of the time; then each lane in turn, as far as what lies on it is what makes the lay
+     * long.
      *
      * @param list<Spot>        $spots
      * @param \Closure(): float $left
@@ -187,6 +190,11 @@ final class WaySearch
     {
         if (1 === \count($this->lanes)) {
             return $this->squeezedOn(0, $spots, $search, $left, $enough);
+        }
+        $half = $left() / 2;
+        if (SqueezeCuts::suits($this->lanes, $spots)) {
+            $joint = new SqueezeCuts($this->lanes, $this->gap, $this->settler, $this->cost, $this->seed);
+            $spots = $joint->run($spots, static fn (): float => $left() - $half, $this->tell(...));
         }
         $turns = self::TURNS * \count($this->lanes);
         for ($turn = 0; $turn < $turns && ($now = $left()) > 0; ++$turn) {
