@@ -208,7 +208,7 @@ final class SqueezeTest extends TestCase
         self::assertSame($sorted, $told, 'each shorter than the one before');
     }
 
-    /** An armhole of two mm hollows is filled, a notch of thirty is not; nothing of the shape is lost. */
+    /** An armhole is filled by five mm at most, a notch of thirty is not; nothing of the shape is lost. */
     public function testShallowHollowsAreFilledAndDeepOnesStay(): void
     {
         $curve = array_map(static fn (int $i): array => [
@@ -221,7 +221,7 @@ final class SqueezeTest extends TestCase
         self::assertLessThan(\count($shape->convexParts()), \count($parts));
         $area = array_sum(array_map(static fn (array $part): float => Outline::of($part)->area(), $parts));
         self::assertGreaterThanOrEqual($shape->area() - 0.1, $area);
-        self::assertLessThan($shape->area() + 2 * 200, $area, 'two millimetres along a curve of two hundred at most');
+        self::assertLessThan($shape->area() + 5 * 200, $area, 'five millimetres along a curve of two hundred at most');
     }
 
     /** What lies within another part of the no-fit is left out, and the depth stays one. */

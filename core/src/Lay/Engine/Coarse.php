@@ -15,32 +15,40 @@ use Octavum\Core\Shape\Outline;
  */
 final readonly class Coarse
 {
-    /** A hollow so deep is filled, mm. */
-    private const SHALLOW = 2.0;
+    /** Of so many parts at least, a hollow so deep is filled, mm. */
+    private const SHALLOW = [3 => 2.0, 5 => 5.0];
 
     /** @return list<list<array{float, float}>> convex parts */
     public static function parts(Variant $variant): array
     {
         $exact = array_map(static fn (Solid $solid): array => $solid->points, $variant->solids(0));
-        if ([] !== $variant->members || \count($exact) < 3) {
+        if ([] !== $variant->members) {
             return $exact;
         }
-        try {
-            $parts = Outline::of(self::filled($variant->outline->points))->convexParts();
-        } catch (\InvalidArgumentException) {
-            // filling has shut a narrow gap
-            return $exact;
+        $least = $exact;
+        foreach (self::SHALLOW as $many => $shallow) {
+            if (\count($least) < $many) {
+                break;
+            }
+            try {
+                $parts = Outline::of(self::filled($variant->outline->points, $shallow))->convexParts();
+                $least = \count($parts) < \count($least) ? $parts : $least;
+            } catch (\InvalidArgumentException) {
+                // filling has shut a narrow gap
+                break;
+            }
         }
 
-        return \count($parts) < \count($exact) ? $parts : $exact;
+        return $least;
     }
 
     /**
      * @param list<array{float, float}> $points
+     * @param float                     $shallow hollows so deep are filled
      *
      * @return list<array{float, float}>
      */
-    private static function filled(array $points): array
+    private static function filled(array $points, float $shallow): array
     {
         $turns = 0.0;
         foreach ($points as $i => $p) {
@@ -58,7 +66,7 @@ final readonly class Coarse
                 $end = $points[$j % $count];
                 for ($k = $i + 1; $k < $j; ++$k) {
                     $deep = $way * self::beside($points[$i], $end, $points[$k]);
-                    if ($deep <= 0.0 || $deep > self::SHALLOW) {
+                    if ($deep <= 0.0 || $deep > $shallow) {
                         break 2;
                     }
                 }

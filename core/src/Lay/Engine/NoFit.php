@@ -38,8 +38,12 @@ final readonly class NoFit
      */
     private function __construct(public array $faces, public array $across)
     {
-        $this->spans = array_map(self::span(...), $faces);
-        $this->spansAcross = array_map(self::span(...), $across);
+        $corners = array_map(self::corners(...), $faces);
+        $this->spans = array_map(self::span(...), $corners);
+        $this->spansAcross = array_map(static fn (array $points): array => self::span(array_map(
+            static fn (array $p): array => [$p[1], $p[0]],
+            array_reverse($points),
+        )), $corners);
     }
 
     /**
@@ -140,43 +144,72 @@ final readonly class NoFit
      * right, bottom, top of its box, then where the right border's part begins in this list, then for each straight part of the left
      * border, the lowest first, its lowest y, the x there, and how x changes with y; likewise of the right one.
      *
-     * @param list<float> $face
+     * @param list<array{float, float}> $points of the face, counter-clockwise
      *
      * @return list<float>
      */
-    private static function span(array $face): array
+    private static function span(array $points): array
     {
-        $points = self::corners($face);
+        [$xs, $ys] = [array_column($points, 0), array_column($points, 1)];
         $borders = [[], []];
-        foreach ($points as $i => [$x, $y]) {
-            [$toX, $toY] = $points[($i + 1) % \count($points)] ?? [$x, $y];
-            if (abs($toY - $y) > 1e-9) {
-                // counter-clockwise what goes up is on the right
-                [$lowX, $lowY] = $toY > $y ? [$x, $y] : [$toX, $toY];
-                $borders[$toY > $y ? 1 : 0][] = [$lowY, $lowX, ($toX - $x) / ($toY - $y)];
+        $count = \count($points);
+        $lowest = [] === $ys ? 0 : (int) array_search(min($ys), $ys, true);
+        // from the lowest corner counter-clockwise: up on the right, and down on the left
+        for ($n = 0; $n < $count; ++$n) {
+            $i = ($lowest + $n) % $count;
+            $next = ($i + 1) % $count;
+            $high = $ys[$next] - $ys[$i];
+            if ($high > 1e-9) {
+                array_push($borders[1], $ys[$i], $xs[$i], ($xs[$next] - $xs[$i]) / $high);
+            } elseif ($high < -1e-9) {
+                array_unshift($borders[0], $ys[$next], $xs[$next], ($xs[$next] - $xs[$i]) / $high);
             }
         }
-        [$xs, $ys] = [array_column($points, 0), array_column($points, 1)];
-        if ([] === $borders[0] || [] === $borders[1] || [] === $xs || [] === $ys) {
-            // what is thinner than shapes may lie over one another is met by no line
-            return [0.0, 0.0, \INF, -\INF];
-        }
-        foreach ($borders as &$border) {
-            usort($border, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-        }
-        unset($border);
 
-        return [min($xs), max($xs), min($ys), max($ys), 5.0 + 3 * \count($borders[0]), ...array_merge(...$borders[0], ...$borders[1])];
+        return [] === $xs || [] === $ys || [] === $borders[0] || [] === $borders[1]
+            // what is thinner than shapes may lie over one another is met by no line
+            ? [0.0, 0.0, \INF, -\INF]
+            : [min($xs), max($xs), min($ys), max($ys), 5.0 + \count($borders[0]), ...$borders[0], ...$borders[1]];
     }
 
     /**
-     * Its box with what lies beyond each side taken off.
+     * Where each side meets the next; where one is so short that shrinking has turned it round, its box with what lies beyond each
+     * side taken off.
      *
      * @param list<float> $face
      *
      * @return list<array{float, float}> counter-clockwise
      */
     private static function corners(array $face): array
+    {
+        $points = [];
+        $n = \count($face);
+        [$lastX, $lastY] = [0.0, 0.0];
+        for ($k = $n - 3, $next = 4; $next < $n; $k = $next, $next += 3) {
+            $det = $face[$k] * $face[$next + 1] - $face[$k + 1] * $face[$next];
+            if ($det < 1e-9) {
+                return self::clipped($face);
+            }
+            $x = ($face[$k + 2] * $face[$next + 1] - $face[$k + 1] * $face[$next + 2]) / $det;
+            $y = ($face[$k] * $face[$next + 2] - $face[$k + 2] * $face[$next]) / $det;
+            if ([] !== $points && ($y - $lastY) * $face[$k] - ($x - $lastX) * $face[$k + 1] <= 0) {
+                return self::clipped($face);
+            }
+            $points[] = [$lastX, $lastY] = [$x, $y];
+        }
+        $first = $points[0] ?? [0.0, 0.0];
+
+        return ($first[1] - $lastY) * ($face[$n - 3] ?? 0.0) - ($first[0] - $lastX) * ($face[$n - 2] ?? 0.0) > 0
+            ? $points
+            : self::clipped($face);
+    }
+
+    /**
+     * @param list<float> $face
+     *
+     * @return list<array{float, float}> counter-clockwise
+     */
+    private static function clipped(array $face): array
     {
         [$left, $right, $bottom, $top] = [$face[0] ?? 0.0, $face[1] ?? 0.0, $face[2] ?? 0.0, $face[3] ?? 0.0];
         $points = [[$left, $bottom], [$right, $bottom], [$right, $top], [$left, $top]];
