@@ -178,6 +178,10 @@ test('the print lies to scale beneath the pieces, and what a rule means for the 
     await page.getByLabel('the whole garment across the cloth').click();
     await expect(page.getByText('What lies across the cloth cannot be matched to its repeat')).toBeVisible();
     await expect(page.getByLabel('the whole garment across the cloth')).not.toBeChecked();
+    await page.getByLabel('every piece the same way up').check();
+    await page.getByText('Pieces that may lie upside down').click();
+    await page.locator('[x-ref=eased]').getByLabel('Front facing').check();
+    await expect(page.getByLabel('Why')).toHaveValue('nobody sees it');
 });
 
 test('pieces are laid to the figures of a large print, with hems at an edge, saved, reopened and printed', async ({ demo: page }) => {

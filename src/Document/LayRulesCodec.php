@@ -13,7 +13,7 @@ use Octavum\Core\Measure\Length;
 /** How pieces are laid: fields of a lay, and of what the cutting table asks for. */
 final readonly class LayRulesCodec
 {
-    public const FIELDS = ['oneWay', 'gap', 'allowance', 'match', 'off', 'eased', 'across', 'edged', 'edge', 'figures'];
+    public const FIELDS = ['oneWay', 'gap', 'allowance', 'match', 'off', 'eased', 'across', 'edged', 'edge', 'figures', 'word'];
 
     /** Widest gap and allowance, mm. */
     private const MOST_GAP = 100;
@@ -34,6 +34,7 @@ final readonly class LayRulesCodec
             $node->at('edged')->texts(80),
             $node->at('edge')->isThere() ? $this->from($node->at('edge')) : null,
             $node->at('figures')->isThere() ? $this->figures($node->at('figures')) : null,
+            $node->at('word')->text(120),
         );
     }
 
@@ -51,6 +52,7 @@ final readonly class LayRulesCodec
             'edged' => $rules->edged,
             'edge' => $rules->edge?->millimetres(),
             'figures' => null === $rules->figures ? null : $this->writeFigures($rules->figures),
+            'word' => $rules->word,
         ]);
     }
 

@@ -24,7 +24,7 @@ final class LayRulesCodecTest extends TestCase
             '0/Front' => new Seated(Seat::Middle),
             '0/Back' => new Seated(Seat::Clear, $mm(250), $mm(190.5)),
         ]);
-        $rules = new LayRules(false, 4, $mm(10), false, ['0/Cuff'], ['0/Facing'], true, ['0/Band'], $mm(30), $figures);
+        $rules = new LayRules(false, 4, $mm(10), false, ['0/Cuff'], ['0/Facing'], true, ['0/Band'], $mm(30), $figures, 'nobody sees it');
         $written = (new LayRulesCodec())->write($rules);
         self::assertSame([], array_diff(array_keys($written), LayRulesCodec::FIELDS));
         [$read, $faults] = $this->read(json_decode((string) json_encode($written), true));

@@ -122,6 +122,7 @@ export const answer = {
 
     async save(event) {
         event.preventDefault();
+        await this.setting;
         if (this.unsettled) {
             this.fault = this.unsettled;
             return;

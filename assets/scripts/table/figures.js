@@ -4,7 +4,12 @@ const FIELDS = ['x', 'y', 'along', 'across', 'size'];
 
 /** Pieces laid to the figures of a large print, or with their hems at an edge. What stands in the fields is what is sent. */
 export const figures = {
-    async seat() {
+    seat() {
+        this.setting = this.seated();
+    },
+
+    async seated() {
+        const turn = (this.seating = (this.seating ?? 0) + 1);
         const asked = {};
         for (const name of FIELDS) {
             asked[name] = await this.measured(this.$refs['figure' + name]);
@@ -28,22 +33,23 @@ export const figures = {
                 pieces.push(one);
             }
         }
+        if (turn !== this.seating) {
+            // something was changed while this was read, and is read with the rest
+            return;
+        }
         const missing = FIELDS.filter((name) => asked[name] === undefined);
         if (missing.length === 0) {
-            this.setUp({ figures: { ...asked, pieces } });
+            await this.setUp({ figures: { ...asked, pieces } });
         } else if (pieces.length) {
             const labels = missing.map((name) => this.$refs['figure' + name].closest('label').firstChild.textContent.trim());
             this.unsettled = this.fault = this.words.wanting + ' ' + labels.join('; ');
         } else if (this.mat.setup.figures || this.unsettled) {
-            this.setUp({ figures: undefined });
+            await this.setUp({ figures: undefined });
         }
     },
 
-    async edge() {
-        const edge = await this.measured(this.$refs.edge);
-        if (edge !== null) {
-            this.setUp({ edge });
-        }
+    edge() {
+        this.setting = this.measured(this.$refs.edge).then((edge) => (edge === null ? null : this.setUp({ edge })));
     },
 
     /** What a field says in millimetres, as it came where it is unchanged; undefined for nothing, null where it cannot be read. */

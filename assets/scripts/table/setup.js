@@ -76,20 +76,35 @@ export const setup = {
         }
     },
 
-    async options() {
+    options() {
+        this.setting = this.chosen();
+    },
+
+    /** Read and answered before the machine begins, also where it is pressed at once. */
+    async chosen() {
         const gap = this.$refs.gap.value.trim() === '' ? 0 : await this.read(this.$refs.gap);
         const allowance = this.$refs.allowance.value.trim() === '' ? undefined : await this.read(this.$refs.allowance);
         if (gap !== null && allowance !== null) {
             const ticks = Object.fromEntries(['oneWay', 'across', 'match'].map((name) => [name, this.$refs[name].checked]));
-            this.setUp({ ...ticks, gap, allowance });
+            await this.setUp({ ...ticks, gap, allowance });
         }
     },
 
+    /** Why pieces may lie upside down: something is said as soon as one may. */
+    sayWhy() {
+        this.setUp({ word: this.$refs.word.value });
+    },
+
+    layUpsideDown(id, on) {
+        this.$refs.word.value = this.$refs.word.value || this.words.unseen;
+        this.toggle('eased', id, on, { word: this.$refs.word.value });
+    },
+
     /** A piece is put on one of the setup's lists, or taken off it. */
-    toggle(list, id, on) {
+    toggle(list, id, on, more = {}) {
         const listed = new Set(this.wish[list] ?? []);
         listed[on ? 'add' : 'delete'](id);
-        this.setUp({ [list]: [...listed] });
+        this.setUp({ [list]: [...listed], ...more });
     },
 
     /** A typed length in millimetres; null, and a sentence, when it cannot be read. */
@@ -213,7 +228,7 @@ export const setup = {
             ),
         );
         this.$refs.eased.replaceChildren(
-            ...pieces.map((piece) => listed('eased', piece, piece.eased, (on) => this.toggle('eased', piece.id, on))),
+            ...pieces.map((piece) => listed('eased', piece, piece.eased, (on) => this.layUpsideDown(piece.id, on))),
         );
         this.$refs.edged.replaceChildren(
             ...pieces.map((piece) =>

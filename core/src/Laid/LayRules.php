@@ -20,6 +20,7 @@ final readonly class LayRules
      * @param list<string> $edged     those whose lower end lies at the upper edge of the cloth: at a border, or at a finished edge
      * @param ?Length      $edge      how far from that edge; null at it
      * @param ?Figures     $figures   of the print, to which pieces are laid
+     * @param string       $word      why pieces are eased
      */
     public function __construct(
         public bool $oneWay = false,
@@ -32,6 +33,7 @@ final readonly class LayRules
         public array $edged = [],
         public ?Length $edge = null,
         public ?Figures $figures = null,
+        public string $word = '',
     ) {
     }
 
@@ -49,6 +51,7 @@ final readonly class LayRules
             $this->edged,
             $this->edge,
             $this->figures,
+            $this->word,
         );
     }
 

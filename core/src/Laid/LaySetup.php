@@ -6,6 +6,7 @@ namespace Octavum\Core\Laid;
 
 use Octavum\Core\Cloth\Bite;
 use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\Grain;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\Piece as LayPiece;
 use Octavum\Core\Lay\Placement;
@@ -50,7 +51,8 @@ final readonly class LaySetup
         $hem = null;
         foreach ($repeats as $id => $seat) {
             // what is matched to a piece with a figure has its lower end where that has its own
-            $hem ??= [($seat->at[0] ?? 0) + $cut[$id][2]->right - $seat->x, 0.0];
+            $along = Grain::Along === $this->grain($cut[$id][1]);
+            $hem ??= $along ? [($seat->at[0] ?? 0) + $cut[$id][2]->right - $seat->x, 0.0] : null;
         }
         $repeat = $rules->match ? $this->repeat() : null;
         $all = [];
@@ -64,7 +66,7 @@ final readonly class LaySetup
                     $piece->quantity,
                     $piece->pair,
                     $piece->onFold,
-                    $rules->across ? $piece->grain->crossed() : $piece->grain,
+                    $this->grain($piece),
                     null,
                     $repeats[$id] ?? (null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0, $hem)),
                     \in_array($id, $rules->eased, true),
@@ -73,6 +75,11 @@ final readonly class LaySetup
             ];
         }
         $this->pieces = $all;
+    }
+
+    private function grain(Piece $piece): Grain
+    {
+        return $this->rules->across ? $piece->grain->crossed() : $piece->grain;
     }
 
     /**
@@ -113,7 +120,12 @@ final readonly class LaySetup
             if (isset($cut[$id]) && !\in_array($id, $this->rules->off, true)) {
                 [, $piece, $outline] = $cut[$id];
                 $flat = $piece->onFold ? $outline->unfolded() : $outline;
-                $seats[$id] = $figures->repeat($piece->name, $flat, $seated);
+                $seats[$id] =
+                    Seat::Clear !== $seated->seat || Grain::Along === $this->grain($piece)
+                        ? $figures->repeat($piece->name, $flat, $seated)
+                        : new Sentence('{piece} may lie across the cloth: points of it are kept clear only where it lies along.', [
+                            'piece' => $piece->name,
+                        ]);
             }
         }
 

@@ -96,7 +96,7 @@ final readonly class LayMaker
      *
      * @param list<Attempt>                                   $ways
      * @param \Closure(): float                               $elapsed
-     * @param \Closure(Attempt, \Closure(): float, int): void $search  for a share of the time, the how manieth time
+     * @param \Closure(Attempt, \Closure(): float, int): void $search  for a share of the time, and whether it is the second
      *
      * @return list<Attempt> those that were tried, the first first
      */
@@ -264,7 +264,7 @@ final readonly class LayMaker
     }
 
     /**
-     * What is shorter than the attempt was stays in it.
+     * A lay that costs less than the attempt takes its place.
      *
      * @param \Closure(): float                                              $left   share of the time that is left
      * @param ?\Closure(Fold, float, \Closure(): list<Placement>, int): void $better

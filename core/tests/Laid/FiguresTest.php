@@ -162,6 +162,10 @@ final class FiguresTest extends TestCase
             ['Where the figures lie is measured on one cut: lay on that one alone.'],
             2,
         ];
+        yield 'two points of a piece that lies across' => [
+            new LayRules(across: true, figures: self::figures(pieces: ['0/Front' => new Seated(Seat::Clear)])),
+            ['Front may lie across the cloth: points of it are kept clear only where it lies along.'],
+        ];
         yield 'a figure larger than the piece' => [
             new LayRules(figures: self::figures(pieces: ['0/Band' => new Seated(Seat::Whole)])),
             ['Band holds no whole figure of 18 cm: what goes into it is at most 8 cm.'],

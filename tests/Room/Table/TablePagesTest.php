@@ -22,7 +22,7 @@ use Symfony\Component\Filesystem\Filesystem;
  *     status: string, faults: list<string>, missing: list<string>, used: list<array{millimetres: float}>, more?: string,
  * }
  * @phpstan-type Mat array{
- *     setup: array{oneWay: bool, across?: bool, eased?: list<string>}, sheets: list<array{length: ?int, width: int}>,
+ *     setup: array{oneWay: bool, across?: bool, eased?: list<string>, word?: string}, sheets: list<array{length: ?int, width: int}>,
  *     garments: list<array{known: string, size: string}>, ways: array<string, array{items: list<mixed>, refused: ?string}>,
  *     pieces: array<string, array{eased: bool}>,
  * }
@@ -168,13 +168,14 @@ final class TablePagesTest extends PageTestCase
 
     public function testAcrossTheClothAndUpsideDownAreKeptWithTheLayAndRefusedWhereTheyCannotBe(): void
     {
-        $setup = ['across' => true, 'eased' => ['0/Front neck facing']] + $this->pinafore();
+        $setup = ['across' => true, 'eased' => ['0/Front neck facing'], 'word' => 'nobody sees it'] + $this->pinafore();
         $made = $this->make($setup, ['flat']);
         self::assertSame([], $made['done']['faults']);
         self::assertSame([], array_diff(array_column($made['places'], 'turn'), [90, 270]), 'a quarter turned');
         $saved = $this->ask('/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => $made['places'], 'name' => 'Across']);
         $again = $this->mat($saved['url']);
         self::assertSame([true, ['0/Front neck facing']], [$again['setup']['across'] ?? null, $again['setup']['eased'] ?? null]);
+        self::assertSame('nobody sees it', $again['setup']['word'] ?? null);
         self::assertSame([true, false], [$again['pieces']['0/Front neck facing']['eased'], $again['pieces']['0/Front bodice']['eased']]);
         foreach (['oneWay' => 'figures would lie on their side', 'match' => 'cannot be matched to its repeat'] as $with => $says) {
             self::assertStringContainsString($says, $this->ask('/table/mat', ['setup' => [$with => true] + $setup], 422)['fault']);
