@@ -31,7 +31,16 @@ export const cloths = {
         const swatches = this.$refs.swatches.content.cloneNode(true);
         this.mat.sheets.forEach((sheet) => {
             const swatch = sheet.repeat && swatches.getElementById('swatch-' + sheet.cloth);
-            if (swatch?.dataset.along) {
+            const { figures } = this.mat.setup;
+            if (figures && swatch?.dataset.middle) {
+                const [wide, high] = [
+                    (figures.along * this.scale) / swatch.dataset.along,
+                    (figures.across * this.scale) / swatch.dataset.tall,
+                ];
+                const [x, y] = swatch.dataset.middle.split(' ');
+                const [left, top] = [figures.x * this.scale - x * wide, figures.y * this.scale - y * high];
+                swatch.setAttribute('patternTransform', `translate(${left} ${top}) scale(${wide} ${high})`);
+            } else if (swatch?.dataset.along) {
                 const turned = swatch.getAttribute('patternTransform').match(/rotate\([^)]*\) /)?.[0] ?? '';
                 swatch.setAttribute('patternTransform', `${turned}scale(${(sheet.repeat * this.scale) / swatch.dataset.along})`);
             }

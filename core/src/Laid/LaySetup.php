@@ -14,6 +14,7 @@ use Octavum\Core\Lay\Repeat;
 use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
 use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Piece;
@@ -23,6 +24,9 @@ use Octavum\Core\Shape\Outline;
 /** What is to be laid on what: garments with their pieces, cuts or rolls, and how; the link from a plan to the lay engine. */
 final readonly class LaySetup
 {
+    /** Figures closer than this are no large ones, mm: a starting value of the house. */
+    private const CLOSE = 30;
+
     /** @var array<string, array{int, Piece, LayPiece}> by id in the lay, "0/Front": garment, piece, what is laid */
     public array $pieces;
 
@@ -150,6 +154,13 @@ final readonly class LaySetup
         }
         if (null !== $this->rules->figures && 1 !== \count($this->sheets)) {
             $refused[] = new Sentence('Where the figures lie is measured on one cut: lay on that one alone.');
+        }
+        $close = null === $this->rules->figures ? null : $this->rules->figures->along->smaller($this->rules->figures->across);
+        if ($close?->isLessThan(Length::ofMillimetres(self::CLOSE)) ?? false) {
+            $refused[] = new Sentence('Figures {length} from one to the next are too close to lay pieces to: from {least} on it is done.', [
+                'length' => Figure::exact($close),
+                'least' => Figure::exact(Length::ofMillimetres(self::CLOSE)),
+            ]);
         }
         foreach (array_intersect(array_keys($this->rules->figures->pieces ?? []), $this->rules->edged) as $both) {
             $refused[] = new Sentence('{piece} cannot lie both at the edge and to the figures: choose one of the two.', [

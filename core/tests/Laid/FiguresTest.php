@@ -162,6 +162,10 @@ final class FiguresTest extends TestCase
             ['Where the figures lie is measured on one cut: lay on that one alone.'],
             2,
         ];
+        yield 'figures next to one another' => [
+            new LayRules(figures: self::figures(29)),
+            ['Figures 2.9 cm from one to the next are too close to lay pieces to: from 3 cm on it is done.'],
+        ];
         yield 'two points of a piece that lies across' => [
             new LayRules(across: true, figures: self::figures(pieces: ['0/Front' => new Seated(Seat::Clear)])),
             ['Front may lie across the cloth: points of it are kept clear only where it lies along.'],
