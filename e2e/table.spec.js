@@ -8,6 +8,15 @@ async function lay(page, project) {
     await ready(page);
 }
 
+/** A new lay of a dress on a cloth with a large print. */
+async function layOnPeonies(page) {
+    await open(page, '/table/new');
+    await ready(page);
+    // both before the first is answered: neither is lost
+    await page.getByLabel('Add a cut').selectOption({ label: 'Big peony viscose, 2.10 m, 140 cm' });
+    await page.getByLabel('Add a project or pattern').selectOption({ label: 'Regatta dress' });
+}
+
 const answer = (page) => page.locator('[x-ref=answer]');
 const piece = (page, name) =>
     page.locator('.mat-piece').filter({ has: page.locator(`xpath=self::*[starts-with(@aria-label, "${name}")]`) });
@@ -162,11 +171,7 @@ test('killed, the machine keeps the best so far, and left alone it ends by itsel
 });
 
 test('the print lies to scale beneath the pieces, and what a rule means for the length is said', async ({ demo: page }) => {
-    await open(page, '/table/new');
-    await ready(page);
-    // both before the first is answered: neither is lost
-    await page.getByLabel('Add a cut').selectOption({ label: 'Big peony viscose, 2.10 m, 140 cm' });
-    await page.getByLabel('Add a project or pattern').selectOption({ label: 'Regatta dress' });
+    await layOnPeonies(page);
     await expect(page.locator('.mat-name')).toHaveText('Big peony viscose, 2.10 m × 133 cm, print to scale, repeat 32 cm');
     await expect(page.locator('.laid-list').first()).toContainText('Regatta dress');
     await page.getByLabel('Seconds to search').selectOption('2');
@@ -185,10 +190,7 @@ test('the print lies to scale beneath the pieces, and what a rule means for the 
 });
 
 test('pieces are laid to the figures of a large print, with hems at an edge, saved, reopened and printed', async ({ demo: page }) => {
-    await open(page, '/table/new');
-    await ready(page);
-    await page.getByLabel('Add a cut').selectOption({ label: 'Big peony viscose, 2.10 m, 140 cm' });
-    await page.getByLabel('Add a project or pattern').selectOption({ label: 'Regatta dress' });
+    await layOnPeonies(page);
     await expect(page.getByLabel('Name of the lay')).toHaveValue('Regatta dress');
     await page.getByText('Pieces laid to large figures').click();
     await expect(page.getByLabel('Size of a figure')).toHaveValue('18 cm');
@@ -216,6 +218,16 @@ test('pieces are laid to the figures of a large print, with hems at an edge, sav
     await page.getByLabel('below its top').nth(1).fill('12 cm');
     await page.getByLabel('below its top').nth(1).press('Tab');
     await expect(page.getByRole('alert')).toBeHidden();
+    // by hand a piece goes from one place of the print to the next, with the keys as with the mouse
+    await page.getByRole('button', { name: 'Front bodice 1' }).click();
+    const bodice = piece(page, 'Front bodice 1');
+    await expect(bodice).toBeFocused();
+    const from = await bodice.boundingBox();
+    await bodice.press('ArrowRight');
+    expect((await bodice.boundingBox()).x - from.x, 'a repeat of 32 cm, not the usual centimetre').toBeGreaterThan(60);
+    await bodice.press('p');
+    expect(Math.abs((await bodice.boundingBox()).x - from.x)).toBeLessThan(1);
+    await expect(answer(page)).not.toContainText('Front bodice 1 does not lie to the figures');
     await page.getByText('Hems at a border or a finished edge').click();
     await page
         .getByRole('group')

@@ -41,12 +41,12 @@ export const keys = {
         if (name in NUDGES) {
             const by = event.altKey ? 1 : event.shiftKey ? 100 : 10;
             const [dx, dy] = NUDGES[name];
-            place.x += dx * by;
+            place.x += dx * (this.step(place, 'x') || by);
             if (item.onFold && dy !== 0) {
                 const strips = this.strips(place.sheet, place.layers);
                 this.toFold(place, strips[dy < 0 ? 0 : strips.length - 1]);
             } else if (item.held === null || dy === 0) {
-                place.y += dy * by;
+                place.y += dy * (this.step(place, 'y') || by);
                 this.otherSheet(place, dy);
             }
             this.round(place);
@@ -100,6 +100,7 @@ export const keys = {
         if (!item.onFold) {
             place.y += before.top - after.top;
         }
+        this.toPrint(place);
         this.round(place);
     },
 

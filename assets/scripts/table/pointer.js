@@ -103,17 +103,18 @@ export const pointer = {
                     const box = boxOf(turned(this.shape(place).points, place.flipped, place.turn));
                     for (let y = strip.top; y <= strip.bottom - (box.bottom - box.top) + 0.5; y += 20) {
                         place.x = x - box.left;
-                        place.y = item.onFold ? 0 : y - box.top;
+                        place.y = item.held === null ? y - box.top : item.held - (item.onFold ? 0 : box.top);
                         if (item.onFold) {
                             this.toFold(place, strip);
                         }
+                        this.toPrint(place);
                         if (!this.wrong(place)) {
                             this.places.set(key, place);
                             this.push(place, 'x');
                             this.after(key);
                             return;
                         }
-                        if (item.onFold) {
+                        if (item.held !== null) {
                             break;
                         }
                     }

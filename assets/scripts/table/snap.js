@@ -1,3 +1,4 @@
+import { moved, turned } from '../geometry.js';
 import { SNAP, keyOf } from './dom.js';
 
 /** Where a piece comes to lie: at an edge, at a fold, against its neighbours. */
@@ -44,7 +45,28 @@ export const snap = {
         } else if (!free && Math.abs(y - box.top) < near) {
             place.y += y - box.top;
         }
+        if (!free) {
+            this.toPrint(place);
+        }
         this.round(place);
+    },
+
+    /** What is matched, or laid to a figure, comes to the nearest place of the print where it may lie. */
+    toPrint(place) {
+        const { match } = this.mat.pieces[place.piece];
+        if (!match) {
+            return;
+        }
+        const [[x, y]] = moved(turned([[match.x, match.y]], place.flipped, place.turn), place.x, place.y);
+        const nearest = (at, from, step) => (step > 0 ? from + step * Math.round((at - from) / step) - at : 0);
+        place.x += nearest(x, match.at[0], match.length);
+        place.y += nearest(y, match.at[1], match.width);
+    },
+
+    /** From one place of the print to the next, along an axis; nought where it may lie anywhere on it. */
+    step(place, axis) {
+        const { match } = this.mat.pieces[place.piece];
+        return match ? match[axis === 'x' ? 'length' : 'width'] : 0;
     },
 
     toFold(place, strip) {
@@ -59,7 +81,7 @@ export const snap = {
 
     /** Dropped a little over a neighbour, it gives way: by the shortest step of up to 3 cm that frees it. */
     ease(place) {
-        if (!this.wrong(place)) {
+        if (!this.wrong(place) || this.mat.pieces[place.piece].match) {
             return;
         }
         const held = this.item(place).held !== null;
@@ -88,6 +110,14 @@ export const snap = {
     /** As far towards the cut end, or the upper edge, as it goes without touching anything. */
     push(place, axis, most = Infinity) {
         if (axis === null || this.wrong(place)) {
+            return;
+        }
+        const repeat = this.step(place, axis);
+        while (repeat > 0 && !this.wrong(place)) {
+            place[axis] -= repeat;
+        }
+        if (repeat > 0) {
+            place[axis] += repeat;
             return;
         }
         let step = Math.min(20, most);

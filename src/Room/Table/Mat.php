@@ -17,6 +17,7 @@ use Octavum\Core\Lay\Item;
 use Octavum\Core\Lay\Lane;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\Placement;
+use Octavum\Core\Lay\Repeat;
 use Octavum\Core\Lay\Sheet;
 use Octavum\Core\Lay\Status;
 use Octavum\Core\Lay\Variant;
@@ -59,6 +60,7 @@ final readonly class Mat
                 'eased' => $laid->eased,
                 'edged' => null !== $laid->edge,
                 'curve' => $this->curve($flat),
+                'match' => $this->match($laid->match),
                 'flat' => $this->shape($flat),
                 'half' => $laid->onFold ? $this->shape($laid->outline) : null,
             ];
@@ -277,6 +279,20 @@ final readonly class Mat
             'points' => array_map(static fn (array $p): array => [round($p[0], 2), round($p[1], 2)], $outline->points),
             'parts' => $outline->convexParts(),
         ];
+    }
+
+    /** @return ?array<string, mixed> where the print wants a piece */
+    private function match(?Repeat $match): ?array
+    {
+        return null === $match
+            ? null
+            : [
+                'length' => $match->length,
+                'width' => $match->width,
+                'x' => $match->x,
+                'y' => $match->y,
+                'at' => $match->at ?? [0, 0],
+            ];
     }
 
     /** How far a hem is from straight; null for one that is. */
