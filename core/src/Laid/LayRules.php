@@ -4,11 +4,18 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Laid;
 
+use Octavum\Core\Lay\Grain;
+use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Piece\Piece;
 
 /** How pieces are to be laid. Pieces are named as in a lay: garment and name, "0/Front". */
 final readonly class LayRules
 {
+    /** Figures closer than this are no large ones, mm: a starting value of the house. */
+    private const CLOSE = 30;
+
     /**
      * @param bool         $oneWay    the top of every piece points the same way
      * @param float        $gap       between pieces, mm
@@ -59,5 +66,51 @@ final readonly class LayRules
     public function followsPrint(): bool
     {
         return $this->match || null !== $this->figures;
+    }
+
+    /** Whether every top points the same way: what is matched to a piece with a figure is only what does. */
+    public function isSameWayUp(): bool
+    {
+        return $this->oneWay || ($this->match && [] !== ($this->figures->pieces ?? []));
+    }
+
+    public function grain(Piece $piece): Grain
+    {
+        return $this->across ? $piece->grain->crossed() : $piece->grain;
+    }
+
+    /** @return list<Sentence> what cannot be asked for together, on so many cuts */
+    public function impossible(int $cuts): array
+    {
+        $refused = [];
+        if ($this->across || [] !== $this->edged) {
+            if ($this->oneWay) {
+                $refused[] = new Sentence(
+                    $this->across
+                        ? 'The whole garment cannot lie across this cloth: it is one-way, and its figures would lie on their side.'
+                        : 'What has its hem at the edge lies across: this cloth is one-way, and its figures would lie on their side.',
+                );
+            }
+            if ($this->match) {
+                $refused[] = new Sentence('What lies across the cloth cannot be matched to its repeat: choose one of the two.');
+            }
+        }
+        if (null !== $this->figures && 1 !== $cuts) {
+            $refused[] = new Sentence('Where the figures lie is measured on one cut: lay on that one alone.');
+        }
+        $close = null === $this->figures ? null : $this->figures->along->smaller($this->figures->across);
+        if ($close?->isLessThan(Length::ofMillimetres(self::CLOSE)) ?? false) {
+            $refused[] = new Sentence('Figures {length} from one to the next are too close to lay pieces to: from {least} on it is done.', [
+                'length' => Figure::exact($close),
+                'least' => Figure::exact(Length::ofMillimetres(self::CLOSE)),
+            ]);
+        }
+        foreach (array_intersect(array_keys($this->figures->pieces ?? []), $this->edged) as $both) {
+            $refused[] = new Sentence('{piece} cannot lie both at the edge and to the figures: choose one of the two.', [
+                'piece' => substr($both, 1 + (int) strpos($both, '/')),
+            ]);
+        }
+
+        return $refused;
     }
 }

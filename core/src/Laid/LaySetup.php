@@ -14,7 +14,6 @@ use Octavum\Core\Lay\Repeat;
 use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
 use Octavum\Core\Measure\Assumptions;
-use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Piece;
@@ -24,9 +23,6 @@ use Octavum\Core\Shape\Outline;
 /** What is to be laid on what: garments with their pieces, cuts or rolls, and how; the link from a plan to the lay engine. */
 final readonly class LaySetup
 {
-    /** Figures closer than this are no large ones, mm: a starting value of the house. */
-    private const CLOSE = 30;
-
     /** @var array<string, array{int, Piece, LayPiece}> by id in the lay, "0/Front": garment, piece, what is laid */
     public array $pieces;
 
@@ -49,13 +45,13 @@ final readonly class LaySetup
         $seats = $this->seats($cut);
         $repeats = array_filter($seats, static fn (Repeat|Sentence $seat): bool => $seat instanceof Repeat);
         $this->refused = [
-            ...$this->impossible(),
+            ...$rules->impossible(\count($sheets)),
             ...array_values(array_filter($seats, static fn (Repeat|Sentence $seat): bool => $seat instanceof Sentence)),
         ];
         $hem = null;
         foreach ($repeats as $id => $seat) {
             // what is matched to a piece with a figure has its lower end where that has its own
-            $along = Grain::Along === $this->grain($cut[$id][1]);
+            $along = Grain::Along === $rules->grain($cut[$id][1]);
             $hem ??= $along ? [($seat->at[0] ?? 0) + $cut[$id][2]->right - $seat->x, 0.0] : null;
         }
         $repeat = $rules->match ? $this->repeat() : null;
@@ -70,7 +66,7 @@ final readonly class LaySetup
                     $piece->quantity,
                     $piece->pair,
                     $piece->onFold,
-                    $this->grain($piece),
+                    $this->rules->grain($piece),
                     null,
                     $repeats[$id] ?? (null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0, $hem)),
                     \in_array($id, $rules->eased, true),
@@ -79,11 +75,6 @@ final readonly class LaySetup
             ];
         }
         $this->pieces = $all;
-    }
-
-    private function grain(Piece $piece): Grain
-    {
-        return $this->rules->across ? $piece->grain->crossed() : $piece->grain;
     }
 
     /**
@@ -125,7 +116,7 @@ final readonly class LaySetup
                 [, $piece, $outline] = $cut[$id];
                 $flat = $piece->onFold ? $outline->unfolded() : $outline;
                 $seats[$id] =
-                    Seat::Clear !== $seated->seat || Grain::Along === $this->grain($piece)
+                    Seat::Clear !== $seated->seat || Grain::Along === $this->rules->grain($piece)
                         ? $figures->repeat($piece->name, $flat, $seated)
                         : new Sentence('{piece} may lie across the cloth: points of it are kept clear only where it lies along.', [
                             'piece' => $piece->name,
@@ -134,41 +125,6 @@ final readonly class LaySetup
         }
 
         return $seats;
-    }
-
-    /** @return list<Sentence> what cannot be asked for together */
-    private function impossible(): array
-    {
-        $refused = [];
-        if ($this->rules->across || [] !== $this->rules->edged) {
-            if ($this->rules->oneWay) {
-                $refused[] = new Sentence(
-                    $this->rules->across
-                        ? 'The whole garment cannot lie across this cloth: it is one-way, and its figures would lie on their side.'
-                        : 'What has its hem at the edge lies across: this cloth is one-way, and its figures would lie on their side.',
-                );
-            }
-            if ($this->rules->match) {
-                $refused[] = new Sentence('What lies across the cloth cannot be matched to its repeat: choose one of the two.');
-            }
-        }
-        if (null !== $this->rules->figures && 1 !== \count($this->sheets)) {
-            $refused[] = new Sentence('Where the figures lie is measured on one cut: lay on that one alone.');
-        }
-        $close = null === $this->rules->figures ? null : $this->rules->figures->along->smaller($this->rules->figures->across);
-        if ($close?->isLessThan(Length::ofMillimetres(self::CLOSE)) ?? false) {
-            $refused[] = new Sentence('Figures {length} from one to the next are too close to lay pieces to: from {least} on it is done.', [
-                'length' => Figure::exact($close),
-                'least' => Figure::exact(Length::ofMillimetres(self::CLOSE)),
-            ]);
-        }
-        foreach (array_intersect(array_keys($this->rules->figures->pieces ?? []), $this->rules->edged) as $both) {
-            $refused[] = new Sentence('{piece} cannot lie both at the edge and to the figures: choose one of the two.', [
-                'piece' => substr($both, 1 + (int) strpos($both, '/')),
-            ]);
-        }
-
-        return $refused;
     }
 
     /** @return array<string, string> by id, as a sewist knows the pieces */
@@ -180,12 +136,6 @@ final readonly class LaySetup
         }
 
         return $names;
-    }
-
-    /** Matched to a piece with a figure is only what points the same way. */
-    private function oneWay(): bool
-    {
-        return $this->rules->oneWay || ($this->rules->match && [] !== ($this->rules->figures->pieces ?? []));
     }
 
     public function repeat(): ?Length
@@ -226,7 +176,7 @@ final readonly class LaySetup
 
         return [] === $sheets || [] === $pieces
             ? null
-            : new Request($sheets, $pieces, $this->rules->gap, $this->oneWay(), $folds, $seconds, 1, $fixed);
+            : new Request($sheets, $pieces, $this->rules->gap, $this->rules->isSameWayUp(), $folds, $seconds, 1, $fixed);
     }
 
     /**
