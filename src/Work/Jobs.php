@@ -14,8 +14,8 @@ use Symfony\Component\Uid\Ulid;
 
 /**
  * Long work, done by processes of their own while pages go on: each is a folder's few files, what was asked (.json), the lines
- * it has said so far (.out), and marks that it is to stop (.stop) and has ended (.done). Work that nobody asks after any more
- * stops by itself.
+ * it has said so far (.out), and marks when it was asked after (.seen), that it is to stop (.stop) and has ended (.done). Work that
+ * nobody asks after any more stops by itself.
  */
 final readonly class Jobs
 {
@@ -53,6 +53,7 @@ final readonly class Jobs
         $id = (string) new Ulid();
         $this->disk->dumpFile($this->path($account->id, $id, 'out'), '');
         $this->disk->dumpFile($this->path($account->id, $id, 'json'), $asked);
+        touch($this->path($account->id, $id, 'seen'));
         $this->launcher->launch($command, $account->email, $id);
 
         return $id;
@@ -65,7 +66,7 @@ final readonly class Jobs
         if (!Ulid::isValid($id) || !is_file($out)) {
             return null;
         }
-        touch($out);
+        touch($this->path($account->id, $id, 'seen'));
         $ended = !$this->isAtWork($id.'-'.$account->id);
         $lines = explode("\n", (string) file_get_contents($out));
 
@@ -89,10 +90,11 @@ final readonly class Jobs
     {
         $out = $this->path($account->id, $id, 'out');
         $say = static fn (string $line): int|false => file_put_contents($out, $line."\n", \FILE_APPEND);
-        $goOn = function () use ($account, $id, $out): bool {
+        $seen = $this->path($account->id, $id, 'seen');
+        $goOn = function () use ($account, $id, $seen): bool {
             clearstatcache();
 
-            return !is_file($this->path($account->id, $id, 'stop')) && time() - (int) filemtime($out) < self::LEFT_ALONE;
+            return !is_file($this->path($account->id, $id, 'stop')) && time() - (int) @filemtime($seen) < self::LEFT_ALONE;
         };
         $alive = $this->locks->createLock('job-'.$id.'-'.$account->id, null);
         $alive->acquire();
