@@ -122,9 +122,7 @@ export const answer = {
 
     async save(event) {
         event.preventDefault();
-        await this.setting;
-        if (this.unsettled) {
-            this.fault = this.unsettled;
+        if (!(await this.isSettled())) {
             return;
         }
         const answer = await this.send(this.$root.dataset.save, {

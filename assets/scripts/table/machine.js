@@ -27,10 +27,7 @@ export const machine = {
     },
 
     async make() {
-        // what was changed a moment ago counts
-        await this.setting;
-        if (this.unsettled) {
-            this.fault = this.unsettled;
+        if (!(await this.isSettled())) {
             return;
         }
         const choice = this.$refs.fold.value;

@@ -120,6 +120,13 @@ export const setup = {
         return this.asked ?? this.mat.setup;
     },
 
+    /** What was changed a moment ago counts; what could not be taken is said again. */
+    async isSettled() {
+        await this.setting;
+        this.fault = this.unsettled || this.fault;
+        return this.unsettled === '';
+    },
+
     setUp(change, fresh = false) {
         this.setting = this.answered(change, fresh);
         return this.setting;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Octavum\Core\Lay;
 
 use Octavum\Core\Shape\Convex;
-use Octavum\Core\Shape\Outline;
 
 /**
  * Checks any lay, machine's or hand's, against its request, by polygons alone and without looking at how it was made: no
@@ -189,13 +188,11 @@ final readonly class Judge
         $first = [];
         foreach ($lay->placements as $placement) {
             $match = $placement->piece->match;
-            if (null === $match) {
+            $point = $placement->matched();
+            if (null === $match || null === $point) {
                 continue;
             }
-            $point = Outline::convex([[$match->x, $match->y]]);
-            [$x, $y] = ($placement->flipped ? $point->flipped() : $point)
-                ->turned($placement->turn)
-                ->moved($placement->x, $placement->y)->points[0];
+            [$x, $y] = $point;
             [$fx, $fy] = $match->at ?? $first[$match->length.' '.$match->width] ??= [$x, $y];
             foreach ([[$x - $fx, $match->length], [$y - $fy, $match->width]] as [$off, $repeat]) {
                 if ($repeat > 0 && abs($off - round($off / $repeat) * $repeat) > self::TOLERANCE) {

@@ -33,4 +33,16 @@ final readonly class Placement
     {
         return $this->outline->area() * $this->layers;
     }
+
+    /** @return ?array{float, float} where the point lies that is matched to a repeat; null where the piece is not matched */
+    public function matched(): ?array
+    {
+        $match = $this->piece->match;
+        if (null === $match) {
+            return null;
+        }
+        $point = Outline::convex([[$match->x, $match->y]]);
+
+        return ($this->flipped ? $point->flipped() : $point)->turned($this->turn)->moved($this->x, $this->y)->points[0];
+    }
 }

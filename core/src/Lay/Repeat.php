@@ -21,4 +21,14 @@ final readonly class Repeat
         public ?array $at = null,
     ) {
     }
+
+    /**
+     * Where on an axis of the cloth a piece may begin so that its point sits where it must: there, or whole repeats from there.
+     *
+     * @param int $axis 0 along the cloth, 1 across it
+     */
+    public function from(int $axis): float
+    {
+        return ($this->at[$axis] ?? 0.0) - (0 === $axis ? $this->x : $this->y);
+    }
 }

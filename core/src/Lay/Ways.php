@@ -261,12 +261,9 @@ final readonly class Ways
     private function phase(Request $request): array
     {
         foreach ($request->fixed as $placement) {
-            $match = $placement->piece->match;
-            if (null !== $match && null === $match->at) {
-                $point = Outline::convex([[$match->x, $match->y]]);
-
-                return ($placement->flipped ? $point->flipped() : $point)->turned($placement->turn)->moved($placement->x, $placement->y)
-                    ->points[0];
+            $point = null === $placement->piece->match?->at ? $placement->matched() : null;
+            if (null !== $point) {
+                return $point;
             }
         }
 

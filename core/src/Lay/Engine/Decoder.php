@@ -226,9 +226,12 @@ final class Decoder
     /** The next x at which what is matched sits where it must. */
     private function aligned(?Repeat $match, float $x): float
     {
-        $first = ($match->at[0] ?? 0.0) - ($match->x ?? 0.0);
+        if (null === $match || $match->length <= 0) {
+            return $x;
+        }
+        $first = $match->from(0);
 
-        return null !== $match && $match->length > 0 ? $first + ceil(($x - $first) / $match->length - 1e-6) * $match->length : $x;
+        return $first + ceil(($x - $first) / $match->length - 1e-6) * $match->length;
     }
 
     /** @return ?list<float> the only y at which it may lie, where it is held or matched across; null for any row */
@@ -238,7 +241,7 @@ final class Decoder
         if (null === $match || $match->width <= 0) {
             return null === $held ? null : [$held];
         }
-        $first = ($match->at[1] ?? 0.0) - $match->y;
+        $first = $match->from(1);
         if (null !== $held) {
             $places = ($held - $first) / $match->width;
 

@@ -535,7 +535,7 @@ final class Separation
         if (null === $match || $step <= 0) {
             return null;
         }
-        $from = ($match->at[$axis] ?? 0.0) - (0 === $axis ? $match->x : $match->y);
+        $from = $match->from($axis);
 
         return [$from - $step * floor($from / $step + 1e-9), $step];
     }

@@ -100,7 +100,7 @@ final readonly class SqueezeCuts
             }
             $separation->throw($random->getInt(0, \count($best) - 1));
             $separation->within($this->beside($allowed));
-            if ($separation->run(max($allowed), $left, self::PATIENT)) {
+            if ($separation->run(max([0.0, ...$allowed]), $left, self::PATIENT)) {
                 $settled = $this->settler->settle($this->apart($separation->spots($this->joined($best))), $left);
                 if ($this->cost->length($settled) < $this->cost->length($best) - 1e-6 && $this->isSound($settled)) {
                     $best = $settled;
@@ -120,16 +120,11 @@ final readonly class SqueezeCuts
     /**
      * @param list<Spot> $spots
      *
-     * @return non-empty-list<float> how far each cut is used
+     * @return list<float> how far each cut is used
      */
     private function used(array $spots): array
     {
-        $used = array_map(static fn (Lane $lane): float => $lane->taken, $this->lanes);
-        foreach ($spots as $spot) {
-            $used[$spot->lane] = max($used[$spot->lane], $spot->x + $spot->variant->length);
-        }
-
-        return array_values($used);
+        return array_values($this->cost->used($spots));
     }
 
     /** @param array<float> $allowed how far each cut may be used */
