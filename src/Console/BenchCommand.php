@@ -112,7 +112,7 @@ final readonly class BenchCommand
     {
         $set = new LaySet();
         $judge = new Judge();
-        $ratios = ['sawn' => [], 'irregular' => [], 'garment' => [], 'irregular, first engine' => []];
+        $ratios = ['sawn' => [], 'irregular' => [], 'rounded' => [], 'garment' => [], 'irregular, first engine' => []];
         $faults = 0;
         $slowest = 0.0;
         foreach ($set->all($seconds) as $name => [$request, $best]) {
@@ -120,7 +120,8 @@ final readonly class BenchCommand
             [$former] = $this->laid(new LayMaker(false), $request);
             [$lay, $spent] = $this->laid(new LayMaker(), $request, $first);
             $used = array_sum($lay->used);
-            $kind = null === $best ? 'garment' : (str_starts_with($name, 'irregular') ? 'irregular' : 'sawn');
+            $known = strtok($name, ' ');
+            $kind = null === $best ? 'garment' : (isset($ratios[$known]) ? $known : 'sawn');
             $ratios[$kind][] = $used / ($best ?? array_sum($former->used));
             if ('irregular' === $kind) {
                 $ratios['irregular, first engine'][] = array_sum($former->used) / $best;

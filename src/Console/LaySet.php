@@ -23,8 +23,10 @@ final readonly class LaySet
         foreach (range(16, 29) as $count) {
             yield 'sawn '.$count => [$this->sawn($count, $count, $seconds), self::SAWN_LENGTH];
         }
-        foreach ([12, 14, 16, 18, 20, 22, 24, 26, 28, 15, 19, 25] as $seed => $count) {
-            yield 'irregular '.$count => [$this->irregular($count, $seed, $seconds, 1 === $seed % 2), self::SAWN_LENGTH];
+        foreach (['irregular ' => null, 'rounded ' => 1.0] as $kind => $step) {
+            foreach ([12, 14, 16, 18, 20, 22, 24, 26, 28, 15, 19, 25] as $seed => $count) {
+                yield $kind.$count => [$this->irregular($count, $seed, $seconds, 1 === $seed % 2, $step), self::SAWN_LENGTH];
+            }
         }
         foreach ($this->headToTail($seconds) as $name => $case) {
             yield $name => $case;
@@ -60,9 +62,10 @@ final readonly class LaySet
      * Pieces sawn from 2 m of cloth 1.4 m wide by slanted cuts from side to side, one after another through the largest piece; with
      * bends they are not convex. The best length is that of the cloth. Sewn together again they lie as they were.
      *
-     * @param bool $bent each cut has a corner in its middle
+     * @param bool   $bent each cut has a corner in its middle
+     * @param ?float $step to which each corner is rounded, mm, so that they fit only nearly
      */
-    public function irregular(int $count, int $seed, float $seconds, bool $bent): Request
+    public function irregular(int $count, int $seed, float $seconds, bool $bent, ?float $step = null): Request
     {
         $random = new Randomizer(new Mt19937(1000 + $seed));
         $boards = [[[0.0, 0.0], [self::SAWN_LENGTH, 0.0], [self::SAWN_LENGTH, 1400.0], [0.0, 1400.0]]];
@@ -74,12 +77,21 @@ final readonly class LaySet
                 array_splice($boards, $i, 1, $halves);
             }
         }
-        $pieces = array_map(
-            static fn (int $i): Piece => new Piece('board '.($i + 1), Outline::of($boards[$i])->atOrigin()),
-            array_keys($boards),
-        );
+        $pieces = [];
+        foreach ($boards as $i => $board) {
+            $outline = Outline::of($board)->atOrigin();
+            $pieces[] = new Piece('board '.($i + 1), null === $step ? $outline : self::rounded($outline, $step));
+        }
 
         return new Request([new Sheet('cloth', 1400, null)], $pieces, seconds: $seconds, seed: $seed);
+    }
+
+    private static function rounded(Outline $outline, float $step): Outline
+    {
+        return Outline::of(array_map(
+            static fn (array $p): array => [round($p[0] / $step) * $step, round($p[1] / $step) * $step],
+            $outline->points,
+        ))->atOrigin();
     }
 
     /**

@@ -8,9 +8,11 @@ use Octavum\Core\Lay\Engine\Clusters;
 use Octavum\Core\Lay\Engine\Coarse;
 use Octavum\Core\Lay\Engine\Cost;
 use Octavum\Core\Lay\Engine\Guard;
+use Octavum\Core\Lay\Engine\Member;
 use Octavum\Core\Lay\Engine\NoFit;
 use Octavum\Core\Lay\Engine\Settler;
 use Octavum\Core\Lay\Engine\Spot;
+use Octavum\Core\Lay\Engine\Squeeze;
 use Octavum\Core\Lay\Engine\SqueezeCuts;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Grain;
@@ -119,6 +121,52 @@ final class SqueezeTest extends TestCase
         self::assertCount(2, $clusters[0]->variants, 'as it is, and the other way round');
         $narrow = (new Clusters(10, 590))->of((new Ways(10))->of($request, Fold::Flat)->items, static fn (): float => 1.0);
         self::assertGreaterThan(1, \count($narrow), 'what is wider than the cloth stays apart');
+    }
+
+    /**
+     * Sawn apart and digitised to whole millimetres, pieces fit only nearly, and are together a hair wider than the cloth: they still go
+     * together, each moves a little, and no two overlap.
+     */
+    public function testWhatFitsNearlyGoesTogetherAgain(): void
+    {
+        $pieces = array_map(static fn (array $points, int $i): Piece => new Piece('p'.$i, Outline::of($points)->atOrigin()), [
+            [[0.0, 0.0], [350.0, 0.0], [251.0, 600.0], [0.0, 599.0]],
+            [[350.0, 0.0], [701.0, 0.0], [399.0, 250.0], [500.0, 600.0], [250.0, 600.0]],
+            [[700.0, 0.0], [1000.0, 0.0], [1000.0, 201.0], [441.0, 390.0], [400.0, 249.0]],
+            [[1001.0, 200.0], [1000.0, 601.0], [500.0, 600.0], [440.0, 389.0]],
+        ], [0, 1, 2, 3]);
+        $request = new Request([new Sheet('cloth', 600, null)], $pieces);
+        $clusters = (new Clusters(10, 600))->of((new Ways(10))->of($request, Fold::Flat)->items, static fn (): float => 1.0);
+        self::assertCount(1, $clusters);
+        self::assertLessThan(600.001, $clusters[0]->variants[0]->width);
+        $lay = $this->make($request, 6000);
+        self::assertSame([], (new Judge())->faults($request, $lay));
+        self::assertLessThan(1020.0, $lay->used['cloth']);
+    }
+
+    /** What is laid as one and is not clear of itself moves apart by itself, and is handed out sound or not at all. */
+    public function testWhatOverlapsInOneMovesApart(): void
+    {
+        $pieces = [
+            new Piece('a', Outline::of([[0.0, 0.0], [400.0, 0.0], [300.0, 600.0], [0.0, 600.0]])),
+            new Piece('b', Outline::of([[100.0, 0.0], [500.0, 0.0], [500.0, 600.0], [0.0, 600.0]])),
+        ];
+        $way = (new Ways(10))->of(new Request([new Sheet('cloth', 600, null)], $pieces), Fold::Flat);
+        [$a, $b] = $way->items;
+        $members = [new Member($a, $a->variants[0], 0, 0), new Member($b, $b->variants[0], 299, 0)];
+        $both = new Item($a->piece, 1, 1, false, [new Variant(Outline::rectangle(799, 600), 0, false, 10, null, $members)]);
+        $first = array_map(static fn (Member $m): Spot => new Spot($m->item, $m->variant, 0, $m->x, $m->y), $members);
+        $long = [new Spot($a, $a->variants[0], 0, 0, 0), new Spot($b, $b->variants[0], 0, 400, 0)];
+        $found = [];
+        $squeeze = new Squeeze($way->lanes[0], 0, new Settler([$way->lanes[0]], 0), 1);
+        $lay = $squeeze->together($long, [$both], $first, static fn (): float => 1.0, static function (array $spots) use (&$found): void {
+            $found[] = $spots;
+        });
+        self::assertTrue((new Guard($way->lanes[0]))->isSound($lay));
+        self::assertSame([$lay], $found);
+        self::assertEqualsWithDelta(800.0, max(0.0, ...array_map(static fn (Spot $s): float => $s->x + $s->variant->length, $lay)), 0.2);
+        $none = $squeeze->together($first, [$both], $first, static fn (): float => 1.0, static fn () => self::fail('It is no shorter.'));
+        self::assertSame($first, $none);
     }
 
     /** Between two cuts that slant alike the ends fit one another too, and what comes of that slants at both: it begins anew. */

@@ -7,9 +7,12 @@ namespace Octavum\Core\Lay\Engine;
 use Octavum\Core\Lay\Variant;
 use Octavum\Core\Shape\Convex;
 
-/** Pieces put together, with the outline of all of them. @internal */
+/** Pieces put together, with the outline of all of them, which is nearly that of what they were. @internal */
 final readonly class Cluster
 {
+    /** By how much less a corner is none, mm. */
+    private const NEARLY = 2.0;
+
     private float $left;
     private float $right;
     private float $bottom;
@@ -21,9 +24,10 @@ final readonly class Cluster
      */
     public function __construct(public array $members, public array $points)
     {
-        $convex = new Convex();
-        [$this->left, $this->right] = $convex->extent($points, 1, 0);
-        [$this->bottom, $this->top] = $convex->extent($points, 0, 1);
+        $this->left = min(array_map(static fn (Member $member): float => $member->x, $members));
+        $this->bottom = min(array_map(static fn (Member $member): float => $member->y, $members));
+        $this->right = max(array_map(static fn (Member $member): float => $member->x + $member->variant->length, $members));
+        $this->top = max(array_map(static fn (Member $member): float => $member->y + $member->variant->width, $members));
     }
 
     public function length(): float
@@ -38,7 +42,9 @@ final readonly class Cluster
 
     public function isRectangle(): bool
     {
-        return 4 === \count($this->points) && abs($this->area() - $this->length() * $this->width()) < 1;
+        [$length, $width] = [$this->length(), $this->width()];
+
+        return 4 === \count($this->points) && abs($this->area() - $length * $width) < self::NEARLY * ($length + $width);
     }
 
     /** @return list<list<array{float, float}>> convex */
@@ -105,19 +111,19 @@ final readonly class Cluster
         return null;
     }
 
-    /** From side to side of the cloth in spite of rounding: what stands out by a hair is taken off, a little between each two. */
+    /** From side to side of the cloth where it stands out by a hair: each is moved in, the more the higher its top is. */
     public function within(float $width): self
     {
         $over = $this->width() - $width;
-        $highest = max(array_map(static fn (Member $member): float => $member->y, $this->members));
-        if ($over <= 0 || $highest <= 0) {
+        if ($over <= 0) {
             return $this;
         }
-        $share = 1 - ($over + 1e-6) / $highest;
+        $over += 1e-6;
+        $in = fn (Member $member): float => $over * ($member->y - $this->bottom) / ($this->width() - $member->variant->width);
 
         return new self(
             array_map(
-                static fn (Member $member): Member => new Member($member->item, $member->variant, $member->x, $member->y * $share),
+                static fn (Member $member): Member => new Member($member->item, $member->variant, $member->x, $member->y - $in($member)),
                 $this->members,
             ),
             array_map(static fn (array $p): array => [$p[0], min($width, $p[1])], $this->points),
@@ -185,7 +191,7 @@ final readonly class Cluster
             [$a, $b, $c] = [$points[($i + $count - 1) % $count], $points[$i % $count], $points[($i + 1) % $count]];
             [$ux, $uy, $vx, $vy] = [$b[0] - $a[0], $b[1] - $a[1], $c[0] - $b[0], $c[1] - $b[1]];
             $long = max(hypot($ux, $uy), hypot($vx, $vy));
-            if (hypot($ux, $uy) < 0.3 || abs($ux * $vy - $uy * $vx) < 0.3 * $long) {
+            if (hypot($ux, $uy) < self::NEARLY || abs($ux * $vy - $uy * $vx) < self::NEARLY * $long) {
                 array_splice($points, $i % $count, 1);
                 $same = 0;
                 $i = max(0, $i - 1);

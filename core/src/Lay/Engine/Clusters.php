@@ -12,28 +12,33 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 
 /**
- * Pieces that fit one another exactly along a whole side, such as the two halves of something sawn apart, put together and laid as
- * one: two at a time, those first whose union leaves least of its hull free, until nothing fits any more. Where that leaves several,
- * a wrong two may have been put together early: it begins anew with other twos first, for some of the time, and the fewest are kept.
- * A search may take them apart again. Cost: pieces² × sides² for each that is put together.
+ * Pieces that fit one another exactly or nearly along a whole side, such as the two halves of something sawn apart, put together and
+ * laid as one: two at a time, those first whose union leaves least of its hull free, until nothing fits any more. Where that leaves
+ * several, a wrong two may have been put together early: it begins anew with other twos first, for some of the time, and the fewest
+ * are kept. A search may take them apart again. Cost: pieces² × sides² for each that is put together.
  *
  * @internal
  */
 final readonly class Clusters
 {
-    /** Two sides are one when they end within this of one another, mm; and are no chance when they are so long. */
-    private const SAME = 0.5;
-    private const LONG = 60.0;
+    /**
+     * Two sides are one when their ends differ by no more than this, mm: digitised pieces are rounded, and errors add up. So deep two
+     * may overlap that are nudged apart, and so far stand out over the cloth's side what is moved in (Cluster::within).
+     */
+    private const NEARLY = 5.0;
+    private const NUDGES = 3;
 
-    /** Overlap of the two that is none, and that which a nudge mends, mm. */
+    /** Overlap of the two that is none, mm. */
     private const TOUCHES = 0.04;
-    private const NUDGED = 0.3;
+
+    /** Sides so long, mm, are no chance. */
+    private const LONG = 60.0;
 
     /** Of the hull of the two, so much is filled. */
     private const FILLED = 0.7;
 
     /** Share of the time for beginning anew, and how often at most. */
-    private const ANEW = 0.1;
+    private const ANEW = 0.3;
     private const TRIES = 400;
 
     /** By how much another two may come first that fits less well. */
@@ -68,7 +73,9 @@ final readonly class Clusters
         $best = $this->joined($units, $fits, $left, static fn (): float => 0.0);
         $random = new Randomizer(new Mt19937($this->seed));
         $until = (1 - self::ANEW) * $left();
-        for ($try = 1; $try < self::TRIES && \count($best) < \count($units) && !$this->isWhole($best) && $left() > $until; ++$try) {
+        // what is mostly put together may have been one thing
+        $isNearlyWhole = 2 * \count($best) <= \count($units);
+        for ($try = 1; $isNearlyWhole && $try < self::TRIES && !$this->isWhole($best) && $left() > $until; ++$try) {
             $other = $this->joined($units, $fits, $left, static fn (): float => self::CHANCE * $random->getInt(0, 1000) / 1000);
             $best = $left() > 0 && $this->takes($other) < $this->takes($best) ? $other : $best;
         }
@@ -144,14 +151,14 @@ final readonly class Clusters
                 foreach ($other->points as $n => $start) {
                     $end = $other->points[($n + 1) % \count($other->points)];
                     if (
-                        abs($to[0] - $from[0] + $end[0] - $start[0]) > self::SAME
-                        || abs($to[1] - $from[1] + $end[1] - $start[1]) > self::SAME
+                        abs($to[0] - $from[0] + $end[0] - $start[0]) > self::NEARLY
+                        || abs($to[1] - $from[1] + $end[1] - $start[1]) > self::NEARLY
                     ) {
                         continue;
                     }
-                    $beside = $this->beside($a, $other, [$from, $to], $start);
+                    $beside = $this->beside($a, $other, [$from, $to], [$start, $end]);
                     $joined = null === $beside ? null : $a->joined($beside, $m, $n);
-                    $filled = null === $joined || $joined->width() > $this->width + self::TOUCHES ? 0.0 : $joined->filled($this->convex);
+                    $filled = null === $joined || $joined->width() > $this->width + self::NEARLY ? 0.0 : $joined->filled($this->convex);
                     if (null !== $joined && $filled > self::FILLED) {
                         // what shares more of its outline fits the less by chance
                         $shared = 1 - $joined->around() / ($a->around() + $beside->around());
@@ -165,24 +172,25 @@ final readonly class Clusters
     }
 
     /**
-     * The other with a side of it at a side of the first, and clear of it; null where it is not.
+     * The other with the middle of a side of it at that of a side of the first, and clear of it; null where it is not.
      *
-     * @param array{array{float, float}, array{float, float}} $side  of the first
-     * @param array{float, float}                             $start of the other's side
+     * @param array{array{float, float}, array{float, float}} $side     of the first, from and to
+     * @param array{array{float, float}, array{float, float}} $opposite of the other, which runs against it
      */
-    private function beside(Cluster $a, Cluster $other, array $side, array $start): ?Cluster
+    private function beside(Cluster $a, Cluster $other, array $side, array $opposite): ?Cluster
     {
         [$from, $to] = $side;
-        $other = $other->moved($to[0] - $start[0], $to[1] - $start[1]);
+        [$start, $end] = $opposite;
+        $other = $other->moved(($from[0] + $to[0] - $start[0] - $end[0]) / 2, ($from[1] + $to[1] - $start[1] - $end[1]) / 2);
         $deep = $this->deep($a, $other);
-        if ($deep <= self::TOUCHES || $deep > self::NUDGED) {
-            return $deep <= self::TOUCHES ? $other : null;
-        }
         $long = hypot($to[0] - $from[0], $to[1] - $from[1]);
-        $by = ($deep - 0.9 * self::TOUCHES) / $long;
-        $other = $other->moved(($to[1] - $from[1]) * $by, ($from[0] - $to[0]) * $by);
+        for ($n = 0; $n < self::NUDGES && $deep > self::TOUCHES && $deep <= self::NEARLY; ++$n) {
+            $by = ($deep - 0.9 * self::TOUCHES) / $long;
+            $other = $other->moved(($to[1] - $from[1]) * $by, ($from[0] - $to[0]) * $by);
+            $deep = $this->deep($a, $other);
+        }
 
-        return $this->deep($a, $other) <= self::TOUCHES ? $other : null;
+        return $deep <= self::TOUCHES ? $other : null;
     }
 
     private function deep(Cluster $a, Cluster $b): float
@@ -192,7 +200,7 @@ final readonly class Clusters
         foreach ($b->parts() as $part) {
             foreach ($others as $other) {
                 $deep = max($deep, $this->convex->depth($other, $part));
-                if ($deep > self::NUDGED) {
+                if ($deep > self::NEARLY) {
                     return $deep;
                 }
             }

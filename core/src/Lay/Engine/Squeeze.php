@@ -32,8 +32,12 @@ final readonly class Squeeze
     /** Share of the time with pieces that were put together. */
     private const TOGETHER = 0.15;
 
+    /** Of the length of a lay in which pieces nearly fit, what they are given to move apart. */
+    private const MORE = [1.005, 1.02, 1.05];
+
     /** Rounds without a gain after which a separation is given up. */
     private const PATIENT = 300;
+    private const BRIEFLY = 30;
 
     /**
      * @param float $enough it stops when the lay is no longer than this
@@ -63,8 +67,17 @@ final readonly class Squeeze
         $until = (1 - self::TOGETHER) * $left();
         $half = static fn (): float => $left() - $until;
         $units = $this->settler->settle($this->units($first, $clusters), $half);
-        if ([] === $units || !(new Guard($this->lane))->isSound($units)) {
+        if ([] === $units) {
             return $spots;
+        }
+        if (!(new Guard($this->lane))->isSound($this->apart($units))) {
+            $free = $this->freed($this->apart($units), self::length($spots), $left);
+            if ([] === $free) {
+                return $spots;
+            }
+            $found($free);
+
+            return $free;
         }
         if (self::length($units) < self::length($spots) - 1e-6) {
             $spots = $this->apart($units);
@@ -78,6 +91,34 @@ final readonly class Squeeze
         });
 
         return $spots;
+    }
+
+    /**
+     * Of pieces that fit one another nearly, and lie as close as if they did, each moves a little until it is clear.
+     *
+     * @param list<Spot>        $spots
+     * @param \Closure(): float $left
+     *
+     * @return list<Spot> sound and shorter than $longest, or none
+     */
+    private function freed(array $spots, float $longest, \Closure $left): array
+    {
+        $length = self::length($spots);
+        $separation = new Separation($this->lane, $this->gap, $spots, new Randomizer(new Mt19937($this->seed + 5)));
+        foreach (self::MORE as $more) {
+            if ($length * $more >= $longest) {
+                break;
+            }
+            $separation->set(array_map(static fn (Spot $spot): Spot => $spot->at($spot->x * $more, $spot->y), $spots));
+            if ($separation->run($length * $more, $left, self::BRIEFLY)) {
+                $settled = $this->settler->settle($separation->spots($spots), $left);
+                if (self::length($settled) < $longest - 1e-6 && (new Guard($this->lane))->isSound($settled)) {
+                    return $settled;
+                }
+            }
+        }
+
+        return [];
     }
 
     /**

@@ -83,7 +83,7 @@ final class WaySearch
         $search = $this->search($this->seed, $this->left);
         [$spots, $unplaced] = $this->ordered($search, $paired, $start);
         if ($until > 0 && [] === $unplaced) {
-            $spots = $this->squeezed($spots, $search, fn (): float => ($this->left)() - self::AGAIN);
+            $spots = $this->squeezed($spots, $this->seed, fn (): float => ($this->left)() - self::AGAIN);
 
             return [$this->again($spots, $paired), []];
         }
@@ -149,11 +149,10 @@ final class WaySearch
     private function again(array $spots, array $paired): array
     {
         $half = fn (): float => ($this->left)() - self::AGAIN / 2;
-        $search = $this->search($this->seed + 1, $half);
-        [$other, $unplaced] = $this->ordered($search, $paired, $half);
+        [$other, $unplaced] = $this->ordered($this->search($this->seed + 1, $half), $paired, $half);
         $isShorter = [] === $unplaced && $this->cost->length($other) < $this->cost->length($spots) - 1e-6;
 
-        return $this->squeezed($isShorter ? $other : $spots, $search, $this->left);
+        return $this->squeezed($isShorter ? $other : $spots, $this->seed + 1, $this->left);
     }
 
     /**
@@ -169,9 +168,8 @@ final class WaySearch
         $way = new Way($this->way->fold, [$cut->endless()], $this->way->items, $this->way->doubled);
         $endless = new self($way, $this->row, $this->gap, $this->seed, true, $left, static function (): void {
         });
-        $search = $endless->search($this->seed, $left);
-        $spots = $endless->settler->settle($search->first($way->items), $left);
-        $spots = $endless->squeezed($spots, $search, $left, $cut->length);
+        $spots = $endless->settler->settle($endless->search($this->seed, $left)->first($way->items), $left);
+        $spots = $endless->squeezed($spots, $this->seed, $left, $cut->length);
 
         return [] !== $spots && self::end($spots) <= $cut->length + 1e-6 ? $spots : null;
     }
@@ -186,14 +184,14 @@ final class WaySearch
      *
      * @return list<Spot>
      */
-    private function squeezed(array $spots, Search $search, \Closure $left, float $enough = 0.0): array
+    private function squeezed(array $spots, int $seed, \Closure $left, float $enough = 0.0): array
     {
         if (1 === \count($this->lanes)) {
-            return $this->squeezedOn(0, $spots, $search, $left, $enough);
+            return $this->squeezedOn(0, $spots, $seed, $left, $enough);
         }
         $half = $left() / 2;
         if (SqueezeCuts::suits($this->lanes, $spots)) {
-            $joint = new SqueezeCuts($this->lanes, $this->gap, $this->settler, $this->cost, $this->seed);
+            $joint = new SqueezeCuts($this->lanes, $this->gap, $this->settler, $this->cost, $seed);
             $spots = $joint->run($spots, static fn (): float => $left() - $half, $this->tell(...));
         }
         $turns = self::TURNS * \count($this->lanes);
@@ -208,7 +206,7 @@ final class WaySearch
                 $others,
                 fn (Spot $spot): bool => $this->lanes[$spot->lane]->sheet === $this->lanes[$k]->sheet,
             );
-            $spots = $this->squeezedOn($k, $spots, $search, static fn (): float => $left() - $until, self::end($beside));
+            $spots = $this->squeezedOn($k, $spots, $seed, static fn (): float => $left() - $until, self::end($beside));
         }
         usort($spots, static fn (Spot $a, Spot $b): int => $a->lane <=> $b->lane);
 
@@ -223,7 +221,7 @@ final class WaySearch
      *
      * @return list<Spot>
      */
-    private function squeezedOn(int $k, array $spots, Search $search, \Closure $left, float $enough): array
+    private function squeezedOn(int $k, array $spots, int $seed, \Closure $left, float $enough): array
     {
         $lane = $this->lanes[$k] ?? throw new \LogicException('It is laid on a lane.');
         $others = array_values(array_filter($spots, static fn (Spot $spot): bool => $spot->lane !== $k));
@@ -237,12 +235,12 @@ final class WaySearch
             /** @var list<Spot> $own */
             $this->tell([...$others, ...array_map($back, $own)]);
         };
-        $squeeze = new Squeeze($lane, $this->gap, new Settler([$lane], $this->gap), $this->seed, $enough);
+        $squeeze = new Squeeze($lane, $this->gap, new Settler([$lane], $this->gap), $seed, $enough);
         $matched = array_filter($own, static fn (Spot $spot): bool => null !== $spot->variant->match);
         if ([] === $others && [] === $matched && 0.0 === $this->gap) {
-            $clusters = (new Clusters($this->row, $lane->width, $this->seed))->of($this->way->items, $left);
+            $clusters = (new Clusters($this->row, $lane->width, $seed))->of($this->way->items, $left);
             if (\count($clusters) < \count($this->way->items)) {
-                $own = $squeeze->together($own, $clusters, $search->first($clusters), $left, $tell);
+                $own = $squeeze->together($own, $clusters, $this->search($seed, $left)->first($clusters), $left, $tell);
             }
         }
 
