@@ -180,10 +180,11 @@ export const setup = {
                 const button = remove('garment', i, garment.name);
                 button.dataset.at = i;
                 button.addEventListener('click', (event) => this.removeGarment(event));
+                const named = garment.sizes.filter((size) => size);
                 const sizes = html(
                     'select',
                     { ariaLabel: this.words.sizeOf + ' ' + garment.name },
-                    ...garment.sizes.map((size) => html('option', { value: size, selected: size === garment.size }, size)),
+                    ...named.map((size) => html('option', { value: size, selected: size === garment.size }, size)),
                 );
                 sizes.dataset.at = i;
                 sizes.addEventListener('change', (event) => this.resize(event));
@@ -194,8 +195,8 @@ export const setup = {
                     html(
                         'span',
                         {},
-                        garment.name + (garment.size && !garment.sizes.length ? ', ' + garment.size : ''),
-                        ...(garment.sizes.length ? [' ', sizes] : []),
+                        garment.name + (garment.size && !named.length ? ', ' + garment.size : ''),
+                        ...(named.length ? [' ', sizes] : []),
                     ),
                     button,
                     ...(garment.known === 'pieces' ? [] : [html('small', {}, this.words[garment.known])]),

@@ -172,7 +172,9 @@ final class PieceController extends AbstractController
                     $all[$this->place($all, $was) ?? \count($all)] = $changed;
                     $this->toast->say('{piece} is saved.', ['piece' => $changed->name], $this->pieces->store($version, array_values($all)));
 
-                    return $this->redirectToRoute('pieces', ['id' => $version->id, 'size' => $changed->shapes[0]->sizes[0] ?? '']);
+                    return $entry->boolean('another')
+                        ? $this->redirectToRoute('piece_new', ['id' => $version->id, 'draft' => $entry->raw('draft')])
+                        : $this->redirectToRoute('pieces', ['id' => $version->id, 'size' => $changed->shapes[0]->sizes[0] ?? '']);
                 }
             } else {
                 $typed = $this->redrawn($typed, $entry, $system);

@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Account\SentenceWriter;
+use Octavum\Core\Laid\LaidGarment;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Status;
 use Octavum\Document\Refused;
@@ -136,10 +137,13 @@ final class MatController extends AbstractController
             $this->entities->persist($record);
             $this->plan->lay($account, $record, $setup->lay->garments, $sound, $setup->options);
             $this->entities->flush();
+            $isPlanned = [] !== array_filter($setup->lay->garments, static fn (LaidGarment $garment): bool => null !== $garment->project);
             $this->toast->say(
-                $sound
-                    ? '{lay} is saved: its projects count this length now.'
-                    : '{lay} is saved as it is. It counts once every piece is laid and none lies over another.',
+                match (true) {
+                    !$sound => '{lay} is saved as it is. It counts once every piece is laid and none lies over another.',
+                    $isPlanned => '{lay} is saved: its projects count this length now.',
+                    default => '{lay} is saved.',
+                },
                 ['lay' => $name],
             );
 

@@ -58,6 +58,21 @@ final class PiecePagesTest extends PageTestCase
         self::assertSame(['12', '14', '16'], array_map(strval(...), array_keys($this->version()->pieces->marks)));
     }
 
+    public function testOnePieceAfterAnotherIsMeasuredWithoutLeavingTheForm(): void
+    {
+        $this->get($this->path('/new'));
+        self::assertSame('', $this->browser->getCrawler()->filter('[name=pieceName]')->attr('autofocus'));
+        foreach (['Cuff', 'Collar'] as $name) {
+            $this->send('Save, and enter another', ['pieceName' => $name, 'another' => '1']);
+            self::assertResponseRedirects($this->path('/new').'?draft=box');
+            $page = $this->browser->followRedirect();
+            self::assertSame('', $page->filter('[name=pieceName]')->attr('value'));
+        }
+        self::assertSame(['Cuff', 'Collar'], array_map(static fn (Piece $piece): string => $piece->name, $this->pieces()));
+        $this->get($this->path('/0'));
+        self::assertCount(0, $this->browser->getCrawler()->selectButton('Save, and enter another'), 'what is changed is one piece');
+    }
+
     public function testAShapeIsDrawnFromItsMeasurementsInAColumnForEachSize(): void
     {
         $this->get($this->path('/new'));
