@@ -256,6 +256,8 @@ test('a piece is drawn while it is measured, and outlines come from an SVG file'
     await ready(page);
     await page.getByLabel('Name').fill('Facing');
     await page.getByLabel('length, column 1').fill('45');
+    await expect(page.getByText('It is drawn here once the measurements make a piece.')).toBeVisible();
+    await page.getByLabel('width, column 1').fill('20');
     await expect(page.getByRole('img', { name: /Facing: 48 cm long/ })).toBeVisible();
     await page.getByLabel('Shape').selectOption('bodice front');
     await expect(page.getByLabel('armhole depth, column 1')).toBeVisible();

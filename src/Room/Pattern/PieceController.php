@@ -141,10 +141,10 @@ final class PieceController extends AbstractController
         $entry = new Entry($request->request->all());
 
         return $this->render('pattern/_drawing.html.twig', [
-            'drawing' => $this->drawing($this->form->read($entry, [], [], $this->settings->of($account)->system)),
+            'drawing' => $this->drawing($entry, $this->settings->of($account)->system),
             'faults' => array_filter(
                 $entry->faults(),
-                static fn (string $field): bool => str_starts_with($field, 'shapes'),
+                static fn (string $field): bool => str_starts_with($field, 'shapes') && '' !== $entry->raw($field),
                 \ARRAY_FILTER_USE_KEY,
             ),
         ]);
@@ -181,9 +181,11 @@ final class PieceController extends AbstractController
                 $entry = new Entry($typed);
             }
         }
-        $values = $typed + ([] === $typed ? $this->form->values($piece, $system) : []);
+        $values = [] !== $typed ? $typed : match ($at) {
+            null => $this->form->usual($piece->shapes[0]->drafted->draft ?? Draft::Box, $system),
+            default => $this->form->values($piece, $system),
+        };
         $draft = Draft::tryFrom(\is_string($values['draft'] ?? null) ? $values['draft'] : '');
-        $quiet = new Entry($values);
 
         return $this->render(
             'pattern/piece.html.twig',
@@ -196,7 +198,7 @@ final class PieceController extends AbstractController
                 'values' => $values,
                 'draft' => $draft,
                 'faults' => $entry->faults(),
-                'drawing' => $this->drawing($this->form->read($quiet, [], [], $system)),
+                'drawing' => $this->drawing(new Entry($values), $system),
             ],
             new Response(status: $entry->status()),
         );
@@ -212,7 +214,7 @@ final class PieceController extends AbstractController
     private function redrawn(array $typed, Entry $entry, System $system): array
     {
         $draft = Draft::tryFrom($entry->raw('draft')) ?? Draft::Box;
-        $usual = $this->form->values($this->form->blank($draft), $system);
+        $usual = $this->form->usual($draft, $system);
         $shapes = \is_array($typed['shapes'] ?? null) ? array_values($typed['shapes']) : [];
         if ($entry->boolean('more')) {
             $last = $shapes[\count($shapes) - 1] ?? [];
@@ -240,8 +242,16 @@ final class PieceController extends AbstractController
         return $typed;
     }
 
-    private function drawing(Piece $piece): ?PieceDrawing
+    /** As typed; null while a measurement is missing. */
+    private function drawing(Entry $entry, System $system): ?PieceDrawing
     {
+        $piece = $this->form->read($entry, [], [], $system);
+        foreach (array_keys($entry->faults()) as $field) {
+            if (str_contains($field, '.m.') && '' === $entry->raw($field)) {
+                return null;
+            }
+        }
+
         return [] === $piece->shapes ? null : PieceDrawing::of($piece, $piece->shapes, 0, 300);
     }
 

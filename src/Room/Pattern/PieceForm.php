@@ -46,8 +46,23 @@ final readonly class PieceForm
         );
     }
 
-    /** @return array<string, mixed> by field, as typed */
-    public function values(Piece $piece, System $system): array
+    /**
+     * The fields to begin with: a drafted shape in its usual proportions, to be changed where the paper differs; a box, which is
+     * nothing but its two measurements, without them.
+     *
+     * @return array<string, mixed> by field, as typed
+     */
+    public function usual(Draft $draft, System $system): array
+    {
+        return $this->values($this->blank($draft), $system, Draft::Box !== $draft);
+    }
+
+    /**
+     * @param bool $measured without, the measurements are empty
+     *
+     * @return array<string, mixed> by field, as typed
+     */
+    public function values(Piece $piece, System $system, bool $measured = true): array
     {
         $tape = new Tape($system);
         $write = static fn (float $millimetres): string => $tape->typed(Length::ofMillimetres(round($millimetres, 3)), small: true);
@@ -71,7 +86,10 @@ final readonly class PieceForm
                             : array_combine(
                                 array_keys($shape->drafted->measures),
                                 array_map(
-                                    static function (string $name, float $value) use ($shape, $write): string {
+                                    static function (string $name, float $value) use ($shape, $write, $measured): string {
+                                        if (!$measured) {
+                                            return '';
+                                        }
                                         foreach ($shape->drafted->draft->measures() as $measure) {
                                             if ($measure->name === $name && 'mm' !== $measure->unit) {
                                                 return (string) $value;

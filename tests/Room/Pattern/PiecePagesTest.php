@@ -62,8 +62,15 @@ final class PiecePagesTest extends PageTestCase
     {
         $this->get($this->path('/new'));
         self::assertSame('', $this->browser->getCrawler()->filter('[name=pieceName]')->attr('autofocus'));
+        $page = $this->send('Save the piece', ['pieceName' => 'Cuff']);
+        self::assertResponseStatusCodeSame(422, 'nothing is measured yet');
+        self::assertStringContainsString('Length is missing: measure it on the paper.', self::says($page));
         foreach (['Cuff', 'Collar'] as $name) {
-            $this->send('Save, and enter another', ['pieceName' => $name, 'another' => '1']);
+            $this->send('Save, and enter another', [
+                'pieceName' => $name,
+                'shapes' => [['m' => ['length' => '26', 'width' => '8']]],
+                'another' => '1',
+            ]);
             self::assertResponseRedirects($this->path('/new').'?draft=box');
             $page = $this->browser->followRedirect();
             self::assertSame('', $page->filter('[name=pieceName]')->attr('value'));

@@ -109,7 +109,7 @@ final class PiecePagesTest extends PageTestCase
         $cushion = $this->project('Lockside cushion');
         foreach (['7', '<script>alert(1)</script>', '🧵, two'] as $name) {
             $this->get('/versions/'.$cushion->version?->id.'/pieces/new');
-            $this->send('Save the piece', ['pieceName' => $name]);
+            $this->send('Save the piece', ['pieceName' => $name, 'shapes' => [['m' => ['length' => '30', 'width' => '20']]]]);
             $path = '/project/'.$cushion->id.'/pieces';
             $this->post($path, ['pieces' => [$name], 'to' => 'buy', 'buy' => 'Cloth for '.$name, 'revision' => $this->revision($path)]);
             $claims = $this->project('Lockside cushion')->claims;
@@ -197,7 +197,7 @@ final class PiecePagesTest extends PageTestCase
             static fn ($pattern): bool => 'Tiller tee' === $pattern->title,
         ))[0]->versions[0];
         $this->get('/versions/'.$tee->id.'/pieces/new');
-        $this->send('Save the piece', ['pieceName' => 'Sleeve, lower']);
+        $this->send('Save the piece', ['pieceName' => 'Sleeve, lower', 'shapes' => [['m' => ['length' => '30', 'width' => '20']]]]);
         $this->get('/project/'.$shirt->id.'/change');
         $this->send('Save the project', ['parts' => [['kind' => 'sleeves', 'version' => 'tiller tee, a', 'size' => '14']]]);
         self::assertSame(['Sleeve', 'Sleeve, lower'], $this->project('Bow-locker shirt')->parts[0]->pieces);
