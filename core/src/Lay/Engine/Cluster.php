@@ -10,9 +10,6 @@ use Octavum\Core\Shape\Convex;
 /** Pieces put together, with the outline of all of them, which is nearly that of what they were. @internal */
 final readonly class Cluster
 {
-    /** By how much less a corner is none, mm. */
-    private const NEARLY = 2.0;
-
     private float $left;
     private float $right;
     private float $bottom;
@@ -21,8 +18,9 @@ final readonly class Cluster
     /**
      * @param non-empty-list<Member>    $members
      * @param list<array{float, float}> $points  counter-clockwise
+     * @param float                     $off     by how much less a corner is none, mm
      */
-    public function __construct(public array $members, public array $points)
+    public function __construct(public array $members, public array $points, private float $off)
     {
         $this->left = min(array_map(static fn (Member $member): float => $member->x, $members));
         $this->bottom = min(array_map(static fn (Member $member): float => $member->y, $members));
@@ -44,7 +42,7 @@ final readonly class Cluster
     {
         [$length, $width] = [$this->length(), $this->width()];
 
-        return 4 === \count($this->points) && abs($this->area() - $length * $width) < self::NEARLY * ($length + $width);
+        return 4 === \count($this->points) && abs($this->area() - $length * $width) < $this->off * ($length + $width);
     }
 
     /** @return list<list<array{float, float}>> convex */
@@ -75,7 +73,7 @@ final readonly class Cluster
     public function filled(Convex $convex): float
     {
         $area = array_sum(array_map(static fn (Member $member): float => $member->variant->outline->area(), $this->members));
-        $hull = new self($this->members, $convex->hull($this->points));
+        $hull = new self($this->members, $convex->hull($this->points), $this->off);
 
         return $area / max(1.0, $hull->area());
     }
@@ -97,7 +95,9 @@ final readonly class Cluster
             );
         }
 
-        return new self($members, array_map(fn (array $p): array => [$this->right - $p[0], $this->top - $p[1]], $this->points));
+        $points = array_map(fn (array $p): array => [$this->right - $p[0], $this->top - $p[1]], $this->points);
+
+        return new self($members, $points, $this->off);
     }
 
     private static function opposite(Member $member): ?Variant
@@ -127,6 +127,7 @@ final readonly class Cluster
                 $this->members,
             ),
             array_map(static fn (array $p): array => [$p[0], min($width, $p[1])], $this->points),
+            $this->off,
         );
     }
 
@@ -144,6 +145,7 @@ final readonly class Cluster
                 $this->members,
             ),
             array_map(static fn (array $p): array => [$p[0] + $dx, $p[1] + $dy], $this->points),
+            $this->off,
         );
     }
 
@@ -172,9 +174,9 @@ final readonly class Cluster
         for ($k = 2; $k < $others; ++$k) {
             $points[] = $other->points[($n + $k) % $others];
         }
-        $points = self::cleaned($points);
+        $points = $this->cleaned($points);
 
-        return \count($points) < 3 ? null : new self([...$this->members, ...$other->members], $points);
+        return \count($points) < 3 ? null : new self([...$this->members, ...$other->members], $points, $this->off);
     }
 
     /**
@@ -184,14 +186,14 @@ final readonly class Cluster
      *
      * @return list<array{float, float}>
      */
-    private static function cleaned(array $points): array
+    private function cleaned(array $points): array
     {
         for ($i = 0, $same = 0; $same < \count($points) && \count($points) > 2;) {
             $count = \count($points);
             [$a, $b, $c] = [$points[($i + $count - 1) % $count], $points[$i % $count], $points[($i + 1) % $count]];
             [$ux, $uy, $vx, $vy] = [$b[0] - $a[0], $b[1] - $a[1], $c[0] - $b[0], $c[1] - $b[1]];
             $long = max(hypot($ux, $uy), hypot($vx, $vy));
-            if (hypot($ux, $uy) < self::NEARLY || abs($ux * $vy - $uy * $vx) < self::NEARLY * $long) {
+            if (hypot($ux, $uy) < $this->off || abs($ux * $vy - $uy * $vx) < $this->off * $long) {
                 array_splice($points, $i % $count, 1);
                 $same = 0;
                 $i = max(0, $i - 1);

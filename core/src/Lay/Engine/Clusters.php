@@ -22,11 +22,16 @@ use Random\Randomizer;
 final readonly class Clusters
 {
     /**
-     * Two sides are one when their ends differ by no more than this, mm: digitised pieces are rounded, and errors add up. So deep two
-     * may overlap that are nudged apart, and so far stand out over the cloth's side what is moved in (Cluster::within).
+     * Two sides are one when their ends differ by no more than this, mm: at first what fits exactly, then what nearly does, since digitised
+     * pieces are rounded, and errors add up. So deep two may overlap that are nudged apart, and so far stand out over the cloth's side
+     * what is moved in (Cluster::within).
      */
+    private const EXACTLY = 0.5;
     private const NEARLY = 5.0;
     private const NUDGES = 3;
+
+    /** Of that, what a corner may be off. */
+    private const OFF = 0.4;
 
     /** Overlap of the two that is none, mm. */
     private const TOUCHES = 0.04;
@@ -56,33 +61,53 @@ final readonly class Clusters
      */
     public function of(array $items, \Closure $left): array
     {
-        $units = $kept = [];
-        foreach ($items as $item) {
-            if (null !== $item->held || null !== $item->piece->match || $item->isPair()) {
-                $kept[] = $item;
-            } else {
-                $units[] = new Cluster([new Member($item, $item->variants[0], 0, 0)], $item->variants[0]->outline->points);
-            }
-        }
-        $fits = [];
-        foreach ($units as $i => $a) {
-            for ($j = 0; $j < $i && $left() > 0; ++$j) {
-                array_push($fits, ...$this->fits($a, $units[$j], $i, $j));
-            }
-        }
-        $best = $this->joined($units, $fits, $left, static fn (): float => 0.0);
-        $random = new Randomizer(new Mt19937($this->seed));
-        $until = (1 - self::ANEW) * $left();
-        // what is mostly put together may have been one thing
-        $isNearlyWhole = 2 * \count($best) <= \count($units);
-        for ($try = 1; $isNearlyWhole && $try < self::TRIES && !$this->isWhole($best) && $left() > $until; ++$try) {
-            $other = $this->joined($units, $fits, $left, static fn (): float => self::CHANCE * $random->getInt(0, 1000) / 1000);
-            $best = $left() > 0 && $this->takes($other) < $this->takes($best) ? $other : $best;
+        $kept = array_filter(
+            $items,
+            static fn (Item $item): bool => null !== $item->held || null !== $item->piece->match || $item->isPair(),
+        );
+        $best = $this->fewest(array_diff_key($items, $kept), self::EXACTLY, 0, $left);
+        if (!$this->isWhole($best)) {
+            $nearly = $this->fewest(array_diff_key($items, $kept), self::NEARLY, self::TRIES, $left);
+            $best = $this->takes($nearly) < $this->takes($best) ? $nearly : $best;
         }
 
         return [...$kept, ...array_map(fn (Cluster $unit): Item => 1 === \count($unit->members)
             ? $unit->members[0]->item
             : $this->item($unit), $best)];
+    }
+
+    /**
+     * @param array<Item>       $items
+     * @param int               $tries with other twos first, where it does not go together at once
+     * @param \Closure(): float $left
+     *
+     * @return list<Cluster>
+     */
+    private function fewest(array $items, float $nearly, int $tries, \Closure $left): array
+    {
+        $units = array_map(static fn (Item $item): Cluster => new Cluster(
+            [new Member($item, $item->variants[0], 0, 0)],
+            $item->variants[0]->outline->points,
+            self::OFF * $nearly,
+        ), array_values($items));
+        $fits = [];
+        foreach ($units as $i => $a) {
+            for ($j = 0; $j < $i && $left() > 0; ++$j) {
+                array_push($fits, ...$this->fits($a, $units[$j], $i, $j, $nearly));
+            }
+        }
+        $best = $this->joined($units, $fits, $nearly, $left, static fn (): float => 0.0);
+        $random = new Randomizer(new Mt19937($this->seed));
+        $until = (1 - self::ANEW) * $left();
+        // what is mostly put together may have been one thing
+        $isNearlyWhole = 2 * \count($best) <= \count($units);
+        for ($try = 1; $isNearlyWhole && $try < $tries && !$this->isWhole($best) && $left() > $until; ++$try) {
+            $luck = static fn (): float => self::CHANCE * $random->getInt(0, 1000) / 1000;
+            $other = $this->joined($units, $fits, $nearly, $left, $luck);
+            $best = $left() > 0 && $this->takes($other) < $this->takes($best) ? $other : $best;
+        }
+
+        return $best;
     }
 
     /**
@@ -93,7 +118,7 @@ final readonly class Clusters
      *
      * @return list<Cluster> put together until nothing fits any more
      */
-    private function joined(array $units, array $fits, \Closure $left, \Closure $luck): array
+    private function joined(array $units, array $fits, float $nearly, \Closure $left, \Closure $luck): array
     {
         $gone = [];
         foreach ($fits as $n => [$fit]) {
@@ -109,7 +134,7 @@ final readonly class Clusters
             $units[] = $cluster;
             foreach ($units as $k => $unit) {
                 if ($k !== $new && !isset($gone[$k])) {
-                    foreach ($this->fits($cluster, $unit, $new, $k) as [$fit, $one, $two, $both]) {
+                    foreach ($this->fits($cluster, $unit, $new, $k, $nearly) as [$fit, $one, $two, $both]) {
                         $fits[] = [$fit + $luck(), $one, $two, $both];
                     }
                 }
@@ -136,7 +161,7 @@ final readonly class Clusters
     }
 
     /** @return list<array{float, int, int, Cluster}> how well they fit, which, and the two put together */
-    private function fits(Cluster $a, Cluster $b, int $i, int $j): array
+    private function fits(Cluster $a, Cluster $b, int $i, int $j, float $nearly): array
     {
         $fits = [];
         if ($a->isRectangle() && $b->isRectangle()) {
@@ -151,14 +176,14 @@ final readonly class Clusters
                 foreach ($other->points as $n => $start) {
                     $end = $other->points[($n + 1) % \count($other->points)];
                     if (
-                        abs($to[0] - $from[0] + $end[0] - $start[0]) > self::NEARLY
-                        || abs($to[1] - $from[1] + $end[1] - $start[1]) > self::NEARLY
+                        abs($to[0] - $from[0] + $end[0] - $start[0]) > $nearly
+                        || abs($to[1] - $from[1] + $end[1] - $start[1]) > $nearly
                     ) {
                         continue;
                     }
-                    $beside = $this->beside($a, $other, [$from, $to], [$start, $end]);
+                    $beside = $this->beside($a, $other, [$from, $to], [$start, $end], $nearly);
                     $joined = null === $beside ? null : $a->joined($beside, $m, $n);
-                    $filled = null === $joined || $joined->width() > $this->width + self::NEARLY ? 0.0 : $joined->filled($this->convex);
+                    $filled = null === $joined || $joined->width() > $this->width + $nearly ? 0.0 : $joined->filled($this->convex);
                     if (null !== $joined && $filled > self::FILLED) {
                         // what shares more of its outline fits the less by chance
                         $shared = 1 - $joined->around() / ($a->around() + $beside->around());
@@ -177,30 +202,30 @@ final readonly class Clusters
      * @param array{array{float, float}, array{float, float}} $side     of the first, from and to
      * @param array{array{float, float}, array{float, float}} $opposite of the other, which runs against it
      */
-    private function beside(Cluster $a, Cluster $other, array $side, array $opposite): ?Cluster
+    private function beside(Cluster $a, Cluster $other, array $side, array $opposite, float $nearly): ?Cluster
     {
         [$from, $to] = $side;
         [$start, $end] = $opposite;
         $other = $other->moved(($from[0] + $to[0] - $start[0] - $end[0]) / 2, ($from[1] + $to[1] - $start[1] - $end[1]) / 2);
-        $deep = $this->deep($a, $other);
+        $deep = $this->deep($a, $other, $nearly);
         $long = hypot($to[0] - $from[0], $to[1] - $from[1]);
-        for ($n = 0; $n < self::NUDGES && $deep > self::TOUCHES && $deep <= self::NEARLY; ++$n) {
+        for ($n = 0; $n < self::NUDGES && $deep > self::TOUCHES && $deep <= $nearly; ++$n) {
             $by = ($deep - 0.9 * self::TOUCHES) / $long;
             $other = $other->moved(($to[1] - $from[1]) * $by, ($from[0] - $to[0]) * $by);
-            $deep = $this->deep($a, $other);
+            $deep = $this->deep($a, $other, $nearly);
         }
 
         return $deep <= self::TOUCHES ? $other : null;
     }
 
-    private function deep(Cluster $a, Cluster $b): float
+    private function deep(Cluster $a, Cluster $b, float $most): float
     {
         $deep = 0.0;
         $others = $a->parts();
         foreach ($b->parts() as $part) {
             foreach ($others as $other) {
                 $deep = max($deep, $this->convex->depth($other, $part));
-                if ($deep > self::NEARLY) {
+                if ($deep > $most) {
                     return $deep;
                 }
             }
