@@ -9,11 +9,22 @@ use Octavum\Core\Shape\Outline;
 /** The lower end of a piece, where its x is largest: what can lie at an edge of the cloth. */
 final readonly class Hem
 {
+    /** One that rises by less is straight, mm. */
+    private const STRAIGHT = 3;
+
+    /** How far it curves, mm, so that only its lowest point can lie at an edge; null for one that is straight. */
+    public function curve(Outline $outline): ?float
+    {
+        $rise = $this->rise($outline);
+
+        return $rise < self::STRAIGHT ? null : $rise;
+    }
+
     /**
      * How far its ends lie above its lowest point, mm: nought for one that is straight. It is followed from there on either side
      * as long as it runs more across the cloth than along.
      */
-    public function rise(Outline $outline): float
+    private function rise(Outline $outline): float
     {
         $points = $outline->points;
         $count = \count($points);

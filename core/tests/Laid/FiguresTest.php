@@ -90,19 +90,23 @@ final class FiguresTest extends TestCase
 
     /** @param list<array{float, float}> $points */
     #[DataProvider('hems')]
-    public function testHowFarAHemRises(array $points, float $rise): void
+    public function testHowFarAHemCurves(array $points, ?float $curve): void
     {
-        self::assertEqualsWithDelta($rise, (new Hem())->rise(Outline::of($points)), 0.01);
-        self::assertEqualsWithDelta($rise, (new Hem())->rise(Outline::of($points)->flipped()), 0.01);
+        foreach ([Outline::of($points), Outline::of($points)->flipped()] as $outline) {
+            $is = (new Hem())->curve($outline);
+            self::assertSame($curve, null === $is ? null : round($is, 2));
+        }
     }
 
-    /** @return iterable<string, array{list<array{float, float}>, float}> */
+    /** @return iterable<string, array{list<array{float, float}>, ?float}> */
     public static function hems(): iterable
     {
-        yield 'a panel' => [[[0, 0], [600, 0], [600, 400], [0, 400]], 0];
-        yield 'flared, straight' => [[[0, 100], [600, 0], [600, 400], [0, 300]], 0];
-        yield 'curved' => [[[0, 100], [580, 0], [595, 100], [600, 200], [595, 300], [580, 400], [0, 300]], 20];
-        yield 'slanting' => [[[0, 0], [600, 0], [570, 400], [0, 400]], 30];
+        yield 'a panel' => [[[0, 0], [600, 0], [600, 400], [0, 400]], null];
+        yield 'flared, straight' => [[[0, 100], [600, 0], [600, 400], [0, 300]], null];
+        yield 'curved' => [[[0, 100], [580, 0], [595, 100], [600, 200], [595, 300], [580, 400], [0, 300]], 20.0];
+        yield 'slanting' => [[[0, 0], [600, 0], [570, 400], [0, 400]], 30.0];
+        yield 'slanting by less than anybody sees' => [[[0, 0], [600, 0], [597.1, 400], [0, 400]], null];
+        yield 'slanting by as much as counts' => [[[0, 0], [600, 0], [597, 400], [0, 400]], 3.0];
     }
 
     public function testASetupLaysItsPiecesByTheRules(): void

@@ -33,9 +33,6 @@ use Octavum\Core\Shape\Outline;
  */
 final readonly class Mat
 {
-    /** A hem that rises by less is straight, mm. */
-    private const STRAIGHT = 3;
-
     public function __construct(private SentenceWriter $sentences, private AccountSettings $settings)
     {
     }
@@ -298,13 +295,13 @@ final readonly class Mat
     /** How far a hem is from straight; null for one that is. */
     private function curve(Outline $flat): ?string
     {
-        $rise = (new Hem())->rise($flat);
+        $curve = (new Hem())->curve($flat);
 
-        return $rise < self::STRAIGHT
+        return null === $curve
             ? null
             : $this->sentences->write(
                 new Sentence('its hem curves by {length}: only its lowest point lies there', [
-                    'length' => Figure::exact(Length::ofMillimetres(round($rise))),
+                    'length' => Figure::exact(Length::ofMillimetres(round($curve))),
                 ]),
                 $this->settings->tape(),
             );
