@@ -243,6 +243,15 @@ test('pieces are laid to the figures of a large print, with hems at an edge, sav
     await expect(page.getByLabel('From one to the next, across')).toHaveValue('28 cm');
     await expect(page.getByRole('combobox', { name: 'Back bodice' })).toHaveValue('clear');
     await expect(page.getByLabel('below its top').nth(1)).toHaveValue('12 cm');
+    const saved = page.url();
+    await layOnPeonies(page);
+    await page.getByText('Pieces laid to large figures').click();
+    await expect(page.getByText('As measured for Regatta dress')).toBeVisible();
+    await expect(page.getByLabel('From one to the next, across')).toHaveValue('28 cm');
+    await page.getByLabel('Add a cut').selectOption({ index: 1 });
+    await expect(page.getByText('As measured for Regatta dress')).toBeHidden();
+    await expect(page.getByLabel('From one to the next, across'), 'what was offered is of the one cut alone').toHaveValue('');
+    await open(page, saved);
     await page.getByRole('link', { name: 'Print' }).click();
     await expect(page.getByText('The middle of a figure is 10 cm from the squared end and 8 cm from the upper edge')).toBeVisible();
     await expect(page.getByRole('row', { name: /Front bodice.*a figure in the middle/ })).toBeVisible();

@@ -80,10 +80,20 @@ export const figures = {
     seats() {
         const { figures } = this.mat.setup;
         const sheet = this.mat.sheets[0];
-        const known = figures ?? { along: sheet?.repeat, size: sheet?.motif };
-        FIELDS.filter((name) => known[name] !== undefined && known[name] !== null && this.$refs['figure' + name].value === '').forEach(
-            (name) => this.typed(this.$refs['figure' + name], known[name]),
-        );
+        const { earlier } = this.mat;
+        const known = figures ?? earlier ?? { along: sheet?.repeat, size: sheet?.motif };
+        for (const name of FIELDS) {
+            const field = this.$refs['figure' + name];
+            if (field.dataset.offered === field.value && !figures) {
+                // it was offered for another cut
+                field.value = '';
+            }
+            if (known[name] !== undefined && known[name] !== null && field.value === '') {
+                this.typed(field, known[name]);
+                field.dataset.offered = figures ? '' : field.value;
+            }
+        }
+        this.$refs.earlier.textContent = !figures && earlier ? this.words.earlier.replace('{lay}', earlier.lay) : '';
         const pieces = Object.values(this.mat.pieces);
         const all = JSON.stringify(pieces.map((piece) => piece.id));
         if (this.$refs.seats.dataset.pieces === all) {

@@ -35,6 +35,7 @@ final class MatController extends AbstractController
     public function __construct(
         private readonly SetupReader $setups,
         private readonly Mat $mat,
+        private readonly EarlierFigures $figures,
         private readonly Lays $lays,
         private readonly LayMapper $mapper,
         private readonly Plan $plan,
@@ -49,10 +50,11 @@ final class MatController extends AbstractController
     #[Route('/mat', name: 'table_mat', methods: ['POST'])]
     public function mat(Request $request, #[CurrentUser] Account $account): Response
     {
-        return $this->answering(
-            fn (array $asked): array => $this->mat->of($this->setups->read($asked['setup'] ?? null, $account)),
-            $request,
-        );
+        return $this->answering(function (array $asked) use ($account): array {
+            $setup = $this->setups->read($asked['setup'] ?? null, $account);
+
+            return $this->mat->of($setup) + ['earlier' => $this->figures->of($account, $setup->lay)];
+        }, $request);
     }
 
     /** The swatches of cloths, for a mat that gets another cut. */

@@ -35,6 +35,7 @@ final class TableController extends AbstractController
     public function __construct(
         private readonly SetupReader $setups,
         private readonly Mat $mat,
+        private readonly EarlierFigures $figures,
         private readonly Lays $lays,
         private readonly Plan $plan,
         private readonly AccountSettings $settings,
@@ -205,7 +206,7 @@ final class TableController extends AbstractController
 
         return $this->render('table/show.html.twig', [
             'record' => $record,
-            'mat' => $this->mat->of($setup),
+            'mat' => $this->mat->of($setup) + ['earlier' => $this->figures->of($account, $setup->lay)],
             'setup' => $setup,
             'saved' => null === $lay ? null : $this->mat->saved($lay),
             'stale' => $stale,

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Table;
+
+use Octavum\Account\Account;
+use Octavum\Core\Laid\LaidSheet;
+use Octavum\Core\Laid\LaySetup;
+use Octavum\Document\LayRulesCodec;
+use Octavum\Document\Node;
+use Octavum\Store\LayRecord;
+use Octavum\Store\LayRepository;
+
+/**
+ * Where the figures of a print lie on a cut, as the newest saved lay on it says: measured once, and offered for the next lay as long
+ * as the cut is what it was.
+ */
+final readonly class EarlierFigures
+{
+    public function __construct(private LayRepository $lays, private LayRulesCodec $rules)
+    {
+    }
+
+    /** @return array{lay: string, x: float|int, y: float|int, along: float|int, across: float|int, size: float|int}|null in mm */
+    public function of(Account $account, LaySetup $setup): ?array
+    {
+        $sheet = 1 === \count($setup->sheets) ? $setup->sheets[0] : null;
+        if (null === $sheet?->cut) {
+            return null;
+        }
+        foreach ($this->lays->allOf($account) as $record) {
+            $figures = $this->isOn($sheet, $record) ? $this->rules->read(Node::stored($record->lay, 'lay '.$record->id))->figures : null;
+            if (null !== $figures) {
+                return [
+                    'lay' => $record->name,
+                    'x' => $figures->x->millimetres(),
+                    'y' => $figures->y->millimetres(),
+                    'along' => $figures->along->millimetres(),
+                    'across' => $figures->across->millimetres(),
+                    'size' => $figures->size->millimetres(),
+                ];
+            }
+        }
+
+        return null;
+    }
+
+    /** Washed, cut into or measured anew it has other ends, and its figures lie elsewhere. */
+    private function isOn(LaidSheet $sheet, LayRecord $record): bool
+    {
+        if ($record->cuts() !== [$sheet->cut?->id]) {
+            return false;
+        }
+        $was = Node::stored($record->lay, 'lay '.$record->id)->at('sheets')->items(1)[0];
+
+        return abs($was->at('width')->number() - $sheet->width->millimetres()) < 1
+            && abs($was->at('length')->number() - ($sheet->length?->millimetres() ?? 0)) < 1;
+    }
+}
