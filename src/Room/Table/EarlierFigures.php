@@ -49,12 +49,11 @@ final readonly class EarlierFigures
     /** Washed, cut into or measured anew it has other ends, and its figures lie elsewhere. */
     private function isOn(LaidSheet $sheet, LayRecord $record): bool
     {
-        if ($record->cuts() !== [$sheet->cut?->id]) {
-            return false;
-        }
-        $was = Node::stored($record->lay, 'lay '.$record->id)->at('sheets')->items(1)[0];
+        $sheets = Node::stored($record->lay, 'lay '.$record->id)->at('sheets')->items(20);
 
-        return abs($was->at('width')->number() - $sheet->width->millimetres()) < 1
-            && abs($was->at('length')->number() - ($sheet->length?->millimetres() ?? 0)) < 1;
+        return [$sheet->cut?->id] === $record->cuts()
+            && 1 === \count($sheets)
+            && abs($sheets[0]->at('width')->number() - $sheet->width->millimetres()) < 1
+            && abs($sheets[0]->at('length')->number() - ($sheet->length?->millimetres() ?? 0)) < 1;
     }
 }

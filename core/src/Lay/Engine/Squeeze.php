@@ -35,7 +35,7 @@ final readonly class Squeeze
     /** Of the length of a lay in which pieces nearly fit, what they are given to move apart. */
     private const MORE = [1.005, 1.02, 1.05];
 
-    /** Rounds without a gain after which a separation is given up. */
+    /** Rounds without a gain after which a separation is given up; and of what lies nearly clear. */
     private const PATIENT = 300;
     private const BRIEFLY = 30;
 
@@ -70,8 +70,9 @@ final readonly class Squeeze
         if ([] === $units) {
             return $spots;
         }
-        if (!(new Guard($this->lane))->isSound($this->apart($units))) {
-            $free = $this->freed($this->apart($units), self::length($spots), $left);
+        $apart = $this->apart($units);
+        if (!(new Guard($this->lane))->isSound($apart)) {
+            $free = $this->freed($apart, self::length($spots), $left);
             if ([] === $free) {
                 return $spots;
             }
@@ -79,8 +80,8 @@ final readonly class Squeeze
 
             return $free;
         }
-        if (self::length($units) < self::length($spots) - 1e-6) {
-            $spots = $this->apart($units);
+        if (self::length($apart) < self::length($spots) - 1e-6) {
+            $spots = $apart;
             $found($spots);
         }
         $this->run($units, $half, function (array $units) use (&$spots, $found): void {
