@@ -84,8 +84,10 @@ final class WaySearch
         [$spots, $unplaced] = $this->ordered($search, $paired, $start);
         if ($until > 0 && [] === $unplaced) {
             $spots = $this->squeezed($spots, $this->seed, fn (): float => ($this->left)() - self::AGAIN);
+            // on one lane a squeeze ends before its time only where nothing can be shorter
+            $isShortest = $alone && ($this->left)() > self::AGAIN;
 
-            return [$this->again($spots, $paired), []];
+            return [$isShortest ? $spots : $this->again($spots, $paired), []];
         }
         if ($until > 0 && $alone && $this->lanes[0]->length < \INF) {
             $all = $this->onEndless(fn (): float => ($this->left)() - $until / 2);
