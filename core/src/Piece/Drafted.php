@@ -10,6 +10,9 @@ use Octavum\Core\Shape\Outline;
 /** A shape drawn from a handful of measurements. */
 final readonly class Drafted
 {
+    /** Of an inch, mm. */
+    private const EIGHTH = 3.175;
+
     /** @param array<string, float> $measures by name, in the unit of each */
     private function __construct(public Draft $draft, public array $measures)
     {
@@ -43,6 +46,21 @@ final readonly class Drafted
         $drafted->outline();
 
         return $drafted;
+    }
+
+    /**
+     * Whether it stands as it was offered, in usual proportions, but for what is lost when these are written in eighths of an inch:
+     * nobody has measured it. A box is offered without measurements.
+     */
+    public function isUsual(): bool
+    {
+        foreach ($this->draft->measures() as $measure) {
+            if (abs($this->measures[$measure->name] - $measure->usual) > self::EIGHTH / 2) {
+                return false;
+            }
+        }
+
+        return Draft::Box !== $this->draft;
     }
 
     /** @throws Unreadable when no piece comes of the measurements together */

@@ -40,6 +40,15 @@ final readonly class Piece
         return null;
     }
 
+    /** Whether nobody has measured it: each of its shapes stands in the usual proportions in which it was offered. */
+    public function isUsual(): bool
+    {
+        return [] !== $this->shapes && [] === array_filter(
+            $this->shapes,
+            static fn (Shape $shape): bool => true !== $shape->drafted?->isUsual(),
+        );
+    }
+
     /** The width of cloth it takes, mm, laid opened and the way that takes least; null when it has no shape in the size. */
     public function across(string $size): ?float
     {

@@ -31,6 +31,12 @@ final class DraftTest extends TestCase
             $longer = Drafted::of($draft, ['length' => $measures['length'] + 50] + $measures)->outline();
             self::assertGreaterThan($outline->area(), $longer->area());
         }
+        self::assertSame(Draft::Box !== $draft, $usual->isUsual(), 'a box is measured, or it is not there');
+        foreach ([[1.5, true], [3.0, false]] as [$more, $is]) {
+            $first = array_key_first($measures);
+            $other = Drafted::of($draft, [$first => $measures[$first] + $more] + $measures);
+            self::assertSame($is && Draft::Box !== $draft, $other->isUsual());
+        }
         self::assertGreaterThan(
             $outline->length(),
             Shape::drafted($usual, [], Length::ofMillimetres(15))->cutOut($draft->onFold())->length(),

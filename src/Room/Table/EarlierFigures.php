@@ -7,6 +7,7 @@ namespace Octavum\Room\Table;
 use Octavum\Account\Account;
 use Octavum\Core\Laid\LaidSheet;
 use Octavum\Core\Laid\LaySetup;
+use Octavum\Core\Measure\Length;
 use Octavum\Document\LayRulesCodec;
 use Octavum\Document\Node;
 use Octavum\Store\LayRecord;
@@ -49,11 +50,19 @@ final readonly class EarlierFigures
     /** Washed, cut into or measured anew it has other ends, and its figures lie elsewhere. */
     private function isOn(LaidSheet $sheet, LayRecord $record): bool
     {
+        if ([$sheet->cut?->id] !== $record->cuts()) {
+            return false;
+        }
         $sheets = Node::stored($record->lay, 'lay '.$record->id)->at('sheets')->items(20);
 
-        return [$sheet->cut?->id] === $record->cuts()
-            && 1 === \count($sheets)
-            && abs($sheets[0]->at('width')->number() - $sheet->width->millimetres()) < 1
-            && abs($sheets[0]->at('length')->number() - ($sheet->length?->millimetres() ?? 0)) < 1;
+        return 1 === \count($sheets)
+            && $this->isSame($sheets[0]->at('width')->length(), $sheet->width)
+            && $this->isSame($sheets[0]->at('length')->length(), $sheet->length);
+    }
+
+    /** But for less than a millimetre. */
+    private function isSame(?Length $was, ?Length $is): bool
+    {
+        return null !== $was && null !== $is && abs($was->micrometres - $is->micrometres) < 1000;
     }
 }

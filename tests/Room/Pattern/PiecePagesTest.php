@@ -110,7 +110,12 @@ final class PiecePagesTest extends PageTestCase
         );
         $edit = $this->get($this->path('/0'));
         self::assertSame('62 cm', $edit->filter('[name="shapes[1][m][length]"]')->attr('value'));
-        self::assertStringContainsString('one scale', self::says($this->get($this->path().'?size=16')));
+        $says = self::says($this->get($this->path().'?size=16'));
+        self::assertStringContainsString('one scale', $says);
+        self::assertStringNotContainsString('not measured', $says);
+        $this->get($this->path('/new?draft=collar'));
+        $this->send('Save the piece', ['pieceName' => 'Collar']);
+        self::assertSame(1, substr_count(self::says($this->get($this->path())), 'in usual proportions, not measured'));
     }
 
     /** @param array<string, mixed> $fields */

@@ -7,13 +7,14 @@ namespace Octavum\Core\Season\Snags;
 use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Piece\Piece;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Severity;
 use Octavum\Core\Season\Snag;
 
-/** A saved lay that does not count any more, and why; and what one that counts leaves to other cloth. */
+/** A saved lay that does not count any more, and why; of one that counts, what nobody measured and what it leaves to other cloth. */
 final readonly class LaySnags
 {
     public function __construct(private Assumptions $assumptions)
@@ -26,7 +27,7 @@ final readonly class LaySnags
         $lay = $claim->lay;
         $why = $project->layStale($claim, $this->assumptions);
         if (null === $lay || null === $why) {
-            return null === $lay ? [] : $this->elsewhere($project, $claim, $lay);
+            return null === $lay ? [] : [...$this->unmeasured($project, $claim), ...$this->elsewhere($project, $claim, $lay)];
         }
         if (!$lay->isGeneric($project->asked($claim, $this->assumptions)) || null === $project->pattern) {
             $sentence = new Sentence('The saved lay of {project} does not count any more: {why}.', [
@@ -42,6 +43,26 @@ final readonly class LaySnags
         );
 
         return [new Snag(Severity::Note, $sentence, Action::EnterPieces, $project->version->id ?? $project->pattern->id)];
+    }
+
+    /** @return list<Snag> one where the lay is of pieces in the proportions in which they were offered */
+    private function unmeasured(Project $project, Claim $claim): array
+    {
+        $version = $project->cutting($claim)?->version;
+        $usual = array_filter(
+            $version?->pieces->in($project->largestSize(), $claim->role) ?? [],
+            static fn (Piece $piece): bool => $piece->isUsual(),
+        );
+
+        return null === $version || [] === $usual ? [] : [new Snag(
+            Severity::Tight,
+            new Sentence('{project}: nobody has measured {pieces} on the paper, and its lay is only as true as usual proportions are.', [
+                'project' => $project->name,
+                'pieces' => implode(', ', array_map(static fn (Piece $piece): string => $piece->name, $usual)),
+            ]),
+            Action::EnterPieces,
+            $version->id,
+        )];
     }
 
     /** @return list<Snag> one where pieces are left off a lay that holds */

@@ -85,6 +85,22 @@ final class PartsTest extends TestCase
         self::assertStringContainsString('the pieces have been changed since', $said);
     }
 
+    public function testALayOfWhatNobodyMeasuredSaysSo(): void
+    {
+        $said = function (Piece $collar): string {
+            $body = $this->version('A', '2.40', [$this->box('Front', 1000, 500), $collar]);
+            $lay = $this->lay($this->project(null, body: $body));
+            $role = $this->role($this->project(null, body: $body, lay: $lay));
+            self::assertSame(Way::LaidOut, $role->need->way ?? null);
+
+            return implode(' ', array_map(static fn (Snag $snag): string => (string) $snag->sentence, $role->snags));
+        };
+        self::assertStringContainsString('nobody has measured Collar on the paper', $said($this->drafted('Collar', Draft::Collar, [])));
+        $first = Draft::Collar->measures()[0];
+        $measured = $this->drafted('Collar', Draft::Collar, [$first->name => (int) $first->usual + 10]);
+        self::assertStringNotContainsString('nobody has measured', $said($measured));
+    }
+
     public function testWhatNobodyNamedIsAskedForAndCountsNothingInSilence(): void
     {
         $c = $this->sleevesOfC();
