@@ -19,6 +19,9 @@ final class Built
     /** @var array<string, Person> */
     public array $people = [];
 
+    /** @var array<string, LayRecord> read already */
+    public array $laid = [];
+
     /** @var array<string, CutRecord> read already */
     public array $cuts = [];
 

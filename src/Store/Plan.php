@@ -38,6 +38,9 @@ final class Plan
     /** @var array<string, array<string, string>> the same, as Overrule::reasons() gives them */
     private array $overruled = [];
 
+    /** @var array<string, list<LayRecord>> the same */
+    private array $lays = [];
+
     /** @var array<string, list<SeasonRecord>> the same */
     private array $seasons = [];
 
@@ -46,6 +49,7 @@ final class Plan
         private readonly ProjectRepository $projects,
         private readonly WholePlan $whole,
         private readonly ProjectMapper $mapper,
+        private readonly LayRepository $layRecords,
         private readonly AccountSettings $settings,
         private readonly Tins $notions,
         private readonly Overrules $overrules,
@@ -54,7 +58,7 @@ final class Plan
 
     public function onFlush(): void
     {
-        $this->loaded = $this->drawn = $this->seasons = $this->overruled = [];
+        $this->loaded = $this->drawn = $this->lays = $this->seasons = $this->overruled = [];
     }
 
     /** @return list<SeasonRecord> the earliest first */
@@ -118,7 +122,17 @@ final class Plan
     {
         $built = new Built($this->settings->of($account)->assumptions);
 
-        return $this->mapper->projects($this->whole->of($account, $built, $drawn), $built);
+        $records = $this->whole->of($account, $built, $drawn);
+        krsort($built->laid);
+        $this->lays[$account->id] = array_values($built->laid);
+
+        return $this->mapper->projects($records, $built);
+    }
+
+    /** @return list<LayRecord> the newest first */
+    public function lays(Account $account): array
+    {
+        return $this->lays[$account->id] ??= $this->layRecords->allOf($account);
     }
 
     /** One of them as it leads, without loading the rest; null when it is not on the plan. */

@@ -26,7 +26,7 @@ final readonly class WholePlan
     }
 
     /**
-     * @param Built $built gets the cuts that lays name and the versions that parts name
+     * @param Built $built gets the lays, the cuts that they name and the versions that parts name
      * @param bool  $drawn of other options than the leading ones only what they might take of cuts that something is promised:
      *                     nothing else of them is drawn on strips
      *
@@ -37,6 +37,7 @@ final readonly class WholePlan
         $with = ['account' => $account->id];
         $own = static fn (): array => ['account' => $account];
         $lays = $this->glance->at(LayRecord::class, 'WHERE r.account_id = :account AND r.removed_at IS NULL', $with, $own);
+        $built->laid = $lays;
         $with['laid'] = array_merge(...array_map(static fn (LayRecord $lay): array => $lay->cuts(), array_values($lays)));
         $claimed = 'WHERE r.project_id IN ('.self::MINE.' AND p.removed_at IS NULL)'.($drawn ? self::DRAWN : '');
         $cuts = 'c.id IN (:laid) OR c.id IN (SELECT r.cut_id FROM claim r '.$claimed.')';

@@ -11,7 +11,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Document\LayRulesCodec;
 use Octavum\Document\Node;
 use Octavum\Store\LayRecord;
-use Octavum\Store\LayRepository;
+use Octavum\Store\Plan;
 
 /**
  * Where the figures of a print lie on a cut, as the newest saved lay on it says: measured once, and offered for the next lay as long
@@ -19,7 +19,7 @@ use Octavum\Store\LayRepository;
  */
 final readonly class EarlierFigures
 {
-    public function __construct(private LayRepository $lays, private LayRulesCodec $rules)
+    public function __construct(private Plan $plan, private LayRulesCodec $rules)
     {
     }
 
@@ -30,7 +30,7 @@ final readonly class EarlierFigures
         if (null === $sheet?->cut) {
             return null;
         }
-        foreach ($this->lays->allOf($account) as $record) {
+        foreach ($this->plan->lays($account) as $record) {
             $figures = $this->isOn($sheet, $record) ? $this->rules->read(Node::stored($record->lay, 'lay '.$record->id))->figures : null;
             if (null !== $figures) {
                 return [

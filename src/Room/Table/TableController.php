@@ -17,7 +17,6 @@ use Octavum\Document\Refused;
 use Octavum\Store\Built;
 use Octavum\Store\LayMapper;
 use Octavum\Store\LayRecord;
-use Octavum\Store\LayRepository;
 use Octavum\Store\Library;
 use Octavum\Store\Plan;
 use Octavum\Store\Stash;
@@ -43,11 +42,11 @@ final class TableController extends AbstractController
     }
 
     #[Route('', name: 'table', methods: ['GET'])]
-    public function list(Library $library, LayRepository $repository, LayMapper $mapper, #[CurrentUser] Account $account): Response
+    public function list(Library $library, LayMapper $mapper, #[CurrentUser] Account $account): Response
     {
         $projects = $this->plan->projects($account);
         $built = new Built($this->settings->of($account)->assumptions);
-        $lays = array_map(static fn (LayRecord $record): SavedLay => $mapper->lay($record, $built), $repository->allOf($account));
+        $lays = array_map(static fn (LayRecord $record): SavedLay => $mapper->lay($record, $built), $this->plan->lays($account));
 
         $answers = [];
         foreach ($projects as $project) {
@@ -178,6 +177,7 @@ final class TableController extends AbstractController
                 }
             }
         }
+        $projects = $this->plan->projects($account);
         $problem = null;
         try {
             $setup = $this->setups->read($asked, $account);
@@ -187,7 +187,7 @@ final class TableController extends AbstractController
         }
         $assumptions = $this->settings->of($account)->assumptions;
         $stale = [];
-        foreach (null === $lay ? [] : $this->plan->projects($account) as $project) {
+        foreach (null === $lay ? [] : $projects as $project) {
             foreach (array_merge(...array_map(static fn (Project $way): array => $way->lines(), $project->ways())) as $line) {
                 foreach ($line->claims as $claim) {
                     $why = null !== $lay && $claim->lay?->id === $lay->id ? $line->layStale($claim, $assumptions) : null;
@@ -215,7 +215,7 @@ final class TableController extends AbstractController
             'patterns' => $patterns,
             'projects' => array_values(
                 array_filter(
-                    $this->plan->projects($account),
+                    $projects,
                     static fn (Project $project): bool => $project->state->isOpen()
                         && null !== $project->version
                         && [] !== array_filter($project->claims, static fn (Claim $claim): bool => !$claim->cutOut),

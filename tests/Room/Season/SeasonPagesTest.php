@@ -486,7 +486,7 @@ final class SeasonPagesTest extends PageTestCase
             '/notions' => 3,
             '/settings' => 4,
             '/table' => 18,
-            '/table/new?project='.$project->id => 18,
+            '/table/new?project='.$project->id => 17,
         ];
     }
 

@@ -386,7 +386,7 @@ final class TablePagesTest extends PageTestCase
         $lay = '/table/'.$this->workroom($this->account)->lays[0]->id;
         $this->get($lay);
         $one = QueryCounter::during(fn () => $this->get($lay));
-        self::assertLessThanOrEqual(26, $one);
+        self::assertLessThanOrEqual(25, $one);
         $this->savePinafore();
         $this->savePinafore();
         self::assertSame($one, QueryCounter::during(fn () => $this->get($lay)), 'however many there are');
