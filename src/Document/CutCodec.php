@@ -54,7 +54,7 @@ final readonly class CutCodec
             return new LedgerEntry(
                 $entry->at('on')->requiredDate(),
                 $entry->at('kind')->choice(LedgerKind::class) ?? LedgerKind::Bought,
-                $entry->at('length')->length(),
+                $entry->at('length')->lengthLeft(),
                 $entry->at('note')->text(),
                 $entry->at('was')->colour(),
                 $entry->at('colour')->colour(),
@@ -87,7 +87,7 @@ final readonly class CutCodec
     {
         return array_map(static function (Node $bite): Bite {
             $bite->object(['from', 'below', 'length', 'width']);
-            $place = static fn (Node $at): Length => 0 === $at->scalar() || !$at->isThere() ? Length::zero() : $at->requiredLength();
+            $place = static fn (Node $at): Length => $at->lengthLeft() ?? Length::zero();
 
             return new Bite(
                 $place($bite->at('from')),

@@ -299,6 +299,12 @@ final readonly class Node
         return Length::ofMillimetres($this->value);
     }
 
+    /** A length in millimetres, or nought where nothing is left. */
+    public function lengthLeft(): ?Length
+    {
+        return 0 === $this->value || 0.0 === $this->value ? Length::zero() : $this->length();
+    }
+
     public function requiredLength(): Length
     {
         if (null === $this->value) {

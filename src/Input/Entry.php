@@ -151,6 +151,14 @@ final class Entry
         return $this->attempt($field, fn (): Length => Length::parse($this->raw($field), $default));
     }
 
+    /** A length that may be nought, where nothing is left. */
+    public function lengthLeft(string $field, Unit $default): ?Length
+    {
+        return 1 === preg_match('/^(0+([.,]0+)?\s*[a-z"]{0,6}|nothing|none)$/i', $this->raw($field))
+            ? Length::zero()
+            : $this->length($field, $default);
+    }
+
     /** A length that may be below nought, where it shortens something. */
     public function change(string $field, Unit $default): ?Length
     {

@@ -39,6 +39,9 @@ final readonly class Cut
     /** It is not to be washed, so that nothing is counted off for it. */
     public bool $neverWashed;
 
+    /** Of its two ends, those that are still to be straightened: none of a remnant, one more after each cutting. */
+    public int $rawEnds;
+
     /**
      * @param list<LedgerEntry> $ledger in the order written
      * @param list<Bite>        $bites  that are missing from it
@@ -57,6 +60,7 @@ final readonly class Cut
         usort($byDay, static fn (LedgerEntry $a, LedgerEntry $b): int => $a->on <=> $b->on);
         $length = $shrunkOn = null;
         $settled = $gone = $cameWashed = $never = false;
+        $rawEnds = 2;
         foreach ($byDay as $entry) {
             $kind = $entry->kind;
             if ($kind->shrinks() && null === $shrunkOn) {
@@ -64,11 +68,15 @@ final readonly class Cut
                 $cameWashed = null === $length;
             }
             $never = $never || LedgerKind::NotWashed === $kind;
+            $rawEnds = match (true) {
+                LedgerKind::Remnant === $kind, LedgerKind::Straightened === $kind => 0,
+                $kind->takes() => min(2, $rawEnds + 1),
+                default => $rawEnds,
+            };
             if (null !== $entry->length) {
                 $length = $entry->length;
                 $settled = $settled || null !== $shrunkOn;
-                $gone = ($gone && LedgerKind::Bought !== $kind && LedgerKind::Measured !== $kind)
-                    || (LedgerKind::Cut === $kind && 0 === $entry->length->micrometres);
+                $gone = ($gone && LedgerKind::Bought !== $kind && LedgerKind::Measured !== $kind) || $length->isZero();
             } elseif (LedgerKind::Cut === $kind || LedgerKind::Remnant === $kind) {
                 $length = null;
             } elseif ($kind->takesAll()) {
@@ -82,6 +90,7 @@ final readonly class Cut
         $this->shrunkOn = $shrunkOn;
         $this->cameWashed = $cameWashed;
         $this->neverWashed = $never;
+        $this->rawEnds = $rawEnds;
     }
 
     /** Something was taken from it since it was last measured, and nobody said how much. */
@@ -122,8 +131,17 @@ final readonly class Cut
         return null === $this->width ? $cloth->width : Width::of($this->width, Length::zero());
     }
 
+    /** @throws Unreadable when something is taken from it and more is left than there was on that day */
     public function with(LedgerEntry $entry): self
     {
+        $before = new self('', array_values(array_filter(
+            $this->ledger,
+            static fn (LedgerEntry $one): bool => $one->on <= $entry->on,
+        )));
+        if ($entry->kind->takes() && null !== $entry->length && true === $before->length?->isLessThan($entry->length)) {
+            throw Unreadable::because('Before that there was less of it: type what is left of it, or measure the cut again first.');
+        }
+
         return $this->changed([...$this->ledger, $entry], $this->bites);
     }
 

@@ -13,6 +13,7 @@ enum LedgerKind: string
     case Dyed = 'dyed';
     case NotWashed = 'not to be washed';
     case Measured = 'measured';
+    case Straightened = 'straightened';
     case Cut = 'cut';
     case Remnant = 'remnant';
     case GivenAway = 'given away';
@@ -23,6 +24,12 @@ enum LedgerKind: string
     public function shrinks(): bool
     {
         return \in_array($this, [self::Washed, self::Steamed, self::Dyed], true);
+    }
+
+    /** Takes cloth away: what is left is never longer than before. */
+    public function takes(): bool
+    {
+        return self::Cut === $this || self::Remnant === $this || $this->takesAll();
     }
 
     /** Leaves nothing of it, unless a length says what is left. */

@@ -15,7 +15,7 @@ use Octavum\Core\Measure\Width;
 use Octavum\Core\Measure\Working;
 
 /**
- * What can be cut from a cut: (measured − squaring at both ends) × (1 − shrinkage if it still shrinks), and the usable
+ * What can be cut from a cut: (measured − straightening at each raw end) × (1 − shrinkage if it still shrinks), and the usable
  * width likewise. Where parts are missing, the longest whole stretch counts, unless a lay goes round them; a cut that is
  * gone leaves nothing. Source: docs/rules.md.
  */
@@ -50,7 +50,7 @@ final readonly class ToCut
         $shrinkage = $cloth->shrinkage();
         $along = $cut->settled ? Percent::of(0) : $shrinkage->along;
         $across = self::isWidthSettled($cloth, $cut) ? Percent::of(0) : $shrinkage->across;
-        $squaring = $assumptions->squaring->times(2);
+        $squaring = $assumptions->squaring->times($cut->rawEnds);
         $width = $cut->widthOf($cloth);
         [$stretch, $usable] = $laid ? [$cut->length, $width?->usable()] : self::whole($cut, $width);
         $stretch = $cut->gone ? Length::zero() : $stretch;
@@ -135,7 +135,11 @@ final readonly class ToCut
                 ->less(new Sentence('Parts are missing, so it is more than one length'), $measured->minus($this->stretch), Source::Measured)
                 ->result(new Sentence('The longest whole stretch'), Figure::exact($this->stretch));
         }
-        $working = $working->less(new Sentence('Squaring, both ends'), $this->squaring, Source::Assumed);
+        $working = match ($this->cut->rawEnds) {
+            2 => $working->less(new Sentence('Straightening both ends'), $this->squaring, Source::Assumed),
+            1 => $working->less(new Sentence('Straightening one end'), $this->squaring, Source::Assumed),
+            default => $working->given(new Sentence('Its ends are straight'), Figure::exact(Length::zero()), Source::Measured),
+        };
         if (!$this->shrink->isZero()) {
             $working = $working->less(
                 new Sentence($this->shrinks(), ['percent' => $this->shrink]),

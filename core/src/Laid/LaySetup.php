@@ -236,7 +236,8 @@ final readonly class LaySetup
      */
     private function bites(LaidSheet $sheet): array
     {
-        $squared = (float) $this->assumptions->squaring->millimetres();
+        $isRaw = ($sheet->cut->rawEnds ?? 0) > 0;
+        $squared = $isRaw ? (float) $this->assumptions->squaring->millimetres() : 0.0;
         $width = null === $sheet->cloth ? null : $sheet->cut?->widthOf($sheet->cloth);
         $selvage = (float) ($width?->selvage->millimetres() ?? 0);
 

@@ -127,6 +127,16 @@ final readonly class Length
         return $this->micrometres === $other->micrometres;
     }
 
+    public function isZero(): bool
+    {
+        return 0 === $this->micrometres;
+    }
+
+    public function isPositive(): bool
+    {
+        return $this->micrometres > 0;
+    }
+
     public function isNegative(): bool
     {
         return $this->micrometres < 0;

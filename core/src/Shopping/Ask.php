@@ -46,7 +46,7 @@ final readonly class Ask
             $exact,
             $length,
             $working
-                ->plus(new Sentence('Squaring, both ends'), $squaring, Source::Assumed)
+                ->plus(new Sentence('Straightening both ends'), $squaring, Source::Assumed)
                 ->result(new Sentence('Before rounding to the counter’s {step}', ['step' => $counter->value]), Figure::exact($exact))
                 ->result(new Sentence('Ask for'), Figure::needed($length)),
         );

@@ -21,7 +21,7 @@ use Octavum\Core\Season\Sewing\Stretch;
  */
 final readonly class YearInReview
 {
-    /** By what the length is less than before it, cloth went. */
+    /** By what the length is less than before it, cloth went; what is taken apart or made a remnant stays in the stash. */
     private const OUT = [LedgerKind::Cut, LedgerKind::GivenAway, LedgerKind::Spoilt];
 
     /**
@@ -86,14 +86,15 @@ final readonly class YearInReview
     private function cost(Project $project): ?int
     {
         $cost = 0.0;
-        foreach ($project->claims as $claim) {
+        $claims = array_merge(...array_map(static fn (Project $line): array => $line->claims, $project->lines()));
+        foreach ($claims as $claim) {
             if (null === $claim->cloth?->pricePerMetre || null === $claim->used) {
                 return null;
             }
             $cost += ($claim->used->micrometres * $claim->cloth->pricePerMetre) / 1e6;
         }
 
-        return [] === $project->claims ? null : (int) round($cost);
+        return [] === $claims ? null : (int) round($cost);
     }
 
     /**
@@ -137,16 +138,13 @@ final readonly class YearInReview
         return $sum;
     }
 
-    /** @return list<LedgerEntry> with the length that came; of what was first measured after its wash, that */
+    /** @return list<LedgerEntry> with the length that came: the first that was measured */
     private function came(Cut $cut): array
     {
         $came = [];
         $bought = null;
         foreach ($cut->ledger as $entry) {
             $bought = LedgerKind::Bought === $entry->kind ? $entry : $bought;
-            if (null !== $bought && \in_array($entry->kind, self::OUT, true)) {
-                $bought = null;
-            }
             if (null !== $bought && null !== $entry->length) {
                 $came[] = new LedgerEntry($bought->on, $bought->kind, $entry->length);
                 $bought = null;
@@ -161,14 +159,19 @@ final readonly class YearInReview
     {
         $entries = $cut->ledger;
         usort($entries, static fn (LedgerEntry $a, LedgerEntry $b): int => $a->on <=> $b->on);
-        $before = null;
+        $before = $open = null;
         $went = [];
         foreach ($entries as $entry) {
             $left = $entry->length ?? ($entry->kind->takesAll() ? Length::zero() : null);
-            if (null !== $before && true === $left?->isLessThan($before) && \in_array($entry->kind, self::OUT, true)) {
-                $went[] = new LedgerEntry($entry->on, $entry->kind, $before->minus($left));
+            // what was cut into without a figure went on that day; how much, the next measure tells
+            $open ??= \in_array($entry->kind, self::OUT, true) ? $entry : null;
+            if (null === $left) {
+                continue;
             }
-            $before = $entry->length ?? $before;
+            if (null !== $open && true === $before?->minus($left)->isPositive()) {
+                $went[] = new LedgerEntry($open->on, $open->kind, $before->minus($left));
+            }
+            [$before, $open] = [$left, null];
         }
 
         return $went;

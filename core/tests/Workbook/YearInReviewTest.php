@@ -10,6 +10,7 @@ use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Copy;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Season;
@@ -96,7 +97,52 @@ final class YearInReviewTest extends TestCase
             ->in()->millimetres();
         self::assertSame(2500.0, $in($entry(LedgerKind::Bought, null), $entry(LedgerKind::Washed, '2.5')));
         self::assertSame(3000.0, $in($entry(LedgerKind::Bought, '3'), $entry(LedgerKind::Washed, '2.9')), 'and only once');
-        self::assertSame(0.0, $in($entry(LedgerKind::Bought, null), $entry(LedgerKind::Cut, '1')), 'what is left of it says nothing');
+        self::assertSame(1000.0, $in($entry(LedgerKind::Bought, null), $entry(LedgerKind::Cut, '1')), 'at least what is left of it came in');
+    }
+
+    public function testWhatWasCutIntoWithoutAFigureWentOnThatDayOnceItIsMeasured(): void
+    {
+        $out = $this->out([['02-01', LedgerKind::Bought, '3'], ['03-05', LedgerKind::Cut, null], ['05-02', LedgerKind::Measured, '1.2']]);
+        self::assertSame([3 => 1.8], $out);
+        self::assertSame([], $this->out([['02-01', LedgerKind::Bought, '3'], ['03-05', LedgerKind::Cut, null]]), 'not known yet');
+    }
+
+    public function testASheetTakenApartComesInOnceAndNothingGoesOut(): void
+    {
+        $on = Sewn::day('02-01');
+        $sheet = new Cut('s', [new LedgerEntry($on, LedgerKind::Bought, Plan::length('2.4')), new LedgerEntry($on, LedgerKind::TakenApart)]);
+        $half = static fn (string $id): Cut => new Cut($id, [new LedgerEntry($on, LedgerKind::Remnant, Plan::length('1.2'), 'taken apart')]);
+        $review = (new YearInReview())->of(2027, [], [new Cloth('c', 'C', cuts: [$sheet, $half('a'), $half('b')])], $on);
+        self::assertSame([2400, 0], [$review->in()->millimetres(), $review->out()->millimetres()]);
+    }
+
+    public function testSeveralSewnAtOnceCostTheClothOfAllOfThem(): void
+    {
+        $lawn = $this->lawn();
+        $used = static fn (string $metres): Claim => new Claim('c'.$metres, Role::Main, $lawn, $lawn->cuts[0], cutOut: true, used: Plan::length($metres));
+        $sewing = new Sewing(states: [new Entered(ProjectState::Done, Sewn::day('03-20'))]);
+        $season = new Season('thaw', 'Thaw', Sewn::day('02-01'), 13, 240);
+        $two = new Project('two', 'Tops', $season, 1, state: ProjectState::Done, claims: [$used('1.25')], sewing: $sewing, copies: [
+            new Copy(claims: [$used('1.75')]),
+        ]);
+        $review = (new YearInReview())->of(2027, [$two], [$lawn], Sewn::day('12-31'));
+        self::assertSame(3600, $review->sewn[0]->cost, '1.25 m and 1.75 m at 12.00');
+    }
+
+    /**
+     * @param list<array{string, LedgerKind, ?string}> $ledger day, kind and what was left
+     *
+     * @return array<int, float> metres that went, by month
+     */
+    private function out(array $ledger): array
+    {
+        $entries = array_map(
+            static fn (array $one): LedgerEntry => new LedgerEntry(Sewn::day($one[0]), $one[1], null === $one[2] ? null : Plan::length($one[2])),
+            $ledger,
+        );
+        $review = (new YearInReview())->of(2027, [], [new Cloth('c', 'C', cuts: [new Cut('cut', $entries)])], Sewn::day('12-31'));
+
+        return $this->byMonth($review, static fn (Month $month): float => $month->out->micrometres / 1e6);
     }
 
     private function review(string $today = '2027-12-31'): Review

@@ -7,12 +7,14 @@ namespace Octavum\Room\Cloth;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Core\Cloth\Conservation;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Haul\Part;
 use Octavum\Core\Haul\PartsReader;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\Unreadable;
 use Octavum\Input\Entry;
 use Octavum\Page\Toast;
 use Octavum\Store\ClothMapper;
@@ -54,11 +56,14 @@ final class ApartController extends AbstractController
             $entry->fault('parts', new Sentence('Type a line for each piece, such as “back 75 × 60 cm”.'));
         }
         $whole = '' === $entry->raw('cut') ? null : $this->whole($cloth, $entry->raw('cut'));
+        if (null !== $whole && $entry->isSound()) {
+            $entry->attempt('parts', fn () => $this->check($parts, $whole, $account));
+        }
         $today = $this->clock->now()->setTime(0, 0);
         if (!$entry->isSound()) {
             return $this->page->page($cloth, $account, $entry, $today->format('Y-m-d'), 'apart');
         }
-        $made = $this->make($parts, $cloth, $today, $entry->boolean('washed'));
+        $made = $this->make($parts, $cloth, $today, $entry->boolean('washed'), null === $whole ? LedgerKind::Bought : LedgerKind::Remnant);
         $this->entities->flush();
         $touched = [...$made, ...null === $whole ? [] : [$whole]];
         $before = $this->takeBack->state($touched);
@@ -95,15 +100,34 @@ final class ApartController extends AbstractController
     /**
      * @param list<Part> $parts
      *
+     * @throws Unreadable when the whole is no longer here, or smaller than its pieces
+     */
+    private function check(array $parts, CutRecord $whole, Account $account): void
+    {
+        $cut = $this->mapper->cut($whole);
+        if ($cut->gone) {
+            throw Unreadable::because('That cut is no longer here: nothing can come out of it. Choose another, or none.');
+        }
+        $cloth = $this->mapper->cloth($whole->cloth, $this->settings->of($account)->assumptions);
+        (new Conservation($cloth, $cut, $cut->length))->checkAll(array_merge(...array_map(
+            static fn (Part $part): array => array_fill(0, $part->count, [$part->length, $part->width]),
+            $parts,
+        )));
+    }
+
+    /**
+     * @param list<Part> $parts
+     * @param LedgerKind $came  as what they came into the stash
+     *
      * @return list<CutRecord> taken out still, so that bringing them in can be undone
      */
-    private function make(array $parts, ClothRecord $cloth, \DateTimeImmutable $on, bool $washed): array
+    private function make(array $parts, ClothRecord $cloth, \DateTimeImmutable $on, bool $washed, LedgerKind $came): array
     {
         $made = [];
         foreach ($parts as $part) {
             for ($i = 1; $i <= $part->count; ++$i) {
                 $ledger = [
-                    new LedgerEntry($on, LedgerKind::Bought, $washed ? null : $part->length, 'taken apart'),
+                    new LedgerEntry($on, $came, $washed ? null : $part->length, 'taken apart'),
                     ...$washed ? [new LedgerEntry($on, LedgerKind::Washed, $part->length)] : [],
                 ];
                 $name = $part->name.($part->count > 1 ? ' '.$i : '');

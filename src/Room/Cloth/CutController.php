@@ -32,8 +32,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** What happens to a cut: each is an entry in its ledger, and the last one can be undone. */
 final class CutController extends AbstractController
 {
-    private const NEEDS_LENGTH = [LedgerKind::Measured, LedgerKind::Cut];
-
     public function __construct(
         private readonly ClothRepository $cloths,
         private readonly ClothMapper $mapper,
@@ -89,21 +87,24 @@ final class CutController extends AbstractController
         $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
         $entry = new Entry($request->request->all());
         $kind = $entry->choice('kind', LedgerKind::class) ?? LedgerKind::Measured;
-        $typed = $entry->length('length', $this->settings->of($account)->system->lengthUnit());
+        $unit = $this->settings->of($account)->system->lengthUnit();
+        $typed = $kind->takes() ? $entry->lengthLeft('length', $unit) : $entry->length('length', $unit);
         $length = null === $typed ? null : $entry->attempt('length', static fn (): Length => Cut::ownLength($typed));
-        if (null === $length && \in_array($kind, self::NEEDS_LENGTH, true) && $entry->isSound()) {
+        if (null === $length && LedgerKind::Measured === $kind && $entry->isSound()) {
             $entry->fault('length', new Sentence('The length is missing: type what the tape says, such as 1.4 m or 1 5/8 yd.'));
         }
         $on = $entry->date('on') ?? $this->clock->now()->setTime(0, 0);
         $colour = LedgerKind::Dyed === $kind && '' !== $entry->raw('colour') ? $this->form->colour($entry, 'colour') : null;
+        $was = null === $colour ? null : $record->cloth->colours[0] ?? null;
+        $written = new LedgerEntry($on, $kind, $length, $entry->text('note', 500), $was, $colour);
+        $changed = $entry->attempt('length', fn (): Cut => $this->mapper->cut($record)->with($written));
         Revision::check($entry, $record->revision);
-        if (!$entry->isSound()) {
+        if (!$entry->isSound() || null === $changed) {
             return $this->page->page($record->cloth, $account, $entry, $this->today(), $id);
         }
-        $was = null === $colour ? null : $record->cloth->colours[0] ?? null;
         $this->change(
             $record,
-            $this->mapper->cut($record)->with(new LedgerEntry($on, $kind, $length, $entry->text('note', 500), $was, $colour)),
+            $changed,
             'Written into the ledger of {cloth}: {kind}.',
             ['kind' => $kind->value],
         );

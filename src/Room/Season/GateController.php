@@ -6,6 +6,7 @@ namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Core\Cloth\Conservation;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Toile;
@@ -143,11 +144,13 @@ final class GateController extends AbstractController
     private function taken(Entry $entry, ProjectAnswer $answer, RoleAnswer $role, Account $account): ?Taken
     {
         $cut = $role->claim->cut;
+        $cloth = $role->claim->cloth;
         $system = $this->settings->of($account)->system;
         $used = $entry->length('used', $system->lengthUnit());
         if (null === $used && $entry->isSound()) {
             $entry->fault('used', new Sentence('How much was cut off? Type its length along the cloth, such as 1.4 m.'));
         }
+        $conservation = null === $cut || null === $cloth ? null : new Conservation($cloth, $cut, $used);
         $remnants = [];
         foreach ($entry->rows('remnants') as $i) {
             $at = 'remnants.'.$i.'.';
@@ -155,16 +158,18 @@ final class GateController extends AbstractController
             $read = static fn (string $field): ?Length => '' === $entry->raw($at.$field) ? null : $entry->length($at.$field, $unit);
             [$length, $width] = [$read('length'), $read('width')];
             if (null !== $length && null !== $width) {
-                $remnants[] = [
-                    $entry->attempt($at.'length', static fn (): Length => Cut::ownLength($length)) ?? $length,
-                    $entry->attempt($at.'width', static fn (): Length => Cut::ownWidth($width)) ?? $width,
-                ];
+                $entry->attempt($at.'length', static fn () => $conservation?->checkLength(Cut::ownLength($length)));
+                $entry->attempt($at.'width', static fn () => $conservation?->checkWidth(Cut::ownWidth($width)));
+                $remnants[] = [$length, $width];
             } elseif (null !== $length || null !== $width) {
                 $entry->fault(
                     $at.(null === $length ? 'length' : 'width'),
                     new Sentence('A remnant has a length and a width: type both, or empty the line.'),
                 );
             }
+        }
+        if ([] !== $remnants && $entry->isSound()) {
+            $entry->attempt('remnants.0.length', static fn () => $conservation?->checkAll($remnants));
         }
         $spoilt = $entry->text('spoilt', 300);
         $again = $entry->length('again', $system->widthUnit());

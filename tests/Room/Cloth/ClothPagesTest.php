@@ -199,11 +199,11 @@ final class ClothPagesTest extends PageTestCase
     {
         $this->enter(['name' => 'Lawn', 'cuts' => [['length' => '2.5']]]);
         $this->get('/cloth/'.$this->only()->id);
-        $page = $this->send('Write it down', ['kind' => 'cut', 'length' => '', 'note' => 'for a collar']);
+        $page = $this->send('Write it down', ['kind' => 'measured', 'length' => '', 'note' => 'for a collar']);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('The length is missing: type what the tape says', self::says($page));
         self::assertSame('for a collar', $page->filter('form[action$=ledger] [name=note]')->attr('value'));
-        self::assertSame('cut', $page->filter('form[action$=ledger] [name=kind] option[selected]')->attr('value'));
+        self::assertSame('measured', $page->filter('form[action$=ledger] [name=kind] option[selected]')->attr('value'));
     }
 
     public function testTwoTabsOnOneCut(): void

@@ -67,7 +67,7 @@ final class SeasonCheckTest extends TestCase
         self::assertSame(
             [
                 'The cut 2.50 m measured',
-                'Squaring, both ends − 6 cm assumed',
+                'Straightening both ends − 6 cm assumed',
                 'Shrinks 4 % in the wash − 9.8 cm assumed',
                 'To cut from = 2.342 m',
                 'Size 14, 115 cm row; the cloth is 137 cm 2.60 m printed table',
