@@ -175,7 +175,7 @@ final readonly class LayoutReader
 
     private function match(Node $node): Repeat
     {
-        $node->object(['length', 'width', 'x', 'y', 'at']);
+        $node->object(['length', 'width', 'x', 'y', 'at', 'alike']);
         $at = $node->at('at')->isThere() ? $this->point($node->at('at')) : null;
 
         return new Repeat(
@@ -184,6 +184,7 @@ final readonly class LayoutReader
             $this->number($node->at('x'), -self::LONGEST, self::LONGEST) ?? 0,
             $this->number($node->at('y'), -self::LONGEST, self::LONGEST) ?? 0,
             $at,
+            $node->at('alike')->boolean(),
         );
     }
 

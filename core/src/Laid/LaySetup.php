@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Core\Laid;
 
 use Octavum\Core\Cloth\Bite;
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Grain;
 use Octavum\Core\Lay\Lay;
@@ -54,7 +56,8 @@ final readonly class LaySetup
             $along = Grain::Along === $rules->grain($cut[$id][1]);
             $hem ??= $along ? [($seat->at[0] ?? 0) + $cut[$id][2]->right - $seat->x, 0.0] : null;
         }
-        $repeat = $rules->match ? $this->repeat() : null;
+        $printed = $rules->match ? $this->printed() : null;
+        [$repeat, $alike] = [$printed?->repeat, Direction::TwoWay === $printed?->direction];
         $all = [];
         foreach ($cut as $id => [$garment, $piece, $outline]) {
             $all[$id] = [
@@ -68,7 +71,7 @@ final readonly class LaySetup
                     $piece->onFold,
                     $this->rules->grain($piece),
                     null,
-                    $repeats[$id] ?? (null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0, $hem)),
+                    $repeats[$id] ?? (null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0, $hem, $alike)),
                     \in_array($id, $rules->eased, true),
                     \in_array($id, $rules->edged, true) ? (float) ($rules->edge?->millimetres() ?? 0) : null,
                 ),
@@ -140,9 +143,15 @@ final readonly class LaySetup
 
     public function repeat(): ?Length
     {
+        return $this->printed()?->repeat;
+    }
+
+    /** The first of its cloths that has a repeat. */
+    private function printed(): ?Cloth
+    {
         foreach ($this->sheets as $sheet) {
             if (null !== $sheet->cloth?->repeat) {
-                return $sheet->cloth->repeat;
+                return $sheet->cloth;
             }
         }
 

@@ -23,6 +23,7 @@ final readonly class LayMaker
 
     /** Of several ways each has this share of the time at first; then the closest, by this factor, have the rest. */
     private const LOOK = 0.08;
+    private const LOOKED = 0.4;
     private const CLOSEST = 2;
     private const CLOSE = 1.04;
 
@@ -55,10 +56,12 @@ final readonly class LayMaker
         $folds = $ways = [];
         $row = $this->row($request);
         foreach ($request->folds as $fold) {
-            $way = (new Ways($row))->of($request, $fold);
-            $folds[$fold->value] = $way->refused ?? 'no time was left to try it';
-            if (null === $way->refused) {
-                $ways[] = new Attempt($way);
+            foreach ((new Ways($row))->phases($request) as $phase) {
+                $way = (new Ways($row, $phase))->of($request, $fold);
+                $folds[$fold->value] = $way->refused ?? 'no time was left to try it';
+                if (null === $way->refused) {
+                    $ways[] = new Attempt($way);
+                }
             }
         }
         $limit = max(0.05, $request->seconds - 0.05);
@@ -74,14 +77,16 @@ final readonly class LayMaker
         $longest = $request->sheets[0]->length ?? \INF;
         $best = null;
         foreach ($tried as $attempt) {
+            $attempt->pushToEnd($request);
             $fold = $attempt->way->fold;
             $used = $attempt->length();
             if (Fold::Part === $fold && $used > $longest + 1e-6) {
                 $folds[$fold->value] = \sprintf('part folded, part flat would use %.0f mm, more than the cut has', $used);
                 continue;
             }
-            $folds[$fold->value] =
-                [] === $attempt->left ? round($used, 1) : \sprintf('no room is left for %s', $attempt->left[0]->piece->id);
+            $said = [] === $attempt->left ? round($used, 1) : \sprintf('no room is left for %s', $attempt->left[0]->piece->id);
+            $former = $folds[$fold->value] ?? null;
+            $folds[$fold->value] = \is_float($former) ? (\is_float($said) ? min($former, $said) : $former) : $said;
             $best = null === $best || $attempt->cost() < $best->cost() - 1e-6 ? $attempt : $best;
         }
         if (null === $best) {
@@ -109,7 +114,7 @@ final readonly class LayMaker
             $search($attempt, static fn (): float => 1 - ($elapsed() - $from) / $share, $turn);
         };
         $begun = $elapsed();
-        $look = $this->squeeze && \count($ways) > 1 ? self::LOOK : 1 / max(1, \count($ways));
+        $look = $this->squeeze && \count($ways) > 1 ? min(self::LOOK, self::LOOKED / \count($ways)) : 1 / max(1, \count($ways));
         foreach ($ways as $i => $attempt) {
             if ([] !== $tried && $elapsed() >= $limit) {
                 break;

@@ -34,13 +34,16 @@ final readonly class Piece
     }
 
     /**
-     * @param bool $oneWay the top of every piece points the same way, but of those that are eased
+     * @param bool $oneWay the top of every piece points the same way, but of those that are eased; of what is matched to a print that
+     *                     is not the same turned by 180° it always does
      *
      * @return non-empty-list<int> degrees by which it may be turned
      */
     public function turns(bool $oneWay): array
     {
-        return null === $this->edge ? $this->grain->turns($oneWay && !$this->eased) : [270];
+        $isAlike = null === $this->match || !$this->match->isFree() || $this->match->alike;
+
+        return null === $this->edge ? $this->grain->turns(!$isAlike || ($oneWay && !$this->eased)) : [270];
     }
 
     /** Laid flat: opened at its fold where it has one. */

@@ -12,6 +12,7 @@ final readonly class Repeat
      * @param float                $width  across it, 0 for none
      * @param ?array{float, float} $at     one of the places on the cloth where it must sit, as where the middle of a figure lies;
      *                                     null for any, as long as it is the same in the repeat for all pieces
+     * @param bool                 $alike  the print is the same turned by 180°: else no piece that is matched lies so
      */
     public function __construct(
         public float $length,
@@ -19,7 +20,14 @@ final readonly class Repeat
         public float $x,
         public float $y,
         public ?array $at = null,
+        public bool $alike = false,
     ) {
+    }
+
+    /** The place in the repeat is free: any, as long as it is common to all. */
+    public function isFree(): bool
+    {
+        return null === $this->at;
     }
 
     /**

@@ -10,7 +10,11 @@ use Octavum\Core\Shape\Outline;
 /** Turns a request into the ways of laying it: how the cloth lies, and which copies go on it in one go. */
 final readonly class Ways
 {
-    public function __construct(private float $row, private Convex $convex = new Convex())
+    /** Of places of the repeat so many are tried at most. */
+    private const PHASES = 6;
+
+    /** @param array{float, float} $phase where the repeat begins that nothing which lies fixed is matched to */
+    public function __construct(private float $row, private array $phase = [0.0, 0.0], private Convex $convex = new Convex())
     {
     }
 
@@ -31,6 +35,10 @@ final readonly class Ways
             }
             if (null !== $piece->edge && !\in_array($fold, [Fold::Flat, Fold::Crosswise], true)) {
                 return 'a piece that lies at the edge of the cloth is laid flat, or folded crosswise';
+            }
+            $turns = $piece->turns($request->oneWay);
+            if (Fold::Gate === $fold && \in_array(90, $turns, true) && !\in_array(270, $turns, true)) {
+                return 'a piece lies across the cloth: with both selvages in the middle its copies would not point the same way';
             }
         }
 
@@ -196,7 +204,7 @@ final readonly class Ways
             $below = $piece->outline->bottom < -0.01;
             $variants = array_map(
                 fn (int $turn): Variant => $this->variant($piece->outline, $piece, $request, $turn, $below !== (180 === $turn)),
-                !$request->oneWay || $piece->eased ? [0, 180] : [0],
+                \in_array(180, $piece->turns($request->oneWay), true) ? [0, 180] : [0],
             );
 
             return array_map(static fn (int $copy): Item => new Item($piece, $copy, 2, true, $variants), range(1, $piece->quantity));
@@ -251,10 +259,33 @@ final readonly class Ways
         if (null !== $match) {
             [$x, $y] = $lies(Outline::convex([[$match->x, $match->y]]))->points[0];
             $at = $match->at ?? $this->phase($request);
-            $match = new Repeat($match->length, $match->width, $x - $placed->left, $y - $placed->bottom, $at);
+            $match = new Repeat($match->length, $match->width, $x - $placed->left, $y - $placed->bottom, $at, $match->alike);
         }
 
         return new Variant($placed->atOrigin(), $turn, $flipped, $this->row, $match);
+    }
+
+    /**
+     * Where the repeat may begin, as far as it is free: so that one of the matched pieces lies at the cut end and the selvage,
+     * the largest first.
+     *
+     * @return non-empty-list<array{float, float}>
+     */
+    public function phases(Request $request): array
+    {
+        $phases = ['0 0' => [0.0, 0.0]];
+        $pieces = array_filter($request->pieces, static fn (Piece $piece): bool => true === $piece->match?->isFree());
+        usort($pieces, static fn (Piece $a, Piece $b): int => $b->flat()->area() <=> $a->flat()->area());
+        foreach ([] === $request->fixed ? $this->single($request, $pieces) : [] as $item) {
+            foreach ($item->variants as $variant) {
+                $match = $variant->match;
+                $x = ($match->length ?? 0) > 0 ? fmod($match->x ?? 0, $match->length) : 0.0;
+                $y = ($match->width ?? 0) > 0 ? fmod($match->y ?? 0, $match->width) : 0.0;
+                $phases[\sprintf('%.0f %.0f', $x, $y)] ??= [$x, $y];
+            }
+        }
+
+        return \array_slice(array_values($phases), 0, self::PHASES);
     }
 
     /** @return array{float, float} where the repeat begins that the pieces which lie fixed are matched to */
@@ -267,6 +298,6 @@ final readonly class Ways
             }
         }
 
-        return [0.0, 0.0];
+        return $this->phase;
     }
 }

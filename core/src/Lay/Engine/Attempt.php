@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Core\Lay\Engine;
 
 use Octavum\Core\Lay\Item;
+use Octavum\Core\Lay\Piece;
+use Octavum\Core\Lay\Request;
+use Octavum\Core\Lay\Sheet;
 use Octavum\Core\Lay\Way;
 
 /**
@@ -39,6 +42,19 @@ final class Attempt
         if ($this->cost->of($spots, $left) < $this->cost() - 1e-6) {
             [$this->spots, $this->left] = [$spots, $left];
         }
+    }
+
+    /** Pushes all to the cut end together: where the place in the repeat is free, what is matched stays so. */
+    public function pushToEnd(Request $request): void
+    {
+        $isFree = [] !== array_filter($request->pieces, static fn (Piece $piece): bool => true === $piece->match?->isFree());
+        $isHeld = [] !== array_filter($request->pieces, static fn (Piece $piece): bool => false === $piece->match?->isFree());
+        $isIrregular = [] !== array_filter($request->sheets, static fn (Sheet $sheet): bool => $sheet->isIrregular());
+        if (!$isFree || $isHeld || $isIrregular || [] !== $request->fixed || [] === $this->spots) {
+            return;
+        }
+        $before = min(array_map(static fn (Spot $spot): float => $spot->x, $this->spots));
+        $this->spots = array_map(static fn (Spot $spot): Spot => $spot->at($spot->x - $before, $spot->y), $this->spots);
     }
 
     public function cost(): float
