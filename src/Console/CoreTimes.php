@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
+use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Match\CrossLine;
@@ -106,7 +107,7 @@ final readonly class CoreTimes
             $pieces[] = new Piece($name, quantity: $random->getInt(1, 2), shapes: [new Shape([], $outline, Length::ofMillimetres(15))]);
         }
         [$need, $free, $fitting] = array_map(Length::ofMillimetres(...), [9000, 2000, 1900]);
-        $lays = new Lays(Laying::of($pieces, '', Length::ofMillimetres(1380), false));
+        $lays = new Lays(Laying::of($pieces, '', new LaySurface(Length::ofMillimetres(1380))));
         (new MakeEnough($lays, $need, $free, true, $fitting))->tried();
     }
 }

@@ -74,7 +74,8 @@ export const cloths = {
         const outline = part > 0 ? `M0 0H${w}V${h}H${part * s}V${h / 2}H0Z` : `M0 0H${w}V${h}H0Z`;
         group.append(svg('path', { d: outline, fill, class: 'mat-cloth' }), svg('path', { d: outline, class: 'mat-wash' }));
         if (scaled) {
-            this.repeats(group, sheet.repeat * s, w, h);
+            const first = [...this.places.values()].find((place) => this.mat.pieces[place.piece].match);
+            this.repeats(group, sheet.repeat * s, (first ? this.matched(first)[0] : 0) * s, w, h);
         }
         const { figures } = this.mat.setup;
         if (figures && this.fold === 'flat') {
@@ -127,9 +128,9 @@ export const cloths = {
     },
 
     /** Where the print begins anew: what is matched has its lower end on one of these. */
-    repeats(group, step, w, h) {
+    repeats(group, step, from, w, h) {
         let lines = '';
-        for (let x = step; x < w; x += step) {
+        for (let x = from % step || step; x < w; x += step) {
             lines += `M${x.toFixed(1)} 0V${h}`;
         }
         group.append(svg('path', { d: lines, class: 'mat-repeat' }));

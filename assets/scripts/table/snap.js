@@ -54,19 +54,37 @@ export const snap = {
     /** What is matched, or laid to a figure, comes to the nearest place of the print where it may lie. */
     toPrint(place) {
         const { match } = this.mat.pieces[place.piece];
-        if (!match) {
+        const at = match && this.phase(place);
+        if (!at) {
             return;
         }
-        const [[x, y]] = moved(turned([[match.x, match.y]], place.flipped, place.turn), place.x, place.y);
+        const [x, y] = this.matched(place);
         const nearest = (at, from, step) => (step > 0 ? from + step * Math.round((at - from) / step) - at : 0);
-        place.x += nearest(x, match.at[0], match.length);
-        place.y += nearest(y, match.at[1], match.width);
+        place.x += nearest(x, at[0], match.length);
+        place.y += nearest(y, at[1], match.width);
+    },
+
+    /** Where its point lies that is matched to the print. */
+    matched(place) {
+        const { match } = this.mat.pieces[place.piece];
+        return moved(turned([[match.x, match.y]], place.flipped, place.turn), place.x, place.y)[0];
+    },
+
+    /** A place of the print where a matched piece must lie: as chosen, else as another lies; null where it is the first. */
+    phase(place) {
+        const { match } = this.mat.pieces[place.piece];
+        const others = match.at ? [] : [...this.places.values()];
+        const first = others.find((other) => {
+            const its = this.mat.pieces[other.piece].match;
+            return keyOf(other) !== keyOf(place) && its && !its.at && its.length === match.length;
+        });
+        return match.at ?? (first ? this.matched(first) : null);
     },
 
     /** From one place of the print to the next, along an axis; nought where it may lie anywhere on it. */
     step(place, axis) {
         const { match } = this.mat.pieces[place.piece];
-        return match ? match[axis === 'x' ? 'length' : 'width'] : 0;
+        return match && this.phase(place) ? match[axis === 'x' ? 'length' : 'width'] : 0;
     },
 
     toFold(place, strip) {

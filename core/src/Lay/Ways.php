@@ -279,8 +279,11 @@ final readonly class Ways
         foreach ([] === $request->fixed ? $this->single($request, $pieces) : [] as $item) {
             foreach ($item->variants as $variant) {
                 $match = $variant->match;
-                $x = ($match->length ?? 0) > 0 ? fmod($match->x ?? 0, $match->length) : 0.0;
-                $y = ($match->width ?? 0) > 0 ? fmod($match->y ?? 0, $match->width) : 0.0;
+                if (null === $match) {
+                    continue;
+                }
+                $x = $match->length > 0 ? fmod($match->x, $match->length) : 0.0;
+                $y = $match->width > 0 ? fmod($match->y, $match->width) : 0.0;
                 $phases[\sprintf('%.0f %.0f', $x, $y)] ??= [$x, $y];
             }
         }

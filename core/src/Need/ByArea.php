@@ -13,6 +13,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Block\Block;
+use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Pattern\Part;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Role;
@@ -36,16 +37,16 @@ final readonly class ByArea
         if (null === $wanted->size) {
             return new Unknown(Missing::Size, new Sentence('Choose a size.'));
         }
-        $usable = $on->across($this->assumptions->selvage);
-        if (null === $usable) {
+        $surface = $wanted->surface($on, $this->assumptions);
+        if (null === $surface) {
             return new Unknown(Missing::Width, new Sentence('Measure the width.'));
         }
 
-        return [] === $pieced->only ? $this->rest($wanted, $pieced, $on, $usable) : $this->named($wanted, $pieced, $on, $usable);
+        return [] === $pieced->only ? $this->rest($wanted, $pieced, $on, $surface) : $this->named($wanted, $pieced, $surface);
     }
 
     /** The pieces by name, laid in a moment. */
-    private function named(Wanted $wanted, Pieced $pieced, On $on, Length $usable): Need|Unknown
+    private function named(Wanted $wanted, Pieced $pieced, LaySurface $surface): Need|Unknown
     {
         $lacking = array_values(array_diff($pieced->only, array_map(strval(...), array_keys($pieced->pieces))));
         if ([] !== $lacking) {
@@ -55,13 +56,16 @@ final readonly class ByArea
             ]));
         }
         $pieces = $wanted->version?->pieces->in($wanted->largestSize(), $wanted->role) ?? [];
-        $length = $this->block->quickly($pieces, $wanted->largestSize(), $usable, $on->oneWay);
+        $length = $this->block->quickly($pieces, $wanted->largestSize(), $surface);
         if (null === $length) {
             return new Unknown(Missing::Pieces, new Sentence('{pieces} cannot be laid on this cloth at all.', [
                 'pieces' => implode(', ', $pieced->only),
             ]));
         }
-        $label = new Sentence('{pieces}, laid in a moment', ['pieces' => implode(', ', $pieced->only)]);
+        $with = ['pieces' => implode(', ', $pieced->only)];
+        $label = null === $surface->repeat
+            ? new Sentence('{pieces}, laid in a moment', $with)
+            : new Sentence('{pieces}, laid in a moment, the repeat of {repeat} matched', $with + ['repeat' => Figure::exact($surface->repeat)]);
         $amount = $wanted->altered($length);
         $working = $wanted->alterationsIn(Working::empty()->start($label, $length, Source::Lay))
             ->result(new Sentence('Needed'), Figure::exact($amount));
@@ -69,7 +73,7 @@ final readonly class ByArea
         return new Need($amount, Way::QuickLay, static fn (): Working => $working);
     }
 
-    private function rest(Wanted $wanted, Pieced $pieced, On $on, Length $usable): Need|Unknown
+    private function rest(Wanted $wanted, Pieced $pieced, On $on, LaySurface $surface): Need|Unknown
     {
         $need = $this->estimator->estimate($wanted->whole(), $on);
         if ($need instanceof Unknown) {
@@ -92,7 +96,7 @@ final readonly class ByArea
             if (null !== $unnamed) {
                 return $unnamed;
             }
-            $brings = $this->brings($wanted, $pieced, $part, $on, $usable);
+            $brings = $this->brings($wanted, $pieced, $part, $on, $surface);
             if (null === $brings) {
                 $nothing = 'Nothing is known of the {part}: enter the table or the pieces of their pattern.';
 
@@ -143,7 +147,7 @@ final readonly class ByArea
     }
 
     /** @return ?array{Length, Sentence, bool} what a part adds, why, and whether its pieces are known; null when nothing is */
-    private function brings(Wanted $wanted, Pieced $pieced, Part $part, On $on, Length $usable): ?array
+    private function brings(Wanted $wanted, Pieced $pieced, Part $part, On $on, LaySurface $surface): ?array
     {
         $with = ['part' => new Sentence($part->kind->value), 'version' => $part->version->name ?? ''];
         $size = $part->size ?? $wanted->largestSize();
@@ -164,13 +168,13 @@ final readonly class ByArea
             ];
         }
         if ([] !== $own || Role::Main !== $wanted->role) {
-            $laid = [] === $its ? Length::zero() : $this->block->quickly($its, $size, $usable, $on->oneWay);
+            $laid = [] === $its ? Length::zero() : $this->block->quickly($its, $size, $surface);
 
             return null === $laid ? null : [$laid, new Sentence('The {part} of {version}, laid in a moment', $with), [] !== $own];
         }
         $rough = $this->block->rough($part->pattern->garment ?? $wanted->garment, $part->version?->table, $size, $wanted->child);
         $pieces = array_values(array_filter($rough, static fn (Piece $piece): bool => $part->kind->isNamed($piece->name)));
-        $laid = [] === $pieces ? null : $this->block->quickly($pieces, $size, $usable, $on->oneWay);
+        $laid = [] === $pieces ? null : $this->block->quickly($pieces, $size, $surface);
 
         return null === $laid ? null : [$laid, new Sentence('Usual {part}', $with), false];
     }

@@ -130,21 +130,21 @@ final readonly class Estimator
     private function guess(Wanted $wanted, Version $version, On $on): ?Guess
     {
         $size = $wanted->largestSize();
-        $usable = $this->guesses ? $on->across($this->assumptions->selvage) : null;
-        if (null === $usable || '' === $size) {
+        $surface = $this->guesses ? $wanted->surface($on, $this->assumptions) : null;
+        if (null === $surface || '' === $size) {
             return null;
         }
         $pieces = $version->pieces->in($size, $wanted->role);
         if ([] !== $pieces) {
-            $length = $this->block->quickly($pieces, $size, $usable, $on->oneWay);
+            $length = $this->block->quickly($pieces, $size, $surface);
 
-            return null === $length ? null : new Guess($length, Way::QuickLay);
+            return null === $length ? null : new Guess($wanted->altered($length), Way::QuickLay);
         }
         $table = $version->table;
-        $length = $this->block->need($wanted->garment, $table, $wanted->role, $size, $usable, $on->oneWay, $wanted->child);
+        $length = $this->block->need($wanted->garment, $table, $wanted->role, $size, $surface, $wanted->child);
 
         return null === $length
             ? null
-            : new Guess($length, $this->block->isCalibrated($table, $size) ? Way::CalibratedBlock : Way::RoughBlock);
+            : new Guess($wanted->altered($length), $this->block->isCalibrated($table, $size) ? Way::CalibratedBlock : Way::RoughBlock);
     }
 }

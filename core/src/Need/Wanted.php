@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Need;
 
+use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Working;
+use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Role;
@@ -54,6 +56,12 @@ final readonly class Wanted
             matching: $this->matching,
             child: $this->child,
         );
+    }
+
+    /** What its pieces are laid on, wherever they are laid for it; null without a width. */
+    public function surface(On $on, Assumptions $assumptions): ?LaySurface
+    {
+        return $on->surface($this->role, $this->matching, $assumptions);
     }
 
     /** For which pieces are worked out; empty when none is chosen. */

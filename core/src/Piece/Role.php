@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Piece;
 
+use Octavum\Core\Measure\Matching;
+
 /** What a cloth is for in a garment. */
 enum Role: string
 {
@@ -18,4 +20,10 @@ enum Role: string
     case Pocketing = 'pocketing';
     case Wadding = 'wadding';
     case Trim = 'trim';
+
+    /** Whether pieces of its cloth are laid to the repeat of a print. */
+    public function isMatched(Matching $matching): bool
+    {
+        return Matching::Everywhere === $matching || (Matching::MainSeams === $matching && self::Main === $this);
+    }
 }

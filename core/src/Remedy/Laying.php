@@ -7,6 +7,7 @@ namespace Octavum\Core\Remedy;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
+use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Piece\Instead;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Shape;
@@ -20,14 +21,12 @@ final readonly class Laying
 
     /**
      * @param array<string, Piece> $pieces  with a shape in the size, by name
-     * @param Length               $usable  width of the cloth
      * @param ?string              $smaller the size below, where there is one
      */
     public function __construct(
         public array $pieces,
         public string $size,
-        public Length $usable,
-        public bool $oneWay,
+        public LaySurface $surface,
         public ?string $smaller = null,
     ) {
     }
@@ -36,11 +35,11 @@ final readonly class Laying
      * @param list<Piece>  $pieces with a shape in the size
      * @param list<string> $sizes  all there are, the smallest first
      */
-    public static function of(array $pieces, string $size, Length $usable, bool $oneWay, array $sizes = []): self
+    public static function of(array $pieces, string $size, LaySurface $surface, array $sizes = []): self
     {
         $at = array_search($size, $sizes, true);
 
-        return new self(array_column($pieces, null, 'name'), $size, $usable, $oneWay, false === $at ? null : $sizes[$at - 1] ?? null);
+        return new self(array_column($pieces, null, 'name'), $size, $surface, false === $at ? null : $sizes[$at - 1] ?? null);
     }
 
     /**
@@ -72,11 +71,15 @@ final readonly class Laying
      */
     public function length(Block $block, int $times = 1): ?Length
     {
-        $looks = $times * max(self::LEAST, intdiv(self::LOOKS, max(1, \count($this->pieces))));
-
         return [] === $this->pieces
             ? Length::zero()
-            : $block->laid(array_values($this->pieces), $this->usable, $this->oneWay, [Fold::Flat], $this->size, $looks);
+            : $block->laid(array_values($this->pieces), $this->surface, [Fold::Flat], $this->size, $this->looks($times));
+    }
+
+    /** At the clock, for a lay of all its pieces. */
+    public function looks(int $times = 1): int
+    {
+        return $times * max(self::LEAST, intdiv(self::LOOKS, max(1, \count($this->pieces))));
     }
 
     /** @param list<string> $names */
@@ -122,6 +125,6 @@ final readonly class Laying
     /** @param array<string, Piece> $pieces */
     private function having(array $pieces): self
     {
-        return new self($pieces, $this->size, $this->usable, $this->oneWay, $this->smaller);
+        return new self($pieces, $this->size, $this->surface, $this->smaller);
     }
 }

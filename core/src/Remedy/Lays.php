@@ -11,7 +11,7 @@ use Octavum\Core\Need\Block\Block;
 final class Lays
 {
     /** With nothing changed it is laid for longer, since the answer may be that nothing need be; and where that is kept. */
-    private const TIMES = 4;
+    public const TIMES = 4;
     private const LONGER = ' longer';
     private const ONLY = ' only ';
 
@@ -53,7 +53,7 @@ final class Lays
 
         return $this->once(
             self::ONLY.$usable->micrometres.' '.implode('/', $names),
-            fn (): ?Length => $this->block->quickly($pieces, $this->laying->size, $usable, $this->laying->oneWay),
+            fn (): ?Length => $this->block->quickly($pieces, $this->laying->size, $this->laying->surface->wide($usable)),
         );
     }
 

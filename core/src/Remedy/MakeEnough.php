@@ -10,6 +10,7 @@ use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Working;
+use Octavum\Core\Need\Wanted;
 
 /**
  * Makes a short cloth enough: every change laid again alone, several laid together, so that they add up truly, and the least that
@@ -32,6 +33,7 @@ final class MakeEnough
      * @param bool            $real      the pieces are the version's own, no generic block
      * @param Length          $fitting   the largest need that fits it, with something to spare
      * @param list<Elsewhere> $elsewhere more of the same cloth
+     * @param ?Wanted         $wanted    what the sewist changes counts on each lay of real pieces; null where nothing is changed
      */
     public function __construct(
         public readonly Lays $lays,
@@ -40,6 +42,7 @@ final class MakeEnough
         public readonly bool $real,
         private readonly Length $fitting,
         private readonly array $elsewhere = [],
+        private readonly ?Wanted $wanted = null,
     ) {
         $this->changes = new Changes($lays->laying, $real);
     }
@@ -52,7 +55,7 @@ final class MakeEnough
 
         return match (true) {
             null === $laid, !$this->real && null === $plain => null,
-            null === $plain => $laid->smaller($this->plain()),
+            null === $plain => $this->altered($laid)->smaller($this->plain()),
             default => $this->need->scaled($laid->smaller($plain)->micrometres, max(1, $plain->micrometres), Rounding::Up),
         };
     }
@@ -60,7 +63,15 @@ final class MakeEnough
     /** With nothing changed: laid out where the pieces are real, else as it is known. */
     public function plain(): Length
     {
-        return ($this->real ? $this->lays->unchanged() : null)?->smaller($this->need) ?? $this->need;
+        $laid = $this->real ? $this->lays->unchanged() : null;
+
+        return null === $laid ? $this->need : $this->altered($laid)->smaller($this->need);
+    }
+
+    /** What a lay comes to with the alterations, which are not in its pieces. */
+    public function altered(Length $laid): Length
+    {
+        return $this->wanted?->altered($laid) ?? $laid;
     }
 
     /**

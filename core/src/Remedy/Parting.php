@@ -53,7 +53,7 @@ final readonly class Parting
                 }
             }
         }
-        $least = array_sum($areas) - self::FILLED * $this->make->free->millimetres() * $laying->usable->millimetres();
+        $least = array_sum($areas) - self::FILLED * $this->make->free->millimetres() * $laying->surface->width->millimetres();
         $large = $sizes = [];
         foreach ($groups as $group) {
             $area = array_sum(array_map(static fn (string $name): float => $areas[$name], $group));

@@ -11,6 +11,9 @@ use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
+use Octavum\Core\Need\Block\LaySurface;
+use Octavum\Core\Need\On;
+use Octavum\Core\Need\Wanted;
 use Octavum\Core\Piece\Piece;
 
 /**
@@ -21,6 +24,7 @@ final readonly class Offers
 {
     /** Cuts that are large enough and are tried before it is given up. */
     private const TRIED = 40;
+    private const MOST = 6;
 
     public function __construct(private Assumptions $assumptions, private Block $block = new Block())
     {
@@ -31,20 +35,24 @@ final readonly class Offers
      * @param list<Cloth>           $cloths
      * @param array<string, Length> $promised to whom it is not asked for, by cut
      * @param ?Structure            $onlyFor  the only one that will do
+     * @param ?Wanted               $wanted   for what they are laid: its matching and alterations count; null for the pieces alone
      *
      * @return list<Offer>
      */
-    public function of(array $pieces, string $size, array $cloths, array $promised = [], ?Structure $onlyFor = null, int $most = 6): array
+    public function of(array $pieces, string $size, array $cloths, array $promised = [], ?Structure $onlyFor = null, ?Wanted $wanted = null): array
     {
         [$area, $across] = $this->size($pieces, $size);
         $found = [];
         foreach (0.0 === $area ? [] : $this->candidates($cloths, $promised, $onlyFor, $area, $across) as [$cloth, $cut, $toCut, $free]) {
             $width = $toCut->width ?? throw new \LogicException('A candidate has a width.');
-            $need = $this->block->quickly($pieces, $size, $width, $cloth->isOneWay());
+            $on = On::cut($cloth, $toCut);
+            $surface = $wanted?->surface($on, $this->assumptions) ?? new LaySurface($width, $cloth->isOneWay());
+            $laid = $this->block->quickly($pieces, $size, $surface);
+            $need = null === $laid ? null : $wanted?->altered($laid) ?? $laid;
             if (null !== $need && !$free->isLessThan($need)) {
                 $found[] = new Offer($cloth, $cut, $free, $need, $width);
             }
-            if (\count($found) >= $most) {
+            if (\count($found) >= self::MOST) {
                 break;
             }
         }

@@ -248,7 +248,7 @@ final readonly class Project
     /** What it asks of a lay. */
     public function asked(Claim $claim, Assumptions $assumptions): Asked
     {
-        $matched = Role::Main === $claim->role && Matching::Never !== ($this->matching ?? $assumptions->matching);
+        $matched = $claim->role->isMatched($this->matching ?? $assumptions->matching);
 
         return new Asked(
             $this->id,

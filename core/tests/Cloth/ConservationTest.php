@@ -51,14 +51,17 @@ final class ConservationTest extends TestCase
         self::assertTrue(self::isConserved(new Cut('c', []), null, [[5000, 1400]]), 'of what nobody measured nothing is known');
     }
 
-    /** Ends, in millimetres lost of a metre: two raw ones of what was bought, none of a remnant, one after the scissors. */
+    /**
+     * Ends, in millimetres lost of a metre: two raw ones of what was bought, none of a remnant, one after the scissors.
+     *
+     * @param list<LedgerKind> $kinds
+     */
     #[TestWith([[LedgerKind::Bought], 940])]
     #[TestWith([[LedgerKind::Remnant], 1000])]
     #[TestWith([[LedgerKind::Remnant, LedgerKind::Cut], 970])]
     #[TestWith([[LedgerKind::Bought, LedgerKind::Straightened], 1000])]
     #[TestWith([[LedgerKind::Bought, LedgerKind::Straightened, LedgerKind::Cut], 970])]
     #[TestWith([[LedgerKind::Bought, LedgerKind::Cut], 940])]
-    /** @param list<LedgerKind> $kinds */
     public function testOnlyRawEndsAreStraightened(array $kinds, int $left): void
     {
         $ledger = array_map(static fn (LedgerKind $kind): LedgerEntry => new LedgerEntry(self::day(1), $kind, Length::ofMillimetres(1000)), $kinds);

@@ -205,14 +205,19 @@ final class LayMakerTest extends TestCase
     /** Of a print that repeats every 230 mm: alone a piece needs no more than its length; several share the place in the repeat. */
     public function testThePlaceInTheRepeatIsFreeAndCommon(): void
     {
-        $lay = fn (int $copies, ?array $at): float => $this->make(new Request(
+        self::assertSame(700.0, $this->panels(1, null));
+        self::assertSame(920.0, $this->panels(1, [0.0, 0.0]), 'chosen, as at the cut end');
+        self::assertSame(700.0 + 4 * 230, $this->panels(2, null), 'the second begins at the next repeat that is free');
+    }
+
+    /** @param ?array{float, float} $at */
+    private function panels(int $copies, ?array $at): float
+    {
+        return $this->make(new Request(
             [new Sheet('c', 700, null)],
             [new Piece('panel', Outline::rectangle(700, 600), $copies, match: new Repeat(230, 0, 700, 0, $at))],
             oneWay: true,
         ), 60)->used['c'];
-        self::assertSame(700.0, $lay(1, null));
-        self::assertSame(920.0, $lay(1, [0.0, 0.0]), 'chosen, as at the cut end');
-        self::assertSame(700.0 + 4 * 230, $lay(2, null), 'the second begins at the next repeat that is free');
     }
 
     public function testWhatIsMatchedLiesTurnedOnlyWhereThePrintIsTheSameSo(): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Remedy;
 
+use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Line;
 use Octavum\Core\Measure\Sentence;
@@ -219,7 +220,7 @@ final class MakeEnoughTest extends TestCase
     private function make(array $pieces, int $need, int $free, bool $real = true, array $elsewhere = [], array $laid = []): MakeEnough
     {
         return new MakeEnough(
-            new Lays(Laying::of($pieces, '14', Length::ofMillimetres(1000), false, ['12', '14']), $laid),
+            new Lays(Laying::of($pieces, '14', new LaySurface(Length::ofMillimetres(1000)), ['12', '14']), $laid),
             Length::ofMillimetres($need),
             Length::ofMillimetres($free),
             $real,

@@ -19,10 +19,12 @@ use Octavum\Core\Lay\LayMaker;
 use Octavum\Core\Lay\Status;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Alteration;
+use Octavum\Core\Need\Block\Block;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Remedy\Change;
 use Octavum\Core\Remedy\Elsewhere;
 use Octavum\Core\Remedy\Laying;
+use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Wish;
 use Octavum\Document\AlterationCodec;
@@ -137,11 +139,12 @@ final readonly class EnoughKeep
     {
         $setup = $this->setup($case, $case->pieces(), $off);
         $promised = $case->make->amount(...$changes);
-        $lay = $this->make($setup, [] === $shaped ? $promised : null);
+        $left = $case->make->lays->laying->without($off);
+        $changed = array_reduce($shaped, static fn (Laying $all, Change $change): Laying => $change->apply($all), $left);
+        $reaches = static fn (Length $used): bool => null === $promised || !$promised->isLessThan($case->make->altered($used));
+        $lay = $this->make($setup, $left, [] === $shaped ? $reaches : null);
         $used = Length::ofMillimetres(ceil($lay->used['s0'] ?? 0));
-        $laying = $case->make->lays->laying;
-        $changed = array_reduce($shaped, static fn (Laying $all, Change $change): Laying => $change->apply($all), $laying->without($off));
-        $less = [] === $shaped ? $lay : $this->make($this->setup($case, array_values($changed->pieces), []), $promised);
+        $less = [] === $shaped ? $lay : $this->make($this->setup($case, array_values($changed->pieces), []), $changed, $reaches);
         $record = new LayRecord($account);
         $request = $setup->request([$lay->fold]);
         $sound = null !== $request && Status::Placed === $lay->status && [] === (new Judge())->faults($request, $lay);
@@ -181,22 +184,30 @@ final readonly class EnoughKeep
             [$sheet],
             [$garment],
             [$pieces],
-            new LayRules($case->cloth->isOneWay(), off: array_map(static fn (string $name): string => '0/'.$name, $off)),
+            new LayRules(
+                $case->cloth->isOneWay(),
+                match: null !== $case->make->lays->laying->surface->repeat,
+                off: array_map(static fn (string $name): string => '0/'.$name, $off),
+            ),
             $this->settings->current()->assumptions,
         );
     }
 
-    /** @param ?Length $promised by the list of remedies; null where nothing was */
-    private function make(LaySetup $setup, ?Length $promised): Lay
+    /**
+     * The lay that the list of remedies promised, laid again as it was there, and a better one where that is found in time.
+     *
+     * @param ?\Closure(Length): bool $reaches whether a length is what was promised; null where nothing was
+     */
+    private function make(LaySetup $setup, Laying $laying, ?\Closure $reaches): Lay
     {
-        $best = null;
+        $flat = $setup->request([Fold::Flat]) ?? throw new \LogicException('There are pieces to lay.');
+        $best = (new LayMaker(false))->make($flat, Block::clock($laying->looks(Lays::TIMES)));
         foreach (self::SECONDS as $seconds) {
-            $request = $setup->request([Fold::Flat, Fold::Lengthwise, Fold::Gate], $seconds)
-                ?? throw new \LogicException('There are pieces to lay.');
             $start = microtime(true);
-            $lay = (new LayMaker())->make($request, static fn (): float => microtime(true) - $start);
-            $best = null === $best || $lay->used['s0'] < $best->used['s0'] ? $lay : $best;
-            if (null === $promised || 1000 * $best->used['s0'] <= $promised->micrometres) {
+            $longer = $setup->request([Fold::Flat, Fold::Lengthwise, Fold::Gate], $seconds) ?? $flat;
+            $lay = (new LayMaker())->make($longer, static fn (): float => microtime(true) - $start);
+            $best = [] === $lay->unplaced && ([] !== $best->unplaced || $lay->used['s0'] < $best->used['s0']) ? $lay : $best;
+            if (null === $reaches || $reaches(Length::ofMillimetres(ceil($best->used['s0'] ?? 0)))) {
                 break;
             }
         }

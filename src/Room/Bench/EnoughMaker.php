@@ -11,6 +11,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
+use Octavum\Core\Need\On;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Need\Wanted;
 use Octavum\Core\Piece\PieceSet;
@@ -50,15 +51,15 @@ final readonly class EnoughMaker
         bool $tight = false,
     ): ?MakeEnough {
         $assumptions = $this->settings->of($account)->assumptions;
-        $usable = ToCut::of($cloth, $cut, $assumptions, laid: true)->width;
+        $surface = $wanted->surface(On::cut($cloth, ToCut::of($cloth, $cut, $assumptions, laid: true)), $assumptions);
         $size = $wanted->largestSize();
-        if (null === $wanted->version || null === $usable) {
+        if (null === $wanted->version || null === $surface) {
             return null;
         }
         $table = $wanted->version->table;
         $own = $wanted->version->pieces->in($size, $wanted->role);
         $pieces = [] === $own ? (new Block())->pieces($wanted->garment, $table, $wanted->role, $size, $wanted->child) : $own;
-        $laying = Laying::of($pieces, $size, $usable, $cloth->isOneWay(), $table->sizes);
+        $laying = Laying::of($pieces, $size, $surface, $table->sizes);
         /** @var ?array<string, ?int> $laid */
         $laid = $this->item($laying)->get();
         $fitting = Verdict::largest($free, $assumptions);
@@ -69,7 +70,8 @@ final readonly class EnoughMaker
             $tight ? $fitting : $free,
             [] !== $own,
             $fitting,
-            $this->elsewhere($account, $cloth, $cut, $usable),
+            $this->elsewhere($account, $cloth, $cut, $surface->width),
+            $wanted,
         );
     }
 
@@ -86,9 +88,8 @@ final readonly class EnoughMaker
         $sizes = array_filter([$laying->size, $laying->smaller], is_string(...));
         $pieces = PieceSet::of(array_values($laying->pieces), $sizes);
         $marks = implode(' ', array_map(static fn (string $size): string => $size.' '.$pieces->mark($size), $sizes));
-        $on = $laying->usable->micrometres.($laying->oneWay ? ' one way' : '');
 
-        return $this->cache->getItem('enough-'.hash('xxh128', $marks.' '.$on));
+        return $this->cache->getItem('enough-'.hash('xxh128', $marks.' '.$laying->surface->key()));
     }
 
     /** @return list<Elsewhere> its other cuts, the longest first, and more of it where there may be more to be had */

@@ -146,6 +146,9 @@ final class PieceClothController extends AbstractController
             $this->plan->promises($account),
         );
 
+        $names = array_map(static fn (Piece $piece): string => $piece->name, $pieces);
+        $claim = new Claim('', $pieces[0]->role ?? Role::Main, pieces: $names);
+
         return $this->render('season/_offers.html.twig', [
             'pieces' => $pieces,
             'offers' => (new Offers($this->settings->of($account)->assumptions))->of(
@@ -154,6 +157,7 @@ final class PieceClothController extends AbstractController
                 $this->stash->all($account),
                 $promised,
                 $way->pattern?->onlyFor,
+                $way->wanted($claim),
             ),
         ]);
     }

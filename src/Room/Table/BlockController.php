@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Table;
 
+use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Need\On;
+use Octavum\Core\Measure\Assumptions;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\ToCut;
@@ -47,7 +50,7 @@ final class BlockController extends AbstractController
                         ? $this->opinion(
                             $project,
                             $claim,
-                            $settings->of($account)->assumptions->selvage,
+                            $settings->of($account)->assumptions,
                             null === $claim->cloth || null === $claim->cut
                                 ? null
                                 : ToCut::of($claim->cloth, $claim->cut, $settings->of($account)->assumptions)->width,
@@ -61,7 +64,7 @@ final class BlockController extends AbstractController
     }
 
     /** @return ?array{length: Length, width: Length, way: Way} */
-    private function opinion(Project $project, Claim $claim, Length $selvage, ?Length $usable, CacheInterface $cache): ?array
+    private function opinion(Project $project, Claim $claim, Assumptions $assumptions, ?Length $usable, CacheInterface $cache): ?array
     {
         $version = $project->version;
         $size = $project->largestSize();
@@ -69,11 +72,18 @@ final class BlockController extends AbstractController
             return null;
         }
         $full = $claim->cloth->width->full ?? (null === $claim->wish ? null : Length::ofMillimetres(10 * SeasonCheck::USUAL_WIDTH));
-        $usable ??= $full?->minus($selvage->times(2));
-        if (null === $full || null === $usable) {
+        $on = new On(
+            $full,
+            true === ($claim->cloth?->isOneWay() ?? $claim->wish?->oneWay),
+            $claim->cloth->repeat ?? $claim->wish?->repeat,
+            usable: $usable,
+            alike: Direction::TwoWay === $claim->cloth?->direction,
+        );
+        $wanted = $project->wanted($claim);
+        $surface = $wanted->surface($on, $assumptions);
+        if (null === $full || null === $surface) {
             return null;
         }
-        $oneWay = true === ($claim->cloth?->isOneWay() ?? $claim->wish?->oneWay);
         $key =
             'opinion-'
             .hash(
@@ -83,8 +93,7 @@ final class BlockController extends AbstractController
                     $version->table,
                     $size,
                     $full->micrometres,
-                    $usable->micrometres,
-                    $oneWay,
+                    $surface->key(),
                     $project->person?->child,
                 ]),
             );
@@ -95,8 +104,7 @@ final class BlockController extends AbstractController
                 $version->table,
                 Role::Main,
                 $size,
-                $usable,
-                $oneWay,
+                $surface,
                 true === $project->person?->child,
             )?->micrometres,
         );
@@ -104,7 +112,7 @@ final class BlockController extends AbstractController
         return null === $length
             ? null
             : [
-                'length' => Length::ofMicrometres($length),
+                'length' => $wanted->altered(Length::ofMicrometres($length)),
                 'width' => $full,
                 'way' => (new Block())->isCalibrated($version->table, $size) ? Way::CalibratedBlock : Way::RoughBlock,
             ];

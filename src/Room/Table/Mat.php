@@ -288,7 +288,7 @@ final readonly class Mat
                 'width' => $match->width,
                 'x' => $match->x,
                 'y' => $match->y,
-                'at' => $match->at ?? [0, 0],
+                'at' => $match->at,
             ];
     }
 

@@ -7,6 +7,7 @@ namespace Octavum\Core\Need\Block;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\LayMaker;
 use Octavum\Core\Lay\Piece as LayPiece;
+use Octavum\Core\Lay\Repeat;
 use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
 use Octavum\Core\Measure\Length;
@@ -37,13 +38,12 @@ final readonly class Block
         ?RequirementTable $table,
         Role $role,
         string $size,
-        Length $usable,
-        bool $oneWay,
+        LaySurface $surface,
         bool $child = false,
     ): ?Length {
         $pieces = $this->pieces($garment, $table, $role, $size, $child);
 
-        return [] === $pieces ? null : $this->laid($pieces, $usable, $oneWay, [Fold::Flat, Fold::Lengthwise, Fold::Gate]);
+        return [] === $pieces ? null : $this->laid($pieces, $surface, [Fold::Flat, Fold::Lengthwise, Fold::Gate]);
     }
 
     /**
@@ -51,9 +51,9 @@ final readonly class Block
      *
      * @param list<Piece> $pieces that have a shape in the size
      */
-    public function quickly(array $pieces, string $size, Length $usable, bool $oneWay): ?Length
+    public function quickly(array $pieces, string $size, LaySurface $surface): ?Length
     {
-        return $this->laid($pieces, $usable, $oneWay, [Fold::Flat, Fold::Lengthwise, Fold::Gate], $size);
+        return $this->laid($pieces, $surface, [Fold::Flat, Fold::Lengthwise, Fold::Gate], $size);
     }
 
     /** @return list<Piece> calibrated where the table has a row, and rough where it has none */
@@ -67,11 +67,11 @@ final readonly class Block
         if (null === $width || null === $printed || [] === $pieces) {
             return $pieces;
         }
-        $usable = $width->minus(Length::ofMillimetres(20));
+        $surface = new LaySurface($width->minus(Length::ofMillimetres(20)));
         [$low, $high] = self::SCALES;
         for ($i = 0; $i < self::STEPS; ++$i) {
             $scale = ($low + $high) / 2;
-            $length = $this->laid($this->scaled($pieces, $scale), $usable, false, [Fold::Lengthwise, Fold::Flat]);
+            $length = $this->laid($this->scaled($pieces, $scale), $surface, [Fold::Lengthwise, Fold::Flat]);
             if (null === $length || $printed->isLessThan($length)) {
                 $high = $scale;
             } else {
@@ -114,37 +114,42 @@ final readonly class Block
      * @param non-empty-list<Fold> $folds
      * @param int                  $most   looks at the clock for each fold: how long is searched
      */
-    public function laid(
-        array $pieces,
-        Length $usable,
-        bool $oneWay,
-        array $folds,
-        string $size = '',
-        int $most = self::LOOKS,
-    ): ?Length {
-        $looks = 0;
-        $all = array_map(
-            static fn (Piece $piece): LayPiece => new LayPiece(
-                $piece->name,
-                ($piece->in($size) ?? $piece->shapes[0])->cutOut($piece->onFold),
-                $piece->quantity,
-                $piece->pair,
-                $piece->onFold,
-                $piece->grain,
-            ),
-            $pieces,
-        );
+    public function laid(array $pieces, LaySurface $surface, array $folds, string $size = '', int $most = self::LOOKS): ?Length
+    {
+        $all = array_map(fn (Piece $piece): LayPiece => $this->piece($piece, $size, $surface), $pieces);
         if ([] === $all) {
             return null;
         }
         $lay = (new LayMaker(false))->make(
-            new Request([new Sheet('c', (float) $usable->millimetres(), null)], $all, 0, $oneWay, $folds),
-            static function () use (&$looks, $folds, $most): float {
-                return (2 * ++$looks) / ($most * \count($folds));
-            },
+            new Request([new Sheet('c', (float) $surface->width->millimetres(), null)], $all, 0, $surface->oneWay, $folds),
+            self::clock($most * \count($folds)),
         );
 
         return [] === $lay->placements || [] !== $lay->unplaced ? null : Length::ofMillimetres(ceil($lay->used['c'] ?? 0));
+    }
+
+    /**
+     * A clock that counts looks, so that a lay always comes to the same.
+     *
+     * @return \Closure(): float seconds, of the two that are searched
+     */
+    public static function clock(int $most): \Closure
+    {
+        $looks = 0;
+
+        return static function () use (&$looks, $most): float {
+            return (2 * ++$looks) / $most;
+        };
+    }
+
+    private function piece(Piece $piece, string $size, LaySurface $surface): LayPiece
+    {
+        $outline = ($piece->in($size) ?? $piece->shapes[0])->cutOut($piece->onFold);
+        $match = null === $surface->repeat
+            ? null
+            : new Repeat((float) $surface->repeat->millimetres(), 0, $outline->right, 0, alike: $surface->alike);
+
+        return new LayPiece($piece->name, $outline, $piece->quantity, $piece->pair, $piece->onFold, $piece->grain, match: $match);
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Need\Block;
 
+use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
 use Octavum\Core\Pattern\Nap;
@@ -57,7 +58,7 @@ final class BlockTest extends TestCase
     {
         $table = new RequirementTable($sizes, []);
         $need = static fn (bool $child): ?int => (new Block())
-            ->need(Garment::Dress, $table, Role::Main, $size, Length::ofMillimetres(1380), false, $child)
+            ->need(Garment::Dress, $table, Role::Main, $size, new LaySurface(Length::ofMillimetres(1380)), $child)
             ?->micrometres;
         self::assertSame($years, $need(false) === $need(true));
     }
@@ -105,7 +106,7 @@ final class BlockTest extends TestCase
     private function coat(array $sizes, string $size): float|int
     {
         $table = new RequirementTable($sizes, []);
-        $need = (new Block())->need(Garment::Coat, $table, Role::Main, $size, Length::ofMillimetres(1380), false);
+        $need = (new Block())->need(Garment::Coat, $table, Role::Main, $size, new LaySurface(Length::ofMillimetres(1380)));
 
         return $need?->millimetres() ?? 0;
     }
@@ -116,7 +117,7 @@ final class BlockTest extends TestCase
         self::assertLessThan(
             $this->need(Garment::Dress, [], 1380),
             (new Block())
-                ->need(Garment::Dress, new RequirementTable(['2', '4', '6'], []), Role::Main, '4', Length::ofMillimetres(1380), false)
+                ->need(Garment::Dress, new RequirementTable(['2', '4', '6'], []), Role::Main, '4', new LaySurface(Length::ofMillimetres(1380)))
                 ?->millimetres(),
         );
         self::assertSame([], (new Block())->pieces(Garment::Dress, null, Role::Lining, '14'));
@@ -133,8 +134,7 @@ final class BlockTest extends TestCase
             new RequirementTable($sizes, []),
             Role::Main,
             $size,
-            Length::ofMillimetres(1380),
-            false,
+            new LaySurface(Length::ofMillimetres(1380)),
             $said,
         );
         self::assertNotNull($need);
@@ -164,7 +164,7 @@ final class BlockTest extends TestCase
             array_keys($printed),
             $printed,
         );
-        $need = (new Block())->need($garment, new RequirementTable($sizes, $rows), Role::Main, '14', Length::ofMillimetres($usable), false);
+        $need = (new Block())->need($garment, new RequirementTable($sizes, $rows), Role::Main, '14', new LaySurface(Length::ofMillimetres($usable)));
 
         return null === $need ? null : (int) $need->millimetres();
     }
