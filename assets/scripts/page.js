@@ -4,6 +4,27 @@ const ROOMS = { s: 'Season', c: 'Cloth', p: 'Patterns', b: 'Bench', t: 'Table', 
 export default () => ({
     going: false,
 
+    init() {
+        const { settledUrl } = this.$el.dataset;
+        if (settledUrl) {
+            this.waitForLays(settledUrl, 15);
+        }
+    },
+
+    /** Pieces of short projects are laid in the background: once they are, the page offers to be read anew. */
+    async waitForLays(url, tries) {
+        await new Promise((resolve) => {
+            setTimeout(resolve, 2000);
+        });
+        const answer = await fetch(url).catch(() => null);
+        const settled = answer?.ok && (await answer.json()).settled;
+        if (settled) {
+            document.getElementById('laid-since')?.removeAttribute('hidden');
+        } else if (tries > 1) {
+            this.waitForLays(url, tries - 1);
+        }
+    },
+
     key(event) {
         if (
             event.defaultPrevented ||

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
+use Octavum\Core\Remedy\LaidAtOnce;
 use Octavum\Account\SentenceWriter;
 use Octavum\Core\Match\Overrule;
 use Octavum\Core\Measure\Figure;
@@ -61,7 +62,7 @@ final readonly class CheckCommand
         }
         $tape = new Tape($workroom->settings->system);
         $overruled = Overrule::reasons($workroom->overrules);
-        $check = new SeasonCheck($workroom->settings->assumptions, $workroom->notions, $overruled);
+        $check = new SeasonCheck($workroom->settings->assumptions, $workroom->notions, $overruled, new LaidAtOnce());
         $checked = $check->check($chosen, $workroom->projects);
         $projects = [];
         foreach ($checked->projects as $answer) {
@@ -101,7 +102,7 @@ final readonly class CheckCommand
     /**
      * @return array{
      *     role: string, cloth: ?string, cut: ?string, way: ?string, need: ?string, toCut: ?string, spare: ?string,
-     *     missing: ?string, verdict: ?string, tooWide: ?string, settle: ?string, guess: ?string, secondOpinion: ?string,
+     *     laid: ?string, missing: ?string, verdict: ?string, tooWide: ?string, settle: ?string, guess: ?string, secondOpinion: ?string,
      *     working: list<string>, waysOut: list<string>,
      * }
      */
@@ -117,6 +118,7 @@ final readonly class CheckCommand
             'need' => null === $role->amount() ? null : $tape->write(Figure::needed($role->amount())),
             'toCut' => null === $role->toCut?->length ? null : $tape->write(Figure::owned($role->toCut->length)),
             'spare' => null === $role->spare || $short ? null : $tape->write(Figure::owned($role->spare)),
+            'laid' => null === $role->laid ? null : $tape->write(Figure::needed($role->laid)),
             'missing' => null === $role->missing() ? null : $tape->write(Figure::needed($role->missing())),
             'verdict' => $role->verdict?->value,
             'tooWide' => null === $role->tooWide ? null : $this->sentences->write($role->tooWide->sentence(), $tape),
@@ -147,7 +149,7 @@ final readonly class CheckCommand
      *     project: string, verdict: ?string,
      *  roles: list<array{
      *     role: string, cloth: ?string, cut: ?string, way: ?string, need: ?string, toCut: ?string, spare: ?string,
-     *     missing: ?string, verdict: ?string, tooWide: ?string, settle: ?string, guess: ?string, secondOpinion: ?string,
+     *     laid: ?string, missing: ?string, verdict: ?string, tooWide: ?string, settle: ?string, guess: ?string, secondOpinion: ?string,
      *     working: list<string>, waysOut: list<string>,
      * }>,
      *     snags: list<string>,
@@ -169,6 +171,7 @@ final readonly class CheckCommand
                         'toCut' => 'to cut from',
                         'spare' => 'to spare',
                         'missing' => 'missing',
+                        'laid' => 'laid',
                         'way' => 'way',
                         'secondOpinion' => 'by area between the rows',
                         'tooWide' => 'too narrow',

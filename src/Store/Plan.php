@@ -53,6 +53,7 @@ final class Plan
         private readonly AccountSettings $settings,
         private readonly Tins $notions,
         private readonly Overrules $overrules,
+        private readonly CachedLays $cachedLays,
     ) {
     }
 
@@ -325,6 +326,7 @@ final class Plan
             $this->settings->of($account)->assumptions,
             $notions,
             $this->overruled[$account->id] ??= Overrule::reasons($this->overrules->all($account)),
+            $this->cachedLays,
         );
     }
 }

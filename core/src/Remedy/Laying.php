@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Remedy;
 
+use Octavum\Core\Piece\PieceSet;
+use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Need\Wanted;
+use Octavum\Core\Need\On;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
@@ -15,19 +19,21 @@ use Octavum\Core\Piece\Shape;
 /** Pieces in a size, to be laid on a cloth: what a remedy changes. */
 final readonly class Laying
 {
-    /** At the clock, for all its pieces together, and at least. */
-    private const LOOKS = 1200;
-    private const LEAST = 40;
+    /** At the clock, for all its pieces together, and a share of them for each at least. */
+    public const LOOKS = 1200;
+    private const LEAST = 30;
 
     /**
      * @param array<string, Piece> $pieces  with a shape in the size, by name
      * @param ?string              $smaller the size below, where there is one
+     * @param int                  $looks   at the clock, for all its pieces together: how long is searched
      */
     public function __construct(
         public array $pieces,
         public string $size,
         public LaySurface $surface,
         public ?string $smaller = null,
+        public int $looks = self::LOOKS,
     ) {
     }
 
@@ -40,6 +46,27 @@ final readonly class Laying
         $at = array_search($size, $sizes, true);
 
         return new self(array_column($pieces, null, 'name'), $size, $surface, false === $at ? null : $sizes[$at - 1] ?? null);
+    }
+
+    /** The own pieces of what is wanted, on a cloth; null where none are entered, or no width is known. */
+    public static function own(Wanted $wanted, On $on, Assumptions $assumptions): ?self
+    {
+        $surface = $wanted->surface($on, $assumptions);
+        $size = $wanted->largestSize();
+        $version = $wanted->version;
+        $pieces = $version?->pieces->in($size, $wanted->role) ?? [];
+
+        return null === $version || null === $surface || [] === $pieces ? null : self::of($pieces, $size, $surface, $version->table->sizes);
+    }
+
+    /** What tells it from others, where lays of it are kept; what is laid one size smaller goes by the pieces of that size. */
+    public function key(): string
+    {
+        $sizes = array_filter([$this->size, $this->smaller], is_string(...));
+        $pieces = PieceSet::of(array_values($this->pieces), $sizes);
+        $marks = array_map(static fn (string $size): string => $size.' '.$pieces->mark($size), $sizes);
+
+        return hash('xxh128', implode(' ', $marks).' '.$this->surface->key());
     }
 
     /**
@@ -79,7 +106,13 @@ final readonly class Laying
     /** At the clock, for a lay of all its pieces. */
     public function looks(int $times = 1): int
     {
-        return $times * max(self::LEAST, intdiv(self::LOOKS, max(1, \count($this->pieces))));
+        return $times * max(intdiv($this->looks, self::LEAST), intdiv($this->looks, max(1, \count($this->pieces))));
+    }
+
+    /** The same, searched for so many looks at the clock. */
+    public function within(int $looks): self
+    {
+        return new self($this->pieces, $this->size, $this->surface, $this->smaller, $looks);
     }
 
     /** @param list<string> $names */
@@ -125,6 +158,6 @@ final readonly class Laying
     /** @param array<string, Piece> $pieces */
     private function having(array $pieces): self
     {
-        return new self($pieces, $this->size, $this->surface, $this->smaller);
+        return new self($pieces, $this->size, $this->surface, $this->smaller, $this->looks);
     }
 }

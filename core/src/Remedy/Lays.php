@@ -41,6 +41,12 @@ final class Lays
         )->length($this->block));
     }
 
+    /** Laid with nothing changed before. */
+    public function isLaid(): bool
+    {
+        return \array_key_exists(self::LONGER, $this->laid);
+    }
+
     public function unchanged(): ?Length
     {
         return $this->once(self::LONGER, fn (): ?Length => $this->laying->length($this->block, self::TIMES));

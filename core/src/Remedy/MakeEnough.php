@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Remedy;
 
+use Octavum\Core\Need\Verdict;
+use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Rounding;
@@ -45,6 +47,19 @@ final class MakeEnough
         private readonly ?Wanted $wanted = null,
     ) {
         $this->changes = new Changes($lays->laying, $real);
+    }
+
+    /**
+     * @param Lays            $lays      of the pieces of what is wanted, or of a block
+     * @param bool            $real      they are its own
+     * @param list<Elsewhere> $elsewhere more of the same cloth
+     */
+    public static function of(Shortfall $shortfall, Lays $lays, bool $real, Assumptions $assumptions, array $elsewhere = []): self
+    {
+        $fitting = Verdict::largest($shortfall->free, $assumptions);
+        $free = $shortfall->tight ? $fitting : $shortfall->free;
+
+        return new self($lays, $shortfall->need, $free, $real, $fitting, $elsewhere, $shortfall->wanted);
     }
 
     /** What is needed with some changes together; null when it does not go on at all. */

@@ -8,6 +8,7 @@ namespace Octavum\Core\Season;
 enum Action: string
 {
     case MakeItEnough = 'make it enough';
+    case KeepLay = 'keep the lay';
     case ShowCloth = 'show cloth';
     case MeasureWidth = 'measure width';
     case MeasureLength = 'measure length';
@@ -28,6 +29,7 @@ enum Action: string
     {
         return match ($this) {
             self::MakeItEnough,
+            self::KeepLay,
             self::ShowCloth,
             self::MeasureWidth,
             self::MeasureLength,

@@ -28,6 +28,7 @@ final readonly class RoleAnswer
      * @param ?Length              $atWidth  full width to which the need of cloth to be bought applies
      * @param ?TooWide             $tooWide  a piece for which no length is enough
      * @param ?Project             $line     whose it is, where several are sewn together
+     * @param ?Length              $laid     what its pieces came to when they were laid; that lay is not kept, so the verdict stands
      */
     public function __construct(
         public Claim $claim,
@@ -42,6 +43,7 @@ final readonly class RoleAnswer
         public ?Length $atWidth = null,
         public ?TooWide $tooWide = null,
         public ?Project $line = null,
+        public ?Length $laid = null,
     ) {
     }
 
@@ -60,6 +62,7 @@ final readonly class RoleAnswer
             $this->atWidth,
             $this->tooWide,
             $line,
+            $this->laid,
         );
     }
 
@@ -86,6 +89,14 @@ final readonly class RoleAnswer
         }
 
         return null;
+    }
+
+    /** Short by what is known, and enough when its pieces are laid: the lay is to be kept. */
+    public function isEnoughLaid(): bool
+    {
+        $free = null === $this->spare ? null : $this->amount()?->plus($this->spare);
+
+        return null !== $this->laid && null !== $free && !$free->isLessThan($this->laid);
     }
 
     /** The length that is missing; null where none is, also when a piece is too wide. */

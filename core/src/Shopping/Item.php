@@ -30,6 +30,12 @@ final readonly class Item
     ) {
     }
 
+    /** Its pieces go on the cut that is there when they are laid: nothing is to be bought for it once that lay is kept. */
+    public function isEnoughLaid(): bool
+    {
+        return $this->role->isEnoughLaid();
+    }
+
     /** Why not to buy it yet; null when nothing is open. */
     public function wait(): ?Sentence
     {

@@ -88,7 +88,7 @@ final readonly class ShoppingList
         }
         $own = null === $cloth->width ? [] : [$cloth->width->full];
         $asks =
-            null !== $role->otherCut()
+            $role->isEnoughLaid() || null !== $role->otherCut()
                 ? []
                 : $this->asks(
                     $project,
@@ -119,7 +119,8 @@ final readonly class ShoppingList
                 true,
             ),
         );
-        $wanted = $project->wanted($role->claim);
+        // of several sewn together each has a size of its own
+        $wanted = ($role->line ?? $project)->wanted($role->claim);
 
         return array_map(
             function (Length $width) use ($wanted, $on, $shrinkage, $selvage): array {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Bench;
 
+use Octavum\Core\Remedy\Shortfall;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\ToCut;
@@ -42,7 +43,7 @@ final readonly class EnoughCases
         }
         $free = $amount->plus($role->spare);
         $tight = Verdict::Tight === $role->verdict;
-        $make = $this->maker->of($account, $project->wanted($role->claim), $cloth, $cut, $amount, $free, $tight);
+        $make = $this->maker->of($account, new Shortfall($project->wanted($role->claim), $amount, $free, $tight), $cloth, $cut);
 
         return null === $make ? null : new EnoughCase($project, $role, $cloth, $cut, $toCut, $free, $version, $make);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Bench;
 
+use Octavum\Page\Back;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\Cloth;
@@ -70,22 +71,32 @@ final class EnoughController extends AbstractController
         #[CurrentUser] Account $account,
     ): Response {
         $case = $this->cases->of($account, $id, $claim);
-        if (null === $case || null !== $case->role->line) {
+        if (null === $case) {
             throw $this->createNotFoundException();
         }
         $keys = $this->keys($request->request->all());
-        $back = $this->redirectToRoute('project', ['id' => $id]);
+        $page = $this->generateUrl('project', ['id' => $id]);
+        $back = Back::to($request, $page);
+        $page = '' === Back::path($request) ? $page : Back::path($request);
         $chosen = $case->make->chosen($keys);
+        if ([] !== $chosen && null !== $case->role->line) {
+            throw $this->createNotFoundException();
+        }
         if ([] === $chosen && !$case->make->isEnough()) {
             $toast->say('Nothing is ticked, so nothing is changed.');
 
             return $back;
         }
         $undo = $keep->keep($case, $chosen, $account);
+        if (null === $undo) {
+            $toast->say('Laid again, it does not go on the cut: nothing is changed. Lay it on the table, where you see why.');
+
+            return $back;
+        }
         $toast->say(
             '{project} is made that way now.',
             ['project' => $case->project->name],
-            $this->generateUrl('undo', ['key' => $undo, 'back' => $back->getTargetUrl()]),
+            $this->generateUrl('undo', ['key' => $undo, 'back' => $page]),
         );
 
         return $back;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Bench;
 
+use Octavum\Core\Remedy\Shortfall;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\ToCut;
@@ -50,7 +51,7 @@ final class LeastController extends AbstractController
         $promises = $query->getBoolean('whole') ? [] : $plan->promised($account)[$cut->id] ?? [];
         $free = Promise::free($toCut->length, $promises);
         $need = (new Fitting($settings->of($account)->assumptions))->of($wanted, On::cut($cloth, $toCut), $free)->amount();
-        $make = null === $free || null === $need ? null : $maker->of($account, $wanted, $cloth, $cut, $need, $free);
+        $make = null === $free || null === $need ? null : $maker->of($account, new Shortfall($wanted, $need, $free), $cloth, $cut);
         if (null === $make) {
             return new Response('');
         }

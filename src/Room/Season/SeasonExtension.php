@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
+use Octavum\Store\CachedLays;
 use Octavum\Account\Account;
 use Octavum\Store\Plan;
 use Octavum\Store\SeasonRecord;
@@ -11,16 +12,20 @@ use Symfony\Bundle\SecurityBundle\Security;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFunction;
 
-/** The seasons of whoever is looking, for the switch that stands in every room. */
+/** What every room shows: the seasons of whoever is looking, and whether pieces of short projects are being laid. */
 final class SeasonExtension extends AbstractExtension
 {
-    public function __construct(private readonly Security $security, private readonly Plan $plan)
+    public function __construct(private readonly Security $security, private readonly Plan $plan, private readonly CachedLays $lays)
     {
     }
 
     public function getFunctions(): array
     {
-        return [new TwigFunction('seasons', $this->seasons(...))];
+        return [
+            new TwigFunction('seasons', $this->seasons(...)),
+            // pieces that this page asked for are laid in the background now
+            new TwigFunction('is_laying', $this->lays->isMissingAny(...)),
+        ];
     }
 
     /** @return list<SeasonRecord> */

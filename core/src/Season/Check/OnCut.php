@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season\Check;
 
+use Octavum\Core\Need\Wanted;
+use Octavum\Core\Remedy\Lays;
+use Octavum\Core\Remedy\Laying;
+use Octavum\Core\Remedy\LayMemory;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\ToCut;
@@ -42,8 +46,12 @@ final readonly class OnCut
     private UnknownSnags $unknown;
 
     /** @param array<string, string> $overruled as Overrule::reasons() gives them */
-    public function __construct(private Estimator $estimator, private Assumptions $assumptions, array $overruled = [])
-    {
+    public function __construct(
+        private Estimator $estimator,
+        private Assumptions $assumptions,
+        array $overruled = [],
+        private ?LayMemory $memory = null,
+    ) {
         $this->waysOut = new WaysOut($estimator, $assumptions);
         $this->laySnags = new LaySnags($assumptions);
         $this->clothSnags = new ClothSnags($assumptions, $overruled);
@@ -75,8 +83,12 @@ final readonly class OnCut
         $left = $this->left($toCut->length, $ahead);
         $spare = $left->minus($need->amount);
         $verdict = null === $tooWide ? Verdict::of($spare, $need->amount, $this->assumptions) : Verdict::Short;
+        $laid = Verdict::Short === $verdict && null === $tooWide && null === $laidOut ? $this->laid($wanted, $cloth, $cut, $need) : null;
+        $isEnoughLaid = null !== $laid && !$left->isLessThan($laid);
         $snags = [
-            ...$this->enough->of($project, $cloth, $toCut->length, $spare, $promises, $ahead),
+            ...$isEnoughLaid
+                ? $this->enough->laid($project, $claim, $cloth, $spare->negated())
+                : $this->enough->of($project, $cloth, $toCut->length, $spare, $promises, $ahead),
             ...$this->enough->warnings($project, $cloth, $need),
             ...$stock,
         ];
@@ -91,7 +103,21 @@ final readonly class OnCut
         ));
         $working = fn (): Working => $this->working($toCut, $ahead, $left, $need, $spare, $tooWide);
 
-        return new RoleAnswer($claim, $verdict, $toCut, $need, $spare, $promises, $working, $snags, $ways, tooWide: $tooWide);
+        return new RoleAnswer($claim, $verdict, $toCut, $need, $spare, $promises, $working, $snags, $ways, tooWide: $tooWide, laid: $laid);
+    }
+
+    /** What its own pieces came to when they were laid, with its alterations; null while nobody has laid them on such cloth. */
+    private function laid(Wanted $wanted, Cloth $cloth, Cut $cut, Need $need): ?Length
+    {
+        if (null === $this->memory || [] !== $cut->bites) {
+            return null;
+        }
+        $on = On::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions));
+        $laying = Laying::own($wanted, $on, $this->assumptions);
+        $lays = null === $laying ? null : new Lays($laying, $this->memory->recall($laying));
+        $laid = true === $lays?->isLaid() ? $lays->unchanged() : null;
+
+        return null === $laid ? null : $wanted->altered($laid)->smaller($need->amount);
     }
 
     private function noLength(Cut $cut): Unknown

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season\Check;
 
+use Octavum\Core\Remedy\LayMemory;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Rounding;
@@ -61,12 +62,17 @@ final readonly class SeasonCheck
     /**
      * @param list<Notion>          $notions   of the stash; none when nobody has written them down
      * @param array<string, string> $overruled as Overrule::reasons() gives them
+     * @param ?LayMemory            $memory    of what pieces came to when they were laid; null where that is not asked
      */
-    public function __construct(private Assumptions $assumptions, private array $notions = [], array $overruled = [])
-    {
+    public function __construct(
+        private Assumptions $assumptions,
+        private array $notions = [],
+        array $overruled = [],
+        ?LayMemory $memory = null,
+    ) {
         $this->estimator = new Estimator($assumptions);
         $this->promises = new Promises($this->estimator, $assumptions);
-        $this->onCut = new OnCut($this->estimator, $assumptions, $overruled);
+        $this->onCut = new OnCut($this->estimator, $assumptions, $overruled, $memory);
         $this->laySnags = new LaySnags($assumptions);
         $this->enough = new EnoughSnags();
         $this->unknown = new UnknownSnags();

@@ -27,7 +27,7 @@ enum Check: string
     public static function of(Action $action): ?self
     {
         return match ($action) {
-            Action::ShowCloth, Action::MakeItEnough, Action::MoveRank => self::Enough,
+            Action::ShowCloth, Action::MakeItEnough, Action::KeepLay, Action::MoveRank => self::Enough,
             Action::LayAgain => self::Laid,
             Action::MarkWashed, Action::MarkSteamed => self::Washed,
             Action::MeasureLength, Action::MeasureWidth => self::Measured,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season\Snags;
 
+use Octavum\Core\Season\Claim;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
@@ -32,6 +33,27 @@ final readonly class EnoughSnags
         return $spare->isNegative()
             ? [$this->short($project, $cloth, $spare->negated(), $ahead)]
             : $this->promisedTwice($project, $cloth, $toCut, $promises, $ahead);
+    }
+
+    /**
+     * Short by what is known, and enough when it is laid.
+     *
+     * @return list<Snag>
+     */
+    public function laid(Project $project, Claim $claim, Cloth $cloth, Length $missing): array
+    {
+        return [
+            new Snag(
+                Severity::Tight,
+                new Sentence('{project} is {missing} short on {cloth} by the envelope, and enough when it is laid. Keep that lay.', [
+                    'project' => $project->name,
+                    'missing' => Figure::needed($missing),
+                    'cloth' => $cloth->name,
+                ]),
+                Action::KeepLay,
+                $project->id.' '.$claim->id,
+            ),
+        ];
     }
 
     /** @return list<Snag> */

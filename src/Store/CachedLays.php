@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store;
+
+use Octavum\Core\Remedy\Laying;
+use Octavum\Core\Remedy\LayMemory;
+use Octavum\Core\Remedy\Lays;
+use Psr\Cache\CacheItemPoolInterface;
+
+/** Lays that were made before, by the pieces and the cloth they are of; and what was asked for and is not laid yet. */
+final class CachedLays implements LayMemory
+{
+    /** Seconds. */
+    private const KEPT = 30 * 86_400;
+
+    /** @var array<string, Laying> by key */
+    private array $missing = [];
+
+    public function __construct(private readonly CacheItemPoolInterface $cache)
+    {
+    }
+
+    public function recall(Laying $laying): array
+    {
+        $key = $laying->key();
+        /** @var ?array<string, ?int> $laid */
+        $laid = $this->cache->getItem('enough-'.$key)->get();
+        if (!(new Lays($laying, $laid ?? []))->isLaid()) {
+            $this->missing[$key] = $laying;
+        }
+
+        return $laid ?? [];
+    }
+
+    public function store(Lays $lays): void
+    {
+        $key = $lays->laying->key();
+        unset($this->missing[$key]);
+        $this->cache->save($this->cache->getItem('enough-'.$key)->set($lays->all())->expiresAfter(self::KEPT));
+    }
+
+    public function isMissingAny(): bool
+    {
+        return [] !== $this->missing;
+    }
+
+    /** @return list<Laying> asked for since the last time, and not laid */
+    public function takeMissing(): array
+    {
+        $missing = array_values($this->missing);
+        $this->missing = [];
+
+        return $missing;
+    }
+}
