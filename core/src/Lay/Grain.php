@@ -22,6 +22,11 @@ enum Grain: string
         };
     }
 
+    public function isAcross(): bool
+    {
+        return self::Across === $this;
+    }
+
     /**
      * @param bool $oneWay the top of every piece points the same way
      *

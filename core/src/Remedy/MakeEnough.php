@@ -157,10 +157,13 @@ final class MakeEnough
                 $tried[] = new Tried($change, $amount, $plain->minus($amount), !$this->free->isLessThan($amount));
             }
         }
-        usort($tried, static fn (Tried $a, Tried $b): int => [$a->change->harm, $b->saves->micrometres] <=> [
-            $b->change->harm,
-            $a->saves->micrometres,
-        ]);
+        // of what harms alike, the least that is enough comes first, then what saves most
+        $order = static fn (Tried $one): array => [
+            $one->change->harm,
+            !$one->closes,
+            $one->closes ? $one->saves->micrometres : -$one->saves->micrometres,
+        ];
+        usort($tried, static fn (Tried $a, Tried $b): int => $order($a) <=> $order($b));
         $pairs = [];
         foreach ($tried as $one) {
             $alone = !$paired || $one->closes || $this->isEnough();
@@ -185,7 +188,7 @@ final class MakeEnough
             fn (): ?Change => $this->leastOf(self::LESS_FULL, $this->changes->reshaping->lessFull(...))
                 ?? $this->changes->reshaping->lessFull(self::A_TENTH),
         ];
-        $changes[] = [new Sentence('Shorter'), fn (): ?Change => $this->shorter()];
+        array_splice($changes, -1, 0, [[new Sentence('Shorter'), fn (): ?Change => $this->shorter()]]);
         foreach ($this->real && !$this->isEnough() ? $this->elsewhere : [] as $other) {
             $changes[] = [
                 new Sentence($other->isToBuy() ? 'Some pieces from a little more of it' : 'Some pieces from another cut of it'),

@@ -24,6 +24,9 @@ final readonly class Reshaping
     private const MIDDLE = '/\b(back|skirt|cent(re|er))\b/i';
     private const OPENING = '/\b(facing|pocket|placket|band)s?\b/i';
 
+    /** Pieces that are gathered into a seam which keeps its length. */
+    private const GATHERED = '/\b(gathered|ruffle|frill|flounce|tier|peplum)s?\b/i';
+
     /** A piece so long is a body length, mm; a seam allowance is not made narrower than this, micrometres. */
     private const BODY = 400.0;
     private const NARROW = 10_000;
@@ -48,9 +51,16 @@ final readonly class Reshaping
                 && !PartKind::Facings->isNamed($name),
         );
 
-        return $centimetres < 1 ? null : self::change(
+        usort($names, fn (string $a, string $b): int => $this->laying->long($b) <=> $this->laying->long($a));
+        $left = [] === $names ? 0 : (int) floor($this->laying->long($names[0]) - 10 * $centimetres);
+
+        return $centimetres < 1 || $left <= 0 ? null : self::change(
             'shorter:'.$centimetres,
-            new Sentence('Shorter by {length}', ['length' => Figure::exact(Length::ofMillimetres(10 * $centimetres))]),
+            new Sentence('Shorter by {length}: {left} of {piece} are left', [
+                'length' => Figure::exact(Length::ofMillimetres(10 * $centimetres)),
+                'left' => Figure::owned(Length::ofMillimetres($left)),
+                'piece' => $names[0],
+            ]),
             new Sentence('shorter at the hem'),
             3,
             $names,
@@ -62,22 +72,39 @@ final readonly class Reshaping
         );
     }
 
-    /** Less flare or fullness by so many per cent; null when no piece has any. */
+    /**
+     * Less flare or fullness by so many per cent, below a seam that keeps its length: of what is gathered into a seam the whole width,
+     * of a skirt only what it is wider than at the hip, so that a waist stays a waist. Null when no piece has any to speak of.
+     */
     public function lessFull(int $percent): ?Change
     {
-        $names = $this->laying->named(
-            static fn (string $name): bool => PartKind::Skirt->isNamed($name)
-                || 1 === preg_match('/\b(flounce|tier|panel|gore)s?\b/i', $name),
-        );
+        $names = $percent < 1 ? [] : $this->laying->named(fn (string $name): bool => null !== $this->narrower($this->laying->pieces[$name], $percent));
 
-        return $percent < 1 ? null : self::change(
+        return self::change(
             'less full:'.$percent,
             new Sentence('{percent} % less flare or fullness in {pieces}', ['percent' => $percent, 'pieces' => implode(', ', $names)]),
             new Sentence('it falls a little straighter'),
-            2,
+            4,
             $names,
-            static fn (Piece $piece, Laying $all): Piece => $all->scaled($piece, 1, (100 - $percent) / 100),
+            fn (Piece $piece): Piece => $this->narrower($piece, $percent) ?? $piece,
         );
+    }
+
+    /** A piece with less flare or fullness; null when it has none to spare. */
+    private function narrower(Piece $piece, int $percent): ?Piece
+    {
+        $shape = $piece->in($this->laying->size);
+        if (null === $shape || $piece->grain->isAcross()) {
+            return null;
+        }
+        if (1 === preg_match(self::GATHERED, $piece->name)) {
+            return $this->laying->scaled($piece, 1, (100 - $percent) / 100);
+        }
+        $flare = PartKind::Skirt->isNamed($piece->name) || 1 === preg_match('/\b(panel|gore)s?\b/i', $piece->name)
+            ? (new Flare($shape->drawn))->reduced($percent)
+            : null;
+
+        return null === $flare ? null : $piece->as($piece->name, $piece->role, [new Shape([], $flare, $shape->allowance)]);
     }
 
     public function shortSleeves(): ?Change

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Remedy;
 
+use Octavum\Core\Remedy\Reshaping;
 use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Line;
@@ -94,16 +95,53 @@ final class MakeEnoughTest extends TestCase
         self::assertArrayNotHasKey('sleeveless', $this->byKey($make));
     }
 
-    /** Two panels of 60 cm lie beside one another on 100 cm once each is 17 % narrower: 49.8 cm. */
+    /** Two tiers of 60 cm lie beside one another on 100 cm once each is 17 % narrower: 49.8 cm. They are too short to be shortened. */
     public function testTheLeastNarrowingIsFound(): void
     {
-        $make = $this->make([$this->piece('Skirt panel', 900, 600, quantity: 2)], 1800, 1100);
+        $make = $this->make([$this->piece('Gathered tier', 390, 600, quantity: 2)], 780, 600);
         $tried = $this->byKey($make);
-        self::assertSame(900, (int) $tried['less full:17']->need->millimetres());
+        self::assertSame(390, (int) $tried['less full:17']->need->millimetres());
         self::assertSame(['less full:17'], $this->keys((new Pairs($make))->least($make->tried()->tried)));
         self::assertSame([], $this->keys($make->chosen(['less full:0'])));
-        $wide = $this->byKey($this->make([$this->piece('Skirt panel', 900, 800, quantity: 2)], 1800, 1100));
-        self::assertSame(['shorter:40'], array_keys($wide), 'even a quarter less does not lie beside the other');
+        $wide = $this->byKey($this->make([$this->piece('Gathered tier', 390, 800, quantity: 2)], 780, 600));
+        self::assertSame([], array_keys($wide), 'even a quarter less does not lie beside the other');
+    }
+
+    public function testAWaistStaysAWaist(): void
+    {
+        $straight = $this->make([$this->piece('Skirt panel', 900, 600, quantity: 2)], 1800, 1100);
+        self::assertSame([], $this->keys($straight->chosen(['less full:20'])), 'a straight skirt has no flare to lose');
+        $flared = Outline::of([[0, 0], [900, 0], [900, 620], [0, 400]]);
+        $piece = new Piece('Front skirt', quantity: 2, shapes: [new Shape([], $flared)]);
+        $laying = Laying::of([$piece], '14', new LaySurface(Length::ofMillimetres(1000)));
+        $change = (new Reshaping($laying))->lessFull(50) ?? self::fail('It is flared.');
+        $drawn = $change->apply($laying)->pieces['Front skirt']->in('14')->drawn ?? self::fail('It has a shape.');
+        $at = static fn (float $x): float => max(array_map(
+            static fn (array $point): float => abs($point[0] - $x) < 0.01 ? $point[1] : 0,
+            $drawn->points,
+        ));
+        self::assertEqualsWithDelta(400, $at(0), 0.01, 'the waist');
+        self::assertEqualsWithDelta(400 + (200 * 220) / 900, $at(200), 0.01, 'the hip');
+        self::assertEqualsWithDelta(($at(200) + 620) / 2, $at(900), 0.01, 'the hem has half of its flare below the hip');
+    }
+
+    /** Both would do: 3 cm are missing, and half the flare would save far more; the hem is what harms less. */
+    public function testTheLeastIsTheSmallestAmountOfWhatHarmsLeast(): void
+    {
+        $piece = new Piece('Front skirt', quantity: 2, shapes: [new Shape([], Outline::of([[0, 0], [900, 0], [900, 620], [0, 400]]))]);
+        $make = $this->make([$piece], 1800, 1760);
+        $least = (new Pairs($make))->least($make->tried()->tried);
+        self::assertSame('shorter', $least[0]->kind);
+        $tried = array_column(array_column($make->tried()->tried, 'change'), 'kind');
+        self::assertLessThan(array_search('less full', [...$tried, 'less full'], true), array_search('shorter', $tried, true));
+    }
+
+    public function testShorterSaysWhatIsLeft(): void
+    {
+        $change = $this->make([$this->panels()], 1800, 1100)->chosen(['shorter:30'])[0];
+        self::assertSame('Shorter by 30 cm: 60 cm of Front are left', (string) $change->words);
+        $laying = Laying::of([$this->panels()], '14', new LaySurface(Length::ofMillimetres(1000)));
+        self::assertNull((new Reshaping($laying))->shorter(90), 'nothing would be left');
     }
 
     public function testWhatIsEnoughLaidOutWantsNoChange(): void

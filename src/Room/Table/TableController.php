@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Table;
 
+use Octavum\Core\Season\ProjectLay;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Laid\SavedLay;
@@ -82,6 +83,7 @@ final class TableController extends AbstractController
     {
         $role = Role::tryFrom($request->query->getString('role')) ?? Role::Main;
         $garments = $sheets = [];
+        $match = false;
         if ('' !== $request->query->getString('project')) {
             $option = $request->query->getString('option');
             $project = $this->project($account, $request->query->getString('project'), $option);
@@ -95,6 +97,8 @@ final class TableController extends AbstractController
                 foreach ($line->claims as $claim) {
                     $cloth = $claim->cloth;
                     $cut = $claim->isFor($role, $pieces) ? $claim->cut : null;
+                    $rules = new ProjectLay($line, $claim, $this->settings->of($account)->assumptions);
+                    $match = $match || (null !== $cut && $rules->rules()->match);
                     if (null !== $cloth && null !== $cut?->length && null !== $cut->widthOf($cloth)) {
                         $sheets[$cut->id] = ['cut' => $cut->id];
                     }
@@ -118,7 +122,8 @@ final class TableController extends AbstractController
         }
 
         return $this->page(
-            ['garments' => $garments, 'sheets' => [] === $sheets ? [['width' => 1380]] : $sheets],
+            ['garments' => $garments, 'sheets' => [] === $sheets ? [['width' => 1380]] : $sheets]
+                + ($match ? ['match' => true] : []),
             null,
             null,
             $account,

@@ -165,7 +165,7 @@ final class KeptRemedyTest extends TestCase
         ];
         $alterations = array_map(
             static fn (int $i): Alteration => new Alteration('by '.$i, Length::ofMillimetres(10 * mt_rand(-10, 10))),
-            range(1, mt_rand(0, 2) ?: 1),
+            range(1, mt_rand(1, 2)),
         );
 
         return $this->project(
