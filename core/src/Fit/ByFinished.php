@@ -22,7 +22,7 @@ final readonly class ByFinished
     /** @param Length $ease wanted; below nothing for a knit that is to be stretched */
     public function choose(Person $person, Pattern $pattern, Length $ease): SizeAdvice
     {
-        $by = $pattern->chart->decides($pattern->garment, $person->child);
+        $by = $pattern->decides($person->child);
         $finished = $pattern->chart->finished[$by->value] ?? [];
         $body = $person->at($by);
         $with = ['person' => $person->name, 'pattern' => $pattern->title, 'point' => new Sentence($by->value)];

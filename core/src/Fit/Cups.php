@@ -46,40 +46,63 @@ final readonly class Cups
         return ($steps[$size] ?? 0) < ($steps[$than] ?? 0);
     }
 
-    /**
-     * The smallest cup that is not smaller than the difference, the tolerance let pass.
-     *
-     * @return array{SizeChart, ?Sentence} of each number the size with that cup, or with the nearest there is, which is flagged
-     */
-    public function narrowed(Length $bust, Length $highBust, Length $tolerance): array
+    /** Of each number the size with the smallest cup that is not smaller than the difference, or with the nearest there is. */
+    public function narrowed(Length $bust, Length $highBust, Length $tolerance): SizeChart
     {
-        $more = $bust->micrometres - $highBust->micrometres;
-        $steps = max(1, (int) ceil(($more - $tolerance->micrometres) / Length::of('2.5', Unit::Centimetre)->micrometres));
+        $steps = self::steps($bust, $highBust, $tolerance);
         $sizes = [];
         foreach ($this->numbers as $number => $cups) {
             $off = array_map(static fn (int $cup): int => abs($cup - $steps), $cups);
             asort($off);
             $sizes[$number] = array_key_first($off);
         }
-        $least = min(array_map(static fn (array $cups): int => min($cups), $this->numbers));
-        $most = max(array_map(static fn (array $cups): int => max($cups), $this->numbers));
 
-        return [
-            new SizeChart(
-                array_values($sizes),
-                $this->rows($this->chart->body, $sizes),
-                $this->rows($this->chart->finished, $sizes),
-                $this->chart->by,
-                $this->chart->height,
-                $this->chart->runs,
-            ),
-            $steps >= $least && $steps <= $most ? null : new Sentence(
-                $steps > $most
-                    ? 'The bust is {more} more than the high bust, a larger cup than the chart has: add to the bust.'
-                    : 'The bust is {more} more than the high bust, a smaller cup than the chart has: take in the bust.',
-                ['more' => Figure::body(Length::ofMicrometres(max(0, $more)))],
-            ),
+        return new SizeChart(
+            array_values($sizes),
+            $this->rows($this->chart->body, $sizes),
+            $this->rows($this->chart->finished, $sizes),
+            $this->chart->by,
+            $this->chart->height,
+            $this->chart->runs,
+        );
+    }
+
+    /** What is to be altered where the number of a size has no cup so large, or so small: the cups of other numbers do not count. */
+    public function flag(string $size, ?Length $bust, ?Length $highBust, Length $tolerance): ?Sentence
+    {
+        $own = array_values(array_filter($this->numbers, static fn (array $cups): bool => isset($cups[$size])))[0] ?? [];
+        if (null === $bust || null === $highBust || [] === $own) {
+            return null;
+        }
+        $steps = self::steps($bust, $highBust, $tolerance);
+        $with = [
+            'more' => Figure::body(Length::ofMicrometres(max(0, $bust->micrometres - $highBust->micrometres))),
+            'number' => (int) $size,
+            'cup' => (string) array_search($steps, self::STEPS, true),
         ];
+
+        return match (true) {
+            $steps > max($own) && '' !== $with['cup'] => new Sentence(
+                'The bust is {more} more than the high bust, cup {cup}, and {number} has none so large: add to the bust.',
+                $with,
+            ),
+            $steps > max($own) => new Sentence(
+                'The bust is {more} more than the high bust, a larger cup than the chart has: add to the bust.',
+                $with,
+            ),
+            $steps < min($own) => new Sentence(
+                'The bust is {more} more than the high bust, cup {cup}, and {number} has none so small: take in the bust.',
+                $with,
+            ),
+            default => null,
+        };
+    }
+
+    private static function steps(Length $bust, Length $highBust, Length $tolerance): int
+    {
+        $more = $bust->micrometres - $highBust->micrometres;
+
+        return max(1, (int) ceil(($more - $tolerance->micrometres) / Length::of('2.5', Unit::Centimetre)->micrometres));
     }
 
     /**

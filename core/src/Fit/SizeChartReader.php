@@ -108,6 +108,9 @@ final readonly class SizeChartReader
     private function sizes(string $line): array
     {
         $bare = preg_replace('/^\s*(sizes?|for size)\b\s*[:|;\t]?\s*/iu', '', $line) ?? $line;
+        if (1 === preg_match('/^\s*one[ -]size\s*$/iu', $line)) {
+            return ['one size'];
+        }
         $sizes = array_values(
             array_filter(
                 array_map(

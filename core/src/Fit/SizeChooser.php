@@ -38,7 +38,7 @@ final readonly class SizeChooser
     public function choose(Person $person, Pattern $pattern, ?\DateTimeImmutable $today = null): SizeAdvice
     {
         $chart = $pattern->chart;
-        $by = $chart->decides($pattern->garment, $person->child);
+        $by = $pattern->decides($person->child);
         $cups = BodyPoint::Bust === $by ? Cups::of($chart) : null;
         $by = null === $cups ? $by : BodyPoint::HighBust;
         $with = ['person' => $person->name, 'pattern' => $pattern->title, 'point' => $by->value];
@@ -65,9 +65,8 @@ final readonly class SizeChooser
             if (null === $bust) {
                 return $this->nothing($person, new Sentence('Measure the bust of {person}: with the high bust it decides the cup.', $with));
             }
-            [$chart, $flag] = $cups->narrowed($bust, $body, $this->tolerance);
+            $chart = $cups->narrowed($bust, $body, $this->tolerance);
             $row = $chart->body[$by->value] ?? [];
-            $flags = null === $flag ? [] : [$flag];
             $working = $working->given(new Sentence('Bust'), Figure::body($bust), Source::Measured);
         }
         if ([] !== $row && $this->isFarFrom($body, $row)) {
@@ -79,13 +78,14 @@ final readonly class SizeChooser
                 ),
             );
         }
-        foreach ($this->points($pattern->garment, $person->child, $by) as $point) {
+        foreach ($this->points($pattern, $person->child, $by) as $point) {
             $body = $person->at($point);
             $row = $chart->body[$point->value] ?? [];
             if (
                 null === $body
                 || [] === $row
-                || \count(array_unique(array_map(static fn (Length $length): int => $length->micrometres, $row))) < 2
+                || (\count($chart->sizes) > 1
+                    && \count(array_unique(array_map(static fn (Length $length): int => $length->micrometres, $row))) < 2)
             ) {
                 continue;
             }
@@ -100,6 +100,11 @@ final readonly class SizeChooser
                 new Sentence('The chart of {pattern} does not tell its sizes apart by {point}, which decides its size.', $with),
             );
         }
+        $cup = null === $cups ? null : $cups->flag($falls[$by->value], $person->at(BodyPoint::Bust), $person->at($by), $this->tolerance);
+        $free = BodyPoint::Waist === $by && $pattern->isFullSkirt() && isset($chart->body[BodyPoint::Hip->value])
+            ? new Sentence('The skirt is full: its size goes by the waist alone, and the hip is free in it.')
+            : null;
+        $flags = [...$flags, ...array_values(array_filter([$cup, $free]))];
         $order = array_flip($chart->sizes);
         $largest = array_reduce($falls, static fn (string $a, string $b): string => $order[$b] > $order[$a] ? $b : $a, $falls[$by->value]);
         $graded = $largest === $falls[$by->value] ? null : $largest;
@@ -145,10 +150,11 @@ final readonly class SizeChooser
     }
 
     /** @return list<BodyPoint> looked at for a garment, the deciding one among them */
-    private function points(Garment $garment, bool $child, BodyPoint $by): array
+    private function points(Pattern $pattern, bool $child, BodyPoint $by): array
     {
+        $garment = $pattern->garment;
         $points = match (true) {
-            BodyPoint::Head === $by => [],
+            BodyPoint::Head === $by, BodyPoint::Waist === $by && $pattern->isFullSkirt() => [],
             BodyPoint::HighBust === $by => $garment->isInOne() ? [$by, BodyPoint::Waist, BodyPoint::Hip] : [$by, BodyPoint::Hip],
             $garment->isFromTheWaist() => [BodyPoint::Waist, BodyPoint::Hip],
             $garment->isInOne() => [BodyPoint::Bust, BodyPoint::Waist, BodyPoint::Hip],
@@ -184,7 +190,7 @@ final readonly class SizeChooser
                             'The {point}, {body}, lies between {smaller} and {size}: the larger is taken, since cloth can be taken in and not let out.',
                             $with + ['smaller' => $before],
                         ),
-                        $under->isLessThan($this->tolerance->times(4)) => null,
+                        $under->isLessThan($this->halfStep($row)) => null,
                         default => new Sentence(
                             'The {point}, {body}, is smaller than size {size}, the smallest of the chart ({chart}): '
                             .'one size down can be graded, which takes time.',
@@ -209,6 +215,19 @@ final readonly class SizeChooser
                 ],
             ),
         ];
+    }
+
+    /**
+     * Half of what lies between the two smallest sizes; of one size alone as much as two sizes are mostly apart.
+     *
+     * @param non-empty-array<string, Length> $row
+     */
+    private function halfStep(array $row): Length
+    {
+        $figures = array_values(array_unique(array_map(static fn (Length $length): int => $length->micrometres, $row)));
+        sort($figures);
+
+        return isset($figures[1]) ? Length::ofMicrometres(intdiv($figures[1] - $figures[0], 2)) : $this->tolerance->times(2);
     }
 
     /** @param non-empty-array<string, string> $falls point → size */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Pattern;
 
+use Octavum\Core\Body\Feature;
+use Octavum\Core\Body\BodyPoint;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Piece\Garment;
 
@@ -43,6 +45,24 @@ final readonly class Pattern
         public array $alterations = [],
     ) {
         $this->chart = $chart ?? new SizeChart();
+    }
+
+    /** What decides its size. */
+    public function decides(bool $child): BodyPoint
+    {
+        return $this->chart->decides($this->garment, $child, $this->isFullSkirt());
+    }
+
+    /** A skirt in which the hip is free: gathered, or full by its features or its name. */
+    public function isFullSkirt(): bool
+    {
+        $isFull = static fn (Version $version): bool => \in_array(Feature::Full, $version->features, true);
+        $names = implode(' ', [$this->title, ...array_column($this->versions, 'name')]);
+
+        return Garment::Skirt === $this->garment
+            && (\in_array(Technique::Gathers, $this->techniques, true)
+                || ([] !== $this->versions && array_filter($this->versions, $isFull) === $this->versions)
+                || 1 === preg_match('/\b(full|gathered|circle|circular|dirndl|tiered)\b/i', $names));
     }
 
     /** @return list<KeptAlteration> */

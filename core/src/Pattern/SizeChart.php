@@ -33,13 +33,18 @@ final readonly class SizeChart
         return [] !== $this->body;
     }
 
-    /** What decides the size: bust for tops and dresses, hip for trousers and skirts, height for children. Source: docs/rules.md. */
-    public function decides(Garment $garment, bool $child): BodyPoint
+    /**
+     * What decides the size: bust for tops and dresses, hip for trousers and fitted skirts, height for children. Source: docs/rules.md.
+     *
+     * @param bool $full a full or gathered skirt, which goes by the waist alone
+     */
+    public function decides(Garment $garment, bool $child, bool $full = false): BodyPoint
     {
         return match (true) {
             null !== $this->by => $this->by,
             Garment::Hat === $garment => BodyPoint::Head,
             $child && isset($this->body[BodyPoint::Height->value]) => BodyPoint::Height,
+            $full && isset($this->body[BodyPoint::Waist->value]) => BodyPoint::Waist,
             $garment->isFromTheWaist() => BodyPoint::Hip,
             default => BodyPoint::Bust,
         };

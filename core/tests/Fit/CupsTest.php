@@ -49,11 +49,12 @@ final class CupsTest extends TestCase
         yield 'a millimetre more is C' => ['92', '98.1', '14C', null];
         yield 'C to 8.5' => ['92', '100.5', '14C', null];
         yield 'D' => ['87', '95.6', '12D', null];
-        $larger = 'The bust is 12 cm more than the high bust, a larger cup than the chart has: add to the bust.';
+        $larger = 'The bust is 12 cm more than the high bust, cup DD, and 12 has none so large: add to the bust.';
         yield 'beyond D' => ['87', '99', '12D', $larger];
-        $smaller = 'The bust is 2 cm more than the high bust, a smaller cup than the chart has: take in the bust.';
+        $smaller = 'The bust is 2 cm more than the high bust, cup A, and 14 has none so small: take in the bust.';
         yield 'A' => ['92', '94', '14B', $smaller];
-        yield 'the nearest of its number' => ['97', '106', '16C', null];
+        $lacking = 'The bust is 9 cm more than the high bust, cup D, and 16 has none so large: add to the bust.';
+        yield 'the nearest of its number, though others have a D' => ['97', '106', '16C', $lacking];
     }
 
     public function testOtherPointsAreReadInTheSameCup(): void
@@ -138,7 +139,7 @@ final class CupsTest extends TestCase
             Length::ofMillimetres(870 + $millimetres),
             Length::ofMillimetres(870),
             Length::zero(),
-        )[0]->sizes;
+        )->sizes;
         foreach ($letters as $i => $letter) {
             self::assertSame([['12'.$letter]], array_values(array_unique([$of(25 * $i + 1), $of(25 * $i + 25)], \SORT_REGULAR)));
         }

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Fit;
 
+use Octavum\Core\Pattern\RequirementTable;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\Body\Feature;
+use Octavum\Core\Pattern\Technique;
+use PHPUnit\Framework\Attributes\TestWith;
 use Octavum\Core\Body\BodyPoint;
 use Octavum\Core\Body\Measured;
 use Octavum\Core\Body\Person;
@@ -140,8 +145,55 @@ final class SizeChooserTest extends TestCase
             new Pattern('p', 'Full skirt', garment: Garment::Skirt, chart: $full),
         );
         self::assertSame('16', $advice->size, 'a full skirt goes by the waist');
-        self::assertStringContainsString('Odalys is 15 cm taller', $this->flags($advice)[0]);
+        self::assertStringContainsString('the hip is free in it', $this->flags($advice)[0]);
+        self::assertStringContainsString('Odalys is 15 cm taller', $this->flags($advice)[1]);
     }
+
+    /** Waist 72 is size 14, hip 107 would be 18. */
+    #[TestWith(['Full skirt', [], [], '14'])]
+    #[TestWith(['Marsh skirt', [Technique::Gathers], [], '14'])]
+    #[TestWith(['Marsh skirt', [], [Feature::Full], '14'])]
+    #[TestWith(['Circle skirt', [], [], '14'])]
+    #[TestWith(['Marsh skirt', [], [], '18'])]
+    #[TestWith(['Marsh skirt', [Technique::Darts], [Feature::BelowTheKnee], '18'])]
+    /**
+     * @param list<Technique> $techniques
+     * @param list<Feature>   $features
+     */
+    public function testAFullSkirtGoesByTheWaistAloneAndAFittedOneByTheHip(
+        string $title,
+        array $techniques,
+        array $features,
+        string $size,
+    ): void {
+        $pattern = new Pattern(
+            'p',
+            $title,
+            garment: Garment::Skirt,
+            versions: [new Version('v', 'A', new RequirementTable([], []), features: $features)],
+            chart: (new SizeChartReader())->read(self::WOMEN, Unit::Centimetre),
+            techniques: $techniques,
+        );
+        self::assertSame($size, (new SizeChooser())->choose($this->person(['waist' => '72', 'hip' => '107']), $pattern)->size);
+    }
+
+    /** Of a chart from bust 80 in steps of 3 cm: half a step is 1.5 cm. */
+    #[TestWith(['79', false])]
+    #[TestWith(['78.6', false])]
+    #[TestWith(['78.5', true])]
+    #[TestWith(['77', true])]
+    public function testBelowTheSmallestIsSaidFromHalfAStep(string $bust, bool $isSaid): void
+    {
+        $flags = $this->flags($this->advice(Garment::Top, self::WOMEN, ['bust' => $bust]));
+        self::assertSame($isSaid, str_contains(implode(' ', $flags), 'one size down can be graded'));
+    }
+
+    public function testAPatternDraftedInOneSizeIsThatSize(): void
+    {
+        $advice = $this->advice(Garment::Top, "one size\nbust 104", ['bust' => '92']);
+        self::assertSame('one size', $advice->size, (string) $advice->sentence);
+    }
+
 
     public function testTheWorkingShowsTheEase(): void
     {
