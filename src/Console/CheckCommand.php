@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
-use Octavum\Core\Remedy\LaidAtOnce;
 use Octavum\Account\SentenceWriter;
 use Octavum\Core\Match\Overrule;
 use Octavum\Core\Measure\Figure;
@@ -13,6 +12,7 @@ use Octavum\Core\Measure\Tape;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Remedy\LaidAtOnce;
 use Octavum\Core\Remedy\WayOut;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\RoleAnswer;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
-use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Match\CrossLine;
@@ -13,6 +12,7 @@ use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Sewist;
 use Octavum\Core\Match\WhatItBecomes;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Need\On;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Shape;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Pattern;
 
-use Octavum\Core\Body\Feature;
 use Octavum\Core\Body\BodyPoint;
+use Octavum\Core\Body\Feature;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Piece\Garment;
 

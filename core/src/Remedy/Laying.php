@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Remedy;
 
-use Octavum\Core\Piece\PieceSet;
-use Octavum\Core\Measure\Assumptions;
-use Octavum\Core\Need\Wanted;
-use Octavum\Core\Need\On;
 use Octavum\Core\Lay\Fold;
+use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
 use Octavum\Core\Need\Block\LaySurface;
+use Octavum\Core\Need\On;
+use Octavum\Core\Need\Wanted;
 use Octavum\Core\Piece\Instead;
 use Octavum\Core\Piece\Piece;
+use Octavum\Core\Piece\PieceSet;
 use Octavum\Core\Piece\Shape;
 
 /** Pieces in a size, to be laid on a cloth: what a remedy changes. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Remedy;
 
-use Octavum\Core\Need\Verdict;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
@@ -12,6 +11,7 @@ use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Working;
+use Octavum\Core\Need\Verdict;
 use Octavum\Core\Need\Wanted;
 
 /**

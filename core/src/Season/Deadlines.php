@@ -8,7 +8,8 @@ use Octavum\Core\Measure\Sentence;
 
 /**
  * Whether all deadlines of a season can be met: the earliest first, before anything else. If any order meets them all, this one
- * does (Jackson's rule, 1955). Deadlines that are wishes count for nothing, and hours nobody said take none.
+ * does (Jackson's rule, 1955; with work that is interrupted for what may be begun later and is due sooner, W. Horn, 1974). Deadlines
+ * that are wishes count for nothing, and hours nobody said take none.
  */
 final readonly class Deadlines
 {
@@ -23,15 +24,49 @@ final readonly class Deadlines
                 && $answer->project->state->takesHours(),
         ));
         usort($answers, static fn (ProjectAnswer $a, ProjectAnswer $b): int => $a->project->deadline <=> $b->project->deadline);
-        $due = [];
-        $minutes = 0;
+        $ends = $this->ends($answers, $checked->season);
+
+        return array_map(static function (ProjectAnswer $answer) use ($ends, $checked): Due {
+            $done = $checked->season->doneOn($ends['#'.$answer->project->id]);
+
+            return new Due($answer->project, $done, $answer->project->daysLate($done));
+        }, $answers);
+    }
+
+    /**
+     * Of what may be begun, the earliest deadline first; what may be begun later takes its turn when its day comes.
+     *
+     * @param list<ProjectAnswer> $answers the earliest deadline first
+     *
+     * @return array<string, int> minutes of sewing when each is done, by # and project
+     */
+    private function ends(array $answers, Season $season): array
+    {
+        $left = $begins = $ends = [];
         foreach ($answers as $answer) {
-            $minutes += $answer->to - $answer->from;
-            $done = $checked->season->dayAfter($minutes);
-            $due[] = new Due($answer->project, $done, $answer->project->daysLate($done));
+            $project = $answer->project;
+            $left['#'.$project->id] = $answer->to - $answer->from;
+            $begins['#'.$project->id] = null === $project->notBefore ? 0 : $season->minutesBefore($project->notBefore);
+        }
+        $now = 0;
+        while ([] !== $left) {
+            $open = array_filter($begins, static fn (int $begin, string $id): bool => isset($left[$id]) && $begin <= $now, \ARRAY_FILTER_USE_BOTH);
+            $later = array_filter($begins, static fn (int $begin): bool => $begin > $now);
+            $id = array_key_first($open);
+            if (null === $id) {
+                $now = min([\PHP_INT_MAX, ...array_values($later)]);
+                continue;
+            }
+            $spent = min($left[$id], [] === $later ? $left[$id] : min($later) - $now);
+            $now += $spent;
+            $left[$id] -= $spent;
+            if (0 === $left[$id]) {
+                $ends[$id] = $now;
+                unset($left[$id]);
+            }
         }
 
-        return $due;
+        return $ends;
     }
 
     /** What is to be said of them; nothing while the rank meets them all. */
@@ -41,7 +76,7 @@ final readonly class Deadlines
         $late = array_values(array_filter($due, static fn (Due $one): bool => $one->late > 0));
         $ends = [];
         foreach ($checked->projects as $answer) {
-            $ends[$answer->project->id] = $checked->season->dayAfter($answer->to);
+            $ends[$answer->project->id] = $checked->season->doneOn($answer->to);
         }
         $missed = array_filter($due, static fn (Due $one): bool => $one->project->daysLate($ends[$one->project->id]) > 0);
 

@@ -63,7 +63,32 @@ final readonly class Season
         return $this->starts->modify('+'.($this->weeks * 7 - 1).' days');
     }
 
-    /** The day on which so many minutes of sewing have been done; weeks off are passed over. */
+    /** The day on which the last of so many minutes falls: a week that is exactly full ends on its last day. */
+    public function doneOn(int $minutes): \DateTimeImmutable
+    {
+        if (0 === $this->perWeek() || $minutes <= 0) {
+            return $this->dayAfter($minutes);
+        }
+        $days = intdiv($minutes * 7 - 1, $this->perWeek());
+
+        return $this->starts->modify('+'.(7 * $this->week(intdiv($days, 7)) + $days % 7).' days');
+    }
+
+    /** Minutes of sewing that are over before a day, so that what takes the next is begun on it at the earliest. */
+    public function minutesBefore(\DateTimeImmutable $day): int
+    {
+        $days = (int) $this->starts->diff($day)->format('%r%a');
+        if ($days <= 0 || $this->undated) {
+            return 0;
+        }
+        $week = intdiv($days, 7);
+        $over = \count(array_filter($this->sewn, static fn (int $one): bool => $one < $week)) + max(0, $week - $this->weeks);
+        $isSewn = $week >= $this->weeks || \in_array($week, $this->sewn, true);
+
+        return $over * $this->perWeek() + ($isSewn ? intdiv($days % 7 * $this->perWeek() + 6, 7) : 0);
+    }
+
+    /** The day on which what follows so many minutes of sewing is begun; weeks off are passed over. */
     public function dayAfter(int $minutes): \DateTimeImmutable
     {
         if (0 === $this->perWeek()) {

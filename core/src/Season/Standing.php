@@ -22,7 +22,7 @@ final readonly class Standing
             $project = $answer->project;
             $late = $project->season->undated || !$project->state->takesHours()
                 ? 0
-                : $project->daysLate($project->season->dayAfter($answer->to));
+                : $project->daysLate($project->season->doneOn($answer->to));
             $all['#'.$project->id] = new self($late, $answer->belowChalkLine, $answer->verdict);
         }
 

@@ -4,12 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Fit;
 
-use Octavum\Core\Pattern\RequirementTable;
-use Octavum\Core\Pattern\Version;
-use Octavum\Core\Body\Feature;
-use Octavum\Core\Pattern\Technique;
-use PHPUnit\Framework\Attributes\TestWith;
 use Octavum\Core\Body\BodyPoint;
+use Octavum\Core\Body\Feature;
 use Octavum\Core\Body\Measured;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Fit\SizeAdvice;
@@ -20,9 +16,13 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\SizeChart;
+use Octavum\Core\Pattern\Technique;
+use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 
 final class SizeChooserTest extends TestCase
@@ -149,17 +149,18 @@ final class SizeChooserTest extends TestCase
         self::assertStringContainsString('Odalys is 15 cm taller', $this->flags($advice)[1]);
     }
 
-    /** Waist 72 is size 14, hip 107 would be 18. */
+    /**
+     * Waist 72 is size 14, hip 107 would be 18.
+     *
+     * @param list<Technique> $techniques
+     * @param list<Feature>   $features
+     */
     #[TestWith(['Full skirt', [], [], '14'])]
     #[TestWith(['Marsh skirt', [Technique::Gathers], [], '14'])]
     #[TestWith(['Marsh skirt', [], [Feature::Full], '14'])]
     #[TestWith(['Circle skirt', [], [], '14'])]
     #[TestWith(['Marsh skirt', [], [], '18'])]
     #[TestWith(['Marsh skirt', [Technique::Darts], [Feature::BelowTheKnee], '18'])]
-    /**
-     * @param list<Technique> $techniques
-     * @param list<Feature>   $features
-     */
     public function testAFullSkirtGoesByTheWaistAloneAndAFittedOneByTheHip(
         string $title,
         array $techniques,
@@ -193,7 +194,6 @@ final class SizeChooserTest extends TestCase
         $advice = $this->advice(Garment::Top, "one size\nbust 104", ['bust' => '92']);
         self::assertSame('one size', $advice->size, (string) $advice->sentence);
     }
-
 
     public function testTheWorkingShowsTheEase(): void
     {

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Remedy;
 
-use Octavum\Core\Remedy\Reshaping;
-use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Line;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Piece\Instead;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Shape;
@@ -18,6 +17,7 @@ use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Remedy\Pairs;
+use Octavum\Core\Remedy\Reshaping;
 use Octavum\Core\Remedy\Tried;
 use Octavum\Core\Shape\Outline;
 use PHPUnit\Framework\TestCase;

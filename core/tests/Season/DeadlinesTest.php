@@ -18,27 +18,43 @@ final class DeadlinesTest extends TestCase
 {
     public function testTheEarliestFirstMeetsWhatTheRankDoesNot(): void
     {
-        // as ranked the dress is done on the 11th, three days late; before the coat on the 6th
+        // as ranked the dress is done on the 10th, two days late; before the coat on the 5th
         $checked = $this->checked(['Coat' => [5, '03-15'], 'Dress' => [5, '03-08']]);
-        self::assertSame([['Dress', '2027-03-06', 0], ['Coat', '2027-03-11', 0]], $this->say($checked));
+        self::assertSame([['Dress', '2027-03-05', 0], ['Coat', '2027-03-10', 0]], $this->say($checked));
         self::assertSame('All deadlines can be met: Dress, Coat first, in this order.', $this->words($checked));
     }
 
     public function testWhatNoOrderMeetsIsLateBySoManyDays(): void
     {
         $checked = $this->checked(['Coat' => [10, '03-08'], 'Dress' => [2, '03-04'], 'Hat' => [1, null]]);
-        // two hours to the 3rd, ten more to the 13th
-        self::assertSame([['Dress', '2027-03-03', 0], ['Coat', '2027-03-13', 5]], $this->say($checked));
+        // two hours to the 2nd, ten more to the 12th
+        self::assertSame([['Dress', '2027-03-02', 0], ['Coat', '2027-03-12', 4]], $this->say($checked));
         self::assertStringContainsString('Coat', $this->words($checked));
-        self::assertSame(5, (new Deadlines())->says($checked)?->with['days'] ?? null);
+        self::assertSame(4, (new Deadlines())->says($checked)?->with['days'] ?? null);
     }
 
     public function testWeeksOffMakeItLate(): void
     {
         $checked = $this->checked(['Coat' => [8, '03-12']], [2]);
         // a day's hour of the third week, since the second is off
-        self::assertSame([['Coat', '2027-03-16', 4]], $this->say($checked));
-        self::assertSame([['Coat', '2027-03-09', 0]], $this->say($this->checked(['Coat' => [8, '03-12']])));
+        self::assertSame([['Coat', '2027-03-15', 3]], $this->say($checked));
+        self::assertSame([['Coat', '2027-03-08', 0]], $this->say($this->checked(['Coat' => [8, '03-12']])));
+    }
+
+    public function testAWeekThatIsExactlyFullIsDoneOnItsLastDay(): void
+    {
+        self::assertSame([['Coat', '2027-03-07', 0]], $this->say($this->checked(['Coat' => [7, '03-07']], [2])));
+        self::assertSame([['Coat', '2027-03-15', 8]], $this->say($this->checked(['Coat' => [8, '03-07']], [2])), 'an hour more waits a week');
+    }
+
+    /** The coat is due first and may not be begun before the 8th; the dress is sewn until then. */
+    public function testWhatMayNotBeBegunSoonerIsDoneLaterAndOthersGoFirst(): void
+    {
+        $checked = $this->checked(['Coat' => [3, '03-10', false, '03-08'], 'Dress' => [9, '03-16']]);
+        self::assertSame([['Coat', '2027-03-10', 0], ['Dress', '2027-03-12', 0]], $this->say($checked));
+        $late = $this->checked(['Coat' => [3, '03-09', false, '03-08']]);
+        self::assertSame([['Coat', '2027-03-10', 1]], $this->say($late));
+        self::assertSame([420, 600, 600], [$late->projects[0]->from, $late->projects[0]->to, $late->wished + 420]);
     }
 
     public function testNothingIsSaidWhileTheRankMeetsThemAllAndWishesDoNotCount(): void
@@ -50,8 +66,8 @@ final class DeadlinesTest extends TestCase
     }
 
     /**
-     * @param array<string, array{0: ?int, 1: ?string, 2?: bool}> $projects hours, deadline, whether it is a wish
-     * @param list<int>                                           $off
+     * @param array<string, array{0: ?int, 1: ?string, 2?: bool, 3?: string}> $projects hours, deadline, whether it is a wish, not before
+     * @param list<int>                                                       $off
      */
     private function checked(array $projects, array $off = []): CheckedSeason
     {
@@ -66,6 +82,7 @@ final class DeadlinesTest extends TestCase
                 minutes: null === $one[0] ? null : 60 * $one[0],
                 deadline: null === $one[1] ? null : new \DateTimeImmutable('2027-'.$one[1]),
                 soft: $one[2] ?? false,
+                notBefore: isset($one[3]) ? new \DateTimeImmutable('2027-'.$one[3]) : null,
             );
         }
 

@@ -35,7 +35,7 @@ final class WhatChangedTest extends TestCase
             ],
             $this->says($after, $before),
         );
-        self::assertSame([6, 0], [Standing::all($before)['#Dress']->late, Standing::all($after)['#Dress']->late]);
+        self::assertSame([5, 0], [Standing::all($before)['#Dress']->late, Standing::all($after)['#Dress']->late]);
         self::assertSame([], $this->says($before, $before));
     }
 

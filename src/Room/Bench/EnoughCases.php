@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Bench;
 
-use Octavum\Core\Remedy\Shortfall;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Remedy\Lays;
+use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Store\Plan;

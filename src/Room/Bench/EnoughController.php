@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Bench;
 
-use Octavum\Page\Back;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\Cloth;
@@ -18,6 +17,7 @@ use Octavum\Core\Remedy\Attempts;
 use Octavum\Core\Remedy\Change;
 use Octavum\Core\Remedy\Pairs;
 use Octavum\Core\Shopping\Ask;
+use Octavum\Page\Back;
 use Octavum\Page\Toast;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;

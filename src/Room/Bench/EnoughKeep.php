@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Bench;
 
-use Octavum\Core\Lay\Request;
-use Octavum\Core\Season\ProjectLay;
-use Octavum\Core\Remedy\LayKeeper;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Account\SentenceWriter;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
+use Octavum\Core\Lay\Request;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Remedy\Change;
 use Octavum\Core\Remedy\Elsewhere;
+use Octavum\Core\Remedy\LayKeeper;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\ProjectLay;
 use Octavum\Core\Season\Wish;
 use Octavum\Document\AlterationCodec;
 use Octavum\Store\ClaimRecord;

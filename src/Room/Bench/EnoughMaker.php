@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Bench;
 
-use Octavum\Store\CachedLays;
-use Octavum\Core\Measure\Assumptions;
-use Octavum\Core\Remedy\Shortfall;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
 use Octavum\Core\Need\On;
@@ -20,7 +18,9 @@ use Octavum\Core\Remedy\Elsewhere;
 use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Remedy\MakeEnough;
+use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Promise;
+use Octavum\Store\CachedLays;
 use Octavum\Store\Plan;
 
 /** Lays the pieces of what is wanted ready on a cut, with what was laid of them before. */

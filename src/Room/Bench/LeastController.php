@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Bench;
 
-use Octavum\Core\Remedy\Shortfall;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Match\Fitting;
 use Octavum\Core\Need\On;
 use Octavum\Core\Remedy\Pairs;
+use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Promise;
 use Octavum\Store\Library;
 use Octavum\Store\People;

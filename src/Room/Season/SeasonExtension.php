@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
-use Octavum\Store\CachedLays;
 use Octavum\Account\Account;
+use Octavum\Store\CachedLays;
 use Octavum\Store\Plan;
 use Octavum\Store\SeasonRecord;
 use Symfony\Bundle\SecurityBundle\Security;

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Table;
 
-use Octavum\Core\Cloth\Direction;
-use Octavum\Core\Need\On;
-use Octavum\Core\Measure\Assumptions;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
+use Octavum\Core\Need\On;
 use Octavum\Core\Need\Way;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Check\SeasonCheck;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Table;
 
-use Octavum\Core\Season\ProjectLay;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Laid\SavedLay;
@@ -13,6 +12,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Core\Season\ProjectLay;
 use Octavum\Document\LayRulesCodec;
 use Octavum\Document\Refused;
 use Octavum\Store\Built;

@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season\Check;
 
-use Octavum\Core\Need\Wanted;
-use Octavum\Core\Remedy\Lays;
-use Octavum\Core\Remedy\Laying;
-use Octavum\Core\Remedy\LayMemory;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\ToCut;
@@ -25,6 +21,10 @@ use Octavum\Core\Need\On;
 use Octavum\Core\Need\TooWide;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Need\Wanted;
+use Octavum\Core\Remedy\Laying;
+use Octavum\Core\Remedy\LayMemory;
+use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Remedy\WaysOut;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Later;

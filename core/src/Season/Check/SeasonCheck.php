@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season\Check;
 
-use Octavum\Core\Remedy\LayMemory;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Rounding;
@@ -19,6 +18,7 @@ use Octavum\Core\Need\Verdict;
 use Octavum\Core\Notion\Allotment;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Notion\NotionAnswer;
+use Octavum\Core\Remedy\LayMemory;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Later;
@@ -28,7 +28,6 @@ use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Season;
-use Octavum\Core\Season\Sewing\Hours;
 use Octavum\Core\Season\Sewing\Pace;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Season\Snags\EnoughSnags;
@@ -40,6 +39,7 @@ use Octavum\Core\Season\Snags\PatternSnags;
 use Octavum\Core\Season\Snags\SizeSnags;
 use Octavum\Core\Season\Snags\TimeSnags;
 use Octavum\Core\Season\Snags\UnknownSnags;
+use Octavum\Core\Season\Turn;
 use Octavum\Core\Season\Wish;
 
 /**
@@ -84,22 +84,14 @@ final readonly class SeasonCheck
         $open = $this->promises->inOrder($projects);
         $promises = $this->promises->of($open);
         $notions = $this->notions($open);
-        $pace = Pace::of($projects);
-        $answers = [];
-        $minutes = $count = 0;
-        foreach ($open as $project) {
-            if ($project->season->id !== $season->id) {
-                continue;
-            }
-            $hours = Hours::of($project, $pace);
-            $from = $minutes;
-            $minutes += $this->takes($project, $hours);
-            $count += $project->state->takesHours() ? 1 : 0;
-            $below = $this->isBelow($project, $minutes, $count);
-            $answers[] = $this->project($project, $promises, $notions['#'.$project->id] ?? [], $hours, $from, $minutes, $below);
-        }
+        $turns = Turn::of(array_values(array_filter($open, static fn (Project $one): bool => $one->season->id === $season->id)), Pace::of($projects));
+        $answers = array_map(
+            fn (Turn $turn): ProjectAnswer => $this->project($turn, $promises, $notions['#'.$turn->project->id] ?? []),
+            $turns,
+        );
+        $wished = array_sum(array_map(static fn (Turn $turn): int => $turn->to - $turn->from, $turns));
 
-        return new CheckedSeason($season, $answers, $minutes, new Later(fn (): array => $this->promises->perhaps($open)));
+        return new CheckedSeason($season, $answers, $wished, new Later(fn (): array => $this->promises->perhaps($open)));
     }
 
     /**
@@ -146,20 +138,15 @@ final readonly class SeasonCheck
      */
     private function optionsOf(Project $project, array $open, array $promises, Pace $pace): array
     {
-        $from = 0;
-        foreach ($open as $other) {
-            if ($other->id === $project->id) {
-                break;
-            }
-            $from += $other->season->id === $project->season->id ? $this->takes($other, Hours::of($other, $pace)) : 0;
-        }
         $answers = [];
         foreach ($project->openOptions() as $option) {
             $made = $project->made($option);
             $taken = $this->promises->taking($promises, $open, $made);
-            $hours = Hours::of($made, $pace);
-            $to = $from + $this->takes($made, $hours);
-            $answer = $this->project($made, $taken, [], $hours, $from, $to, $this->isBelow($made, $to, 1));
+            $season = array_values(array_filter($open, static fn (Project $one): bool => $one->season->id === $project->season->id));
+            $ways = array_map(static fn (Project $one): Project => $one->id === $project->id ? $made : $one, $season);
+            $turn = array_values(array_filter(Turn::of($ways, $pace), static fn (Turn $one): bool => $one->project === $made))[0]
+                ?? throw new \LogicException('It is open, and of this season.');
+            $answer = $this->project($turn, $taken, []);
             $answers[] = new OptionAnswer($option, $answer, (new Collisions())->of($answer));
         }
 
@@ -212,15 +199,9 @@ final readonly class SeasonCheck
      * @param array<string, list<Promise>> $promises
      * @param list<NotionAnswer>           $notions
      */
-    private function project(
-        Project $project,
-        array $promises,
-        array $notions,
-        Hours $hours,
-        int $from,
-        int $to,
-        bool $below,
-    ): ProjectAnswer {
+    private function project(Turn $turn, array $promises, array $notions): ProjectAnswer
+    {
+        $project = $turn->project;
         $roles = $sizes = [];
         foreach ($project->lines() as $line) {
             foreach ($line->claims as $claim) {
@@ -237,30 +218,10 @@ final readonly class SeasonCheck
             $verdict = null === $role->verdict ? $verdict : $verdict?->graver($role->verdict) ?? $role->verdict;
             $snags = [...$snags, ...$role->snags];
         }
-        $snags = [...$snags, ...$sizes, ...$this->snags($project, $notions, $hours, $from, $to)];
+        $snags = [...$snags, ...$sizes, ...$this->snags($turn, $notions)];
         usort($snags, static fn (Snag $a, Snag $b): int => $a->severity->value <=> $b->severity->value);
 
-        return new ProjectAnswer($project, $roles, $verdict, $snags, $from, $to, $below, $notions, $hours);
-    }
-
-    /** Minutes of its season; of one that is counted, a share of its time. */
-    private function takes(Project $project, Hours $hours): int
-    {
-        return match (true) {
-            !$project->state->takesHours() => 0,
-            $project->season->isCounted() => $project->season->eachOfCounted(),
-            default => $hours->ofSeason() ?? 0,
-        };
-    }
-
-    /** Whether the hours of its season, or the count, run out before it is done. */
-    private function isBelow(Project $project, int $to, int $count): bool
-    {
-        $season = $project->season;
-
-        return !$season->undated
-            && $project->state->takesHours()
-            && ($to > $season->minutes() || (null !== $season->most && $count > $season->most));
+        return new ProjectAnswer($project, $roles, $verdict, $snags, $turn->from, $turn->to, $turn->below, $notions, $turn->hours);
     }
 
     /**
@@ -268,8 +229,9 @@ final readonly class SeasonCheck
      *
      * @return list<Snag> what is to be said of a project besides its cloth
      */
-    private function snags(Project $project, array $notions, Hours $hours, int $from, int $to): array
+    private function snags(Turn $turn, array $notions): array
     {
+        $project = $turn->project;
         $pattern = new PatternSnags();
 
         return [
@@ -278,7 +240,7 @@ final readonly class SeasonCheck
             ...(new PartSnags())->of($project),
             ...(new SizeSnags())->of($project),
             ...(new LikingSnags())->of($project),
-            ...(new TimeSnags())->of($project, $hours, $from, $to, $notions),
+            ...(new TimeSnags())->of($turn, $notions),
             ...[] === $this->notions ? [] : (new NotionSnags())->of($project, $notions),
         ];
     }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season\Snags;
 
-use Octavum\Core\Season\Claim;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
@@ -12,6 +11,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\TooWide;
 use Octavum\Core\Season\Action;
+use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\Severity;

@@ -14,23 +14,24 @@ use Octavum\Core\Season\Sewing\Hours;
 use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
 use Octavum\Core\Season\Snag;
+use Octavum\Core\Season\Turn;
 
 /** Hours nobody has said, a deadline that is missed, and what comes after its turn. */
 final readonly class TimeSnags
 {
     /**
-     * @param int                $from    minutes of sewing before it
-     * @param int                $to      minutes of sewing when it is done
      * @param list<NotionAnswer> $notions it asks for
      *
      * @return list<Snag>
      */
-    public function of(Project $project, Hours $hours, int $from, int $to, array $notions = []): array
+    public function of(Turn $turn, array $notions = []): array
     {
+        [$project, $hours, $from] = [$turn->project, $turn->hours, $turn->from];
+
         return $project->season->undated || !$project->state->takesHours() ? [] : [
             ...$this->hours($project, $hours),
-            ...$this->deadline($project, $to),
-            ...$this->tooEarly($project, $from),
+            ...$this->deadline($project, $turn->to),
+            ...$this->waits($turn),
             ...$this->parcels($project, $hours, $from),
             ...$this->notions($project, $hours, $from, $notions),
         ];
@@ -49,7 +50,7 @@ final readonly class TimeSnags
     /** @return list<Snag> */
     private function deadline(Project $project, int $to): array
     {
-        $late = $project->daysLate($project->season->dayAfter($to));
+        $late = $project->daysLate($project->season->doneOn($to));
         if (0 === $late) {
             return [];
         }
@@ -61,18 +62,18 @@ final readonly class TimeSnags
         return [new Snag($project->soft ? Severity::Note : Severity::Short, $sentence, Action::MoveRank, $project->id)];
     }
 
-    /** @return list<Snag> */
-    private function tooEarly(Project $project, int $from): array
+    /** @return list<Snag> hours that nothing takes, since it may not be begun sooner */
+    private function waits(Turn $turn): array
     {
-        $begins = $project->season->dayAfter($from);
+        $project = $turn->project;
 
-        return null === $project->notBefore || $begins >= $project->notBefore ? [] : [
+        return 0 === $turn->free ? [] : [
             new Snag(
-                Severity::Tight,
-                new Sentence('{project} would begin about {start}, and cannot before {day}.', [
+                Severity::Note,
+                new Sentence('{project} cannot begin before {day}: {hours} of sewing before it are free. Move something up.', [
                     'project' => $project->name,
-                    'start' => $begins,
-                    'day' => $project->notBefore,
+                    'day' => $project->notBefore ?? $project->season->starts,
+                    'hours' => new Sentence('{hours} h', ['hours' => (string) (round($turn->free / 30) / 2)]),
                 ]),
                 Action::ChooseInProject,
                 $project->id,

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Need\Block;
 
-use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
+use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;

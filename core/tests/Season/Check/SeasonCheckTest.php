@@ -441,7 +441,7 @@ final class SeasonCheckTest extends TestCase
         self::assertSame([[Severity::Note, $late]], $snags('2027-03-19', true, null));
         self::assertSame([], $snags('2027-03-20', false, null), 'on the very day is in time');
         self::assertSame(
-            [[Severity::Tight, 'Coat would begin about 2027-03-11, and cannot before 2027-03-12.']],
+            [[Severity::Note, 'Coat cannot begin before 2027-03-12: 0.5 h of sewing before it are free. Move something up.']],
             $snags(null, false, '2027-03-12'),
         );
         self::assertSame([], $snags(null, false, '2027-03-11'), 'on the very day it may');
