@@ -40,6 +40,10 @@ final readonly class FibresReader
         ) {
             return null; // "1m 80 linen" is 1.80 m of linen
         }
+        $mix = $this->slashed($names);
+        if (null !== $mix) {
+            return $mix;
+        }
         $pair = '(?:'.$names.')\s?\d{1,3}\s?%?'.HaulCursor::WORD_END;
         if (1 === preg_match('~(?<!\p{L})'.$pair.'(?:[\s,;/+&-]*(?:and )?'.$pair.')+~u', $this->line->rest, $pairs)) {
             preg_match_all('~('.$names.')\s?(\d{1,3})~u', $pairs[0], $each, \PREG_SET_ORDER);
@@ -71,6 +75,29 @@ final readonly class FibresReader
         );
 
         return '' !== ($each[0][1] ?? '') ? $this->mixed($each, 2, 1, $found[0]) : $this->mixed($each, 3, 4, $found[0]);
+    }
+
+    /** Shares and fibres apart, each with slashes: "60/40 cotton/linen", "poly/viscose/elastane 63/33/4", "65/35 polycotton". */
+    private function slashed(string $names): ?FibreMix
+    {
+        $fibres = '((?:poly ?cotton|cotton poly)|(?:'.$names.')(?:\s?[/+&-]\s?(?:'.$names.'))+)';
+        $shares = '(\d{1,2}(?:\s?/\s?\d{1,2})+)\s?%?';
+        $end = HaulCursor::WORD_END;
+        foreach (['(?<![\d.,/\p{L}])'.$shares.'\s'.$fibres.$end => [1, 2], '(?<!\p{L})'.$fibres.'\s'.$shares.$end => [2, 1]] as $pattern => [$of, $what]) {
+            if (1 !== preg_match('~'.$pattern.'~u', $this->line->rest, $found)) {
+                continue;
+            }
+            $known = ['polycotton' => 'poly/cotton', 'poly cotton' => 'poly/cotton', 'cotton poly' => 'cotton/poly'][$found[$what]] ?? $found[$what];
+            $each = explode('/', preg_replace('~\s?[/+&-]\s?~u', '/', $known) ?? $known);
+            $parts = array_map(intval(...), explode('/', $found[$of]));
+            if (\count($each) === \count($parts) && 100 === array_sum($parts)) {
+                $this->line->take(preg_quote($found[0], '~'), true);
+
+                return $this->mixed(array_map(static fn (string $name, int $share): array => [$name, (string) $share], $each, $parts), 0, 1, $found[0]);
+            }
+        }
+
+        return null;
     }
 
     public function fibreNames(?ClothType $type): FibreMix

@@ -14,6 +14,7 @@ use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Origin;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\Weight;
@@ -93,7 +94,7 @@ final readonly class HaulLine
         return new self(
             trim($this->text."\n".$notes),
             $name,
-            $this->count,
+            1 === $this->count ? $fromName->count ?? 1 : $this->count,
             $this->length ?? $fromName?->length,
             $this->width ?? $fromName?->width,
             $this->fibres->isKnown() ? $this->fibres : $fromName->fibres ?? $this->fibres,
@@ -158,6 +159,7 @@ final readonly class HaulLine
             $cuts,
             $this->feel,
             care: $this->care,
+            origin: new Origin($this->from),
         );
     }
 

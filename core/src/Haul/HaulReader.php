@@ -29,6 +29,17 @@ final readonly class HaulReader
 {
     public function read(string $line, System $system): HaulLine
     {
+        return $this->line($line, $system, false);
+    }
+
+    /** A cloth met in a shop: its length is still to be found, so that a figure alone is its width. */
+    public function readInShop(string $line, System $system): HaulLine
+    {
+        return $this->line($line, $system, true);
+    }
+
+    private function line(string $line, System $system, bool $inShop): HaulLine
+    {
         $text = trim(preg_replace('/\s+/u', ' ', mb_scrub($line)) ?? $line);
         $cursor = new HaulCursor($text);
         $kind = new KindReader($cursor);
@@ -41,7 +52,7 @@ final readonly class HaulReader
         $repeat = $kind->repeat();
         $mix = $fibres->shares();
         $this->area($cursor);
-        [$count, $length, $width, $others] = (new MeasuresReader($cursor))->measures($system);
+        [$count, $length, $width, $others] = (new MeasuresReader($cursor))->measures($system, $inShop);
         $place = $state->place();
         $care = $state->care();
         [$ordered, $washed, $label, $more] = $state->state();

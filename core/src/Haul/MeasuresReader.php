@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Haul;
 
+use Octavum\Core\Measure\Numbers;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
@@ -18,16 +19,27 @@ final readonly class MeasuresReader
     /** In micrometres: from here on a figure is likely to be a width. */
     private const WIDE = 600_000;
 
+    /** Taken off a length that is "just under" a figure, micrometres. */
+    private const JUST_UNDER = 20_000;
+
     public function __construct(private HaulCursor $line)
     {
     }
 
-    /** @return array{int, ?Length, ?Length, list<Length>} cuts, length, width, and further cuts of other lengths */
-    public function measures(System $system): array
+    /**
+     * @param bool $inShop the length is still to be found: a figure alone is the width
+     *
+     * @return array{int, ?Length, ?Length, list<Length>} cuts, length, width, and further cuts of other lengths
+     */
+    public function measures(System $system, bool $inShop = false): array
     {
         [$n, $u] = [HaulCursor::NUMBER, HaulCursor::UNIT];
         $count = 1;
         $length = $width = null;
+        $this->converted();
+        $isUnder = null !== $this->line->take(
+            '(?<!\p{L})(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)|not quite|nearly|almost)(?=\s(?:'.$n.'|'.HaulCursor::SPOKEN.'))',
+        );
         if (null !== ($found = $this->line->take('(?<=[\s,])(?:(\d{1,2})\s?(?:x\s?)?)?fat quarters?'.HaulCursor::WORD_END))) {
             $count = max(1, min(20, (int) ($found[1] ?? 1)));
             [$length, $width] = [Length::of('50', Unit::Centimetre), Length::of('55', Unit::Centimetre)];
@@ -41,18 +53,14 @@ final readonly class MeasuresReader
         }
         $found = $this->line->take('(?<![\d.,])('.$n.'\s?'.$u.')\s?(?:long|length)'.HaulCursor::WORD_END);
         $length = null === $found ? $length : $this->line->length($found[1], Unit::Metre);
+        $number = '(?<![\d.,/\p{L}-])([1-9]|1[0-2]|'.implode('|', array_keys(Numbers::WORDS)).')';
         $found =
             $this->line->take(
-                '(?<=^\s)([1-9]|1[0-2])\s?(?:x|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'.
-                    $n.
-                    ')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'.
-                    HaulCursor::WORD_END.
-                    '|'.
-                    HaulCursor::SPOKEN.
-                    ')',
+                $number.'\s?(?:x|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'.$n
+                    .')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'.HaulCursor::WORD_END.'|'.HaulCursor::SPOKEN.')',
             ) ?? $this->line->take('(?<=^\s)([1-9]|1[0-2])\s(?:pieces? of|cuts? of|lengths? of|lots of)\s(?='.$n.'(?:\s|$))');
         if (null !== $found) {
-            $count = max(1, min(20, (int) $found[1]));
+            $count = max(1, min(20, (int) (Numbers::WORDS[$found[1]] ?? $found[1])));
             $ambiguous =
                 1 === preg_match('~^[\s|]*(\d[.,]\d+)\s?m'.HaulCursor::WORD_END.'~u', $this->line->rest, $next)
                 && (float) str_replace(',', '.', $next[1]) >= 1.1
@@ -69,29 +77,21 @@ final readonly class MeasuresReader
                 );
             }
         }
+        $named = $this->line->take($number.'\s(?:cuts?|pieces?|lengths?|remnants?)(?:\s?[:,]|\s)(?=.*\d)');
+        $row = null === $length && 1 === $count ? $this->row() : [];
+        $cuts = null === $named ? 1 : (int) (Numbers::WORDS[$named[1]] ?? $named[1]);
+        if ($cuts > 1 && [] === $row && null === $length) {
+            $count = $cuts;
+            if (null === $this->line->take('(?<!\p{L})each'.HaulCursor::WORD_END)) {
+                $this->line->doubt(new Sentence('read as {count} cuts of one length; of several lengths type such as 1.2 m + 80 cm', ['count' => $cuts]));
+            }
+        } elseif ($cuts > 1 && $cuts !== \count($row)) {
+            $this->line->doubt(new Sentence('{said}: type the length of each, such as 1.2 m + 80 cm', ['said' => trim($named[0] ?? '', ' ,:')]));
+        }
+        $length ??= array_shift($row);
+        $others = $row;
         if (null === $length && null === $width) {
             [$length, $width] = $this->sides();
-        }
-        $others = [];
-        $long = '(?:met(?:re|er)s?|mtrs?|m|yards?|yds?|y)';
-        while (
-            null === $length
-            && null !==
-                ($found = $this->line->take(
-                    '(?<![\d.,\p{L}-])('.
-                        $n.
-                        '\s?'.
-                        $long.
-                        ')\s(?:and|&|\+|plus)\s(?=('.
-                        $n.
-                        '\s?'.
-                        $long.
-                        ')'.
-                        HaulCursor::WORD_END.
-                        '(?!\s?wide))',
-                ))
-        ) {
-            $others[] = $this->line->length($found[1], Unit::Metre) ?? Length::zero();
         }
         if (
             $count > 1
@@ -108,9 +108,88 @@ final readonly class MeasuresReader
                     : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]),
             );
         }
-        [$length, $width] = $this->loose($length, $width, $system);
+        if ($inShop && null === $length && null === $width) {
+            $width = $this->alone();
+        }
+        [$length, $width] = $this->loose($length, $width, $system, $inShop);
+        if ($isUnder && null !== $length) {
+            $length = Length::ofMicrometres(max(0, $length->micrometres - self::JUST_UNDER));
+            $this->line->doubt(new Sentence('a little under: 2 cm less is counted until it is measured'));
+        }
 
         return [$count, ...$this->believable($length, $width), $others];
+    }
+
+    /** A figure in brackets that is the one before it in another unit says nothing new: "112 cm (44 in)". */
+    private function converted(): void
+    {
+        $figure = '('.HaulCursor::NUMBER.')\s?('.HaulCursor::UNIT.')';
+        while (1 === preg_match('~(?<![\d.,\p{L}])'.$figure.'\s?(\(\s?'.$figure.'\s?\))~u', $this->line->rest, $found)) {
+            [$said, $again] = [
+                $this->line->length($found[1].' '.$found[2], Unit::Metre),
+                $this->line->length($found[4].' '.$found[5], Unit::Metre),
+            ];
+            $off = null === $said || null === $again ? \PHP_INT_MAX : abs($said->minus($again)->micrometres);
+            if (50 * $off > ($said->micrometres ?? 0)) {
+                return;
+            }
+            $this->line->take(preg_quote($found[3], '~'));
+        }
+    }
+
+    /**
+     * Lengths with "and" or a plus between them: each is a cut of its own, never a width.
+     *
+     * @return list<Length>
+     */
+    private function row(): array
+    {
+        [$n, $u] = [HaulCursor::NUMBER, HaulCursor::UNIT];
+        // commas part a length from a width, too, but not where several cuts are named
+        $isNamed = 1 === preg_match('~(?<!\p{L})(?:scraps|remnants|offcuts|cuts|pieces|lengths)'.HaulCursor::WORD_END.'~u', $this->line->named);
+        $joint = '\s?(?:\+|&|,?\s?(?:and|plus)\s'.($isNamed ? '|,' : '').')\s?';
+        $found = $this->line->take(
+            '(?<![\d.,\p{L}/-])(?:'.$n.')\s?(?:'.$u.')?(?:'.$joint.'(?:'.$n.')\s?(?:'.$u.')?)*'.$joint.'(?:'.$n.')\s?(?:'.$u.')'
+                .HaulCursor::WORD_END.'(?!\s?(?:wide|width|x\s?\d|by\s?\d))',
+        );
+        if (null === $found) {
+            return [];
+        }
+        preg_match_all('~('.$n.')\s?('.$u.')?(?!\d|[.,]\d)~u', $found[0], $each, \PREG_SET_ORDER);
+        $unit = '';
+        $lengths = [];
+        foreach (array_reverse($each) as $one) {
+            $unit = '' === ($one[2] ?? '') ? $unit : $one[2];
+            $lengths[] = $this->line->length($one[1].' '.$unit, Unit::Metre);
+        }
+
+        return array_values(array_filter(array_reverse($lengths)));
+    }
+
+    /** The width of a cloth met in a shop: the only figure, from 80 to 180 cm or 32 to 70 in, with its unit or without. */
+    private function alone(): ?Length
+    {
+        $figure = '(?<![\d.,\p{L}/])(\d{2,3})\s?(cms?|inch(?:es)?|ins?|"|″|”)?'.HaulCursor::WORD_END.'(?![.,]\d|\s?(?:%|/|per|gsm|g\b|oz))';
+        if (1 === preg_match('~(?<![\d.,\p{L}-])(?:'.HaulCursor::NUMBER.')\s?(?:met|m(?!m)|y|f)~u', $this->line->rest)
+            || 1 !== preg_match_all('~'.$figure.'~u', $this->line->rest, $all, \PREG_SET_ORDER)) {
+            return null;
+        }
+        $number = (int) $all[0][1];
+        $said = $all[0][2] ?? '';
+        $unit = match (true) {
+            ('' === $said || str_starts_with($said, 'c')) && $number >= 80 && $number <= 180 => Unit::Centimetre,
+            !str_starts_with($said, 'c') && $number >= 32 && $number <= 70 => Unit::Inch,
+            default => null,
+        };
+        if (null === $unit) {
+            return null;
+        }
+        $this->line->take($figure);
+        if ('' === $said) {
+            $this->line->doubt(new Sentence('{said} has no unit: it is taken for the width', ['said' => $all[0][1]]));
+        }
+
+        return Length::of((string) $number, $unit);
     }
 
     /**
@@ -180,12 +259,12 @@ final readonly class MeasuresReader
      *
      * @return array{?Length, ?Length}
      */
-    private function loose(?Length $length, ?Length $width, System $system): array
+    private function loose(?Length $length, ?Length $width, System $system, bool $inShop): array
     {
         $found =
             null === $length
                 ? $this->line->take(
-                    '(?<![\d.,/\p{L}-])\d{1,2}\s?(?:m\s?\d{2}(?:\s?cm)?(?!\s?(?:%|[\d.,x"]))|(?:yards?|yds?|y)\s(?:[12]?\d|3[0-5])\s?(?:inch(?:es)?|ins?|"))'.
+                    '(?<![\d.,/\p{L}-])\d{1,2}\s?(?:m\s?\d{2}(?:\s?cm)?(?!\s?(?:%|[\d.,x"]))|(?:yards?|yds?|y)\s(?:[12]?\d|3[0-5])\s?(?:inch(?:es)?|ins?|")|(?:feet|foot|ft)\s?(?:\d|1[01])\s?(?:inch(?:es)?|ins?|"))'.
                         HaulCursor::WORD_END,
                 )
                 : null;
@@ -194,6 +273,7 @@ final readonly class MeasuresReader
         $length = null === $found ? $length : $this->line->length(trim($found[0]), Unit::Metre);
         if (
             null === $length
+            && !$inShop
             && 1 !== preg_match('~(?<![\d.,\p{L}-])'.HaulCursor::NUMBER.'\s?(?:met|m(?!m)|y|f)~u', $this->line->rest)
             && null !==
                 ($found = $this->line->take(

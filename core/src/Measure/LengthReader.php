@@ -60,6 +60,8 @@ final readonly class LengthReader
 
     private const NUMBERS = ['a' => '1', 'an' => '1'] + Numbers::WORDS;
 
+    /** Taken off what is "just under" a figure, micrometres; a need takes the whole. */
+    private const JUST_UNDER = 20_000;
     private const LONGEST_TEXT = 100;
     private const EXAMPLES = '1.4 m, 140 cm, 1 5/8 yd or 62 in';
     /** What a fraction may be of: any other figure with a slash is a range, or nothing. */
@@ -104,7 +106,9 @@ final readonly class LengthReader
                 ['text' => trim($text), 'examples' => self::EXAMPLES],
             );
         }
-        $length = Length::ofMicrometres($this->sum($plain, $text, $default));
+        $under = preg_replace('/^(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)|not quite|nearly|almost) /', '', $plain) ?? $plain;
+        $less = $under === $plain || $this->larger ? 0 : self::JUST_UNDER;
+        $length = Length::ofMicrometres($this->sum($under, $text, $default) - $less);
         if ($length->micrometres <= 0) {
             throw Unreadable::because(
                 '“{text}” comes to nothing: a length is always more than zero. Leave the field empty if it is not known.',
@@ -162,8 +166,14 @@ final readonly class LengthReader
         $plain = preg_replace('/\b(\w+) ([a-z]+?)s? and a (half|quarter)\b/', '$1 $2 $3 $2', $plain) ?? $plain;
         $plain =
             preg_replace(
-                ['/\bthree[ -]quarters?( of an?)?\b/', '/\b(a )?half( of)?( an?)?\b/', '/\b(a )?quarter( of)?( an?)?\b/'],
-                ['3/4', '1/2', '1/4'],
+                [
+                    '/\bthree[ -]quarters?( of an?)?\b/',
+                    '/\btwo[ -]thirds?( of an?)?\b/',
+                    '/\b(a )?third( of)?( an?)?\b/',
+                    '/\b(a )?half( of)?( an?)?\b/',
+                    '/\b(a )?quarter( of)?( an?)?\b/',
+                ],
+                ['3/4', '2/3', '1/3', '1/2', '1/4'],
                 $plain,
             ) ?? $plain;
         $plain = preg_replace('/ (and|plus|&|\+) /', ' ', $plain) ?? $plain;

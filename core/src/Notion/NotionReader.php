@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Notion;
 
+use Octavum\Core\Haul\HaulCursor;
+use Octavum\Core\Reading\Spoken;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Numbers;
 use Octavum\Core\Measure\Unit;
@@ -18,6 +20,7 @@ final readonly class NotionReader
         'bias tape' => NotionKind::Binding,
         'binding' => NotionKind::Binding,
         'fusible interfacing' => NotionKind::Interfacing,
+        'iron-on interfacing' => NotionKind::Interfacing,
         'interfacing' => NotionKind::Interfacing,
         'interlining' => NotionKind::Interfacing,
         'zippers?' => NotionKind::Zip,
@@ -42,9 +45,10 @@ final readonly class NotionReader
         'clasps?' => NotionKind::Clasp,
         'shoulder pads?' => NotionKind::Pad,
         'boning' => NotionKind::Boning,
+        'fusible' => NotionKind::Interfacing,
     ];
-    private const LENGTH = '/(?<![\w.,\/])((?:\d+[ -])?\d+(?:[.,]\d+|\/\d+)?\s?[½¼¾⅛⅜⅝⅞]?|[½¼¾⅛⅜⅝⅞])\s*'
-        .'(mm|cm|m|metres?|meters?|yds?|yards?|inch(?:es)?|ins?|["″])(?![a-z])/iu';
+    private const LENGTH = '(?<![\w.,\/])(?:(?:\d+[ -])?\d+\/\d+|\d+(?:[.,]\d+)?\s?[½¼¾⅛⅜⅝⅞⅓⅔]?|[½¼¾⅛⅜⅝⅞⅓⅔])\s*'
+        .'(?:mm|cm|m|metres?|meters?|yds?|yards?|inch(?:es)?|ins?|["″])(?![a-z])';
     private const NARROW = 120_000;
     private const NUMBERS =
         [
@@ -79,6 +83,8 @@ final readonly class NotionReader
                 break;
             }
         }
+        $rest = (new Spoken())->spelt($rest);
+        [$rest, $spoken] = $this->taken('(?<![\p{L}\d])'.HaulCursor::SPOKEN.'(?![\p{L}\d])', $rest, 1);
         $rest =
             preg_replace_callback(
                 '/\b('.implode('|', array_keys(self::NUMBERS)).')\b/iu',
@@ -91,21 +97,10 @@ final readonly class NotionReader
             $count = (int) $found[1];
             $rest = preg_replace(self::COUNTED, ' ', $rest, 1) ?? $rest;
         }
-        $lengths = [];
-        $rest =
-            preg_replace_callback(
-                self::LENGTH,
-                static function (array $found) use (&$lengths): string {
-                    try {
-                        $lengths[] = Length::parse($found[0], Unit::Centimetre);
-                    } catch (Unreadable) {
-                        return $found[0];
-                    }
-
-                    return ' ';
-                },
-                $rest,
-            ) ?? $rest;
+        [$rest, $wide] = $kind->goesByLength() ? $this->taken(self::LENGTH.'\s*(?=wide\b)', $rest, 1) : [$rest, []];
+        $rest = [] === $wide ? $rest : preg_replace('/\bwide\b/iu', ' ', $rest, 1) ?? $rest;
+        [$rest, $lengths] = $this->taken(self::LENGTH, $rest);
+        $lengths = [...$spoken, ...$lengths];
         usort($lengths, static fn (Length $a, Length $b): int => $b->micrometres <=> $a->micrometres);
         $rest =
             preg_replace_callback(
@@ -121,12 +116,13 @@ final readonly class NotionReader
                 $rest,
             ) ?? $rest;
         if ($kind->goesByLength()) {
-            $long = isset($lengths[0]) && $lengths[0]->micrometres >= self::NARROW ? array_shift($lengths) : null;
+            $isLong = isset($lengths[0]) && ($lengths[0]->micrometres >= self::NARROW || [] !== $wide);
+            $long = $isLong ? array_shift($lengths) : null;
 
             return new Notion(
                 '',
                 $kind,
-                array_shift($lengths),
+                $wide[0] ?? array_shift($lengths),
                 null,
                 null === $long || null === $count ? $long : $long->times(max(1, $count)),
                 $this->name($kind, $rest, $lengths),
@@ -135,6 +131,27 @@ final readonly class NotionReader
         }
 
         return new Notion('', $kind, array_shift($lengths), $count, null, $this->name($kind, $rest, $lengths), $place);
+    }
+
+    /**
+     * Takes lengths out of a line; what cannot be read as one stays.
+     *
+     * @return array{string, list<Length>}
+     */
+    private function taken(string $pattern, string $line, int $most = -1): array
+    {
+        $lengths = [];
+        $left = preg_replace_callback('/'.$pattern.'/iu', static function (array $found) use (&$lengths): string {
+            try {
+                $lengths[] = Length::parse($found[0], Unit::Centimetre);
+            } catch (Unreadable) {
+                return $found[0];
+            }
+
+            return ' ';
+        }, $line, $most);
+
+        return [$left ?? $line, $lengths];
     }
 
     /** @param list<Length> $left measures that found no use */

@@ -30,7 +30,9 @@ final readonly class CsvTable
     /** A cell as it is written into a table: marked when a spreadsheet would take it for a formula. */
     public static function marked(string $cell): string
     {
-        return 1 === preg_match('/^(?:\s*'.self::FORMULA.'|[\t\r])/u', $cell) ? "'".$cell : $cell;
+        $isNumber = 1 === preg_match('/^[-+]?\d+(?:[.,]\d+)?$/D', $cell);
+
+        return !$isNumber && 1 === preg_match('/^(?:\s*'.self::FORMULA.'|[\t\r])/u', $cell) ? "'".$cell : $cell;
     }
 
     /** @throws Unreadable when there is no table in it */

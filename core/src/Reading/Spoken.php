@@ -12,7 +12,10 @@ use Octavum\Core\Measure\Numbers;
  */
 final class Spoken
 {
-    private const PARTS = ['half' => '1/2', 'quarter' => '1/4', 'three quarter' => '3/4'];
+    private const PARTS = ['half' => '1/2', 'quarter' => '1/4', 'three quarter' => '3/4', 'third' => '1/3', 'two third' => '2/3'];
+    private const TENS = ['ten' => 10, 'fifteen' => 15, 'twenty' => 20, 'thirty' => 30, 'forty' => 40, 'fifty' => 50, 'sixty' => 60, 'seventy' => 70,
+        'eighty' => 80, 'ninety' => 90];
+    private const FIGURE = '\d{1,2}(?:[.,]\d{1,2})?';
     private const LONG = '(met(?:re|er)s?|m|yards?|yds?)';
 
     /** @var list<string> lengths of which only the smaller was taken */
@@ -21,7 +24,7 @@ final class Spoken
     /** @param string $line in small letters */
     public function plain(string $line): string
     {
-        $line = $this->counted($line);
+        $line = $this->spelt($line);
         $line =
             preg_replace(
                 [
@@ -29,8 +32,11 @@ final class Spoken
                     '~(?<![\d.,\p{L}])(\d{1,2})\s?m(\d{2})(?:\s?cm)?(?![\d\p{L}%]|[.,]\d)~u',
                     '~(?<![\d.,\p{L}])(\d{1,2})\s?met(?:re|er)s?\s(\d{2})(?:\s?cm(?![\p{L}]))?(?!\s?(?:%|"|in(?:ch(?:es)?|s)?\b|wide|width|x\s|by\s|gsm|g\b|oz)|[\d.,])~u',
                     '~(?<![\d.,\p{L}])(\d{1,2})\s?m\s(\d{2})\s?cm(?![\p{L}])(?!\s?wide)~u',
+                    '~(?<![\d.,\p{L}])(\d{1,2})\s?m\s(\d{2})(?=\s?(?:x|by)\s?\d{2,3}\s?cm)~u',
+                    // of two bounds the smaller, as of any range of what is owned
+                    '~(?<!\p{L})between\s('.self::FIGURE.')(?:\s?'.self::LONG.')?\s(?:and|to|&)\s('.self::FIGURE.')\s?'.self::LONG.'(?![\p{L}])~u',
                 ],
-                ['$1$2', '$1.$2m', '$1.$2m', '$1.$2m'],
+                ['$1$2', '$1.$2m', '$1.$2m', '$1.$2m', '$1.$2m', '$1-$3 $4'],
                 $line,
             ) ?? $line;
         $line = $this->smaller($line, '\d{2,3}(?:[.,]\d)?', '(?:"|″|”|in(?:ch(?:es)?|s)?\b|cm|mm|wide|width)', false);
@@ -38,13 +44,26 @@ final class Spoken
         return $this->smaller($line, '\d{1,2}(?:[.,]\d{1,2})?', self::LONG.'(?![\p{L}\d²])', true);
     }
 
-    /** Numbers in words, before a part of a metre or yard. */
-    private function counted(string $line): string
+    /** Numbers in words, before a part of a metre or yard, in figures; ranges are left as they are. */
+    public function spelt(string $line): string
     {
         $number = '(?<![\p{L}\d])('.implode('|', array_keys(Numbers::WORDS)).'|a|\d{1,2})';
-        $part = '(three[ -]quarters?|half|quarter)';
+        $part = '(three[ -]quarters?|two[ -]thirds?|half|quarter|third)';
         $figure = static fn (string $word): string => Numbers::WORDS[$word] ?? ('a' === $word ? '1' : $word);
         $share = static fn (string $word): string => self::PARTS[rtrim(strtr($word, '-', ' '), 's')];
+        $line =
+            preg_replace_callback(
+                '~'.$number.'\smet(?:re|er)s?\s(?:and\s)?('.implode('|', array_keys(self::TENS)).')(?:[ -]('.implode('|', array_keys(Numbers::WORDS))
+                    .'))?(?![\p{L}])~u',
+                static fn (array $m): string => \sprintf('%s.%02dm', $figure($m[1]), self::TENS[$m[2]] + (int) (Numbers::WORDS[$m[3] ?? ''] ?? 0)),
+                $line,
+            ) ?? $line;
+        $line =
+            preg_replace_callback(
+                '~(?<![\p{L}\d])(?:a\s|one\s)?(two[ -]thirds?|third)\s(?:of\s)?(?:an?\s)?'.self::LONG.'(?![\p{L}])~u',
+                static fn (array $m): string => $share($m[1]).' '.$m[2],
+                $line,
+            ) ?? $line;
         $line =
             preg_replace_callback(
                 '~'.$number.'\s(?:and\s)(?:an?\s|one\s)?'.$part.'\s(?:of\san?\s)?'.self::LONG.'(?![\p{L}])~u',

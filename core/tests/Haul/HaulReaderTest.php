@@ -178,7 +178,7 @@ final class HaulReaderTest extends TestCase
         yield 'where from' => ['2m lawn from the quay market', ['from' => 'from the quay market']];
         yield 'a gift' => ['lawn, gift', ['from' => 'gift']];
         yield 'dry clean only' => ['wool suiting, dry clean only', ['care' => 'dry clean only', 'washed' => false]];
-        yield 'two cuts' => ['1.80m and 1.65m tweed', ['lengths' => [1650, 1800]]];
+        yield 'two cuts' => ['1.80m and 1.65m tweed', ['lengths' => [1800, 1650]]];
         yield 'no nap' => ['corduroy, no nap', ['direction' => 'none']];
     }
 

@@ -93,7 +93,7 @@ final readonly class ClothAsked
     private function typed(Account $account, string $words): Lying
     {
         $settings = $this->settings->of($account);
-        $line = (new HaulReader())->read($words, $settings->system);
+        $line = (new HaulReader())->readInShop($words, $settings->system);
         $today = $this->clock->now();
         $cloth = $line->cloth($settings->assumptions, $today);
         $roll = [new LedgerEntry($today, LedgerKind::Bought, Length::ofMetres(self::ROLL))];

@@ -25,7 +25,7 @@ final class FindController extends AbstractController
     /** Of each kind: its name, what is shown beside it, and what else it is found by, of what the account has. */
     private const SOURCES = [
         'project' => 'SELECT r.id, r.name, s.name AS more, r.notes AS rest FROM project r JOIN season s ON s.id = r.season_id WHERE s.account_id = :account AND r.removed_at IS NULL',
-        'cloth' => "SELECT r.id, r.name, r.place AS more, COALESCE(r.type, '') || ' ' || r.fibres || ' ' || r.kept_with || ' ' || r.notes AS rest FROM cloth r WHERE r.account_id = :account AND r.removed_at IS NULL",
+        'cloth' => "SELECT r.id, r.name, r.place AS more, COALESCE(r.type, '') || ' ' || r.fibres || ' ' || r.kept_with || ' ' || r.origin || ' ' || r.notes AS rest FROM cloth r WHERE r.account_id = :account AND r.removed_at IS NULL",
         'pattern' => "SELECT r.id, r.title AS name, r.number AS more, r.maker || ' ' || r.other_numbers || ' ' || r.garment || ' ' || r.place AS rest FROM pattern r WHERE r.account_id = :account AND r.removed_at IS NULL",
         'notion' => "SELECT r.id, r.kind || ' ' || r.name AS name, r.place AS more, r.notes AS rest FROM notion r WHERE r.account_id = :account AND r.removed_at IS NULL",
         'person' => "SELECT r.id, r.name, '' AS more, r.notes AS rest FROM person r WHERE r.account_id = :account AND r.removed_at IS NULL",
