@@ -23,20 +23,27 @@ final readonly class TableCodec
         return new RequirementTable(
             $sizes,
             array_map(function (Node $row) use ($sizes): Requirement {
-                $row->object(['role', 'width', 'nap', 'lengths']);
+                $row->object(['role', 'width', 'nap', 'lengths', 'printed']);
 
                 return new Requirement(
                     $row->at('role')->choice(Role::class) ?? Role::Main,
                     $row->at('width')->requiredLength(),
                     $row->at('nap')->choice(Nap::class) ?? Nap::Without,
                     $this->cells->read($row->at('lengths'), $sizes),
+                    array_filter(
+                        array_map(static fn (Node $text): string => $text->text(40), array_combine($sizes, array_map(
+                            static fn (string $size): Node => $row->at('printed')->at($size),
+                            $sizes,
+                        ))),
+                        static fn (string $text): bool => '' !== $text,
+                    ),
                 );
             }, $rows->items()),
             $units,
         );
     }
 
-    /** @return list<array{role: string, width: float|int, nap: string, lengths: list<float|int|null>}> its rows */
+    /** @return list<array{role: string, width: float|int, nap: string, lengths: list<float|int|null>, printed?: array<int|string, string>}> its rows */
     public function write(RequirementTable $table): array
     {
         return array_map(
@@ -45,7 +52,7 @@ final readonly class TableCodec
                 'width' => $row->width->millimetres(),
                 'nap' => $row->nap->value,
                 'lengths' => $this->cells->write($row->cells, $table->sizes),
-            ],
+            ] + ([] === $row->ranges ? [] : ['printed' => $row->ranges]),
             $table->rows,
         );
     }

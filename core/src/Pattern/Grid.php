@@ -99,7 +99,8 @@ final readonly class Grid
                     'width' => $write($row->width, true),
                     'nap' => $row->nap->value,
                     'cells' => array_map(
-                        static fn (string $size): string => isset($row->cells[$size]) ? $write($row->cells[$size], false) : '',
+                        static fn (string $size): string => $row->ranges[$size]
+                            ?? (isset($row->cells[$size]) ? $write($row->cells[$size], false) : ''),
                         $table->sizes,
                     ),
                 ],
@@ -142,7 +143,7 @@ final readonly class Grid
         };
         $rows = [];
         foreach ($this->rows as $i => $row) {
-            $cells = [];
+            $cells = $ranges = [];
             foreach ($this->sizes as $j => $size) {
                 $text = $row['cells'][$j] ?? '';
                 if (
@@ -151,6 +152,10 @@ final readonly class Grid
                     && null !== ($length = $read($text, $i.'.cells.'.$j, $system->lengthUnit()))
                 ) {
                     $cells[$size] = $length;
+                    // of a range the smaller figure differs
+                    if (!Length::parse($text, $system->lengthUnit())->equals($length)) {
+                        $ranges[$size] = mb_substr($text, 0, 40);
+                    }
                 }
             }
             if ([] === $cells && '' === $row['width']) {
@@ -165,7 +170,7 @@ final readonly class Grid
                 );
             }
             if (null !== $width && null !== $role) {
-                $rows[] = new Requirement($role, $width, Nap::tryFrom($row['nap']) ?? Nap::Without, $cells);
+                $rows[] = new Requirement($role, $width, Nap::tryFrom($row['nap']) ?? Nap::Without, $cells, $ranges);
             }
         }
 

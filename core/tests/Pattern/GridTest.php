@@ -41,6 +41,16 @@ final class GridTest extends TestCase
         self::assertArrayNotHasKey('12', $table->rows[2]->cells, 'a dash is no length');
     }
 
+    public function testOfAPrintedRangeTheLargerIsTakenAndBothAreKept(): void
+    {
+        $grid = Grid::ofPasted("Sizes\tS\tM\nmain 140\t2.8–3\t3,2");
+        $table = $grid->table(System::Metric, static fn (string $place, Sentence $fault) => self::fail($place));
+        self::assertSame([3_000_000, 3_200_000], [$table->rows[0]->cells['S']->micrometres, $table->rows[0]->cells['M']->micrometres]);
+        self::assertSame(['S' => '2.8–3'], $table->rows[0]->ranges);
+        $again = Grid::of($table, static fn (Length $length, bool $small): string => (string) $length->millimetres());
+        self::assertSame(['2.8–3', '3200'], $again->rows[0]['cells'], 'and shown as it was typed');
+    }
+
     public function testALabelInOneCellIsTakenApart(): void
     {
         $grid = Grid::ofPasted("Sizes\tS\tM\nLining 140 cm without nap\t1,2\t1,3\ncontrast 2, 115\t0,5\t0,5");
