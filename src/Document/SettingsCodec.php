@@ -27,6 +27,7 @@ final readonly class SettingsCodec
                 'counter',
                 'currency',
                 'squaring',
+                'counterLeast',
                 'selvage',
                 'fitsLeast',
                 'dialect',
@@ -53,6 +54,7 @@ final readonly class SettingsCodec
                 $node->at('selvage')->length(),
                 $node->at('fitsLeast')->length(),
                 $node->at('matching')->choice(Matching::class) ?? Matching::MainSeams,
+                $node->at('counterLeast')->length(),
             ),
             $node->at('dialect')->choice(Dialect::class) ?? Dialect::British,
             $node->at('dates')->choice(DateStyle::class) ?? DateStyle::DayFirst,
@@ -81,6 +83,7 @@ final readonly class SettingsCodec
             ...$settings->bothUnits ? ['bothUnits' => true] : [],
             ...Matching::MainSeams === $settings->assumptions->matching ? [] : ['matching' => $settings->assumptions->matching->value],
             ...Fields::known([
+                'counterLeast' => $settings->assumptions->counterLeast?->millimetres(),
                 'avoids' => array_column($settings->sewist->avoids, 'value'),
                 'learns' => array_column($settings->sewist->learns, 'value'),
                 'lacks' => array_column($settings->sewist->lacks, 'value'),

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Match;
 
+use Octavum\Core\Pattern\Requirement;
+use Octavum\Core\Pattern\Nap;
+use Octavum\Core\Need\RowReader;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Conversion;
@@ -26,7 +29,7 @@ final class Amounts
     /** @var list<?string> the rows of each table without their lengths; null where a table tells nothing */
     private array $kinds = [];
 
-    /** @var array<string, array<int, array<int, Length>>> by direction and repeat, then row and version */
+    /** @var array<string, array<int|string, array<int, ?Length>>> by direction and repeat, then row and version */
     private array $known = [];
 
     /** @param list<Wanted> $wanted */
@@ -54,6 +57,12 @@ final class Amounts
                 continue;
             }
             $kind = $this->kinds[$i];
+            if ($on->oneWay && null !== $kind && null !== $wanted->version && null !== $on->width && $this->hasRowWithNap($wanted)) {
+                // which of its rows is the lesser hangs on their lengths
+                $takes[$i] = $known['nap '.$on->width->micrometres][$i] ??= (new RowReader($this->assumptions, $this->conversion))
+                    ->read($wanted, $wanted->version, $on, $on->width)?->amount;
+                continue;
+            }
             $choice = null === $kind ? [] : $choices[$kind] ??= $this->choose($wanted, $on);
             $takes[$i] = match (true) {
                 [] === $choice => null,
@@ -63,6 +72,14 @@ final class Amounts
         }
 
         return $takes;
+    }
+
+    private function hasRowWithNap(Wanted $wanted): bool
+    {
+        return [] !== array_filter(
+            $wanted->version->table->rows ?? [],
+            static fn (Requirement $row): bool => $row->role === $wanted->role && Nap::With === $row->nap,
+        );
     }
 
     /** @return array{int, ?int}|array{} the places of the row that is read, and of that in whose place it is, as RowChoice has them */

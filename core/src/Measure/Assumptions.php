@@ -25,12 +25,14 @@ final readonly class Assumptions
      * @param ?Length  $selvage   each side, where the cloth does not say, 1 cm
      * @param ?Length  $fitsLeast spare below which a cloth is only a tight fit, 10 cm
      * @param Matching $matching  of a print, where a project does not say
+     * @param ?Length  $counterLeast the least that shops cut, such as 1 m; null for none
      */
     public function __construct(
         ?Length $squaring = null,
         ?Length $selvage = null,
         ?Length $fitsLeast = null,
         public Matching $matching = Matching::MainSeams,
+        public ?Length $counterLeast = null,
     ) {
         $this->squaring = $squaring ?? Length::of('3', Unit::Centimetre);
         $this->selvage = $selvage ?? Length::of('1', Unit::Centimetre);

@@ -52,21 +52,20 @@ final readonly class Estimator
         if (null === $on->width) {
             return new Unknown(Missing::Width, new Sentence('Measure the width.'));
         }
-        $size = $wanted->largestSize();
-        $choice = $wanted->version->table->choose($wanted->role, $size, $on->width, $on->oneWay, $this->assumptions->rowTolerance);
-        if (null === $choice) {
+        $reading = (new RowReader($this->assumptions, $this->conversion))->read($wanted, $wanted->version, $on, $on->width);
+        if (null === $reading) {
             return new Unknown(
                 Missing::Row,
                 new Sentence('The table of version {version} has no length for {role} in size {size}: add it from the envelope.', [
                     'version' => $wanted->version->name,
                     'role' => new Sentence($wanted->role->value),
-                    'size' => $size,
+                    'size' => $wanted->largestSize(),
                 ]),
                 $this->guess($wanted, $wanted->version, $on),
             );
         }
 
-        return (new RowReading($wanted, $wanted->version, $on, $on->width, $choice, $this->assumptions, $this->conversion))->need();
+        return $reading->need();
     }
 
     /** The piece that no length of this cloth is enough for, where pieces are known and no lay says otherwise. */

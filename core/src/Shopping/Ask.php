@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Shopping;
 
+use Octavum\Core\Need\Verdict;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
@@ -15,12 +16,13 @@ use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Need;
 
 /**
- * The length to ask for at a counter: need / (1 − shrinkage) + squaring at both ends, rounded up to the counter's step.
- * Source: docs/rules.md.
+ * The length to ask for at a counter: need / (1 − shrinkage) + straightening both ends, rounded up to the counter's step, and never
+ * less than the least the shop cuts. Source: docs/rules.md.
  */
 final readonly class Ask
 {
-    private function __construct(public Length $exact, public Length $length, public Working $working)
+    /** @param ?Length $fitting a step more, where that turns tight into fits; null where it does not, or nothing is tight */
+    private function __construct(public Length $exact, public Length $length, public Working $working, public ?Length $fitting)
     {
     }
 
@@ -29,7 +31,15 @@ final readonly class Ask
         $before = $shrink->beforeLossOf($need->amount);
         $squaring = $assumptions->squaring->times(2);
         $exact = $before->plus($squaring);
-        $length = $exact->toStep($counter->step(), Rounding::Up);
+        $stepped = $exact->toStep($counter->step(), Rounding::Up);
+        $least = $assumptions->counterLeast ?? Length::zero();
+        $length = $stepped->larger($least);
+        $more = $length->plus($counter->step());
+        $verdict = static fn (Length $bought): Verdict => Verdict::of(
+            $shrink->takenFrom($bought->minus($squaring), Rounding::Down)->minus($need->amount),
+            $need->amount,
+            $assumptions,
+        );
         $working = $need->working();
         if (!$shrink->isZero()) {
             $working = $working->plus(
@@ -48,7 +58,11 @@ final readonly class Ask
             $working
                 ->plus(new Sentence('Straightening both ends'), $squaring, Source::Assumed)
                 ->result(new Sentence('Before rounding to the counter’s {step}', ['step' => $counter->value]), Figure::exact($exact))
-                ->result(new Sentence('Ask for'), Figure::needed($length)),
+                ->result(
+                    $stepped->isLessThan($least) ? new Sentence('Ask for the least the shop cuts') : new Sentence('Ask for'),
+                    Figure::needed($length),
+                ),
+            Verdict::Tight === $verdict($length) && Verdict::Fits === $verdict($more) ? $more : null,
         );
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Shopping;
 
+use PHPUnit\Framework\Attributes\TestWith;
+use Octavum\Core\Season\Copy;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
@@ -51,6 +53,49 @@ final class ShoppingTest extends TestCase
         $yards = Ask::for($need, Percent::of(6), Counter::EighthYard, new Assumptions());
         self::assertSame('2⅝ yd', (new Tape(System::Imperial))->write(Figure::needed($yards->length)));
         self::assertSame(2944, $metric->cost(1280), '2.30 m at 12.80 = 29.44');
+    }
+
+    public function testOfSeveralSewnTogetherEachAsksForItsOwnSize(): void
+    {
+        $rows = [new Requirement(Role::Main, Length::ofMillimetres(1400), Nap::Either, [
+            'S' => Length::ofMetres('1.2'),
+            'L' => Length::ofMetres('1.6'),
+        ])];
+        $version = new Version('v', 'A', new RequirementTable(['S', 'L'], $rows));
+        $wish = static fn (string $id): Claim => new Claim($id, Role::Main, wish: new Wish('Lawn', FibreMix::unknown()));
+        $project = new Project('p', 'Tops', Plan::season(), 1, null, null, $version, 'S', claims: [$wish('first')], copies: [
+            new Copy(null, 'L', claims: [$wish('second')]),
+        ]);
+        $items = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of(Plan::check($project));
+        $at140 = static fn (Item $item): ?int => (int) array_column(array_filter(
+            $item->asks,
+            static fn (array $ask): bool => 1400 === $ask['width']->millimetres(),
+        ), 'ask')[0]->exact->millimetres();
+        self::assertSame([1276 + 60, 1702 + 60], array_map($at140, $items), '1.20 and 1.60 m, 6 % for the wash, both ends');
+    }
+
+    public function testAShopThatCutsNoLessThanAMetreIsAskedForThat(): void
+    {
+        $need = new Need(Length::ofMetres('0.6'), Way::OwnWidth, Working::empty(...));
+        $ask = Ask::for($need, Percent::of(0), Counter::TenCentimetres, new Assumptions(counterLeast: Length::ofMetres('1')));
+        self::assertSame([660, 1000], [$ask->exact->millimetres(), $ask->length->millimetres()]);
+        self::assertSame('Ask for the least the shop cuts', (string) $ask->working->lines[\count($ask->working->lines) - 1]->label);
+    }
+
+    /** Needed; asked for in steps of 10 cm; and with which a tight fit becomes a fit: 10 cm to spare, or 5 %. */
+    #[TestWith(['1.14', 1200, 1300])]
+    #[TestWith(['1.19', 1200, 1300])]
+    #[TestWith(['1.05', 1100, 1200])]
+    #[TestWith(['2.5', 2500, null])]
+    public function testItIsSaidWhenOneStepMoreTurnsTightIntoFits(string $need, int $asked, ?int $fitting): void
+    {
+        $ask = Ask::for(
+            new Need(Length::ofMetres($need), Way::OwnWidth, Working::empty(...)),
+            Percent::of(0),
+            Counter::TenCentimetres,
+            new Assumptions(squaring: Length::zero()),
+        );
+        self::assertSame([$asked, $fitting], [$ask->length->millimetres(), $ask->fitting?->millimetres()]);
     }
 
     public function testEveryCounterRoundsUpByLessThanItsStep(): void

@@ -123,6 +123,7 @@ final class AccountController extends AbstractController
                     $entry->length('selvage', $system->widthUnit()),
                     $entry->length('fitsLeast', $system->widthUnit()),
                     $entry->choice('matching', Matching::class) ?? Matching::MainSeams,
+                    $entry->length('counterLeast', $system->lengthUnit()),
                 ),
                 $entry->choice('dialect', Dialect::class) ?? Dialect::British,
                 $entry->choice('dates', DateStyle::class) ?? DateStyle::DayFirst,

@@ -53,6 +53,7 @@ final readonly class SettingsPage
             'counter' => $settings->counter->value,
             'currency' => $settings->currency,
             'squaring' => $tape->typed($settings->assumptions->squaring, small: true),
+            'counterLeast' => null === $settings->assumptions->counterLeast ? '' : $tape->typed($settings->assumptions->counterLeast),
             'selvage' => $tape->typed($settings->assumptions->selvage, small: true),
             'dialect' => $settings->dialect->value,
             'dates' => $settings->dates->value,

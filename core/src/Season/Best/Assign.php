@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Core\Season\Best;
 
 /**
- * Gives the cuts of a stash to the projects of a season together: as many as can be have cloth that is enough, those of higher rank
- * before others; then as little as can be is bought, as little as can be is changed, what suits better is taken, and no useless end
+ * Gives the cuts of a stash to the projects of a season together: whatever comes first in the list has cloth that is enough before
+ * all that follow, so that the first is never left out for others; then as little as can be is bought, as little as can be is changed, what suits better is taken, and no useless end
  * is left. Source: docs/rules.md.
  *
  * By branch and bound over the projects in rank order (A. H. Land, A. G. Doig, 1960). The bound of what is still to be decided is the
@@ -15,9 +15,11 @@ namespace Octavum\Core\Season\Best;
  */
 final class Assign
 {
-    /** What weighs how much; each outweighs the sum of all that follow it, for up to 60 projects. */
+    /** Of so many projects each outweighs all that follow it; what comes after them counts alike. */
+    private const RANKED = 62;
+
+    /** What weighs how much among those that are served alike; each outweighs the sum of all that follow it. */
     private const NONE = 4_000_000_000_000_000;
-    private const RANK = 2_000_000_000_000;
     private const BUY = 20_000_000_000;
 
     /** A cloth that was chosen is kept but for a reason: a change outweighs all that speaks for another cloth. */
@@ -41,7 +43,7 @@ final class Assign
     /** @var array<string, int> how many have some of it, by cut */
     private array $used = [];
 
-    /** @var array<int, int> the least that all from a project on can cost */
+    /** @var array<int, array{int, int}> the least that all from a project on can cost */
     private array $rest;
 
     /** @var array<int, ?Choice> */
@@ -50,7 +52,8 @@ final class Assign
     /** @var list<?Choice> */
     private array $best = [];
 
-    private int $cost = \PHP_INT_MAX;
+    /** @var array{int, int} a bit for each that is left out, the first in the list the highest; and what else weighs */
+    private array $cost = [\PHP_INT_MAX, 0];
     private int $steps = 0;
 
     /**
@@ -67,18 +70,18 @@ final class Assign
         }, $choices);
         $this->left = $free;
         $this->used = array_fill_keys(array_keys($free), 0);
-        $this->rest = array_fill(0, $count + 1, 0);
+        $this->rest = array_fill(0, $count + 1, [0, 0]);
         for ($i = $count - 1; $i >= 0; --$i) {
             $own = $this->none($i, $count);
             foreach ($choices[$i] as $choice) {
                 if (null === $choice->cut || $choice->need <= ($free[$choice->cut] ?? 0)) {
-                    $own = min($own, $this->price($choice));
+                    $own = min($own, [0, $this->price($choice)]);
                 }
             }
-            $this->rest[$i] = $this->rest[$i + 1] + $own;
+            $this->rest[$i] = self::sum($this->rest[$i + 1], $own);
         }
-        [$this->cost, $this->steps, $this->best] = [\PHP_INT_MAX, 0, []];
-        $this->branch(0, 0, $count);
+        [$this->cost, $this->steps, $this->best] = [[\PHP_INT_MAX, 0], 0, []];
+        $this->branch(0, [0, 0], $count);
         $exact = $this->steps <= self::STEPS;
 
         return new Assigned($this->best, $this->cost, $exact ? $this->cost : $this->rest[0], $exact);
@@ -89,32 +92,35 @@ final class Assign
      *
      * @param list<?Choice>      $chosen of each project, in rank order
      * @param array<string, int> $free
+     *
+     * @return array{int, int}
      */
-    public function cost(array $chosen, array $free): int
+    public function cost(array $chosen, array $free): array
     {
-        $cost = 0;
+        $cost = [0, 0];
         $used = [];
         foreach ($chosen as $i => $choice) {
-            $cost += null === $choice ? $this->none($i, \count($chosen)) : $this->price($choice);
+            $cost = self::sum($cost, null === $choice ? $this->none($i, \count($chosen)) : [0, $this->price($choice)]);
             if (null !== $choice?->cut) {
                 $used[$choice->cut] = ($used[$choice->cut] ?? 0) + $choice->need;
             }
         }
         foreach ($used as $cut => $need) {
-            $cost += self::waste($free[$cut] - $need);
+            $cost[1] += self::waste($free[$cut] - $need);
         }
 
         return $cost;
     }
 
-    private function branch(int $i, int $cost, int $count): void
+    /** @param array{int, int} $cost */
+    private function branch(int $i, array $cost, int $count): void
     {
         if (++$this->steps > self::STEPS && [] !== $this->best) {
             return;
         }
         if ($i === $count) {
             foreach ($this->used as $cut => $by) {
-                $cost += 0 === $by ? 0 : self::waste($this->left[$cut]);
+                $cost[1] += 0 === $by ? 0 : self::waste($this->left[$cut]);
             }
             if ($cost < $this->cost) {
                 [$this->cost, $this->best] = [$cost, array_values($this->now)];
@@ -123,8 +129,8 @@ final class Assign
             return;
         }
         foreach ($this->choices[$i] as $choice) {
-            $then = $cost + $this->price($choice);
-            if ($then + $this->rest[$i + 1] >= $this->cost) {
+            $then = self::sum($cost, [0, $this->price($choice)]);
+            if (self::sum($then, $this->rest[$i + 1]) >= $this->cost) {
                 break;
             }
             $cut = $choice->cut;
@@ -142,16 +148,30 @@ final class Assign
                 --$this->used[$cut];
             }
         }
-        $then = $cost + $this->none($i, $count);
-        if ($then + $this->rest[$i + 1] < $this->cost) {
+        $then = self::sum($cost, $this->none($i, $count));
+        if (self::sum($then, $this->rest[$i + 1]) < $this->cost) {
             $this->now[$i] = null;
             $this->branch($i + 1, $then, $count);
         }
     }
 
-    private function none(int $i, int $count): int
+    /** @return array{int, int} */
+    private function none(int $i, int $count): array
     {
-        return self::NONE + self::RANK * ($count - $i);
+        $last = min(self::RANKED, $count) - 1;
+
+        return $i > $last ? [0, self::NONE] : [1 << ($last - $i), 0];
+    }
+
+    /**
+     * @param array{int, int} $a
+     * @param array{int, int} $b
+     *
+     * @return array{int, int}
+     */
+    private static function sum(array $a, array $b): array
+    {
+        return [$a[0] + $b[0], $a[1] + $b[1]];
     }
 
     private function price(Choice $choice): int

@@ -9,11 +9,11 @@ final readonly class Assigned
 {
     /**
      * @param list<?Choice> $choices of each project, in rank order; null where nothing is left for it
-     * @param int           $cost    the less the better
-     * @param int           $bound   nothing can cost less
+     * @param array{int, int} $cost  the less the better: who is left out, then all else
+     * @param array{int, int} $bound nothing can cost less
      * @param bool          $exact   nothing does cost less
      */
-    public function __construct(public array $choices, public int $cost, public int $bound, public bool $exact)
+    public function __construct(public array $choices, public array $cost, public array $bound, public bool $exact)
     {
     }
 }

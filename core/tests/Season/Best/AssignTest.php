@@ -33,14 +33,14 @@ final class AssignTest extends TestCase
         self::assertSame(['a', null], $this->cuts($found->choices));
     }
 
-    public function testTwoOfLowerRankComeBeforeOneOfHigher(): void
+    public function testTheFirstIsNeverLeftOutForOthersHoweverMany(): void
     {
         $found = (new Assign())->of([
             [new Choice(null, 'a', 2_000_000)],
             [new Choice(null, 'a', 1_000_000)],
             [new Choice(null, 'a', 1_000_000)],
         ], ['a' => 2_000_000]);
-        self::assertSame([null, 'a', 'a'], $this->cuts($found->choices));
+        self::assertSame(['a', null, null], $this->cuts($found->choices));
     }
 
     public function testNothingIsBoughtThatLiesInTheStashNorChangedWithoutNeed(): void
@@ -93,8 +93,10 @@ final class AssignTest extends TestCase
      * @param list<list<Choice>> $choices
      * @param array<string, int> $free
      * @param list<?Choice>      $chosen
+     *
+     * @return array{int, int}
      */
-    private function least(Assign $assign, array $choices, array $free, array $chosen): int
+    private function least(Assign $assign, array $choices, array $free, array $chosen): array
     {
         if (\count($chosen) === \count($choices)) {
             $left = $free;
@@ -104,11 +106,11 @@ final class AssignTest extends TestCase
                 }
             }
 
-            return min([0, ...$left]) < 0 ? \PHP_INT_MAX : $assign->cost($chosen, $free);
+            return min([0, ...$left]) < 0 ? [\PHP_INT_MAX, 0] : $assign->cost($chosen, $free);
         }
 
         return min(array_map(
-            fn (?Choice $choice): int => $this->least($assign, $choices, $free, [...$chosen, $choice]),
+            fn (?Choice $choice): array => $this->least($assign, $choices, $free, [...$chosen, $choice]),
             [null, ...$choices[\count($chosen)]],
         ));
     }
