@@ -55,6 +55,7 @@ final readonly class ClothCodec
             'place',
             'pricePerMetre',
             'moreToBeHad',
+            'precious',
             'setAside',
             'notes',
             'cuts',
@@ -116,6 +117,7 @@ final readonly class ClothCodec
             $this->tests($node->at('tests')),
             $node->at('motif')->length(),
             $this->origin($node->at('origin')),
+            $node->at('precious')->optionalBoolean(),
         );
     }
 
@@ -145,6 +147,7 @@ final readonly class ClothCodec
             'place' => $cloth->place,
             'pricePerMetre' => $cloth->pricePerMetre,
             'moreToBeHad' => $cloth->moreToBeHad,
+            'precious' => $cloth->precious,
             'setAside' => $cloth->setAside,
             'notes' => $cloth->notes,
             ...$this->writeFeel($cloth->feel),

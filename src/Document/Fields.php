@@ -8,7 +8,7 @@ namespace Octavum\Document;
 final readonly class Fields
 {
     /** Of which "no" is known, too. */
-    private const YES_OR_NO = ['moreToBeHad', 'takesCrease', 'clearSide', 'backSeen', 'toile'];
+    private const YES_OR_NO = ['moreToBeHad', 'precious', 'takesCrease', 'clearSide', 'backSeen', 'toile'];
 
     /**
      * Without what is not known: null, false, and empty texts and lists.

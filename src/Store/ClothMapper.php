@@ -68,6 +68,7 @@ final readonly class ClothMapper
             [] === $record->tests ? [] : $this->cloths->tests(Node::stored($record->tests, 'cloth '.$record->id)),
             self::length($record->motif),
             [] === $record->origin ? new Origin() : $this->cloths->origin(Node::stored($record->origin, 'cloth '.$record->id)),
+            $record->precious,
         );
     }
 
@@ -108,6 +109,7 @@ final readonly class ClothMapper
         $record->place = $cloth->place;
         $record->pricePerMetre = $cloth->pricePerMetre;
         $record->moreToBeHad = $cloth->moreToBeHad;
+        $record->precious = $cloth->precious;
         $record->setAside = $cloth->setAside;
         $record->notes = $cloth->notes;
         $record->feel = $this->cloths->writeFeel($cloth->feel);

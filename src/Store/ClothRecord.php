@@ -91,6 +91,9 @@ class ClothRecord
     #[ORM\Column(nullable: true)]
     public ?bool $moreToBeHad = null;
 
+    #[ORM\Column(nullable: true)]
+    public ?bool $precious = null;
+
     #[ORM\Column]
     public bool $setAside = false;
 

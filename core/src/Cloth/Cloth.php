@@ -39,6 +39,7 @@ final readonly class Cloth
      * @param ?FibreFamily   $family        as a burn test showed it
      * @param list<TestDone> $tests
      * @param ?Length        $motif         how large the figures of its print are
+     * @param ?bool          $precious      as the sewist marks it; null while nobody has, and then by its price and fibres
      */
     public function __construct(
         public string $id,
@@ -67,6 +68,7 @@ final readonly class Cloth
         public array $tests = [],
         public ?Length $motif = null,
         public Origin $origin = new Origin(),
+        public ?bool $precious = null,
     ) {
         $this->fibres = $fibres ?? FibreMix::unknown();
         $this->statedStructure = $structure;
@@ -99,6 +101,14 @@ final readonly class Cloth
         );
 
         return [] === $days ? null : max($days);
+    }
+
+    /** Of what was given, or cannot be had again, it is asked once: some save it, others cut it freely. */
+    public function asksPrecious(): bool
+    {
+        $isGiven = 1 === preg_match('/\b(gift|given|present|inherited)\b/i', $this->origin->from);
+
+        return null === $this->precious && (false === $this->moreToBeHad || $isGiven);
     }
 
     public function isOneWay(): bool

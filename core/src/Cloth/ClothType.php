@@ -77,14 +77,20 @@ enum ClothType: string
     /** Its surface points one way unless someone says otherwise. */
     public function hasNap(): bool
     {
-        return $this->isBrushed()
-            || \in_array(
-                $this,
-                [self::Velvet, self::Velveteen, self::Velour, self::Panne, self::FauxFur, self::Corduroy, self::PileFleece],
-                true,
-            );
+        return $this->hasPile();
     }
 
+    /** It has a pile, which stands one way. */
+    public function hasPile(): bool
+    {
+        return \in_array(
+            $this,
+            [self::Velvet, self::Velveteen, self::Velour, self::Panne, self::FauxFur, self::Corduroy, self::PileFleece],
+            true,
+        );
+    }
+
+    /** Few treat it as one-way: asked once, and not counted until somebody says so. */
     public function isBrushed(): bool
     {
         return self::Flannel === $this || self::Brushed === $this;

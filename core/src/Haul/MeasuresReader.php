@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Haul;
 
-use Octavum\Core\Measure\Numbers;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Numbers;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;

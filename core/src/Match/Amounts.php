@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Match;
 
-use Octavum\Core\Pattern\Requirement;
-use Octavum\Core\Pattern\Nap;
-use Octavum\Core\Need\RowReader;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Conversion;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\On;
+use Octavum\Core\Need\RowReader;
 use Octavum\Core\Need\RowReading;
 use Octavum\Core\Need\Wanted;
+use Octavum\Core\Pattern\Nap;
+use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RowChoice;
 
 /**

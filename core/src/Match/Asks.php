@@ -28,7 +28,7 @@ final readonly class Asks
      * @param list<Feature>         $features
      * @param array<string, Liking> $likings    of whom it is for, by feature
      * @param bool                  $lined      its table asks for lining
-     * @param int                   $made       how often the pattern was made
+     * @param Experience            $experience with it, for whom and in the size it is for
      */
     private function __construct(
         public Garment $garment,
@@ -39,15 +39,20 @@ final readonly class Asks
         public array $likings,
         public bool $lined,
         public bool $child,
-        public int $made,
+        public Experience $experience,
         public Sewist $sewist,
     ) {
         $divided = array_filter($techniques, static fn (Technique $one): bool => \in_array($one, self::DIVIDING, true));
         $this->seams = self::seamsOf($garment) + \count($divided);
     }
 
-    public static function of(Pattern $pattern, Version $version, ?Person $for = null, Sewist $sewist = new Sewist()): self
-    {
+    public static function of(
+        Pattern $pattern,
+        Version $version,
+        ?Person $for = null,
+        Sewist $sewist = new Sewist(),
+        ?string $size = null,
+    ): self {
         return new self(
             $pattern->garment,
             $pattern->onlyFor,
@@ -57,7 +62,7 @@ final readonly class Asks
             $for->likings ?? [],
             \in_array(Technique::Lining, $pattern->techniques, true) || \in_array(Role::Lining, $version->table->roles(), true),
             true === $for?->child,
-            $sewist->made[$pattern->id] ?? 0,
+            Experience::of($sewist->made[$pattern->id] ?? [], $version->id, $version->table, $for?->id, $size),
             $sewist,
         );
     }

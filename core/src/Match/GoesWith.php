@@ -29,8 +29,8 @@ final readonly class GoesWith
                 $with,
             ),
             !\in_array($main->print, self::QUIET, true) && !\in_array($other->print, self::QUIET, true) => Reason::doubt(
-                2,
-                '{main} and {other} are both busy prints: they seldom sit well together.',
+                1,
+                '{main} and {other} are both busy prints. Some wear them together on purpose: a matter of taste.',
                 $with,
             ),
             self::near($main, $other) => Reason::praise(2, '{other} has a colour near one of {main}.', $with),

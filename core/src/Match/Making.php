@@ -51,7 +51,7 @@ final readonly class Making
             }
         }
 
-        $asks = Asks::of($pattern, $version, $person, $sewist);
+        $asks = Asks::of($pattern, $version, $person, $sewist, $size);
 
         return new self($pattern, $version, $asks, $person, $size, $gradedTo, $alterations, $wished ?? $unfit);
     }
@@ -78,7 +78,9 @@ final readonly class Making
 
     public function inSize(string $size): self
     {
-        return new self($this->pattern, $this->version, $this->asks, $this->person, $size, null, $this->alterations, $this->unfit);
+        $asks = Asks::of($this->pattern, $this->version, $this->person, $this->asks->sewist, $size);
+
+        return new self($this->pattern, $this->version, $asks, $this->person, $size, null, $this->alterations, $this->unfit);
     }
 
     /** Its hours, null when nobody has said. */

@@ -18,25 +18,25 @@ final readonly class Reason
     {
     }
 
-    /** @param array<string, string|int|Sentence> $with */
+    /** @param array<string, string|int|\DateTimeImmutable|Sentence> $with */
     public static function refusal(string $message, array $with = []): self
     {
         return new self(Tenor::Refusal, new Sentence($message, $with));
     }
 
-    /** @param array<string, string|int|Sentence> $with */
+    /** @param array<string, string|int|\DateTimeImmutable|Sentence> $with */
     public static function doubt(int $counts, string $message, array $with = []): self
     {
         return new self(Tenor::Doubt, new Sentence($message, $with), -$counts);
     }
 
-    /** @param array<string, string|int|Sentence> $with */
+    /** @param array<string, string|int|\DateTimeImmutable|Sentence> $with */
     public static function praise(int $counts, string $message, array $with = []): self
     {
         return new self(Tenor::Praise, new Sentence($message, $with), $counts);
     }
 
-    /** @param array<string, string|int|Sentence> $with */
+    /** @param array<string, string|int|\DateTimeImmutable|Sentence> $with */
     public static function question(?TestKind $test, string $message, array $with = []): self
     {
         return new self(Tenor::Question, new Sentence($message, $with), 0, $test);
@@ -48,7 +48,7 @@ final readonly class Reason
         return new self(Tenor::Fact, $this->sentence);
     }
 
-    /** @param array<string, string|int|Sentence> $with */
+    /** @param array<string, string|int|\DateTimeImmutable|Sentence> $with */
     public static function fact(string $message, array $with = []): self
     {
         return new self(Tenor::Fact, new Sentence($message, $with));

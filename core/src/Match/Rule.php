@@ -10,7 +10,7 @@ interface Rule
     /**
      * All of a cloth that the rule looks at: of cloths that are alike in it, it says the same.
      *
-     * @return list<\BackedEnum|bool|int|null>
+     * @return list<\BackedEnum|bool|int|string|null>
      */
     public function sees(Traits $cloth): array;
 

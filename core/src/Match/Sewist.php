@@ -10,12 +10,12 @@ use Octavum\Core\Pattern\Technique;
 final readonly class Sewist
 {
     /**
-     * @param list<Technique>    $avoids
-     * @param list<Technique>    $learns wants to
-     * @param list<Tool>         $lacks  tools that are not in the house
-     * @param ToileSchool        $toiles when one is sewn
-     * @param array<string, int> $made   how often, by pattern
-     * @param ?Warmth            $days   it is sewn for; null for any
+     * @param list<Technique>                 $avoids
+     * @param list<Technique>                 $learns wants to
+     * @param list<Tool>                      $lacks  tools that are not in the house
+     * @param ToileSchool                     $toiles when one is sewn
+     * @param array<string, list<MadeBefore>> $made   by pattern
+     * @param ?Warmth                         $days   it is sewn for; null for any
      */
     public function __construct(
         public array $avoids = [],
@@ -27,9 +27,15 @@ final readonly class Sewist
     ) {
     }
 
-    /** @param array<string, int> $made how often, by pattern */
+    /** @param array<string, list<MadeBefore>> $made by pattern */
     public function having(array $made, ?Warmth $days = null): self
     {
         return new self($this->avoids, $this->learns, $this->lacks, $this->toiles, $made, $days);
+    }
+
+    /** Sewing for certain days. */
+    public function on(?Warmth $days): self
+    {
+        return $this->having($this->made, $days);
     }
 }

@@ -21,6 +21,7 @@ final readonly class Suit
             new Rule\StretchAlong(),
             new Rule\Wishes(),
             new Rule\Falls(),
+            new Rule\MeantFor(),
             new Rule\Heaviness(),
             new Rule\Recommended(),
             new Rule\SeenThrough(),

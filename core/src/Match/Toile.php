@@ -26,13 +26,17 @@ final readonly class Toile
     public function reasons(Making $making, ?Traits $cloth): array
     {
         $school = $making->asks->sewist->toiles;
-        $new = 0 === $making->asks->made;
+        $bad = $making->asks->experience->bad;
+        $new = 0 === $making->asks->experience->good;
         if (ToileSchool::Never === $school) {
             return [];
         }
         $why = ToileSchool::Always === $school ? [new Sentence('You always sew one.')] : [];
+        if (null !== $bad) {
+            $why[] = new Sentence('The last one turned out badly: {words}.', ['words' => $bad->words]);
+        }
         if ($new && true === $cloth?->precious) {
-            $why[] = new Sentence('You have never made this, and there is no more of the cloth.');
+            $why[] = new Sentence('You have not made this before, and the cloth is precious.');
         }
         if (null !== $making->gradedTo) {
             $why[] = new Sentence('Sizes are graded between, {from} to {to}: try where they meet.', [
@@ -43,7 +47,7 @@ final readonly class Toile
         $close = \in_array($making->pattern->garment, self::CLOSE, true)
             || null !== $making->asks->has(Feature::Fitted);
         if ($new && $close) {
-            $why[] = new Sentence('It fits closely, and you have never made it.');
+            $why[] = new Sentence('It fits closely, and you have not made it before.');
         }
 
         return $why;
@@ -60,6 +64,8 @@ final readonly class Toile
             && null !== $toile->weight
             && null !== $cloth->weight
             && abs($at($toile->weight) - $at($cloth->weight)) <= 1
-            && (!$cloth->isKnit() || abs(($toile->feel->across ?? 0) - ($cloth->feel->across ?? 0)) <= self::STRETCH);
+            && null !== $toile->stretch
+            && null !== $cloth->stretch
+            && abs($toile->stretch - $cloth->stretch) <= self::STRETCH;
     }
 }

@@ -8,6 +8,7 @@ use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Feel;
+use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\WeightClass;
@@ -27,13 +28,20 @@ final readonly class Traits
     /** Micrometres from which a motif is large, 20 cm: a starting value of the house. */
     private const LARGE_MOTIF = 200_000;
 
+    /** Per cent across of a woven with elastane. Source: docs/rules.md. */
+    private const WOVEN_STRETCH = 15;
+
     /**
      * @param ?Structure $structure null when nobody has said and its type does not tell
      * @param bool       $large     its print has large figures
      * @param bool       $bulky     thick for what it weighs
-     * @param bool       $precious  not to be had again, and dear
+     * @param bool       $precious  marked so, or dear, or silk
      * @param ?bool      $creases   takes a pressed crease; null when nobody has tried
      * @param bool       $unwilling its fibres or its type often take no crease
+     * @param ?int       $stretch   per cent across, tested; of a woven cloth by its fibres; null where nobody knows
+     * @param bool       $slips     smooth fibres, as linings have them
+     * @param bool       $asksNap   it is brushed, and nobody has said whether one way
+     * @param string     $meantFor  toiles, linings or pockets, by its type or its name; empty for garments
      */
     private function __construct(
         public ?Structure $structure,
@@ -49,6 +57,10 @@ final readonly class Traits
         public bool $unwilling,
         public ?Warmth $warmth,
         public bool $dryClean,
+        public ?int $stretch,
+        public bool $slips,
+        public bool $asksNap,
+        public string $meantFor,
     ) {
     }
 
@@ -68,12 +80,45 @@ final readonly class Traits
             $cloth->isOneWay(),
             PrintKind::Large === $cloth->print || ($cloth->motif->micrometres ?? 0) >= self::LARGE_MOTIF,
             \in_array($cloth->type, self::BULKY_TYPES, true) || WeightClass::VeryHeavy === $cloth->weight?->class,
-            false === $cloth->moreToBeHad && $dearly,
+            $cloth->precious ?? $dearly,
             $cloth->feel->takesCrease,
             ClothType::Crepe === $cloth->type || $synthetic >= 50,
             self::warmth($cloth),
             CareLabel::DryClean === $cloth->care,
+            self::stretchOf($cloth),
+            self::slips($cloth),
+            true === $cloth->type?->isBrushed() && null === $cloth->statedDirection,
+            self::meantFor($cloth),
         );
+    }
+
+    private static function stretchOf(Cloth $cloth): ?int
+    {
+        $isWoven = $cloth->isStructureKnown() && Structure::Woven === $cloth->structure;
+
+        return $cloth->feel->across ?? ($isWoven ? (($cloth->fibres->shares['elastane'] ?? 0) > 0 ? self::WOVEN_STRETCH : 0) : null);
+    }
+
+    private static function slips(Cloth $cloth): bool
+    {
+        $smooth = ($cloth->fibres->shares['viscose'] ?? 0) + ($cloth->fibres->shares['silk'] ?? 0);
+
+        return ClothType::Lining === $cloth->type
+            || ClothType::Satin === $cloth->type
+            || $smooth >= 50
+            || 1 === preg_match('/\b(acetate|cupro|bemberg|habotai)\b/i', $cloth->name);
+    }
+
+    private static function meantFor(Cloth $cloth): string
+    {
+        preg_match('/\b(toile|calico|muslin|lining|pocketing|interfacing)s?\b/i', $cloth->name, $said);
+
+        return match (true) {
+            ClothType::Lining === $cloth->type => 'linings',
+            ClothType::Wadding === $cloth->type => 'wadding',
+            default => ['toile' => 'toiles', 'calico' => 'toiles', 'muslin' => 'toiles', 'lining' => 'linings', 'pocketing' => 'pockets',
+                'interfacing' => 'interfacing'][strtolower($said[1] ?? '')] ?? '',
+        };
     }
 
     private static function warmth(Cloth $cloth): ?Warmth
@@ -86,6 +131,14 @@ final readonly class Traits
             \in_array($cloth->type, self::COOL_TYPES, true), $light && 0 === $wool => Warmth::Warm,
             default => null,
         };
+    }
+
+    /** As tried, else as its weight or its type says: a net and a sheer weight are sheer. */
+    public function opacity(): ?Opacity
+    {
+        $isSheer = WeightClass::Sheer === $this->weight || ClothType::Net === $this->type;
+
+        return $this->feel->opacity ?? ($isSheer ? Opacity::Sheer : null);
     }
 
     public function isKnit(): bool

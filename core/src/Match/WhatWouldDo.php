@@ -7,11 +7,13 @@ namespace Octavum\Core\Match;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\On;
+use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Role;
 
 /** Lays a version before the whole stash: every cut for each role, those that suit and are enough first, remnants before whole lengths. */
@@ -62,6 +64,13 @@ final readonly class WhatWouldDo
         return new Proposal($making, $judgement, $fit, $left, use: $use, cloth: $cloth, cut: $cut, free: $free);
     }
 
+    /** Swimwear, underwear and what is sewn from knits stretch, and so does their lining. */
+    private function isKnitted(Making $making): bool
+    {
+        return Structure::Knit === $making->pattern->onlyFor
+            || \in_array($making->pattern->garment, [Garment::Swimwear, Garment::Underwear, Garment::Bra, Garment::Tee], true);
+    }
+
     private function judge(Making $making, Role $role, Cloth $cloth): Judgement
     {
         $traits = Traits::of($cloth, $this->dear);
@@ -69,10 +78,12 @@ final readonly class WhatWouldDo
             Role::Main, Role::Contrast, Role::Contrast2, Role::Contrast3 => null,
             Role::Lining, Role::Underlining => match (true) {
                 ClothType::Lining === $cloth->type => Reason::praise(3, 'A cloth for linings.'),
-                Structure::Woven !== $cloth->structure => Reason::refusal('It would drag or scratch inside: linings are woven.'),
+                $traits->isKnit() && $this->isKnitted($making) => Reason::praise(2, 'A knit lining for a garment that stretches.'),
+                Structure::Woven !== $cloth->structure => Reason::refusal('It would drag inside: this garment wants a woven lining.'),
                 $traits->isHeavy(), $traits->bulky => Reason::refusal('Too heavy for a lining.'),
-                $traits->precious => Reason::doubt(2, 'Dear, and there is no more of it: too good for a lining.'),
-                default => Reason::doubt(1, 'No lining cloth: does it slip over what is worn beneath?'),
+                $traits->precious => Reason::doubt(2, 'Precious: too good for a lining.'),
+                $traits->slips => Reason::praise(2, 'Smooth, as a lining wants it.'),
+                default => Reason::doubt(2, 'It does not slip: a lining of it drags on what is worn beneath.'),
             },
             Role::Ribbing => match (true) {
                 ClothType::Rib === $cloth->type => Reason::praise(3, 'A cloth for bands.'),
@@ -80,9 +91,15 @@ final readonly class WhatWouldDo
                 ($cloth->feel->across ?? 0) >= 50 => Reason::praise(1, 'Stretches far enough for bands.'),
                 default => Reason::question(null, 'Does it stretch to half as much again? Bands want that.'),
             },
-            Role::Pocketing => $traits->isHeavy() || $traits->isKnit()
-                ? Reason::refusal('Pocket bags want something thin and woven.')
-                : Reason::praise(1, 'Thin and woven, as pocket bags want it.'),
+            Role::Pocketing => match (true) {
+                $traits->isHeavy(), $traits->isKnit() => Reason::refusal('Pocket bags want something thin and woven.'),
+                true === $cloth->type?->hasPile(), $traits->bulky => Reason::refusal('Too thick for pocket bags: they would show through.'),
+                'pockets' === $traits->meantFor => Reason::praise(3, 'A cloth for pockets.'),
+                Opacity::Sheer === $traits->opacity() => Reason::doubt(2, 'Too thin for pocket bags: they would wear through.'),
+                $traits->isLight() => Reason::praise(2, 'Thin and woven, as pocket bags want it.'),
+                null === $traits->weight => Reason::question(null, 'Is it thin and firm? Pocket bags want that.'),
+                default => Reason::doubt(1, 'Rather thick for pocket bags.'),
+            },
             default => Reason::question(null, 'Nobody can say from here whether it will do for that: hold it to the main cloth.'),
         };
 

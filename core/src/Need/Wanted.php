@@ -58,6 +58,21 @@ final readonly class Wanted
         );
     }
 
+    /** The same of another version of its pattern, as its table has it. */
+    public function in(Version $version): self
+    {
+        return new self(
+            $version,
+            $this->garment,
+            $this->role,
+            $this->size,
+            $this->gradedTo,
+            $this->alterations,
+            matching: $this->matching,
+            child: $this->child,
+        );
+    }
+
     /** What its pieces are laid on, wherever they are laid for it; null without a width. */
     public function surface(On $on, Assumptions $assumptions): ?LaySurface
     {

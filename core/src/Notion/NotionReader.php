@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Octavum\Core\Notion;
 
 use Octavum\Core\Haul\HaulCursor;
-use Octavum\Core\Reading\Spoken;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Numbers;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
+use Octavum\Core\Reading\Spoken;
 
 /** Reads a notion as envelopes print it and people note it: "4 buttons 25 mm", "invisible zip 55 cm", "1.5 m soft elastic 10 mm, tin 2". */
 final readonly class NotionReader

@@ -16,6 +16,7 @@ use Octavum\Core\Need\Need;
 use Octavum\Core\Need\On;
 use Octavum\Core\Need\Wanted;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Version;
 
 /**
  * What would help when a cut is short, least harm first, each with its figure. Source: docs/rules.md,
@@ -152,32 +153,29 @@ final readonly class WaysOut
     /** @return list<WayOut> */
     private function otherVersions(Wanted $wanted, ?Pattern $pattern, Cloth $cloth, Cut $cut, Length $available): array
     {
+        return array_map(static fn (array $found): WayOut => new WayOut(
+            new Sentence('Version “{version}” of the same pattern wants {length}, and fits on it.', [
+                'version' => $found[0]->name,
+                'length' => Figure::needed($found[1]->amount),
+            ]),
+            Remedy::TakeVersion,
+            $found[0]->id,
+        ), $this->versions($wanted, $pattern, $cloth, $cut, $available));
+    }
+
+    /** @return list<array{Version, Need}> other versions of a pattern that fit on a cut in the same size, and what each takes */
+    public function versions(Wanted $wanted, ?Pattern $pattern, Cloth $cloth, Cut $cut, Length $available): array
+    {
         $found = [];
         $on = On::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions));
         foreach ($pattern->versions ?? [] as $version) {
             if ($version->id === $wanted->version?->id || null === $wanted->size || !$version->table->hasSize($wanted->size)) {
                 continue;
             }
-            $other = new Wanted(
-                $version,
-                $wanted->garment,
-                $wanted->role,
-                $wanted->size,
-                $wanted->gradedTo,
-                $wanted->alterations,
-                matching: $wanted->matching,
-                child: $wanted->child,
-            );
+            $other = $wanted->in($version);
             $need = $this->estimator->estimate($other, $on);
             if ($need instanceof Need && null === $this->estimator->tooWide($other, $on) && !$available->isLessThan($need->amount)) {
-                $found[] = new WayOut(
-                    new Sentence('Version “{version}” of the same pattern wants {length}, and fits on it.', [
-                        'version' => $version->name,
-                        'length' => Figure::needed($need->amount),
-                    ]),
-                    Remedy::TakeVersion,
-                    $version->id,
-                );
+                $found[] = [$version, $need];
             }
         }
 

@@ -62,7 +62,7 @@ final readonly class Cautions
     {
         foreach ($project->claims as $claim) {
             $type = $claim->cloth?->type;
-            if (null !== $type && ($type->hasNap() || ClothType::Fleece === $type)) {
+            if (null !== $type && ($type->hasNap() || $type->isBrushed() || ClothType::Fleece === $type)) {
                 return true;
             }
         }

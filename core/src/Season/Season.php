@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season;
 
+use Octavum\Core\Match\Warmth;
+
 /** A span of weeks with hours to sew; or none, for what is planned and has its turn no one knows when. */
 final readonly class Season
 {
@@ -32,6 +34,22 @@ final readonly class Season
     public static function none(string $id = 'none'): self
     {
         return new self($id, 'In no season', new \DateTimeImmutable('9999-01-01'), 1, 0, undated: true);
+    }
+
+    /** The days of the year it is for: cold from November to March, warm from May to September; null for others, or both. */
+    public function days(): ?Warmth
+    {
+        $months = array_unique(array_map(
+            fn (int $week): int => (int) $this->starts->modify('+'.$week.' weeks')->format('n'),
+            $this->undated ? [] : range(0, $this->weeks),
+        ));
+
+        return match (true) {
+            [] === $months => null,
+            [] === array_diff($months, [11, 12, 1, 2, 3]) => Warmth::Cold,
+            [] === array_diff($months, [5, 6, 7, 8, 9]) => Warmth::Warm,
+            default => null,
+        };
     }
 
     public function minutes(): int

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Season;
 
 use Octavum\Core\Body\Person;
+use Octavum\Core\Match\MadeBefore;
 
 /** What the projects of all seasons tell of who is sewn for, in which sizes, and what was made before. */
 final readonly class Sewn
@@ -47,16 +48,26 @@ final readonly class Sewn
         return array_map(strval(...), array_keys($count));
     }
 
-    /** @return array<string, int> how often each pattern was made */
+    /** @return array<string, list<MadeBefore>> what was sewn of each pattern, and how it turned out */
     public function made(): array
     {
         $made = [];
         foreach ($this->projects as $project) {
-            if (null !== $project->pattern && ProjectState::Done === $project->state) {
-                $made[$project->pattern->id] = ($made[$project->pattern->id] ?? 0) + 1;
+            foreach (ProjectState::Done === $project->state ? $project->lines() : [] as $line) {
+                if (null !== $line->pattern && null !== $line->version) {
+                    $made[$line->pattern->id][] = $this->before($project, $line, $line->version->id);
+                }
             }
         }
 
         return $made;
+    }
+
+    private function before(Project $project, Project $line, string $version): MadeBefore
+    {
+        $finding = $project->sewing->finding;
+        $on = $finding->on ?? $project->sewing->since(ProjectState::Done);
+
+        return new MadeBefore($version, $line->person?->id, $line->largestSize(), $finding?->isGood(), $finding?->words() ?? '', $on);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Shopping;
 
-use Octavum\Core\Need\Verdict;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
@@ -14,6 +13,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\Verdict;
 
 /**
  * The length to ask for at a counter: need / (1 − shrinkage) + straightening both ends, rounded up to the counter's step, and never

@@ -151,8 +151,6 @@ final class LimitsTest extends TestCase
             ClothType::FauxFur,
             ClothType::Corduroy,
             ClothType::PileFleece,
-            ClothType::Flannel,
-            ClothType::Brushed,
         ];
         foreach (ClothType::cases() as $type) {
             self::assertSame(

@@ -57,7 +57,7 @@ final class CombineTest extends TestCase
         yield 'grey goes with all' => [Tenor::Praise, 1, ['#7a2f4a'], ['#808482']];
         yield 'and all with grey' => [Tenor::Praise, 1, ['#808482'], ['#7a2f4a']];
         yield 'neither holds a colour of the other' => [Tenor::Doubt, -1, ['#7a2f4a'], ['#2e8b3d']];
-        yield 'two busy prints, though near' => [Tenor::Doubt, -2, ['#7a2f4a'], ['#7d3350'], PrintKind::AllOver, PrintKind::Check];
+        yield 'two busy prints, though near' => [Tenor::Doubt, -1, ['#7a2f4a'], ['#7d3350'], PrintKind::AllOver, PrintKind::Check];
         yield 'a stripe is not busy' => [Tenor::Praise, 2, ['#7a2f4a'], ['#7d3350'], PrintKind::AllOver, PrintKind::Stripe];
         yield 'colours nobody has said' => [Tenor::Question, 0, ['#7a2f4a'], []];
     }

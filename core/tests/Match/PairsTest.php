@@ -22,6 +22,7 @@ use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Match\Asks;
+use Octavum\Core\Match\MadeBefore;
 use Octavum\Core\Match\Marks;
 use Octavum\Core\Match\Reason;
 use Octavum\Core\Match\Sewist;
@@ -208,7 +209,7 @@ final class PairsTest extends TestCase
             $techniques('learns'),
             array_map(Tool::from(...), isset($says['lacks']) ? [$says['lacks']] : []),
             ToileSchool::FirstTime,
-            ['p' => (int) ($says['made'] ?? 0)],
+            ['p' => array_fill(0, (int) ($says['made'] ?? 0), new MadeBefore('v', 'o', isGood: true))],
             Warmth::tryFrom($says['days'] ?? ''),
         );
 

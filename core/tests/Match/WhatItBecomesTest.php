@@ -14,6 +14,7 @@ use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Match\Asks;
 use Octavum\Core\Match\Group;
+use Octavum\Core\Match\MadeBefore;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Proposal;
 use Octavum\Core\Match\Sewist;
@@ -220,7 +221,7 @@ final class WhatItBecomesTest extends TestCase
         ];
         $version = new Version($id, 'A', new RequirementTable(['14', '16'], $rows));
         $pattern = new Pattern($id, $id, garment: $garment, onlyFor: Structure::Woven, versions: [$version], advice: $advice);
-        $making = Making::of($pattern, $version, null, new Sewist(made: [$id => $made]));
+        $making = Making::of($pattern, $version, null, new Sewist(made: [$id => array_fill(0, $made, new MadeBefore($id, isGood: true))]));
 
         return null === $size ? $making : $making->inSize($size);
     }

@@ -7,12 +7,16 @@ namespace Octavum\Room\Bench;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Core\Match\Overrule;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Best\BestUse;
 use Octavum\Core\Season\Best\Change;
 use Octavum\Core\Season\Best\Proposed;
+use Octavum\Core\Season\Sewn;
 use Octavum\Page\Toast;
+use Octavum\Store\CachedLays;
 use Octavum\Store\ClaimRecord;
+use Octavum\Store\Overrules;
 use Octavum\Store\Plan;
 use Octavum\Store\ProjectMapper;
 use Octavum\Store\ProjectRecord;
@@ -34,6 +38,8 @@ final class BestController extends AbstractController
         private readonly Stash $stash,
         private readonly ProjectMapper $mapper,
         private readonly AccountSettings $settings,
+        private readonly Overrules $overrules,
+        private readonly CachedLays $lays,
     ) {
     }
 
@@ -108,9 +114,13 @@ final class BestController extends AbstractController
 
     private function proposed(Account $account, SeasonRecord $season): Proposed
     {
-        return (new BestUse($this->settings->of($account)->assumptions))->of(
+        $settings = $this->settings->of($account);
+        $projects = $this->plan->projects($account);
+        $sewist = $settings->sewist->having((new Sewn($projects))->made());
+
+        return (new BestUse($settings->assumptions, $sewist, Overrule::reasons($this->overrules->all($account)), $this->lays))->of(
             $this->mapper->season($season),
-            $this->plan->projects($account),
+            $projects,
             $this->stash->all($account),
         );
     }

@@ -80,6 +80,7 @@ final readonly class ClothForm
             'place' => $cloth->place,
             'price' => Entry::price($cloth->pricePerMetre),
             'more' => self::saidOf($cloth->moreToBeHad),
+            'precious' => self::saidOf($cloth->precious),
             'setAside' => $cloth->setAside ? '1' : '',
             'notes' => $cloth->notes,
             'stretchFrom' => null === $cloth->feel->across ? '' : $typed(Length::of('10', Unit::Centimetre)),
@@ -154,6 +155,7 @@ final readonly class ClothForm
             $this->tests($before, $full),
             $entry->length('motif', $settings->system->widthUnit()),
             new Origin($entry->text('from', 120), $entry->date('gotOn'), $entry->text('called', 120)),
+            self::said($entry, 'precious'),
         );
     }
 

@@ -14,11 +14,18 @@ final readonly class OneWay implements Rule
 {
     public function sees(Traits $cloth): array
     {
-        return [$cloth->oneWay];
+        return [$cloth->oneWay, $cloth->asksNap];
     }
 
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
-        return $cloth->oneWay ? Reason::fact('One way only: all pieces point the same way, which the length counts.') : null;
+        return match (true) {
+            $cloth->oneWay => Reason::fact('One way only: all pieces point the same way, which the length counts.'),
+            $cloth->asksNap => Reason::question(
+                null,
+                'Is it brushed one way? Stroke it both ways, and set its direction on its page: few treat it so.',
+            ),
+            default => null,
+        };
     }
 }

@@ -8,8 +8,9 @@ use Octavum\Core\Match\Asks;
 use Octavum\Core\Match\Reason;
 use Octavum\Core\Match\Rule;
 use Octavum\Core\Match\Traits;
+use Octavum\Core\Measure\Sentence;
 
-/** A dear cloth that cannot be had again is no place for a first try. */
+/** A precious cloth is no place for a first try; what turned out badly before is a doubt, with its day and words. */
 final readonly class Risk implements Rule
 {
     public function sees(Traits $cloth): array
@@ -19,13 +20,20 @@ final readonly class Risk implements Rule
 
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
+        $experience = $asks->experience;
+
         return match (true) {
-            $cloth->precious && 0 === $asks->made => Reason::doubt(
+            null !== $experience->bad => Reason::doubt(3, 'Made before, {day}: {words}.', [
+                'day' => $experience->bad->on ?? new Sentence('the day is not noted'),
+                'words' => $experience->bad->words,
+            ]),
+            $cloth->precious && 0 === $experience->good => Reason::doubt(
                 2,
-                'There is no more of this cloth, and you have never made this: sew a toile first.',
+                'The cloth is precious, and you have not made this before: sew a toile first.',
             ),
-            $asks->made > 1 => Reason::praise(1, 'Made {times} times: no toile.', ['times' => $asks->made]),
-            1 === $asks->made => Reason::praise(1, 'Made before: no toile.'),
+            $experience->good > 1 => Reason::praise(1, 'Made well {times} times: no toile.', ['times' => $experience->good]),
+            1 === $experience->good => Reason::praise(1, 'Made before, and it turned out well: no toile.'),
+            $experience->open > 0 => Reason::fact('Made before; how it turned out is not noted.'),
             default => null,
         };
     }

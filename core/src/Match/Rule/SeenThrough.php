@@ -20,7 +20,7 @@ final readonly class SeenThrough implements Rule
 
     public function sees(Traits $cloth): array
     {
-        return [$cloth->feel->opacity, $cloth->isLight()];
+        return [$cloth->opacity(), $cloth->isLight()];
     }
 
     public function of(Traits $cloth, Asks $asks): ?Reason
@@ -30,16 +30,16 @@ final readonly class SeenThrough implements Rule
 
         return match (true) {
             !$worn => null,
-            Opacity::Sheer === $cloth->feel->opacity && !$asks->lined => Reason::doubt(
+            Opacity::Sheer === $cloth->opacity() && !$asks->lined => Reason::doubt(
                 3,
                 'Sheer, and it has no lining: line it, or wear something beneath.',
             ),
-            Opacity::Sheer === $cloth->feel->opacity => Reason::fact('Sheer: the lining it has will do, if it is of the same colour.'),
-            Opacity::SlightlySheer === $cloth->feel->opacity && !$asks->lined && $below => Reason::doubt(
+            Opacity::Sheer === $cloth->opacity() => Reason::fact('Sheer: the lining it has will do, if it is of the same colour.'),
+            Opacity::SlightlySheer === $cloth->opacity() && !$asks->lined && $below => Reason::doubt(
                 1,
                 'Slightly sheer: hold it against the light, and think of a slip.',
             ),
-            null === $cloth->feel->opacity && $cloth->isLight() && !$asks->lined => Reason::question(
+            null === $cloth->opacity() && $cloth->isLight() && !$asks->lined => Reason::question(
                 TestKind::Opacity,
                 'Is it sheer? Hold it against the light: there is no lining.',
             ),

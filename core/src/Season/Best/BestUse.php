@@ -10,7 +10,10 @@ use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Match\Asks;
 use Octavum\Core\Match\Judgement;
 use Octavum\Core\Match\Making;
+use Octavum\Core\Match\Overrule;
+use Octavum\Core\Match\Sewist;
 use Octavum\Core\Match\Suit;
+use Octavum\Core\Match\Tenor;
 use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
@@ -18,6 +21,9 @@ use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\On;
 use Octavum\Core\Piece\Role;
+use Octavum\Core\Remedy\LaidNeed;
+use Octavum\Core\Remedy\LayMemory;
+use Octavum\Core\Remedy\WaysOut;
 use Octavum\Core\Season\Check\Promises;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
@@ -37,8 +43,16 @@ final readonly class BestUse
     private Promises $promises;
     private Suit $suit;
 
-    public function __construct(private Assumptions $assumptions)
-    {
+    /**
+     * @param array<string, string> $overruled as Overrule::reasons() gives them
+     * @param ?LayMemory            $memory    of what pieces came to when they were laid
+     */
+    public function __construct(
+        private Assumptions $assumptions,
+        private Sewist $sewist = new Sewist(),
+        private array $overruled = [],
+        private ?LayMemory $memory = null,
+    ) {
         $this->estimator = new Estimator($assumptions);
         $this->promises = new Promises($this->estimator, $assumptions);
         $this->suit = new Suit();
@@ -55,9 +69,10 @@ final readonly class BestUse
             static fn (Project $project): bool => $project->season->id === $season->id && null !== self::main($project),
         ));
         [$free, $cuts] = $this->free($open, $projects, $cloths);
-        $choices = $found = [];
+        $choices = $found = $sooner = [];
         foreach ($open as $i => $project) {
-            [$choices[$i], $found[$i]] = $this->choices($project, $cuts, $free);
+            $sooner[$i] = $this->sooner($project, $free);
+            [$choices[$i], $found[$i]] = $this->choices($project, null === $sooner[$i] ? $cuts : [], $cuts, $free);
         }
         $assigned = (new Assign())->of(array_values($choices), array_map(static fn (Length $one): int => $one->micrometres, $free));
         $changes = [];
@@ -82,6 +97,7 @@ final readonly class BestUse
             $still,
             $assigned->exact,
             \count($open),
+            array_values(array_filter($sooner)),
         );
     }
 
@@ -135,14 +151,16 @@ final readonly class BestUse
     }
 
     /**
-     * Its own way on the cuts that suit it best, and its options as they are.
+     * Its own way on the cuts that suit it best, and its options as they are. What nothing is known about, and what speaks against
+     * more than for, is not proposed.
      *
+     * @param array<string, array{Cloth, Cut, Traits}> $others cuts that may be proposed; its own is always weighed
      * @param array<string, array{Cloth, Cut, Traits}> $cuts
      * @param array<string, Length>                    $free
      *
      * @return array{list<Choice>, array<string, array{Project, Judgement}>} and how each would be made, by option and cut
      */
-    private function choices(Project $project, array $cuts, array $free): array
+    private function choices(Project $project, array $others, array $cuts, array $free): array
     {
         $choices = $found = [];
         foreach ([null, ...$project->openOptions()] as $option) {
@@ -151,13 +169,17 @@ final readonly class BestUse
             if (null === $claim || null === $way->pattern || null === $way->version) {
                 continue;
             }
-            $asks = Asks::of($way->pattern, $way->version, $way->person);
+            $asks = Asks::of($way->pattern, $way->version, $way->person, $this->sewist->on($way->season->days()), $way->largestSize());
             $own = $claim->cut->id ?? '';
+            $others += array_intersect_key($cuts, [$own => true]);
             $weighed = 0;
-            foreach (null === $option ? $this->bySuit($asks, $cuts, $own) : array_intersect_key($cuts, [$own => true]) as $id => $one) {
+            foreach (null === $option ? $this->bySuit($asks, $others, $own, $way->version->id) : array_intersect_key($cuts, [$own => true]) as $id => $one) {
                 [$cloth, $cut, $traits] = $one;
-                $judgement = $this->suit->of($traits, $asks);
+                $judgement = $this->judge($cloth, $traits, $asks, $way->version->id);
                 $present = null === $option && $own === $id;
+                if (!$present && !self::isProposable($judgement)) {
+                    continue;
+                }
                 $need = $this->need($way, $claim, $cloth, $cut, $present);
                 if (null !== $need && !$free[$id]->isLessThan($need)) {
                     $points = $judgement->points - (null === $option ? 0 : 1);
@@ -182,11 +204,11 @@ final readonly class BestUse
      *
      * @return array<string, array{Cloth, Cut, Traits}> its own first, and those that are not refused, the best first
      */
-    private function bySuit(Asks $asks, array $cuts, string $own): array
+    private function bySuit(Asks $asks, array $cuts, string $own, string $version): array
     {
         $points = $judged = [];
         foreach ($cuts as $id => [$cloth, , $traits]) {
-            $judgement = $judged[$cloth->id] ??= $this->suit->of($traits, $asks);
+            $judgement = $judged[$cloth->id] ??= $this->judge($cloth, $traits, $asks, $version);
             if ($id === $own || !$judgement->isRefused()) {
                 $points[$id] = $id === $own ? \PHP_INT_MAX : $judgement->points;
             }
@@ -199,6 +221,44 @@ final readonly class BestUse
         }
 
         return $sorted;
+    }
+
+    private function judge(Cloth $cloth, Traits $traits, Asks $asks, string $version): Judgement
+    {
+        return $this->suit->of($traits, $asks, $this->overruled[Overrule::key($cloth->id, $version)] ?? null);
+    }
+
+    /** Something is known to speak for it, or nothing is open; and no more speaks against it than for it. */
+    private static function isProposable(Judgement $judgement): bool
+    {
+        return $judgement->points >= 0 && ([] !== $judgement->of(Tenor::Praise) || [] === $judgement->of(Tenor::Question));
+    }
+
+    /**
+     * What comes before another cloth where its own is short: a lay that is enough, or another version of its pattern that fits.
+     *
+     * @param array<string, Length> $free
+     */
+    private function sooner(Project $project, array $free): ?Sooner
+    {
+        $claim = self::main($project);
+        [$cloth, $cut] = [$claim?->cloth, $claim?->cut];
+        $left = $free[$cut->id ?? ''] ?? null;
+        if (null === $claim || null === $cloth || null === $cut || null === $left || null === $project->version) {
+            return null;
+        }
+        $need = $this->need($project, $claim, $cloth, $cut, true);
+        if (null === $need || !$left->isLessThan($need)) {
+            return null;
+        }
+        $wanted = $project->wanted($claim);
+        $laid = null === $this->memory ? null : (new LaidNeed($this->assumptions, $this->memory))->find($wanted, $cloth, $cut);
+        if (null !== $laid && !$left->isLessThan($laid)) {
+            return new Sooner($project, $claim, null);
+        }
+        $versions = (new WaysOut($this->estimator, $this->assumptions))->versions($wanted, $project->pattern, $cloth, $cut, $left);
+
+        return [] === $versions ? null : new Sooner($project, $claim, $versions[0][0]);
     }
 
     private function need(Project $way, Claim $claim, Cloth $cloth, Cut $cut, bool $present): ?Length

@@ -15,6 +15,7 @@ final readonly class Proposed
      * @param int          $still   that would be
      * @param bool         $exact   no assignment is better; otherwise the search was stopped
      * @param int          $looked  projects that were looked at
+     * @param list<Sooner> $sooner  what comes before another cloth
      */
     public function __construct(
         public array $changes,
@@ -24,6 +25,7 @@ final readonly class Proposed
         public int $still,
         public bool $exact,
         public int $looked,
+        public array $sooner = [],
     ) {
     }
 }

@@ -22,9 +22,8 @@ use Octavum\Core\Need\TooWide;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Need\Wanted;
-use Octavum\Core\Remedy\Laying;
+use Octavum\Core\Remedy\LaidNeed;
 use Octavum\Core\Remedy\LayMemory;
-use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Remedy\WaysOut;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Later;
@@ -109,15 +108,9 @@ final readonly class OnCut
     /** What its own pieces came to when they were laid, with its alterations; null while nobody has laid them on such cloth. */
     private function laid(Wanted $wanted, Cloth $cloth, Cut $cut, Need $need): ?Length
     {
-        if (null === $this->memory || [] !== $cut->bites) {
-            return null;
-        }
-        $on = On::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions));
-        $laying = Laying::own($wanted, $on, $this->assumptions);
-        $lays = null === $laying ? null : new Lays($laying, $this->memory->recall($laying));
-        $laid = true === $lays?->isLaid() ? $lays->unchanged() : null;
+        $laid = null === $this->memory ? null : (new LaidNeed($this->assumptions, $this->memory))->find($wanted, $cloth, $cut);
 
-        return null === $laid ? null : $wanted->altered($laid)->smaller($need->amount);
+        return $laid?->smaller($need->amount);
     }
 
     private function noLength(Cut $cut): Unknown

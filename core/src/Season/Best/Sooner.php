@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Season\Best;
+
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\Version;
+use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Project;
+
+/** What is done about a short cloth before another is taken: a lay that is enough, or another version that fits it. */
+final readonly class Sooner
+{
+    /** @param ?Version $version null for the lay */
+    public function __construct(public Project $project, public Claim $claim, public ?Version $version)
+    {
+    }
+
+    public function sentence(): Sentence
+    {
+        $with = ['project' => $this->project->name, 'cloth' => $this->claim->cloth->name ?? '', 'version' => $this->version->name ?? ''];
+
+        return null === $this->version
+            ? new Sentence('{project} goes on {cloth} when it is laid: keep that lay before you take another cloth.', $with)
+            : new Sentence('{project}: version “{version}” fits on {cloth}. Take it before another cloth.', $with);
+    }
+}
