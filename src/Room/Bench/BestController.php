@@ -4,6 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Bench;
 
+use Octavum\Strip\StripBuilder;
+use Octavum\Strip\Strip;
+use Octavum\Strip\Scale;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Cloth\Cloth;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
@@ -40,6 +46,7 @@ final class BestController extends AbstractController
         private readonly AccountSettings $settings,
         private readonly Overrules $overrules,
         private readonly CachedLays $lays,
+        private readonly StripBuilder $strips,
     ) {
     }
 
@@ -49,13 +56,45 @@ final class BestController extends AbstractController
         $seasons = $this->plan->seasons($account);
         $season = $this->plan->current($account, $seasons, $request->query->getString('season'));
 
-        return null === $season
-            ? $this->render('season/none.html.twig')
-            : $this->render('bench/best.html.twig', [
-                'season' => $season,
-                'seasons' => $seasons,
-                'proposed' => $this->proposed($account, $season),
-            ]);
+        if (null === $season) {
+            return $this->render('season/none.html.twig');
+        }
+        $proposed = $this->proposed($account, $season);
+
+        return $this->render('bench/best.html.twig', [
+            'season' => $season,
+            'seasons' => $seasons,
+            'proposed' => $proposed,
+            'strips' => array_map(fn (Change $change): array => $this->strips($change, $account), $proposed->changes),
+        ]);
+    }
+
+    /** @return array{?Strip, Strip} of a change: the cut it has, and the one it would have, to one scale */
+    private function strips(Change $change, Account $account): array
+    {
+        $settings = $this->settings->of($account);
+        [$cloth, $cut] = [$change->from->cloth, $change->from->cut];
+        $to = ToCut::of($change->cloth, $change->cut, $settings->assumptions);
+        $from = null === $cloth || null === $cut ? null : ToCut::of($cloth, $cut, $settings->assumptions);
+        $longest = array_reduce(
+            array_filter([$to->length, $from?->length, $change->need, $change->before]),
+            static fn (Length $most, Length $one): Length => $most->larger($one),
+            Length::zero(),
+        );
+        $draw = fn (Cloth $of, ToCut $toCut, Length $need): Strip => $this->strips->trying(
+            $of,
+            $toCut,
+            Length::zero(),
+            $change->project->name,
+            $need,
+            Scale::thumb($longest),
+            $settings->system,
+        );
+
+        return [
+            null === $cloth || null === $from || null === $change->before ? null : $draw($cloth, $from, $change->before),
+            $draw($change->cloth, $to, $change->need),
+        ];
     }
 
     /** The changes that are ticked, taken together and taken back together. */

@@ -85,7 +85,10 @@ final readonly class BestUse
                 [$cloth, $cut] = $cuts[$choice->cut];
                 $need = Length::ofMicrometres($choice->need);
                 $from = self::main($open[$i]) ?? throw new \LogicException('It has a main cloth.');
-                $changes[] = new Change($way, $from, $choice->option, $cloth, $cut, $need, $judgement);
+                $before = null === $from->cloth || null === $from->cut
+                    ? null
+                    : $this->need($open[$i], $from, $from->cloth, $from->cut, true);
+                $changes[] = new Change($way, $from, $choice->option, $cloth, $cut, $need, $judgement, $before);
             }
         }
 
@@ -177,7 +180,7 @@ final readonly class BestUse
                 [$cloth, $cut, $traits] = $one;
                 $judgement = $this->judge($cloth, $traits, $asks, $way->version->id);
                 $present = null === $option && $own === $id;
-                if (!$present && !self::isProposable($judgement)) {
+                if (!$present && !self::isProposable($judgement, $asks, $traits)) {
                     continue;
                 }
                 $need = $this->need($way, $claim, $cloth, $cut, $present);
@@ -228,10 +231,15 @@ final readonly class BestUse
         return $this->suit->of($traits, $asks, $this->overruled[Overrule::key($cloth->id, $version)] ?? null);
     }
 
-    /** Something is known to speak for it, or nothing is open; and no more speaks against it than for it. */
-    private static function isProposable(Judgement $judgement): bool
+    /** What cloth it wants is known, more speaks for this than against it, and what is praised is more than what is open. */
+    private static function isProposable(Judgement $judgement, Asks $asks, Traits $traits): bool
     {
-        return $judgement->points >= 0 && ([] !== $judgement->of(Tenor::Praise) || [] === $judgement->of(Tenor::Question));
+        $isKnown = null !== $asks->onlyFor || $asks->advice->isSaid() || $judgement->isOverruled;
+
+        return $isKnown
+            && ('' === $traits->meantFor || $judgement->isOverruled)
+            && $judgement->points >= 0
+            && \count($judgement->of(Tenor::Praise)) >= \count($judgement->of(Tenor::Question));
     }
 
     /**

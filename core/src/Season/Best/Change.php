@@ -19,6 +19,7 @@ final readonly class Change
      * @param Claim   $from    what its main cloth is now
      * @param ?string $option  that would lead; null for the one that does
      * @param Length  $need    of the new cut
+     * @param ?Length $before  what it needs of the cut it has; null where that is not known
      */
     public function __construct(
         public Project $project,
@@ -28,6 +29,7 @@ final readonly class Change
         public Cut $cut,
         public Length $need,
         public Judgement $judgement,
+        public ?Length $before = null,
     ) {
     }
 }
