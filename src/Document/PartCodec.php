@@ -23,7 +23,7 @@ final readonly class PartCodec
     public function read(Node $list, array $versions): array
     {
         return array_map(static function (Node $node) use ($versions): Part {
-            $node->object(['kind', 'version', 'size', 'pieces', 'instead']);
+            $node->object(['kind', 'version', 'size', 'pieces', 'instead', 'takes']);
             [$pattern, $version] = $node->at('version')->named($versions, 'version') ?? [null, null];
 
             return new Part(
@@ -33,6 +33,7 @@ final readonly class PartCodec
                 $node->at('size')->optionalText(20),
                 $node->at('pieces')->texts(60),
                 $node->at('instead')->texts(60),
+                $node->at('takes')->length(),
             );
         }, $list->items(self::MOST));
     }
@@ -40,7 +41,7 @@ final readonly class PartCodec
     /**
      * @param list<Part> $parts
      *
-     * @return list<array<string, string|list<string>>>
+     * @return list<array<string, string|int|float|list<string>>>
      */
     public function write(array $parts): array
     {
@@ -50,6 +51,7 @@ final readonly class PartCodec
             'size' => $part->size,
             'pieces' => $part->pieces,
             'instead' => $part->instead,
-        ], static fn (string|array|null $value): bool => null !== $value && [] !== $value), $parts);
+            'takes' => $part->stated?->millimetres(),
+        ], static fn (string|array|int|float|null $value): bool => null !== $value && [] !== $value), $parts);
     }
 }

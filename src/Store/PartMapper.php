@@ -18,7 +18,7 @@ final readonly class PartMapper
     }
 
     /**
-     * @param list<array<string, string|list<string>>> $stored
+     * @param list<array<string, string|int|float|list<string>>> $stored
      *
      * @return list<Part>
      */
@@ -46,7 +46,7 @@ final readonly class PartMapper
      * @param list<Part>            $parts
      * @param array<string, string> $ids   of versions that are stored under others
      *
-     * @return list<array<string, string|list<string>>>
+     * @return list<array<string, string|int|float|list<string>>>
      */
     public function store(array $parts, array $ids = []): array
     {

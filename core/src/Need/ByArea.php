@@ -92,7 +92,7 @@ final readonly class ByArea
             $working = $working->less($label, $need->amount->minus($amount), Source::Assumed);
         }
         foreach ($pieced->parts as $part) {
-            $unnamed = $this->unnamed($part, $part->size ?? $wanted->largestSize());
+            $unnamed = null === $part->stated ? $this->unnamed($part, $part->size ?? $wanted->largestSize()) : null;
             if (null !== $unnamed) {
                 return $unnamed;
             }
@@ -107,17 +107,14 @@ final readonly class ByArea
             $amount = $amount->plus($length);
             $working = 0 === $length->micrometres ? $working : $working->plus($label, $length, Source::Assumed);
         }
-        if (!$known) {
-            return new Unknown(
-                Missing::Row,
-                new Sentence('Pieces of several patterns go together, and not all of them are entered.'),
-                new Guess($amount, Way::RoughBlock),
-            );
-        }
+        $warnings = $known ? $need->warnings : [
+            ...$need->warnings,
+            new Sentence('Not all pieces of its parts are entered, so usual shares are counted: enter them, or type what a part takes.'),
+        ];
 
         $working = $working->result(new Sentence('Needed'), Figure::exact($amount));
 
-        return new Need($amount, Way::ByArea, static fn (): Working => $working, $need->warnings);
+        return new Need($amount, Way::ByArea, static fn (): Working => $working, $warnings);
     }
 
     /** Where the pieces of the other version are entered, nobody has said which of them these are, or they are not there any more. */
@@ -150,6 +147,9 @@ final readonly class ByArea
     private function brings(Wanted $wanted, Pieced $pieced, Part $part, On $on, LaySurface $surface): ?array
     {
         $with = ['part' => new Sentence($part->kind->value), 'version' => $part->version->name ?? ''];
+        if (null !== $part->stated) {
+            return [$part->stated, new Sentence('The {part}, by your own figure', $with), true];
+        }
         $size = $part->size ?? $wanted->largestSize();
         $own = $part->version?->pieces->in($size, $wanted->role) ?? [];
         $table = $this->estimator->estimate(

@@ -47,6 +47,17 @@ enum PartKind: string
         return 1 === preg_match('/\b('.$words.')\b/iu', $piece);
     }
 
+    /** Minutes that it brings where a garment has none of its own; null where nobody says. Source: docs/rules.md. */
+    public function minutes(): ?int
+    {
+        return match ($this) {
+            self::Sleeves => 120,
+            self::Collar => 90,
+            self::Pockets => 45,
+            default => null,
+        };
+    }
+
     /** Where it is sewn to the rest, to be compared before cutting; null where nothing has to meet. */
     public function seam(): ?Seam
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Part;
 use Octavum\Core\Pattern\Pattern;
@@ -18,7 +19,7 @@ use Octavum\Store\Library;
 /** What a project or an option takes from other patterns: what the fields show, and what was typed into them. */
 final readonly class PartForm
 {
-    public function __construct(private Library $library)
+    public function __construct(private Library $library, private AccountSettings $settings)
     {
     }
 
@@ -29,12 +30,15 @@ final readonly class PartForm
      */
     public function values(array $parts, Choices $choices): array
     {
+        $tape = $this->settings->tape();
+
         return array_map(static fn (Part $part): array => [
             'kind' => $part->kind->value,
             'version' => null === $part->version ? '' : (string) array_search($part->version->id, $choices->versions, true),
             'size' => $part->size ?? '',
             'pieces' => implode(', ', $part->pieces),
             'instead' => implode(', ', $part->instead),
+            'takes' => null === $part->stated ? '' : $tape->typed($part->stated),
         ], $parts);
     }
 
@@ -65,8 +69,11 @@ final readonly class PartForm
                 $pattern,
                 $version,
                 '' === $in ? null : $in,
-                $this->brought($entry, $at.'pieces', $kind, $version, '' === $in ? $size : $in),
+                '' === $entry->raw($at.'takes')
+                    ? $this->brought($entry, $at.'pieces', $kind, $version, '' === $in ? $size : $in)
+                    : $this->pieces($entry, $at.'pieces', $kind, $version, '' === $in ? $size : $in),
                 $this->pieces($entry, $at.'instead', $kind, $own, $size),
+                $entry->length($at.'takes', $this->settings->of($account)->system->lengthUnit()),
             );
         }
 

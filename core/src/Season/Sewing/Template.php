@@ -57,7 +57,7 @@ final readonly class Template
         }
         $sewing = $this->sewing($project, $minutes);
         $hem = array_search('hem', array_column($sewing, 'id'), true);
-        array_splice($sewing, false === $hem ? \count($sewing) : $hem, 0, $after);
+        array_splice($sewing, false === $hem ? \count($sewing) : $hem, 0, [...$this->added($project), ...$after]);
         $cut = array_pop($before);
 
         return array_values(array_filter([...$before, ...$this->toile($project, $minutes), $cut, ...$sewing]));
@@ -137,6 +137,21 @@ final readonly class Template
         }
 
         return [$cut];
+    }
+
+    /** @return list<Step> what parts bring that the garment has none of; the sewist's own figure has them in it */
+    private function added(Project $project): array
+    {
+        $steps = [];
+        $version = null === $project->minutes ? $project->version : null;
+        foreach ($project->parts as $i => $part) {
+            $minutes = $part->kind->minutes();
+            if (null !== $version && null !== $minutes && $part->isAdded($version, $project->largestSize())) {
+                $steps[] = new Step('part-'.$i, 'Added '.$part->kind->value, StepKind::Sew, $minutes);
+            }
+        }
+
+        return $steps;
     }
 
     /** @return list<Step> the minutes shared out, to five of them; the last has the rest */

@@ -8,6 +8,7 @@ use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Part;
+use Octavum\Core\Piece\Seam;
 use Octavum\Core\Piece\SewnEdges;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Project;
@@ -90,8 +91,10 @@ final readonly class PartSnags
             'edges' => $seam->edges(Figure::exact($body), Figure::exact($sewn)),
             'off' => Figure::exact($off->isNegative() ? $off->negated() : $off),
         ];
+        $isCapShort = $off->isNegative() && Seam::Armhole === $seam;
         $sentence = new Sentence(
             match (true) {
+                $isCapShort => '{project}, {part}: {edges}. The cap is {off} shorter than its armhole and cannot be set in: widen it, or take other sleeves.',
                 0 === $off->micrometres => '{project}, {part}: {edges}: they are alike.',
                 $off->isNegative() => '{project}, {part}: {edges}: what is sewn on is {off} shorter. Compare them before cutting.',
                 default => '{project}, {part}: {edges}: what is sewn on is {off} longer. Is that its ease?',
@@ -99,6 +102,6 @@ final readonly class PartSnags
             $with,
         );
 
-        return [new Snag($off->isNegative() ? Severity::Tight : Severity::Note, $sentence, Action::ChooseInProject, $project->id)];
+        return [new Snag($isCapShort ? Severity::Short : ($off->isNegative() ? Severity::Tight : Severity::Note), $sentence, Action::ChooseInProject, $project->id)];
     }
 }

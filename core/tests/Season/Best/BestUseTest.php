@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Season\Best;
 
-use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
-use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\Drape;
+use Octavum\Core\Cloth\Feel;
+use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;

@@ -41,6 +41,8 @@ use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Sewing\Step;
+use Octavum\Core\Season\Sewing\Steps;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Shape\Outline;
 use Octavum\Core\Tests\Season\Plan;
@@ -115,22 +117,46 @@ final class PartsTest extends TestCase
         );
     }
 
-    public function testWithoutThePiecesItIsAGuessBesideAVerdictAndNeverOne(): void
+    /** 1.60 m without its own; two usual sleeves 62 cm long and 40 cm wide at the cap lie beside each other on 148 cm. */
+    public function testAPartWithoutPiecesWidensWhatIsKnownByItsUsualShare(): void
     {
-        $bare = new Part(PartKind::Sleeves, $this->pattern('C'), $this->version('C', '3.00', []), '14');
-        $role = $this->role($this->project($bare));
-        self::assertSame(Verdict::NotKnown, $role->verdict);
-        self::assertInstanceOf(Unknown::class, $role->need);
-        self::assertSame([Missing::Row, Way::RoughBlock], [$role->need->missing, $role->need->guess?->way]);
-        self::assertStringContainsString('not all of them are entered', (string) $role->need->settle);
+        foreach ([new Part(PartKind::Sleeves, instead: ['Sleeve']), new Part(
+            PartKind::Sleeves,
+            $this->pattern('C'),
+            $this->version('C', null, []),
+            '14',
+            instead: ['Sleeve'],
+        )] as $part) {
+            $role = $this->role($this->project($part));
+            self::assertInstanceOf(Need::class, $role->need);
+            self::assertSame(Way::ByArea, $role->need->way);
+            self::assertEqualsWithDelta(1600 + 640, (int) $role->need->amount->millimetres(), 30);
+            self::assertStringContainsString('usual shares are counted', (string) $role->need->warnings[0]);
+        }
     }
 
-    public function testOfNothingKnownTheRoughFigureOfASleeveIsGuessed(): void
+    public function testOnesOwnFigureForAPartCounts(): void
     {
-        $guess = fn (?Part $part): int => (int) $this->unknown($this->role($this->project($part)))->guess?->amount->millimetres();
-        $none = new Part(PartKind::Sleeves, instead: ['Sleeve']);
-        // 1.60 m without its own; two usual sleeves 62 cm long and 40 cm wide at the cap lie beside each other on 148 cm
-        self::assertEqualsWithDelta(1600 + 640, $guess($none), 30);
+        $role = $this->role($this->project(new Part(PartKind::Sleeves, instead: ['Sleeve'], stated: Length::ofMetres('1'))));
+        self::assertSame(2600, $role->amount()?->millimetres(), '1.60 m without its own, and a metre');
+        self::assertContains('The sleeves, by your own figure', array_map(
+            static fn (Line $line): string => (string) $line->label,
+            $role->working()->lines,
+        ));
+        self::assertSame([], $role->need instanceof Need ? $role->need->warnings : null);
+    }
+
+    public function testAnAddedPartBringsItsHoursAndItsStep(): void
+    {
+        $minutes = fn (Part ...$parts): array => array_values(array_filter(array_map(
+            static fn (Step $step): ?array => str_starts_with($step->id, 'part-') ? [$step->name, $step->minutes] : null,
+            Steps::of($this->project(null, parts: array_values($parts))),
+        )));
+        self::assertSame(
+            [['Added collar', 90], ['Added pockets', 45]],
+            $minutes(new Part(PartKind::Collar), new Part(PartKind::Pockets), new Part(PartKind::Sleeves, instead: ['Sleeve'])),
+            'what takes the place of its own brings nothing',
+        );
     }
 
     public function testOfWhatNoGarmentUsuallyHasNothingIsSaid(): void
@@ -234,8 +260,14 @@ final class PartsTest extends TestCase
         return new Pattern('pattern '.$name, 'Pattern '.$name, garment: Garment::Shirt);
     }
 
-    private function project(?Part $part, ?string $table = '2.40', ?Version $body = null, ?SavedLay $lay = null): Project
-    {
+    /** @param list<Part> $parts where there are several */
+    private function project(
+        ?Part $part,
+        ?string $table = '2.40',
+        ?Version $body = null,
+        ?SavedLay $lay = null,
+        array $parts = [],
+    ): Project {
         $cloth = Plan::cloth('1.50', Plan::cut('3.00', true));
         $a = $body ?? $this->version('A', $table, [
             $this->box('Front', 1000, 500),
@@ -253,7 +285,7 @@ final class PartsTest extends TestCase
             $a,
             '14',
             claims: [new Claim('claim', Role::Main, $cloth, $cloth->cuts[0], lay: $lay)],
-            parts: null === $part ? [] : [$part],
+            parts: null === $part ? $parts : [$part],
         );
     }
 
