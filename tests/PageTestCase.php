@@ -10,6 +10,7 @@ use Octavum\Account\AccountRepository;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Store\Workrooms;
+use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;
 use Symfony\Bundle\FrameworkBundle\Test\WebTestCase;
@@ -24,6 +25,10 @@ abstract class PageTestCase extends WebTestCase
     protected function setUp(): void
     {
         $this->browser = self::createClient();
+        // what another test has laid is not known here
+        $lays = self::getContainer()->get('cache.lays');
+        self::assertInstanceOf(CacheItemPoolInterface::class, $lays);
+        $lays->clear();
     }
 
     /**

@@ -8,6 +8,7 @@ use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Remedy\LayMemory;
 use Octavum\Core\Remedy\Lays;
 use Psr\Cache\CacheItemPoolInterface;
+use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
 /** Lays that were made before, by the pieces and the cloth they are of; and what was asked for and is not laid yet. */
 final class CachedLays implements LayMemory
@@ -18,7 +19,7 @@ final class CachedLays implements LayMemory
     /** @var array<string, Laying> by key */
     private array $missing = [];
 
-    public function __construct(private readonly CacheItemPoolInterface $cache)
+    public function __construct(#[Autowire(service: 'cache.lays')] private readonly CacheItemPoolInterface $cache)
     {
     }
 

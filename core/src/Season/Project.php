@@ -31,6 +31,9 @@ use Octavum\Core\Season\Sewing\Sewing;
  */
 final readonly class Project
 {
+    /** What is done to a garment that is there. */
+    private const MENDING = '/\b(mend|repair|patch|darn|alter|rework|re-?hem|take (in|up)|let (out|down)|shorten|lengthen|replace|unpick|refashion)(s|ed|ing)?\b/i';
+
     /**
      * @param int                 $rank         1 comes first
      * @param ?string             $gradedTo     the largest size used, when sizes are graded between
@@ -288,6 +291,14 @@ final readonly class Project
             true === $this->person?->child,
             $cutting?->pieced,
         );
+    }
+
+    /** Whether a cloth is wanted for it: mending and altering want none unless one is planned. */
+    public function wantsCloth(): bool
+    {
+        $isMending = null === $this->pattern && 1 === preg_match(self::MENDING, $this->name);
+
+        return [] !== $this->claims || !($isMending || \in_array(Role::Main, $this->declined, true));
     }
 
     /** @return array<string, array{Piece, ?Part}> that are cut for it in its size, by name, with the part they come with */

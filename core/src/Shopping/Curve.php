@@ -14,6 +14,9 @@ use Octavum\Core\Need\Need;
  */
 final readonly class Curve
 {
+    /** A share of the way up by which a step must lie above the line to be a knee. A starting value of the house. */
+    private const ABOVE = 0.05;
+
     /**
      * @param list<CurveStep> $steps the shortest first; one for each length that makes more than the one before
      * @param ?CurveStep      $knee  null when there is nothing to choose from
@@ -45,20 +48,26 @@ final readonly class Curve
         return new self($steps, self::kneeOf($steps));
     }
 
+    /** Whether a further length makes any more. */
+    public function makesMore(): bool
+    {
+        return null !== $this->knee && $this->knee !== $this->steps[\count($this->steps) - 1];
+    }
+
     /**
      * The step farthest above the straight line from the first step to the last: V. Satopää and others, "Finding a Kneedle in a
-     * Haystack", 2011.
+     * Haystack", 2011. Where none lies above it each length makes as much more as the one before, and the last is asked for.
      *
      * @param list<CurveStep> $steps
      */
     private static function kneeOf(array $steps): ?CurveStep
     {
-        $knee = $steps[0] ?? null;
+        $first = $steps[0] ?? null;
         $last = end($steps);
-        if (null === $knee || false === $last || $last === $knee) {
-            return $knee;
+        if (null === $first || false === $last || $last === $first) {
+            return $first;
         }
-        [$first, $highest] = [$knee, 0.0];
+        [$knee, $highest] = [$last, self::ABOVE];
         $long = $last->length->micrometres - $first->length->micrometres;
         foreach ($steps as $step) {
             $along = ($step->length->micrometres - $first->length->micrometres) / $long;

@@ -36,6 +36,10 @@ final class CurveTest extends TestCase
     {
         self::assertSame(1000, (int) $this->curve([940])->knee?->length->millimetres());
         self::assertNull($this->curve([])->knee);
+        $even = $this->curve([900, 1400, 1900]);
+        self::assertSame([1, 2, 3], array_column($even->steps, 'versions'));
+        self::assertSame(3, $even->knee?->versions, 'each length makes one more: there is no knee, and all of it is asked for');
+        self::assertFalse($even->makesMore());
     }
 
     public function testTheWashAndTheCounterAreCounted(): void

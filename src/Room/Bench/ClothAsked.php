@@ -12,6 +12,7 @@ use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Haul\HaulReader;
+use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\Promise;
@@ -26,6 +27,9 @@ final readonly class ClothAsked
 {
     /** A roll in a shop goes on for so long. */
     private const ROLL = '15';
+
+    /** Less than this is nothing to ask of, micrometres: a starting value of the house. */
+    private const USEFUL = 200_000;
 
     /** Cloths that can lie there at once. */
     private const MOST = 6;
@@ -87,7 +91,18 @@ final readonly class ClothAsked
     /** @param list<Promise> $promises of the cut */
     public function lying(Account $account, Cloth $cloth, Cut $cut, array $promises): Lying
     {
-        return new Lying($cloth, $cut, ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions), $promises);
+        $toCut = ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions);
+        $lying = new Lying($cloth, $cut, $toCut, $promises);
+        if ([] === $promises || null === $lying->free || $lying->free->micrometres >= self::USEFUL) {
+            return $lying;
+        }
+        $names = array_unique(array_map(static fn (Promise $promise): string => $promise->project->name, $promises));
+        $reserved = new Sentence('Reserved for {projects}, with {free} left over. What follows is shown as if all of it were free.', [
+            'projects' => implode(', ', $names),
+            'free' => Figure::owned($lying->free),
+        ]);
+
+        return new Lying($cloth, $cut, $toCut, doubts: [$reserved]);
     }
 
     private function typed(Account $account, string $words): Lying

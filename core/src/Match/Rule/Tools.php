@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Match\Rule;
 
+use Octavum\Core\Cloth\Edges;
 use Octavum\Core\Match\Asks;
 use Octavum\Core\Match\Reason;
 use Octavum\Core\Match\Rule;
@@ -16,7 +17,7 @@ final readonly class Tools implements Rule
 {
     public function sees(Traits $cloth): array
     {
-        return [];
+        return [$cloth->structure, $cloth->feel->edges];
     }
 
     public function of(Traits $cloth, Asks $asks): ?Reason
@@ -31,6 +32,11 @@ final readonly class Tools implements Rule
             }
         }
 
-        return null;
+        return match (true) {
+            !\in_array(Tool::StretchStitch, $asks->sewist->lacks, true) => null,
+            $cloth->isKnit() => Reason::doubt(1, 'Its seams must stretch, and you have no stretch stitch or overlocker: try a narrow zigzag on a scrap.'),
+            Edges::Fray === $cloth->feel->edges => Reason::fact('It frays, and you have no overlocker: neaten with a zigzag, or bind the seams.'),
+            default => null,
+        };
     }
 }

@@ -85,8 +85,9 @@ final readonly class SeasonCheck
         $promises = $this->promises->of($open);
         $notions = $this->notions($open);
         $turns = Turn::of(array_values(array_filter($open, static fn (Project $one): bool => $one->season->id === $season->id)), Pace::of($projects));
+        $before = new CutBefore($projects);
         $answers = array_map(
-            fn (Turn $turn): ProjectAnswer => $this->project($turn, $promises, $notions['#'.$turn->project->id] ?? []),
+            fn (Turn $turn): ProjectAnswer => $this->project($turn, $promises, $notions['#'.$turn->project->id] ?? [], $before),
             $turns,
         );
         $wished = array_sum(array_map(static fn (Turn $turn): int => $turn->to - $turn->from, $turns));
@@ -146,7 +147,7 @@ final readonly class SeasonCheck
             $ways = array_map(static fn (Project $one): Project => $one->id === $project->id ? $made : $one, $season);
             $turn = array_values(array_filter(Turn::of($ways, $pace), static fn (Turn $one): bool => $one->project === $made))[0]
                 ?? throw new \LogicException('It is open, and of this season.');
-            $answer = $this->project($turn, $taken, []);
+            $answer = $this->project($turn, $taken, [], new CutBefore($open));
             $answers[] = new OptionAnswer($option, $answer, (new Collisions())->of($answer));
         }
 
@@ -199,7 +200,7 @@ final readonly class SeasonCheck
      * @param array<string, list<Promise>> $promises
      * @param list<NotionAnswer>           $notions
      */
-    private function project(Turn $turn, array $promises, array $notions): ProjectAnswer
+    private function project(Turn $turn, array $promises, array $notions, CutBefore $before): ProjectAnswer
     {
         $project = $turn->project;
         $roles = $sizes = [];
@@ -212,11 +213,11 @@ final readonly class SeasonCheck
             }
             $sizes = $line === $project ? [] : [...$sizes, ...(new SizeSnags())->of($line)];
         }
-        $verdict = [] === $roles ? Verdict::NotKnown : null;
+        $verdict = [] === $roles && $project->wantsCloth() ? Verdict::NotKnown : null;
         $snags = [];
         foreach ($roles as $role) {
             $verdict = null === $role->verdict ? $verdict : $verdict?->graver($role->verdict) ?? $role->verdict;
-            $snags = [...$snags, ...$role->snags];
+            $snags = [...$snags, ...$role->snags, ...$before->snags($role->line ?? $project, $role)];
         }
         $snags = [...$snags, ...$sizes, ...$this->snags($turn, $notions)];
         usort($snags, static fn (Snag $a, Snag $b): int => $a->severity->value <=> $b->severity->value);

@@ -44,7 +44,7 @@ final readonly class EnoughSnags
     {
         return [
             new Snag(
-                Severity::Tight,
+                Severity::Short,
                 new Sentence('{project} is {missing} short on {cloth} by the envelope, and enough when it is laid. Keep that lay.', [
                     'project' => $project->name,
                     'missing' => Figure::needed($missing),

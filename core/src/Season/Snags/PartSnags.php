@@ -58,7 +58,9 @@ final readonly class PartSnags
             default => null,
         };
 
-        return null === $said ? [] : [new Snag(Severity::Tight, $said, Action::ShowPattern, $pattern->id)];
+        $severity = Ownership::Borrowed === $pattern->ownership ? Severity::Note : Severity::Tight;
+
+        return null === $said ? [] : [new Snag($severity, $said, Action::ShowPattern, $pattern->id)];
     }
 
     /** @return list<Snag> */

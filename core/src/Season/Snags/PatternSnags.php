@@ -20,6 +20,9 @@ final readonly class PatternSnags
     /** @return list<Snag> cloth of the envelope that is not planned */
     public function roles(Project $project): array
     {
+        if (!$project->wantsCloth()) {
+            return [];
+        }
         if ([] === $project->claims) {
             $with = ['project' => $project->name, 'role' => Role::Main->value];
             $sentence = new Sentence('{project} has no cloth for {role} yet.', $with);
@@ -68,7 +71,8 @@ final readonly class PatternSnags
             ? []
             : [
                 [
-                    Severity::Tight,
+                    // what is borrowed is in the house, and can be cut from
+                    Ownership::Borrowed === $pattern->ownership ? Severity::Note : Severity::Tight,
                     new Sentence('{project}: the pattern {pattern} is {ownership}, not owned.', [
                         'project' => $project->name,
                         'pattern' => $pattern->title,
