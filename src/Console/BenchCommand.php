@@ -146,6 +146,12 @@ final readonly class BenchCommand
                 SymfonyStyle::OUTPUT_RAW,
             );
         }
+        [$matched, $wrong] = $this->matched($io, $set, $seconds);
+        $faults += $wrong;
+        $watch->row(
+            'matched, its place free, against held at the cut end',
+            \sprintf('mean %.3f, worst %.3f of %d', array_sum($matched) / max(1, \count($matched)), max([0, ...$matched]), \count($matched)),
+        );
         foreach ($ratios as $kind => $all) {
             $watch->row(
                 $kind.' against '.('garment' === $kind ? 'the first engine' : 'the best'),
@@ -154,6 +160,26 @@ final readonly class BenchCommand
         }
         $watch->row('slowest first lay', \sprintf('%.0f ms', 1000 * $slowest));
         $watch->row('faults by the judge', (string) $faults);
+    }
+
+    /** @return array{list<float>, int} what each takes of the lay that is held at the cut end, and faults by the judge */
+    private function matched(SymfonyStyle $io, LaySet $set, float $seconds): array
+    {
+        $ratios = [];
+        $faults = 0;
+        foreach ($set->matched($seconds) as $name => [$free, $held]) {
+            [$lay] = $this->laid(new LayMaker(), $free);
+            [$anchored] = $this->laid(new LayMaker(), $held);
+            $faults += \count((new Judge())->faults($free, $lay)) + \count((new Judge())->faults($held, $anchored));
+            [$used, $before] = [array_sum($lay->used), array_sum($anchored->used)];
+            $ratios[] = $used / $before;
+            $io->writeln(
+                \sprintf('%-22s %5.0f mm with the place in the repeat free, %5.0f held at the cut end', $name, $used, $before),
+                SymfonyStyle::OUTPUT_RAW,
+            );
+        }
+
+        return [$ratios, $faults];
     }
 
     /** @return array{Lay, float} and the seconds it took; $first is when its first lay stood */

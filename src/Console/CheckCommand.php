@@ -162,7 +162,7 @@ final readonly class CheckCommand
             SymfonyStyle::OUTPUT_RAW,
         );
         foreach ($projects as $i => $project) {
-            $io->writeln(\sprintf("\n%d  %s: %s", $i + 1, $project['project'], $project['verdict'] ?? 'cut out'), SymfonyStyle::OUTPUT_RAW);
+            $io->writeln(\sprintf("\n%d  %s: %s", $i + 1, $project['project'], $project['verdict'] ?? ([] === $project['roles'] ? 'no cloth wanted' : 'cut out')), SymfonyStyle::OUTPUT_RAW);
             foreach ($project['roles'] as $role) {
                 $parts = [];
                 foreach (

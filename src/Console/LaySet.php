@@ -6,6 +6,7 @@ namespace Octavum\Console;
 
 use Octavum\Core\Lay\Grain;
 use Octavum\Core\Lay\Piece;
+use Octavum\Core\Lay\Repeat;
 use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
 use Octavum\Core\Shape\Outline;
@@ -36,6 +37,33 @@ final readonly class LaySet
                 yield $name.' × '.$grade => [$this->garment($name, $grade, $seconds), null];
             }
         }
+    }
+
+    /** @return iterable<string, array{Request, Request}> garments matched to a repeat: its place free, and held at the cut end */
+    public function matched(float $seconds): iterable
+    {
+        foreach (['shirt', 'trousers', 'T-shirt', 'coat'] as $name) {
+            foreach ([64.0, 230.0, 420.0] as $repeat) {
+                $request = $this->garment($name, 1.0, $seconds);
+                yield $name.', repeat '.$repeat => [$this->onRepeat($request, $repeat, null), $this->onRepeat($request, $repeat, [0.0, 0.0])];
+            }
+        }
+    }
+
+    /** @param ?array{float, float} $at where the lower ends of all pieces must lie, or whole repeats from there */
+    private function onRepeat(Request $request, float $repeat, ?array $at): Request
+    {
+        $pieces = array_map(static fn (Piece $piece): Piece => new Piece(
+            $piece->id,
+            $piece->outline,
+            $piece->quantity,
+            $piece->pair,
+            $piece->onFold,
+            $piece->grain,
+            match: new Repeat($repeat, 0, $piece->outline->right, 0, $at),
+        ), $request->pieces);
+
+        return new Request($request->sheets, $pieces, oneWay: true, seconds: $request->seconds);
     }
 
     /** @return iterable<string, array{Request, ?float}> flared panels that lie head to tail, and pieces of 200 corners */

@@ -86,7 +86,7 @@ final readonly class OnCut
         $isEnoughLaid = null !== $laid && !$left->isLessThan($laid);
         $snags = [
             ...$isEnoughLaid
-                ? $this->enough->laid($project, $claim, $cloth, $spare->negated())
+                ? $this->enough->laid($project, $claim, $cloth, $spare->negated(), $ahead)
                 : $this->enough->of($project, $cloth, $toCut->length, $spare, $promises, $ahead),
             ...$this->enough->warnings($project, $cloth, $need),
             ...$stock,

@@ -38,22 +38,18 @@ final readonly class EnoughSnags
     /**
      * Short by what is known, and enough when it is laid.
      *
+     * @param list<Promise> $ahead those who have the cut first
+     *
      * @return list<Snag>
      */
-    public function laid(Project $project, Claim $claim, Cloth $cloth, Length $missing): array
+    public function laid(Project $project, Claim $claim, Cloth $cloth, Length $missing, array $ahead): array
     {
-        return [
-            new Snag(
-                Severity::Short,
-                new Sentence('{project} is {missing} short on {cloth} by the envelope, and enough when it is laid. Keep that lay.', [
-                    'project' => $project->name,
-                    'missing' => Figure::needed($missing),
-                    'cloth' => $cloth->name,
-                ]),
-                Action::KeepLay,
-                $project->id.' '.$claim->id,
-            ),
-        ];
+        $with = ['project' => $project->name, 'missing' => Figure::needed($missing), 'cloth' => $cloth->name, 'others' => $this->names($ahead)];
+        $sentence = [] === $ahead
+            ? new Sentence('{project} is {missing} short on {cloth} by the envelope, and enough when it is laid. Keep that lay.', $with)
+            : new Sentence('{project} is {missing} short on {cloth} by the envelope, after {others}, and enough when it is laid. Keep that lay.', $with);
+
+        return [new Snag(Severity::Short, $sentence, Action::KeepLay, $project->id.' '.$claim->id)];
     }
 
     /** @return list<Snag> */

@@ -49,7 +49,7 @@ final class SmallTruthsTest extends TestCase
 
     public function testABorrowedPatternOpensTheGateAndAWishedForOneDoesNot(): void
     {
-        $line = static function (Ownership $ownership): ?GateState {
+        $line = static function (Ownership $ownership): GateState {
             $version = Plan::version(['150 cm' => '1.20']);
             $pattern = new Pattern('p', 'Ferry skirt', ownership: $ownership, versions: [$version]);
             $project = new Project('s', 'Skirt', Plan::season(), 1, null, $pattern, $version, '14', claims: [Plan::claim(Plan::cloth('150 cm', '2'))]);
