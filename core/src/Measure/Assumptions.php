@@ -21,7 +21,7 @@ final readonly class Assumptions
     public Percent $fitsShare;
 
     /**
-     * @param ?Length  $squaring     lost at each end when the cloth is squared, 3 cm
+     * @param ?Length  $squaring     lost at each raw end when it is straightened, 3 cm
      * @param ?Length  $selvage      each side, where the cloth does not say, 1 cm
      * @param ?Length  $fitsLeast    spare below which a cloth is only a tight fit, 10 cm
      * @param Matching $matching     of a print, where a project does not say
