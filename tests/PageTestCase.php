@@ -21,11 +21,20 @@ use Symfony\Component\DomCrawler\Crawler;
 abstract class PageTestCase extends WebTestCase
 {
     protected KernelBrowser $browser;
+    /** @var class-string the class of tests that share what they have laid */
+    private static string $laying = self::class;
 
     protected function setUp(): void
     {
         $this->browser = self::createClient();
-        // what another test has laid is not known here
+        if (self::$laying !== static::class) {
+            self::$laying = static::class;
+            $this->forgetLays();
+        }
+    }
+
+    protected function forgetLays(): void
+    {
         $lays = self::getContainer()->get('cache.lays');
         self::assertInstanceOf(CacheItemPoolInterface::class, $lays);
         $lays->clear();

@@ -56,10 +56,10 @@ final class TableEntryTest extends TestCase
 
     public function testWhatASpreadsheetWouldTakeForAFormulaIsMarked(): void
     {
-        foreach (['=1', '+1', '-1', '@1', ' =1', "\t1", "\r1", '＝1', '＋1', '－1', '＠1', "\u{a0}=1"] as $cell) {
+        foreach (['=1', '+a1', '-a1', '@1', ' =1', "\t1", "\r1", '＝1', '＋1', '－1', '＠1', "\u{a0}=1"] as $cell) {
             self::assertSame("'".$cell, CsvTable::marked($cell));
         }
-        foreach (['moss = linen', '’tis', "'tis", '1.4', ''] as $cell) {
+        foreach (['moss = linen', '’tis', "'tis", '1.4', '-159', '+1', '-1.5', ''] as $cell) {
             self::assertSame($cell, CsvTable::marked($cell));
         }
         self::assertSame([["'tis"]], array_values(CsvTable::of("Name\n'tis\n")->rows));

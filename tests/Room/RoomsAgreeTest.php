@@ -16,6 +16,12 @@ final class RoomsAgreeTest extends PageTestCase
 {
     private const SAID = 'Quarry pinafore is 56 cm short on Quarry tweed by the envelope, and enough when it is laid.';
 
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->forgetLays();
+    }
+
     public function testWhereItIsLaidInTheBackgroundEveryRoomSaysSoAndOnePressKeepsIt(): void
     {
         $account = $this->signInToDemo();

@@ -213,10 +213,17 @@ final class EveryRoomSaysTheSameTest extends PageTestCase
             ['type' => 'jersey', 'cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]]],
             $need(2000),
         ];
-        yield '6 brushed cotton: 2.30 × 0.92' => [
+        yield '6 brushed cotton: 2.30 × 0.92, not one-way until somebody says so, and asked' => [
+            'fits',
+            '11 cm',
+            ['type' => 'flannel', 'cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]]],
+            $need(2000),
+            'snag' => 'Is Case cloth brushed one way?',
+        ];
+        yield '6 brushed cotton, said to be one-way: 2.11 of 2.30' => [
             'short',
             '19 cm',
-            ['type' => 'flannel', 'cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]]],
+            ['type' => 'flannel', 'direction' => 'one-way', 'cuts' => [['id' => 'cut', 'ledger' => [self::entry('bought', 2360)]]]],
             $need(2000),
         ];
         yield '7 dry clean only: 1 %, and never told to wash' => [

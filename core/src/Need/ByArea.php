@@ -130,7 +130,11 @@ final readonly class ByArea
         ];
 
         return match (true) {
-            [] === $there => null,
+            [] === $there && [] === $part->pieces => null,
+            null === $part->version => new Unknown(
+                Missing::Pieces,
+                new Sentence('The pattern of the {part} is not here any more: choose another, or type what the {part} takes.', $with),
+            ),
             [] === $part->pieces => new Unknown(
                 Missing::Pieces,
                 new Sentence('Say which pieces of {version} are the {part}: it has {pieces}.', $with),

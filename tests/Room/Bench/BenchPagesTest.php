@@ -85,8 +85,8 @@ final class BenchPagesTest extends PageTestCase
     public function testWhatOthersArePromisedIsNotFree(): void
     {
         $page = self::says($this->lay('Heron lawn'));
-        self::assertStringContainsString('all of it is promised', $page);
-        self::assertStringContainsString('Promised to Heron skirt', $page);
+        self::assertStringContainsString('Reserved for Heron skirt, Allotment shorts, with 0 cm left over.', $page);
+        self::assertStringContainsString('What follows is shown as if all of it were free.', $page);
         $whole = self::says($this->get($this->browser->getRequest()->getRequestUri().'&whole=1'));
         self::assertMatchesRegularExpression('/what can \d\.\d+ m become/', $whole);
     }
@@ -129,7 +129,7 @@ final class BenchPagesTest extends PageTestCase
         $page = $this->get('/bench/pattern?version='.$coat);
         self::assertStringContainsString('C, size 14, for Ottoline', self::says($page));
         self::assertContains('Lining', $page->filter('.role-head')->each(static fn ($head): string => $head->text()));
-        self::assertStringContainsString('does it slip over what is worn beneath?', self::says($page));
+        self::assertStringContainsString('It does not slip: a lining of it drags on what is worn beneath.', self::says($page));
         self::assertStringContainsString('It fits closely, and you have never made it.', self::says($page, '.toile'));
         self::assertStringContainsString('Drafted for woven cloth, and this is knit.', self::says($page));
         self::assertStringContainsString('size 16', self::says($this->get('/bench/pattern?version='.$coat.'&size=16')));

@@ -479,7 +479,7 @@ final class SeasonPagesTest extends PageTestCase
             '/bench?cut='.$project->claims[0]->cut?->id => 21,
             '/bench?q=2.1+m+140+wide+linen' => 19,
             '/bench/pattern?version='.$version->id => 20,
-            '/bench/best' => 15,
+            '/bench/best' => 16,
             '/find?q=moss' => 9,
             '/people' => 3,
             '/people/'.$workroom->people[0]->id => 5,

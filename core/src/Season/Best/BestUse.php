@@ -72,7 +72,10 @@ final readonly class BestUse
         $choices = $found = $sooner = [];
         foreach ($open as $i => $project) {
             $sooner[$i] = $this->sooner($project, $free);
-            [$choices[$i], $found[$i]] = $this->choices($project, null === $sooner[$i] ? $cuts : [], $cuts, $free);
+            $laid = $sooner[$i]?->laid;
+            [$choices[$i], $found[$i]] = null === $laid
+                ? $this->choices($project, null === $sooner[$i] ? $cuts : [], $cuts, $free)
+                : [[new Choice(null, $sooner[$i]->claim->cut->id ?? '', $laid->micrometres, 0, true)], []];
         }
         $assigned = (new Assign())->of(array_values($choices), array_map(static fn (Length $one): int => $one->micrometres, $free));
         $changes = [];
@@ -262,11 +265,11 @@ final readonly class BestUse
         $wanted = $project->wanted($claim);
         $laid = null === $this->memory ? null : (new LaidNeed($this->assumptions, $this->memory))->find($wanted, $cloth, $cut);
         if (null !== $laid && !$left->isLessThan($laid)) {
-            return new Sooner($project, $claim, null);
+            return new Sooner($project, $claim, null, $laid);
         }
         $versions = (new WaysOut($this->estimator, $this->assumptions))->versions($wanted, $project->pattern, $cloth, $cut, $left);
 
-        return [] === $versions ? null : new Sooner($project, $claim, $versions[0][0]);
+        return [] === $versions ? null : new Sooner($project, $claim, $versions[0][0], null);
     }
 
     private function need(Project $way, Claim $claim, Cloth $cloth, Cut $cut, bool $present): ?Length

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season\Best;
 
+use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Claim;
@@ -12,8 +13,11 @@ use Octavum\Core\Season\Project;
 /** What is done about a short cloth before another is taken: a lay that is enough, or another version that fits it. */
 final readonly class Sooner
 {
-    /** @param ?Version $version null for the lay */
-    public function __construct(public Project $project, public Claim $claim, public ?Version $version)
+    /**
+     * @param ?Version $version null for the lay
+     * @param ?Length  $laid    what the lay takes; null for another version
+     */
+    public function __construct(public Project $project, public Claim $claim, public ?Version $version, public ?Length $laid)
     {
     }
 

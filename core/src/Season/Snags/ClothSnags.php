@@ -37,7 +37,23 @@ final readonly class ClothSnags
     /** @return list<Snag> */
     public function of(Project $project, Claim $claim, Cloth $cloth, Cut $cut): array
     {
-        return [...$this->here($project, $cloth, $cut), ...$this->washed($cloth, $cut), ...$this->suits($project, $claim, $cloth)];
+        return [
+            ...$this->here($project, $cloth, $cut),
+            ...$this->washed($cloth, $cut),
+            ...$this->suits($project, $claim, $cloth),
+            ...$this->direction($cloth),
+        ];
+    }
+
+    /** @return list<Snag> brushed cloth, until somebody says whether it is one-way */
+    private function direction(Cloth $cloth): array
+    {
+        if (null !== $cloth->statedDirection || true !== $cloth->type?->isBrushed()) {
+            return [];
+        }
+        $asked = 'Is {cloth} brushed one way? Stroke it both ways, and set its direction: counted as alike both ways until then.';
+
+        return [new Snag(Severity::Note, new Sentence($asked, ['cloth' => $cloth->name]), Action::ChangeCloth, $cloth->id)];
     }
 
     /** @return list<Snag> */
