@@ -150,7 +150,12 @@ final readonly class BenchCommand
         $faults += $wrong;
         $watch->row(
             'matched, its place free, against held at the cut end',
-            \sprintf('mean %.3f, worst %.3f of %d', array_sum($matched) / max(1, \count($matched)), max([0, ...$matched]), \count($matched)),
+            \sprintf(
+                'mean %.3f, worst %.3f of %d',
+                array_sum($matched) / max(1, \count($matched)),
+                max([0, ...$matched]),
+                \count($matched),
+            ),
         );
         foreach ($ratios as $kind => $all) {
             $watch->row(
@@ -199,9 +204,7 @@ final readonly class BenchCommand
     {
         $answer = $visitor->page($path);
 
-        return 200 === $answer->status
-            ? $answer->content
-            : throw new \RuntimeException(\sprintf('%s answers %d.', $path, $answer->status));
+        return 200 === $answer->status ? $answer->content : throw new \RuntimeException(\sprintf('%s answers %d.', $path, $answer->status));
     }
 
     /** @param array<string, string> $environment */

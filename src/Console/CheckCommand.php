@@ -12,7 +12,6 @@ use Octavum\Core\Measure\Tape;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Remedy\LaidAtOnce;
 use Octavum\Core\Remedy\WayOut;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\RoleAnswer;
@@ -20,6 +19,7 @@ use Octavum\Core\Season\Season;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\Refused;
+use Octavum\Store\LaidNow;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Attribute\Option;
@@ -30,10 +30,8 @@ use Symfony\Component\Console\Style\SymfonyStyle;
 #[AsCommand('octavum:check', 'Is there enough cloth for a season’s projects?')]
 final readonly class CheckCommand
 {
-    public function __construct(
-        private SentenceWriter $sentences,
-        private DocumentFile $documents,
-    ) {
+    public function __construct(private SentenceWriter $sentences, private DocumentFile $documents, private LaidNow $lays)
+    {
     }
 
     public function __invoke(
@@ -62,7 +60,7 @@ final readonly class CheckCommand
         }
         $tape = new Tape($workroom->settings->system);
         $overruled = Overrule::reasons($workroom->overrules);
-        $check = new SeasonCheck($workroom->settings->assumptions, $workroom->notions, $overruled, new LaidAtOnce());
+        $check = new SeasonCheck($workroom->settings->assumptions, $workroom->notions, $overruled, $this->lays);
         $checked = $check->check($chosen, $workroom->projects);
         $projects = [];
         foreach ($checked->projects as $answer) {
@@ -162,7 +160,15 @@ final readonly class CheckCommand
             SymfonyStyle::OUTPUT_RAW,
         );
         foreach ($projects as $i => $project) {
-            $io->writeln(\sprintf("\n%d  %s: %s", $i + 1, $project['project'], $project['verdict'] ?? ([] === $project['roles'] ? 'no cloth wanted' : 'cut out')), SymfonyStyle::OUTPUT_RAW);
+            $io->writeln(
+                \sprintf(
+                    "\n%d  %s: %s",
+                    $i + 1,
+                    $project['project'],
+                    $project['verdict'] ?? ([] === $project['roles'] ? 'no cloth wanted' : 'cut out'),
+                ),
+                SymfonyStyle::OUTPUT_RAW,
+            );
             foreach ($project['roles'] as $role) {
                 $parts = [];
                 foreach (

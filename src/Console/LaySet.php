@@ -45,7 +45,10 @@ final readonly class LaySet
         foreach (['shirt', 'trousers', 'T-shirt', 'coat'] as $name) {
             foreach ([64.0, 230.0, 420.0] as $repeat) {
                 $request = $this->garment($name, 1.0, $seconds);
-                yield $name.', repeat '.$repeat => [$this->onRepeat($request, $repeat, null), $this->onRepeat($request, $repeat, [0.0, 0.0])];
+                yield $name.', repeat '.$repeat => [
+                    $this->onRepeat($request, $repeat, null),
+                    $this->onRepeat($request, $repeat, [0.0, 0.0]),
+                ];
             }
         }
     }
@@ -53,15 +56,18 @@ final readonly class LaySet
     /** @param ?array{float, float} $at where the lower ends of all pieces must lie, or whole repeats from there */
     private function onRepeat(Request $request, float $repeat, ?array $at): Request
     {
-        $pieces = array_map(static fn (Piece $piece): Piece => new Piece(
-            $piece->id,
-            $piece->outline,
-            $piece->quantity,
-            $piece->pair,
-            $piece->onFold,
-            $piece->grain,
-            match: new Repeat($repeat, 0, $piece->outline->right, 0, $at),
-        ), $request->pieces);
+        $pieces = array_map(
+            static fn (Piece $piece): Piece => new Piece(
+                $piece->id,
+                $piece->outline,
+                $piece->quantity,
+                $piece->pair,
+                $piece->onFold,
+                $piece->grain,
+                match: new Repeat($repeat, 0, $piece->outline->right, 0, $at),
+            ),
+            $request->pieces,
+        );
 
         return new Request($request->sheets, $pieces, oneWay: true, seconds: $request->seconds);
     }
@@ -116,10 +122,9 @@ final readonly class LaySet
 
     private static function rounded(Outline $outline, float $step): Outline
     {
-        return Outline::of(array_map(
-            static fn (array $p): array => [round($p[0] / $step) * $step, round($p[1] / $step) * $step],
-            $outline->points,
-        ))->atOrigin();
+        return Outline::of(
+            array_map(static fn (array $p): array => [round($p[0] / $step) * $step, round($p[1] / $step) * $step], $outline->points),
+        )->atOrigin();
     }
 
     /**
@@ -130,10 +135,10 @@ final readonly class LaySet
     private function sawnApart(array $board, Randomizer $random, bool $bent, int $pieces): ?array
     {
         $count = \count($board);
-        $sides = array_map(static fn (int $i): float => hypot(
-            $board[($i + 1) % $count][0] - $board[$i][0],
-            $board[($i + 1) % $count][1] - $board[$i][1],
-        ), range(0, $count - 1));
+        $sides = array_map(
+            static fn (int $i): float => hypot($board[($i + 1) % $count][0] - $board[$i][0], $board[($i + 1) % $count][1] - $board[$i][1]),
+            range(0, $count - 1),
+        );
         arsort($sides);
         $from = array_key_first($sides);
         $to = ($from + 1 + $random->getInt(1, max(1, $count - 2))) % $count;

@@ -31,10 +31,10 @@ final readonly class TableCodec
                     $row->at('nap')->choice(Nap::class) ?? Nap::Without,
                     $this->cells->read($row->at('lengths'), $sizes),
                     array_filter(
-                        array_map(static fn (Node $text): string => $text->text(40), array_combine($sizes, array_map(
-                            static fn (string $size): Node => $row->at('printed')->at($size),
-                            $sizes,
-                        ))),
+                        array_map(
+                            static fn (Node $text): string => $text->text(40),
+                            array_combine($sizes, array_map(static fn (string $size): Node => $row->at('printed')->at($size), $sizes)),
+                        ),
                         static fn (string $text): bool => '' !== $text,
                     ),
                 );
@@ -43,7 +43,11 @@ final readonly class TableCodec
         );
     }
 
-    /** @return list<array{role: string, width: float|int, nap: string, lengths: list<float|int|null>, printed?: array<int|string, string>}> its rows */
+    /**
+     * @return list<array{
+     *     role: string, width: float|int, nap: string, lengths: list<float|int|null>, printed?: array<int|string, string>
+     * }> its rows
+     */
     public function write(RequirementTable $table): array
     {
         return array_map(

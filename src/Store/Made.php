@@ -42,7 +42,7 @@ trait Made
     #[ORM\Column(length: 200, options: ['default' => ''])]
     public string $hangsOn = '';
 
-    /** @var list<array<string, string|int|float|list<string>>> from other patterns, as in the exchange format, with the ids of stored versions */
+    /** @var list<array<string, string|int|float|list<string>>> from other patterns, as exchanged, with the ids of stored versions */
     #[ORM\Column(options: ['default' => '[]'])]
     public array $parts = [];
 

@@ -47,7 +47,10 @@ final class CommandsTest extends PageTestCase
     {
         $display = $this->command('octavum:check', [])->getDisplay();
         self::assertStringContainsString('Thaw, 1 March 2027 to 30 May 2027', $display);
-        self::assertStringContainsString('Allotment shorts is 26 cm short on Heron lawn by the envelope, after Heron skirt, and enough when it is laid.', $display);
+        self::assertStringContainsString(
+            'Allotment shorts is 26 cm short on Heron lawn by the envelope, after Heron skirt, and enough when it is laid.',
+            $display,
+        );
         self::assertStringContainsString('Rime', $this->command('octavum:check', ['--season' => 'Rime'])->getDisplay());
         self::assertSame(2, $this->command('octavum:check', ['--season' => 'Never'])->getStatusCode());
         self::assertStringContainsString(

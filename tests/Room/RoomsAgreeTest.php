@@ -28,7 +28,11 @@ final class RoomsAgreeTest extends PageTestCase
         $pinafore = $this->project('Quarry pinafore');
         $claim = $pinafore->claims[0]->id;
         $gate = '/project/'.$pinafore->id.'/gate/'.$claim;
-        self::assertStringContainsString('Quarry pinafore is 56 cm short on Quarry tweed.', self::says($this->get('/season')), 'not laid yet');
+        self::assertStringContainsString(
+            'Quarry pinafore is 56 cm short on Quarry tweed.',
+            self::says($this->get('/season')),
+            'not laid yet',
+        );
         self::assertStringNotContainsString('keep the lay', self::says($this->get('/shopping')));
         self::assertGreaterThan(0, $this->service(LaySettler::class)->settle($this->demo()));
         self::assertSame(0, $this->service(LaySettler::class)->settle($this->demo()), 'settled once');
@@ -38,7 +42,10 @@ final class RoomsAgreeTest extends PageTestCase
         }
         $shopping = $this->get('/shopping');
         self::assertStringContainsString('Don’t buy yet: keep the lay', self::says($shopping));
-        self::assertStringContainsString('Quarry pinafore 56 cm short by the envelope; laid, ', self::says($shopping, '#keep'));
+        self::assertStringContainsString(
+            'Quarry pinafore on Quarry tweed: 56 cm short by the envelope; laid, ',
+            self::says($shopping, '#keep'),
+        );
         self::assertSame(Verdict::Short, $this->verdict($pinafore, $account), 'a lay that is not kept changes no verdict');
 
         $page = $this->get('/season');
@@ -49,7 +56,7 @@ final class RoomsAgreeTest extends PageTestCase
         foreach (['/season', '/project/'.$pinafore->id, $gate] as $where) {
             self::assertStringNotContainsString('Quarry pinafore is 56 cm short', self::says($this->get($where)), $where);
         }
-        self::assertStringNotContainsString('Quarry pinafore 56 cm', self::says($this->get('/shopping')));
+        self::assertStringNotContainsString('Quarry pinafore on Quarry tweed', self::says($this->get('/shopping')));
         $lay = $this->project('Quarry pinafore')->claims[0]->lay ?? self::fail('It is kept.');
         self::assertStringContainsString('Quarry pinafore', self::says($this->get('/table/'.$lay->id)));
         $this->get('/season');

@@ -26,10 +26,13 @@ final readonly class Conservation
     public function checkLength(Length $length): void
     {
         if (true === $this->length?->isLessThan($length)) {
-            throw Unreadable::because('A piece of {piece} cannot come out of {whole}. Measure the piece again, or type how much was really there.', [
-                'piece' => Figure::exact($length),
-                'whole' => Figure::exact($this->length),
-            ]);
+            throw Unreadable::because(
+                'A piece of {piece} cannot come out of {whole}. Measure the piece again, or type how much was really there.',
+                [
+                    'piece' => Figure::exact($length),
+                    'whole' => Figure::exact($this->length),
+                ],
+            );
         }
     }
 
@@ -37,10 +40,13 @@ final readonly class Conservation
     public function checkWidth(Length $width): void
     {
         if (true === $this->width?->isLessThan($width)) {
-            throw Unreadable::because('The cloth is {whole} wide, so no piece of it is {piece} wide. Measure the piece or the cloth again.', [
-                'piece' => Figure::width($width),
-                'whole' => Figure::width($this->width),
-            ]);
+            throw Unreadable::because(
+                'The cloth is {whole} wide, so no piece of it is {piece} wide. Measure the piece or the cloth again.',
+                [
+                    'piece' => Figure::width($width),
+                    'whole' => Figure::width($this->width),
+                ],
+            );
         }
     }
 

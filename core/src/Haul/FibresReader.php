@@ -83,17 +83,25 @@ final readonly class FibresReader
         $fibres = '((?:poly ?cotton|cotton poly)|(?:'.$names.')(?:\s?[/+&-]\s?(?:'.$names.'))+)';
         $shares = '(\d{1,2}(?:\s?/\s?\d{1,2})+)\s?%?';
         $end = HaulCursor::WORD_END;
-        foreach (['(?<![\d.,/\p{L}])'.$shares.'\s'.$fibres.$end => [1, 2], '(?<!\p{L})'.$fibres.'\s'.$shares.$end => [2, 1]] as $pattern => [$of, $what]) {
+        $patterns = ['(?<![\d.,/\p{L}])'.$shares.'\s'.$fibres.$end => [1, 2], '(?<!\p{L})'.$fibres.'\s'.$shares.$end => [2, 1]];
+        foreach ($patterns as $pattern => [$of, $what]) {
             if (1 !== preg_match('~'.$pattern.'~u', $this->line->rest, $found)) {
                 continue;
             }
-            $known = ['polycotton' => 'poly/cotton', 'poly cotton' => 'poly/cotton', 'cotton poly' => 'cotton/poly'][$found[$what]] ?? $found[$what];
+            $known =
+                ['polycotton' => 'poly/cotton', 'poly cotton' => 'poly/cotton', 'cotton poly' => 'cotton/poly'][$found[$what]] ??
+                $found[$what];
             $each = explode('/', preg_replace('~\s?[/+&-]\s?~u', '/', $known) ?? $known);
             $parts = array_map(intval(...), explode('/', $found[$of]));
             if (\count($each) === \count($parts) && 100 === array_sum($parts)) {
                 $this->line->take(preg_quote($found[0], '~'), true);
 
-                return $this->mixed(array_map(static fn (string $name, int $share): array => [$name, (string) $share], $each, $parts), 0, 1, $found[0]);
+                return $this->mixed(
+                    array_map(static fn (string $name, int $share): array => [$name, (string) $share], $each, $parts),
+                    0,
+                    1,
+                    $found[0],
+                );
             }
         }
 

@@ -37,9 +37,15 @@ final readonly class MeasuresReader
         $count = 1;
         $length = $width = null;
         $this->converted();
-        $isUnder = null !== $this->line->take(
-            '(?<!\p{L})(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)|not quite|nearly|almost)(?=\s(?:'.$n.'|'.HaulCursor::SPOKEN.'))',
-        );
+        $isUnder =
+            null !==
+            $this->line->take(
+                '(?<!\p{L})(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)|not quite|nearly|almost)(?=\s(?:'.
+                    $n.
+                    '|'.
+                    HaulCursor::SPOKEN.
+                    '))',
+            );
         if (null !== ($found = $this->line->take('(?<=[\s,])(?:(\d{1,2})\s?(?:x\s?)?)?fat quarters?'.HaulCursor::WORD_END))) {
             $count = max(1, min(20, (int) ($found[1] ?? 1)));
             [$length, $width] = [Length::of('50', Unit::Centimetre), Length::of('55', Unit::Centimetre)];
@@ -56,8 +62,14 @@ final readonly class MeasuresReader
         $number = '(?<![\d.,/\p{L}-])([1-9]|1[0-2]|'.implode('|', array_keys(Numbers::WORDS)).')';
         $found =
             $this->line->take(
-                $number.'\s?(?:x|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'.$n
-                    .')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'.HaulCursor::WORD_END.'|'.HaulCursor::SPOKEN.')',
+                $number.
+                    '\s?(?:x|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'.
+                    $n.
+                    ')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'.
+                    HaulCursor::WORD_END.
+                    '|'.
+                    HaulCursor::SPOKEN.
+                    ')',
             ) ?? $this->line->take('(?<=^\s)([1-9]|1[0-2])\s(?:pieces? of|cuts? of|lengths? of|lots of)\s(?='.$n.'(?:\s|$))');
         if (null !== $found) {
             $count = max(1, min(20, (int) (Numbers::WORDS[$found[1]] ?? $found[1])));
@@ -83,10 +95,14 @@ final readonly class MeasuresReader
         if ($cuts > 1 && [] === $row && null === $length) {
             $count = $cuts;
             if (null === $this->line->take('(?<!\p{L})each'.HaulCursor::WORD_END)) {
-                $this->line->doubt(new Sentence('read as {count} cuts of one length; of several lengths type such as 1.2 m + 80 cm', ['count' => $cuts]));
+                $this->line->doubt(
+                    new Sentence('read as {count} cuts of one length; of several lengths type such as 1.2 m + 80 cm', ['count' => $cuts]),
+                );
             }
         } elseif ($cuts > 1 && $cuts !== \count($row)) {
-            $this->line->doubt(new Sentence('{said}: type the length of each, such as 1.2 m + 80 cm', ['said' => trim($named[0] ?? '', ' ,:')]));
+            $this->line->doubt(
+                new Sentence('{said}: type the length of each, such as 1.2 m + 80 cm', ['said' => trim($named[0] ?? '', ' ,:')]),
+            );
         }
         $length ??= array_shift($row);
         $others = $row;
@@ -146,11 +162,30 @@ final readonly class MeasuresReader
     {
         [$n, $u] = [HaulCursor::NUMBER, HaulCursor::UNIT];
         // commas part a length from a width, too, but not where several cuts are named
-        $isNamed = 1 === preg_match('~(?<!\p{L})(?:scraps|remnants|offcuts|cuts|pieces|lengths)'.HaulCursor::WORD_END.'~u', $this->line->named);
+        $isNamed =
+            1 ===
+            preg_match('~(?<!\p{L})(?:scraps|remnants|offcuts|cuts|pieces|lengths)'.HaulCursor::WORD_END.'~u', $this->line->named);
         $joint = '\s?(?:\+|&|,?\s?(?:and|plus)\s'.($isNamed ? '|,' : '').')\s?';
         $found = $this->line->take(
-            '(?<![\d.,\p{L}/-])(?:'.$n.')\s?(?:'.$u.')?(?:'.$joint.'(?:'.$n.')\s?(?:'.$u.')?)*'.$joint.'(?:'.$n.')\s?(?:'.$u.')'
-                .HaulCursor::WORD_END.'(?!\s?(?:wide|width|x\s?\d|by\s?\d))',
+            '(?<![\d.,\p{L}/-])(?:'.
+                $n.
+                ')\s?(?:'.
+                $u.
+                ')?(?:'.
+                $joint.
+                '(?:'.
+                $n.
+                ')\s?(?:'.
+                $u.
+                ')?)*'.
+                $joint.
+                '(?:'.
+                $n.
+                ')\s?(?:'.
+                $u.
+                ')'.
+                HaulCursor::WORD_END.
+                '(?!\s?(?:wide|width|x\s?\d|by\s?\d))',
         );
         if (null === $found) {
             return [];
@@ -169,9 +204,12 @@ final readonly class MeasuresReader
     /** The width of a cloth met in a shop: the only figure, from 80 to 180 cm or 32 to 70 in, with its unit or without. */
     private function alone(): ?Length
     {
-        $figure = '(?<![\d.,\p{L}/])(\d{2,3})\s?(cms?|inch(?:es)?|ins?|"|″|”)?'.HaulCursor::WORD_END.'(?![.,]\d|\s?(?:%|/|per|gsm|g\b|oz))';
-        if (1 === preg_match('~(?<![\d.,\p{L}-])(?:'.HaulCursor::NUMBER.')\s?(?:met|m(?!m)|y|f)~u', $this->line->rest)
-            || 1 !== preg_match_all('~'.$figure.'~u', $this->line->rest, $all, \PREG_SET_ORDER)) {
+        $figure =
+            '(?<![\d.,\p{L}/])(\d{2,3})\s?(cms?|inch(?:es)?|ins?|"|″|”)?'.HaulCursor::WORD_END.'(?![.,]\d|\s?(?:%|/|per|gsm|g\b|oz))';
+        if (
+            1 === preg_match('~(?<![\d.,\p{L}-])(?:'.HaulCursor::NUMBER.')\s?(?:met|m(?!m)|y|f)~u', $this->line->rest)
+            || 1 !== preg_match_all('~'.$figure.'~u', $this->line->rest, $all, \PREG_SET_ORDER)
+        ) {
             return null;
         }
         $number = (int) $all[0][1];

@@ -71,7 +71,8 @@ final readonly class LaySetup
                     $piece->onFold,
                     $this->rules->grain($piece),
                     null,
-                    $repeats[$id] ?? (null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0, $hem, $alike)),
+                    $repeats[$id] ??
+                        (null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0, $hem, $alike)),
                     \in_array($id, $rules->eased, true),
                     \in_array($id, $rules->edged, true) ? (float) ($rules->edge?->millimetres() ?? 0) : null,
                 ),
@@ -224,17 +225,7 @@ final readonly class LaySetup
             $lay->placements,
         );
 
-        return new SavedLay(
-            $id,
-            $name,
-            $lay->fold,
-            $sheets,
-            $this->garments,
-            $pieces,
-            $sound,
-            $lay->utilisation,
-            $this->rules,
-        );
+        return new SavedLay($id, $name, $lay->fold, $sheets, $this->garments, $pieces, $sound, $lay->utilisation, $this->rules);
     }
 
     /**

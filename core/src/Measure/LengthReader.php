@@ -86,10 +86,10 @@ final readonly class LengthReader
         }
         $plain = $this->plain($text);
         if (1 === preg_match('/\d\s?(?:mm|cm|m|in|ft|yd)(?:²|2(?!\d))|\b(?:square|sq)\b/u', $plain)) {
-            throw Unreadable::because(
-                '“{text}” is an area, not a length: type the length alone, such as {examples}.',
-                ['text' => mb_substr(trim($text), 0, 60), 'examples' => self::EXAMPLES],
-            );
+            throw Unreadable::because('“{text}” is an area, not a length: type the length alone, such as {examples}.', [
+                'text' => mb_substr(trim($text), 0, 60),
+                'examples' => self::EXAMPLES,
+            ]);
         }
         if (1 === preg_match('/\d\s?m\d(?!\d)/', $plain)) {
             throw $this->unreadable($text);
@@ -101,12 +101,13 @@ final readonly class LengthReader
             throw Unreadable::because('A length is missing here: type one such as {examples}.', ['examples' => self::EXAMPLES]);
         }
         if (str_starts_with($plain, '-') || str_starts_with($plain, '−')) {
-            throw Unreadable::because(
-                '“{text}” is below zero: a length is always more than nothing. Type one such as {examples}.',
-                ['text' => trim($text), 'examples' => self::EXAMPLES],
-            );
+            throw Unreadable::because('“{text}” is below zero: a length is always more than nothing. Type one such as {examples}.', [
+                'text' => trim($text),
+                'examples' => self::EXAMPLES,
+            ]);
         }
-        $under = preg_replace('/^(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)|not quite|nearly|almost) /', '', $plain) ?? $plain;
+        $under =
+            preg_replace('/^(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)|not quite|nearly|almost) /', '', $plain) ?? $plain;
         $less = $under === $plain || $this->larger ? 0 : self::JUST_UNDER;
         $length = Length::ofMicrometres($this->sum($under, $text, $default) - $less);
         if ($length->micrometres <= 0) {
@@ -178,8 +179,8 @@ final readonly class LengthReader
             ) ?? $plain;
         $plain = preg_replace('/ (and|plus|&|\+) /', ' ', $plain) ?? $plain;
 
-        return preg_replace_callback('/\b('.$names.')\b(?=[ \d]+)/', static fn (array $m): string => self::NUMBERS[$m[1]], $plain)
-            ?? $plain;
+        return preg_replace_callback('/\b('.$names.')\b(?=[ \d]+)/', static fn (array $m): string => self::NUMBERS[$m[1]], $plain) ??
+            $plain;
     }
 
     /** @throws Unreadable */

@@ -50,24 +50,35 @@ final readonly class ByArea
     {
         $lacking = array_values(array_diff($pieced->only, array_map(strval(...), array_keys($pieced->pieces))));
         if ([] !== $lacking) {
-            return new Unknown(Missing::Pieces, new Sentence('{pieces} cannot be found among the pieces in size {size}.', [
-                'pieces' => implode(', ', $lacking),
-                'size' => $wanted->largestSize(),
-            ]));
+            return new Unknown(
+                Missing::Pieces,
+                new Sentence('{pieces} cannot be found among the pieces in size {size}.', [
+                    'pieces' => implode(', ', $lacking),
+                    'size' => $wanted->largestSize(),
+                ]),
+            );
         }
         $pieces = $wanted->version?->pieces->in($wanted->largestSize(), $wanted->role) ?? [];
         $length = $this->block->quickly($pieces, $wanted->largestSize(), $surface);
         if (null === $length) {
-            return new Unknown(Missing::Pieces, new Sentence('{pieces} cannot be laid on this cloth at all.', [
-                'pieces' => implode(', ', $pieced->only),
-            ]));
+            return new Unknown(
+                Missing::Pieces,
+                new Sentence('{pieces} cannot be laid on this cloth at all.', [
+                    'pieces' => implode(', ', $pieced->only),
+                ]),
+            );
         }
         $with = ['pieces' => implode(', ', $pieced->only)];
-        $label = null === $surface->repeat
-            ? new Sentence('{pieces}, laid in a moment', $with)
-            : new Sentence('{pieces}, laid in a moment, the repeat of {repeat} matched', $with + ['repeat' => Figure::exact($surface->repeat)]);
+        $label =
+            null === $surface->repeat
+                ? new Sentence('{pieces}, laid in a moment', $with)
+                : new Sentence(
+                    '{pieces}, laid in a moment, the repeat of {repeat} matched',
+                    $with + ['repeat' => Figure::exact($surface->repeat)],
+                );
         $amount = $wanted->altered($length);
-        $working = $wanted->alterationsIn(Working::empty()->start($label, $length, Source::Lay))
+        $working = $wanted
+            ->alterationsIn(Working::empty()->start($label, $length, Source::Lay))
             ->result(new Sentence('Needed'), Figure::exact($amount));
 
         return new Need($amount, Way::QuickLay, static fn (): Working => $working);
@@ -107,10 +118,14 @@ final readonly class ByArea
             $amount = $amount->plus($length);
             $working = 0 === $length->micrometres ? $working : $working->plus($label, $length, Source::Assumed);
         }
-        $warnings = $known ? $need->warnings : [
-            ...$need->warnings,
-            new Sentence('Not all pieces of its parts are entered, so usual shares are counted: enter them, or type what a part takes.'),
-        ];
+        $warnings = $known
+            ? $need->warnings
+            : [
+                ...$need->warnings,
+                new Sentence(
+                    'Not all pieces of its parts are entered, so usual shares are counted: enter them, or type what a part takes.',
+                ),
+            ];
 
         $working = $working->result(new Sentence('Needed'), Figure::exact($amount));
 
@@ -186,15 +201,14 @@ final readonly class ByArea
     /** The share of what the parts replace in a usual garment of the kind. */
     private function usual(Wanted $wanted, Pieced $pieced): float
     {
-        $rough = Role::Main === $wanted->role
-            ? $this->block->rough($wanted->garment, $wanted->version?->table, $wanted->largestSize(), $wanted->child)
-            : [];
+        $rough =
+            Role::Main === $wanted->role
+                ? $this->block->rough($wanted->garment, $wanted->version?->table, $wanted->largestSize(), $wanted->child)
+                : [];
         $gone = array_filter(
             $rough,
-            static fn (Piece $piece): bool => [] !== array_filter(
-                $pieced->parts,
-                static fn (Part $part): bool => $part->kind->isNamed($piece->name),
-            ),
+            static fn (Piece $piece): bool => [] !==
+                array_filter($pieced->parts, static fn (Part $part): bool => $part->kind->isNamed($piece->name)),
         );
 
         return [] === $gone ? 0.0 : $this->area(array_values($gone), '') / $this->area($rough, '');

@@ -13,8 +13,18 @@ use Octavum\Core\Measure\Numbers;
 final class Spoken
 {
     private const PARTS = ['half' => '1/2', 'quarter' => '1/4', 'three quarter' => '3/4', 'third' => '1/3', 'two third' => '2/3'];
-    private const TENS = ['ten' => 10, 'fifteen' => 15, 'twenty' => 20, 'thirty' => 30, 'forty' => 40, 'fifty' => 50, 'sixty' => 60, 'seventy' => 70,
-        'eighty' => 80, 'ninety' => 90];
+    private const TENS = [
+        'ten' => 10,
+        'fifteen' => 15,
+        'twenty' => 20,
+        'thirty' => 30,
+        'forty' => 40,
+        'fifty' => 50,
+        'sixty' => 60,
+        'seventy' => 70,
+        'eighty' => 80,
+        'ninety' => 90,
+    ];
     private const FIGURE = '\d{1,2}(?:[.,]\d{1,2})?';
     private const LONG = '(met(?:re|er)s?|m|yards?|yds?)';
 
@@ -34,7 +44,15 @@ final class Spoken
                     '~(?<![\d.,\p{L}])(\d{1,2})\s?m\s(\d{2})\s?cm(?![\p{L}])(?!\s?wide)~u',
                     '~(?<![\d.,\p{L}])(\d{1,2})\s?m\s(\d{2})(?=\s?(?:x|by)\s?\d{2,3}\s?cm)~u',
                     // of two bounds the smaller, as of any range of what is owned
-                    '~(?<!\p{L})between\s('.self::FIGURE.')(?:\s?'.self::LONG.')?\s(?:and|to|&)\s('.self::FIGURE.')\s?'.self::LONG.'(?![\p{L}])~u',
+                    '~(?<!\p{L})between\s('.
+                    self::FIGURE.
+                    ')(?:\s?'.
+                    self::LONG.
+                    ')?\s(?:and|to|&)\s('.
+                    self::FIGURE.
+                    ')\s?'.
+                    self::LONG.
+                    '(?![\p{L}])~u',
                 ],
                 ['$1$2', '$1.$2m', '$1.$2m', '$1.$2m', '$1.$2m', '$1-$3 $4'],
                 $line,
@@ -53,9 +71,18 @@ final class Spoken
         $share = static fn (string $word): string => self::PARTS[rtrim(strtr($word, '-', ' '), 's')];
         $line =
             preg_replace_callback(
-                '~'.$number.'\smet(?:re|er)s?\s(?:and\s)?('.implode('|', array_keys(self::TENS)).')(?:[ -]('.implode('|', array_keys(Numbers::WORDS))
-                    .'))?(?![\p{L}])~u',
-                static fn (array $m): string => \sprintf('%s.%02dm', $figure($m[1]), self::TENS[$m[2]] + (int) (Numbers::WORDS[$m[3] ?? ''] ?? 0)),
+                '~'.
+                    $number.
+                    '\smet(?:re|er)s?\s(?:and\s)?('.
+                    implode('|', array_keys(self::TENS)).
+                    ')(?:[ -]('.
+                    implode('|', array_keys(Numbers::WORDS)).
+                    '))?(?![\p{L}])~u',
+                static fn (array $m): string => \sprintf(
+                    '%s.%02dm',
+                    $figure($m[1]),
+                    self::TENS[$m[2]] + (int) (Numbers::WORDS[$m[3] ?? ''] ?? 0),
+                ),
                 $line,
             ) ?? $line;
         $line =
@@ -82,13 +109,13 @@ final class Spoken
     private function smaller(string $line, string $number, string $before, bool $lengths): string
     {
         return preg_replace_callback(
-            '~(?<![\d.,/\p{L}-])('
-                .$number
-                .')(?:\s?(?:"|cm|in))?\s?(/|-|–|—|\sto\s)\s?('
-                .$number
-                .')(?=\s?'
-                .$before
-                .')(?![/\d])~u',
+            '~(?<![\d.,/\p{L}-])('.
+                $number.
+                ')(?:\s?(?:"|cm|in))?\s?(/|-|–|—|\sto\s)\s?('.
+                $number.
+                ')(?=\s?'.
+                $before.
+                ')(?![/\d])~u',
             function (array $m) use ($lengths): string {
                 [$from, $to] = [(float) strtr($m[1], ',', '.'), (float) strtr($m[3], ',', '.')];
                 $fraction = '/' === $m[2] && \in_array($m[3], ['2', '3', '4', '8', '16'], true);

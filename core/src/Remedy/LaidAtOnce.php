@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Remedy;
 
-/** Lays pieces when they are first asked for: for documents and tests, where no page waits. */
+/** Lays pieces when they are first asked for: where no page waits. */
 final class LaidAtOnce implements LayMemory
 {
     /** @var array<string, array<string, ?int>> by key of what was laid */

@@ -54,22 +54,24 @@ final readonly class Reshaping
         usort($names, fn (string $a, string $b): int => $this->laying->long($b) <=> $this->laying->long($a));
         $left = [] === $names ? 0 : (int) floor($this->laying->long($names[0]) - 10 * $centimetres);
 
-        return $centimetres < 1 || $left <= 0 ? null : self::change(
-            'shorter:'.$centimetres,
-            new Sentence('Shorter by {length}: {left} of {piece} are left', [
-                'length' => Figure::exact(Length::ofMillimetres(10 * $centimetres)),
-                'left' => Figure::owned(Length::ofMillimetres($left)),
-                'piece' => $names[0],
-            ]),
-            new Sentence('shorter at the hem'),
-            3,
-            $names,
-            static function (Piece $piece, Laying $all) use ($centimetres): Piece {
-                $long = $all->long($piece->name);
+        return $centimetres < 1 || $left <= 0
+            ? null
+            : self::change(
+                'shorter:'.$centimetres,
+                new Sentence('Shorter by {length}: {left} of {piece} are left', [
+                    'length' => Figure::exact(Length::ofMillimetres(10 * $centimetres)),
+                    'left' => Figure::owned(Length::ofMillimetres($left)),
+                    'piece' => $names[0],
+                ]),
+                new Sentence('shorter at the hem'),
+                3,
+                $names,
+                static function (Piece $piece, Laying $all) use ($centimetres): Piece {
+                    $long = $all->long($piece->name);
 
-                return $all->scaled($piece, max(0.3, ($long - 10 * $centimetres) / $long), 1);
-            },
-        );
+                    return $all->scaled($piece, max(0.3, ($long - 10 * $centimetres) / $long), 1);
+                },
+            );
     }
 
     /**
@@ -78,7 +80,10 @@ final readonly class Reshaping
      */
     public function lessFull(int $percent): ?Change
     {
-        $names = $percent < 1 ? [] : $this->laying->named(fn (string $name): bool => null !== $this->narrower($this->laying->pieces[$name], $percent));
+        $names =
+            $percent < 1
+                ? []
+                : $this->laying->named(fn (string $name): bool => null !== $this->narrower($this->laying->pieces[$name], $percent));
 
         return self::change(
             'less full:'.$percent,
@@ -100,9 +105,10 @@ final readonly class Reshaping
         if (1 === preg_match(self::GATHERED, $piece->name)) {
             return $this->laying->scaled($piece, 1, (100 - $percent) / 100);
         }
-        $flare = PartKind::Skirt->isNamed($piece->name) || 1 === preg_match('/\b(panel|gore)s?\b/i', $piece->name)
-            ? (new Flare($shape->drawn))->reduced($percent)
-            : null;
+        $flare =
+            PartKind::Skirt->isNamed($piece->name) || 1 === preg_match('/\b(panel|gore)s?\b/i', $piece->name)
+                ? (new Flare($shape->drawn))->reduced($percent)
+                : null;
 
         return null === $flare ? null : $piece->as($piece->name, $piece->role, [new Shape([], $flare, $shape->allowance)]);
     }
@@ -111,14 +117,16 @@ final readonly class Reshaping
     {
         $names = $this->laying->named(PartKind::Sleeves->isNamed(...));
 
-        return max([0.0, ...array_map($this->laying->long(...), $names)]) < self::BODY ? null : self::change(
-            'short sleeves',
-            new Sentence('Short sleeves: half as long'),
-            new Sentence('another garment, for warmer days'),
-            3,
-            $names,
-            static fn (Piece $piece, Laying $all): Piece => $all->scaled($piece, 0.5, 1),
-        );
+        return max([0.0, ...array_map($this->laying->long(...), $names)]) < self::BODY
+            ? null
+            : self::change(
+                'short sleeves',
+                new Sentence('Short sleeves: half as long'),
+                new Sentence('another garment, for warmer days'),
+                3,
+                $names,
+                static fn (Piece $piece, Laying $all): Piece => $all->scaled($piece, 0.5, 1),
+            );
     }
 
     public function turned(): ?Change
@@ -139,9 +147,8 @@ final readonly class Reshaping
 
     public function narrow(): ?Change
     {
-        $names = $this->laying->named(
-            fn (string $name): bool => ($this->laying->shape($name)?->allowance->micrometres ?? 0) > self::NARROW,
-        );
+        $isWide = fn (string $name): bool => ($this->laying->shape($name)?->allowance->micrometres ?? 0) > self::NARROW;
+        $names = $this->laying->named($isWide);
 
         return self::change(
             'narrow',
@@ -163,18 +170,20 @@ final readonly class Reshaping
         $size = $this->laying->smaller;
         $names = null === $size ? [] : $this->laying->named(fn (string $name): bool => null !== $this->laying->pieces[$name]->in($size));
 
-        return null === $size || \count($names) < \count($this->laying->pieces) ? null : self::change(
-            'smaller',
-            new Sentence('One size smaller, {size}, with allowances of 1 cm', ['size' => $size]),
-            new Sentence('only where you know how it fits'),
-            3,
-            $names,
-            static function (Piece $piece) use ($size): Piece {
-                $shape = $piece->in($size);
+        return null === $size || \count($names) < \count($this->laying->pieces)
+            ? null
+            : self::change(
+                'smaller',
+                new Sentence('One size smaller, {size}, with allowances of 1 cm', ['size' => $size]),
+                new Sentence('only where you know how it fits'),
+                3,
+                $names,
+                static function (Piece $piece) use ($size): Piece {
+                    $shape = $piece->in($size);
 
-                return null === $shape ? $piece : self::like($piece, [self::narrowed($shape)]);
-            },
-        );
+                    return null === $shape ? $piece : self::like($piece, [self::narrowed($shape)]);
+                },
+            );
     }
 
     /** @return list<?Change> a seam where there was a fold, of the two largest pieces on it */
@@ -210,18 +219,21 @@ final readonly class Reshaping
                 && null !== self::halved($this->laying->pieces[$name], $this->laying->size),
         );
 
-        return array_map(static fn (string $name): ?Change => self::change(
-            'fold:'.$name,
-            new Sentence('{piece} cut as one on the fold, without the seam in the middle', ['piece' => $name]),
-            new Sentence('only where no zip or opening is in that seam'),
-            1,
-            [$name],
-            static function (Piece $piece, Laying $all): Piece {
-                $half = self::halved($piece, $all->size);
+        return array_map(
+            static fn (string $name): ?Change => self::change(
+                'fold:'.$name,
+                new Sentence('{piece} cut as one on the fold, without the seam in the middle', ['piece' => $name]),
+                new Sentence('only where no zip or opening is in that seam'),
+                1,
+                [$name],
+                static function (Piece $piece, Laying $all): Piece {
+                    $half = self::halved($piece, $all->size);
 
-                return null === $half ? $piece : self::like($piece, [$half], 0.5, false, true);
-            },
-        ), $names);
+                    return null === $half ? $piece : self::like($piece, [$half], 0.5, false, true);
+                },
+            ),
+            $names,
+        );
     }
 
     /** A piece of a pair as the half of one on the fold; null when it is none, or its edge is not straight along the grain. */

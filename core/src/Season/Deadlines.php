@@ -16,13 +16,15 @@ final readonly class Deadlines
     /** @return list<Due> the earliest deadline first; of one day in rank order */
     public function of(CheckedSeason $checked): array
     {
-        $answers = array_values(array_filter(
-            $checked->projects,
-            static fn (ProjectAnswer $answer): bool => null !== $answer->project->deadline
-                && !$answer->project->soft
-                && !$answer->project->season->undated
-                && $answer->project->state->takesHours(),
-        ));
+        $answers = array_values(
+            array_filter(
+                $checked->projects,
+                static fn (ProjectAnswer $answer): bool => null !== $answer->project->deadline
+                    && !$answer->project->soft
+                    && !$answer->project->season->undated
+                    && $answer->project->state->takesHours(),
+            ),
+        );
         usort($answers, static fn (ProjectAnswer $a, ProjectAnswer $b): int => $a->project->deadline <=> $b->project->deadline);
         $ends = $this->ends($answers, $checked->season);
 
@@ -50,7 +52,11 @@ final readonly class Deadlines
         }
         $now = 0;
         while ([] !== $left) {
-            $open = array_filter($begins, static fn (int $begin, string $id): bool => isset($left[$id]) && $begin <= $now, \ARRAY_FILTER_USE_BOTH);
+            $open = array_filter(
+                $begins,
+                static fn (int $begin, string $id): bool => isset($left[$id]) && $begin <= $now,
+                \ARRAY_FILTER_USE_BOTH,
+            );
             $later = array_filter($begins, static fn (int $begin): bool => $begin > $now);
             $id = array_key_first($open);
             if (null === $id) {

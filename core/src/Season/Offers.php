@@ -39,8 +39,14 @@ final readonly class Offers
      *
      * @return list<Offer>
      */
-    public function of(array $pieces, string $size, array $cloths, array $promised = [], ?Structure $onlyFor = null, ?Wanted $wanted = null): array
-    {
+    public function of(
+        array $pieces,
+        string $size,
+        array $cloths,
+        array $promised = [],
+        ?Structure $onlyFor = null,
+        ?Wanted $wanted = null,
+    ): array {
         [$area, $across] = $this->size($pieces, $size);
         $found = [];
         foreach (0.0 === $area ? [] : $this->candidates($cloths, $promised, $onlyFor, $area, $across) as [$cloth, $cut, $toCut, $free]) {

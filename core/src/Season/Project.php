@@ -32,7 +32,8 @@ use Octavum\Core\Season\Sewing\Sewing;
 final readonly class Project
 {
     /** What is done to a garment that is there. */
-    private const MENDING = '/\b(mend|repair|patch|darn|alter|rework|re-?hem|take (in|up)|let (out|down)|shorten|lengthen|replace|unpick|refashion)(s|ed|ing)?\b/i';
+    private const MENDING = '/\b(mend|repair|patch|darn|alter|rework|re-?hem|take (in|up)|let (out|down)'
+        .'|shorten|lengthen|replace|unpick|refashion)(s|ed|ing)?\b/i';
 
     /**
      * @param int                 $rank         1 comes first

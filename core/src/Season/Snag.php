@@ -9,7 +9,7 @@ use Octavum\Core\Measure\Sentence;
 /** Anything that would stop the scissors: one sentence with its number, and the one action that clears it. */
 final readonly class Snag
 {
-    /** @param string $subject id of what the action is done to: a cut, cloth, pattern or project, as the action says; of a project and a claim both */
+    /** @param string $subject id of the cut, cloth, pattern or project the action is done to; of a project and a claim both */
     public function __construct(public Severity $severity, public Sentence $sentence, public Action $action, public string $subject)
     {
     }

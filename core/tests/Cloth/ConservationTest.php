@@ -64,7 +64,10 @@ final class ConservationTest extends TestCase
     #[TestWith([[LedgerKind::Bought, LedgerKind::Cut], 940])]
     public function testOnlyRawEndsAreStraightened(array $kinds, int $left): void
     {
-        $ledger = array_map(static fn (LedgerKind $kind): LedgerEntry => new LedgerEntry(self::day(1), $kind, Length::ofMillimetres(1000)), $kinds);
+        $ledger = array_map(
+            static fn (LedgerKind $kind): LedgerEntry => new LedgerEntry(self::day(1), $kind, Length::ofMillimetres(1000)),
+            $kinds,
+        );
         $polyester = new Cloth('c', 'C', Width::of(Length::ofMillimetres(1400), Length::ofMillimetres(10)));
         $never = new LedgerEntry(self::day(1), LedgerKind::NotWashed);
         self::assertSame($left, ToCut::of($polyester, new Cut('c', [...$ledger, $never]), new Assumptions())->length?->millimetres());
@@ -113,7 +116,10 @@ final class ConservationTest extends TestCase
                 case 2:
                     return [$entry(LedgerKind::Spoilt, $some), []];
                 case 3:
-                    return [$entry(LedgerKind::Cut)->with(new LedgerEntry($on, LedgerKind::Measured, Length::ofMillimetres(mt_rand(0, $has)))), []];
+                    return [
+                        $entry(LedgerKind::Cut)->with(new LedgerEntry($on, LedgerKind::Measured, Length::ofMillimetres(mt_rand(0, $has)))),
+                        [],
+                    ];
                 case 4:
                     return [$cut->cutOff($cut->length, $on, ''), []];
                 default:
@@ -133,10 +139,9 @@ final class ConservationTest extends TestCase
     {
         $conservation = new Conservation(self::cloth([$cut]), $cut, null === $length ? null : Length::ofMillimetres($length));
         try {
-            $conservation->checkAll(array_map(
-                static fn (array $one): array => [Length::ofMillimetres($one[0]), Length::ofMillimetres($one[1])],
-                $pieces,
-            ));
+            $conservation->checkAll(
+                array_map(static fn (array $one): array => [Length::ofMillimetres($one[0]), Length::ofMillimetres($one[1])], $pieces),
+            );
 
             return true;
         } catch (Unreadable) {

@@ -71,17 +71,26 @@ final class ExperienceTest extends TestCase
         $version = new Version('v', 'A', new RequirementTable(['14'], []));
         $pattern = new Pattern('p', 'Towpath trousers', garment: Garment::Trousers, versions: [$version]);
         $finding = new Finding(new \DateTimeImmutable('2026-05-03'), Fitted::Badly, again: Again::No, change: 'too short in the rise');
-        $done = new Project('d', 'Trousers', Plan::season(), 1, $person, $pattern, $version, '14', state: ProjectState::Done, sewing: new Sewing(
-            finding: $finding,
-        ));
+        $done = new Project(
+            'd',
+            'Trousers',
+            Plan::season(),
+            1,
+            $person,
+            $pattern,
+            $version,
+            '14',
+            state: ProjectState::Done,
+            sewing: new Sewing(finding: $finding),
+        );
         $making = Making::of($pattern, $version, $person, (new Sewist())->having((new Sewn([$done]))->made()))->inSize('14');
         $judgement = (new Suit())->of(Traits::of(new Cloth('c', 'C'), Making::DEAR), $making->asks);
         $said = array_map(static fn (Reason $reason): string => (string) $reason->sentence, $judgement->of(Tenor::Doubt));
         self::assertSame(['Made before, 2026-05-03: does not fit; make again: no; too short in the rise.'], $said);
-        self::assertStringNotContainsString('no toile', implode(' ', array_map(
-            static fn (Reason $reason): string => (string) $reason->sentence,
-            $judgement->reasons,
-        )));
+        self::assertStringNotContainsString(
+            'no toile',
+            implode(' ', array_map(static fn (Reason $reason): string => (string) $reason->sentence, $judgement->reasons)),
+        );
         self::assertStringContainsString('turned out badly', (string) (new Toile())->reasons($making, null)[0]);
     }
 }

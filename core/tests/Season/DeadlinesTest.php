@@ -44,7 +44,11 @@ final class DeadlinesTest extends TestCase
     public function testAWeekThatIsExactlyFullIsDoneOnItsLastDay(): void
     {
         self::assertSame([['Coat', '2027-03-07', 0]], $this->say($this->checked(['Coat' => [7, '03-07']], [2])));
-        self::assertSame([['Coat', '2027-03-15', 8]], $this->say($this->checked(['Coat' => [8, '03-07']], [2])), 'an hour more waits a week');
+        self::assertSame(
+            [['Coat', '2027-03-15', 8]],
+            $this->say($this->checked(['Coat' => [8, '03-07']], [2])),
+            'an hour more waits a week',
+        );
     }
 
     /** The coat is due first and may not be begun before the 8th; the dress is sewn until then. */

@@ -37,7 +37,13 @@ final class TurnTest extends TestCase
     public function testAnOptionOfAProjectBelowTheCountLineIsBelowItToo(): void
     {
         $season = new Season('s', 'Thaw', new \DateTimeImmutable('2027-03-01'), 3, 0, most: 2);
-        $project = static fn (string $name, int $place): Project => new Project($name, $name, $season, $place, options: [new Option('of '.$name)]);
+        $project = static fn (string $name, int $place): Project => new Project(
+            $name,
+            $name,
+            $season,
+            $place,
+            options: [new Option('of '.$name)],
+        );
         $all = [$project('Top', 1), $project('Skirt', 2), $project('Coat', 3)];
         $check = new SeasonCheck(new Assumptions());
         $below = array_map(
@@ -58,14 +64,17 @@ final class TurnTest extends TestCase
     /** @return list<Project> */
     private function projects(Season $season): array
     {
-        return array_map(static fn (int $i): Project => new Project(
-            'p'.$i,
-            'P'.$i,
-            $season,
-            $i,
-            minutes: mt_rand(1, 2 * max(7, $season->minutesPerWeek)),
-            notBefore: 0 === mt_rand(0, 2) ? $season->starts->modify('+'.mt_rand(-5, 60).' days') : null,
-        ), range(1, mt_rand(1, 6)));
+        return array_map(
+            static fn (int $i): Project => new Project(
+                'p'.$i,
+                'P'.$i,
+                $season,
+                $i,
+                minutes: mt_rand(1, 2 * max(7, $season->minutesPerWeek)),
+                notBefore: 0 === mt_rand(0, 2) ? $season->starts->modify('+'.mt_rand(-5, 60).' days') : null,
+            ),
+            range(1, mt_rand(1, 6)),
+        );
     }
 
     /**

@@ -58,16 +58,19 @@ final class YearInReviewTest extends TestCase
     public function testWhatNeverGotMadeAndWhy(): void
     {
         $review = $this->review();
-        self::assertSame([['Jacket', 'too warm by now']], array_map(
-            static fn (array $one): array => [$one['project']->name, $one['why']],
-            $review->given,
-        ));
+        self::assertSame(
+            [['Jacket', 'too warm by now']],
+            array_map(static fn (array $one): array => [$one['project']->name, $one['why']], $review->given),
+        );
         self::assertSame(['Coat'], array_column($review->not, 'name'));
         self::assertSame([], $this->review('2027-03-02')->not, 'the season is not over yet');
-        self::assertSame([['Thaw', 4, 2, 120 + 60]], array_map(
-            static fn (SeasonTold $told): array => [$told->season->name, $told->planned, $told->sewn, $told->spent],
-            $review->seasons,
-        ));
+        self::assertSame(
+            [['Thaw', 4, 2, 120 + 60]],
+            array_map(
+                static fn (SeasonTold $told): array => [$told->season->name, $told->planned, $told->sewn, $told->spent],
+                $review->seasons,
+            ),
+        );
     }
 
     public function testYearsOfWhichThereIsSomethingToSay(): void
@@ -94,10 +97,15 @@ final class YearInReviewTest extends TestCase
         );
         $in = static fn (LedgerEntry ...$ledger): float => (float) (new YearInReview())
             ->of(2027, [], [new Cloth('c', 'C', cuts: [new Cut('cut', array_values($ledger))])], new \DateTimeImmutable('2027-12-31'))
-            ->in()->millimetres();
+            ->in()
+            ->millimetres();
         self::assertSame(2500.0, $in($entry(LedgerKind::Bought, null), $entry(LedgerKind::Washed, '2.5')));
         self::assertSame(3000.0, $in($entry(LedgerKind::Bought, '3'), $entry(LedgerKind::Washed, '2.9')), 'and only once');
-        self::assertSame(1000.0, $in($entry(LedgerKind::Bought, null), $entry(LedgerKind::Cut, '1')), 'at least what is left of it came in');
+        self::assertSame(
+            1000.0,
+            $in($entry(LedgerKind::Bought, null), $entry(LedgerKind::Cut, '1')),
+            'at least what is left of it came in',
+        );
     }
 
     public function testWhatWasCutIntoWithoutAFigureWentOnThatDayOnceItIsMeasured(): void
@@ -110,8 +118,12 @@ final class YearInReviewTest extends TestCase
     public function testASheetTakenApartComesInOnceAndNothingGoesOut(): void
     {
         $on = Sewn::day('02-01');
-        $sheet = new Cut('s', [new LedgerEntry($on, LedgerKind::Bought, Plan::length('2.4')), new LedgerEntry($on, LedgerKind::TakenApart)]);
-        $half = static fn (string $id): Cut => new Cut($id, [new LedgerEntry($on, LedgerKind::Remnant, Plan::length('1.2'), 'taken apart')]);
+        $sheet = new Cut('s', [
+            new LedgerEntry($on, LedgerKind::Bought, Plan::length('2.4')),
+            new LedgerEntry($on, LedgerKind::TakenApart),
+        ]);
+        $apart = new LedgerEntry($on, LedgerKind::Remnant, Plan::length('1.2'), 'taken apart');
+        $half = static fn (string $id): Cut => new Cut($id, [$apart]);
         $review = (new YearInReview())->of(2027, [], [new Cloth('c', 'C', cuts: [$sheet, $half('a'), $half('b')])], $on);
         self::assertSame([2400, 0], [$review->in()->millimetres(), $review->out()->millimetres()]);
     }
@@ -119,12 +131,26 @@ final class YearInReviewTest extends TestCase
     public function testSeveralSewnAtOnceCostTheClothOfAllOfThem(): void
     {
         $lawn = $this->lawn();
-        $used = static fn (string $metres): Claim => new Claim('c'.$metres, Role::Main, $lawn, $lawn->cuts[0], cutOut: true, used: Plan::length($metres));
+        $used = static fn (string $metres): Claim => new Claim(
+            'c'.$metres,
+            Role::Main,
+            $lawn,
+            $lawn->cuts[0],
+            cutOut: true,
+            used: Plan::length($metres),
+        );
         $sewing = new Sewing(states: [new Entered(ProjectState::Done, Sewn::day('03-20'))]);
         $season = new Season('thaw', 'Thaw', Sewn::day('02-01'), 13, 240);
-        $two = new Project('two', 'Tops', $season, 1, state: ProjectState::Done, claims: [$used('1.25')], sewing: $sewing, copies: [
-            new Copy(claims: [$used('1.75')]),
-        ]);
+        $two = new Project(
+            'two',
+            'Tops',
+            $season,
+            1,
+            state: ProjectState::Done,
+            claims: [$used('1.25')],
+            sewing: $sewing,
+            copies: [new Copy(claims: [$used('1.75')])],
+        );
         $review = (new YearInReview())->of(2027, [$two], [$lawn], Sewn::day('12-31'));
         self::assertSame(3600, $review->sewn[0]->cost, '1.25 m and 1.75 m at 12.00');
     }
@@ -137,7 +163,11 @@ final class YearInReviewTest extends TestCase
     private function out(array $ledger): array
     {
         $entries = array_map(
-            static fn (array $one): LedgerEntry => new LedgerEntry(Sewn::day($one[0]), $one[1], null === $one[2] ? null : Plan::length($one[2])),
+            static fn (array $one): LedgerEntry => new LedgerEntry(
+                Sewn::day($one[0]),
+                $one[1],
+                null === $one[2] ? null : Plan::length($one[2]),
+            ),
             $ledger,
         );
         $review = (new YearInReview())->of(2027, [], [new Cloth('c', 'C', cuts: [new Cut('cut', $entries)])], Sewn::day('12-31'));
@@ -158,13 +188,20 @@ final class YearInReviewTest extends TestCase
             null === $left ? null : Plan::length($left),
         );
 
-        return new Cloth('lawn', 'Lawn', pricePerMetre: 1200, cuts: [new Cut('cut', [
-            $entry('02-01', LedgerKind::Bought, '3'),
-            $entry('03-05', LedgerKind::Cut, '1.8'),
-            $entry('04-02', LedgerKind::GivenAway, '1.3'),
-            $entry('04-20', LedgerKind::Washed, '1.3'),
-            $entry('05-02', LedgerKind::Spoilt, null),
-        ])]);
+        return new Cloth(
+            'lawn',
+            'Lawn',
+            pricePerMetre: 1200,
+            cuts: [
+                new Cut('cut', [
+                    $entry('02-01', LedgerKind::Bought, '3'),
+                    $entry('03-05', LedgerKind::Cut, '1.8'),
+                    $entry('04-02', LedgerKind::GivenAway, '1.3'),
+                    $entry('04-20', LedgerKind::Washed, '1.3'),
+                    $entry('05-02', LedgerKind::Spoilt, null),
+                ]),
+            ],
+        );
     }
 
     /** @return list<Project> */
@@ -177,17 +214,35 @@ final class YearInReviewTest extends TestCase
         $in = static fn (ProjectState $state, string $on, string $why = ''): array => [new Entered($state, Sewn::day($on), $why)];
 
         return [
-            new Project('t', 'Top', $season, 2, state: ProjectState::Done, claims: [$unknown], sewing: new Sewing(
-                stretches: [new Stretch(new \DateTimeImmutable('2026-12-30'), 60), new Stretch(Sewn::day('04-03'), 30)],
-                states: $in(ProjectState::Done, '05-02'),
-            )),
-            new Project('d', 'Dress', $season, 1, state: ProjectState::Done, claims: [$used], sewing: new Sewing(
-                stretches: [new Stretch(Sewn::day('03-03'), 90)],
-                states: $in(ProjectState::Done, '03-20'),
-            )),
-            new Project('j', 'Jacket', $season, 3, state: ProjectState::GivenUp, sewing: new Sewing(
-                states: $in(ProjectState::GivenUp, '04-01', 'too warm by now'),
-            )),
+            new Project(
+                't',
+                'Top',
+                $season,
+                2,
+                state: ProjectState::Done,
+                claims: [$unknown],
+                sewing: new Sewing(
+                    stretches: [new Stretch(new \DateTimeImmutable('2026-12-30'), 60), new Stretch(Sewn::day('04-03'), 30)],
+                    states: $in(ProjectState::Done, '05-02'),
+                ),
+            ),
+            new Project(
+                'd',
+                'Dress',
+                $season,
+                1,
+                state: ProjectState::Done,
+                claims: [$used],
+                sewing: new Sewing(stretches: [new Stretch(Sewn::day('03-03'), 90)], states: $in(ProjectState::Done, '03-20')),
+            ),
+            new Project(
+                'j',
+                'Jacket',
+                $season,
+                3,
+                state: ProjectState::GivenUp,
+                sewing: new Sewing(states: $in(ProjectState::GivenUp, '04-01', 'too warm by now')),
+            ),
             new Project('c', 'Coat', $season, 4),
             new Project('s', 'Someday', Season::none(), 1),
         ];

@@ -130,7 +130,7 @@ final class BenchPagesTest extends PageTestCase
         self::assertStringContainsString('C, size 14, for Ottoline', self::says($page));
         self::assertContains('Lining', $page->filter('.role-head')->each(static fn ($head): string => $head->text()));
         self::assertStringContainsString('It does not slip: a lining of it drags on what is worn beneath.', self::says($page));
-        self::assertStringContainsString('It fits closely, and you have never made it.', self::says($page, '.toile'));
+        self::assertStringContainsString('It fits closely, and you have not made it before.', self::says($page, '.toile'));
         self::assertStringContainsString('Drafted for woven cloth, and this is knit.', self::says($page));
         self::assertStringContainsString('size 16', self::says($this->get('/bench/pattern?version='.$coat.'&size=16')));
         $boxed = $this->get('/bench/pattern?version='.$coat.'&place=Cedar+box');

@@ -22,6 +22,8 @@ final readonly class MeantFor implements Rule
     {
         return '' === $cloth->meantFor
             ? null
-            : Reason::doubt(4, 'By its name it is cloth for {purpose}, not for the garment itself.', ['purpose' => new Sentence($cloth->meantFor)]);
+            : Reason::doubt(4, 'By its name it is cloth for {purpose}, not for the garment itself.', [
+                'purpose' => new Sentence($cloth->meantFor),
+            ]);
     }
 }

@@ -34,8 +34,13 @@ final readonly class Tools implements Rule
 
         return match (true) {
             !\in_array(Tool::StretchStitch, $asks->sewist->lacks, true) => null,
-            $cloth->isKnit() => Reason::doubt(1, 'Its seams must stretch, and you have no stretch stitch or overlocker: try a narrow zigzag on a scrap.'),
-            Edges::Fray === $cloth->feel->edges => Reason::fact('It frays, and you have no overlocker: neaten with a zigzag, or bind the seams.'),
+            $cloth->isKnit() => Reason::doubt(
+                1,
+                'Its seams must stretch, and you have no stretch stitch or overlocker: try a narrow zigzag on a scrap.',
+            ),
+            Edges::Fray === $cloth->feel->edges => Reason::fact(
+                'It frays, and you have no overlocker: neaten with a zigzag, or bind the seams.',
+            ),
             default => null,
         };
     }

@@ -6,8 +6,8 @@ namespace Octavum\Core\Season\Best;
 
 /**
  * Gives the cuts of a stash to the projects of a season together: whatever comes first in the list has cloth that is enough before
- * all that follow, so that the first is never left out for others; then as little as can be is bought, as little as can be is changed, what suits better is taken, and no useless end
- * is left. Source: docs/rules.md.
+ * all that follow, so that the first is never left out for others; then as little as can be is bought, as little as can be is
+ * changed, what suits better is taken, and no useless end is left. Source: docs/rules.md.
  *
  * By branch and bound over the projects in rank order (A. H. Land, A. G. Doig, 1960). The bound of what is still to be decided is the
  * sum of each project's cheapest choice, as if it had the stash for itself. Cost: exponential in the number of projects at worst;
@@ -160,7 +160,7 @@ final class Assign
     {
         $last = min(self::RANKED, $count) - 1;
 
-        return $i > $last ? [0, self::NONE] : [1 << ($last - $i), 0];
+        return $i > $last ? [0, self::NONE] : [1 << $last - $i, 0];
     }
 
     /**
@@ -176,9 +176,9 @@ final class Assign
 
     private function price(Choice $choice): int
     {
-        return (null === $choice->cut ? self::BUY : 0)
-            + self::POINT * (self::MOST_POINTS - max(-self::MOST_POINTS, min(self::MOST_POINTS, $choice->points)))
-            + ($choice->present ? 0 : self::CHANGE);
+        return (null === $choice->cut ? self::BUY : 0) +
+            self::POINT * (self::MOST_POINTS - max(-self::MOST_POINTS, min(self::MOST_POINTS, $choice->points))) +
+            ($choice->present ? 0 : self::CHANGE);
     }
 
     private static function waste(int $left): int

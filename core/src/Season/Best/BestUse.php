@@ -64,18 +64,21 @@ final readonly class BestUse
      */
     public function of(Season $season, array $projects, array $cloths): Proposed
     {
-        $open = array_values(array_filter(
-            $this->promises->inOrder($projects),
-            static fn (Project $project): bool => $project->season->id === $season->id && null !== self::main($project),
-        ));
+        $open = array_values(
+            array_filter(
+                $this->promises->inOrder($projects),
+                static fn (Project $project): bool => $project->season->id === $season->id && null !== self::main($project),
+            ),
+        );
         [$free, $cuts] = $this->free($open, $projects, $cloths);
         $choices = $found = $sooner = [];
         foreach ($open as $i => $project) {
             $sooner[$i] = $this->sooner($project, $free);
             $laid = $sooner[$i]?->laid;
-            [$choices[$i], $found[$i]] = null === $laid
-                ? $this->choices($project, null === $sooner[$i] ? $cuts : [], $cuts, $free)
-                : [[new Choice(null, $sooner[$i]->claim->cut->id ?? '', $laid->micrometres, 0, true)], []];
+            [$choices[$i], $found[$i]] =
+                null === $laid
+                    ? $this->choices($project, null === $sooner[$i] ? $cuts : [], $cuts, $free)
+                    : [[new Choice(null, $sooner[$i]->claim->cut->id ?? '', $laid->micrometres, 0, true)], []];
         }
         $assigned = (new Assign())->of(array_values($choices), array_map(static fn (Length $one): int => $one->micrometres, $free));
         $changes = [];
@@ -88,9 +91,8 @@ final readonly class BestUse
                 [$cloth, $cut] = $cuts[$choice->cut];
                 $need = Length::ofMicrometres($choice->need);
                 $from = self::main($open[$i]) ?? throw new \LogicException('It has a main cloth.');
-                $before = null === $from->cloth || null === $from->cut
-                    ? null
-                    : $this->need($open[$i], $from, $from->cloth, $from->cut, true);
+                $before =
+                    null === $from->cloth || null === $from->cut ? null : $this->need($open[$i], $from, $from->cloth, $from->cut, true);
                 $changes[] = new Change($way, $from, $choice->option, $cloth, $cut, $need, $judgement, $before);
             }
         }
@@ -135,10 +137,9 @@ final readonly class BestUse
             $own[self::main($project)->id ?? ''] = true;
         }
         $taken = array_map(
-            static fn (array $all): Length => Promise::total(array_values(array_filter(
-                $all,
-                static fn (Promise $promise): bool => !isset($own[$promise->claim->id]),
-            ))),
+            static fn (array $all): Length => Promise::total(
+                array_values(array_filter($all, static fn (Promise $promise): bool => !isset($own[$promise->claim->id]))),
+            ),
             $this->promises->of($projects),
         );
         $free = $cuts = [];
@@ -179,7 +180,8 @@ final readonly class BestUse
             $own = $claim->cut->id ?? '';
             $others += array_intersect_key($cuts, [$own => true]);
             $weighed = 0;
-            foreach (null === $option ? $this->bySuit($asks, $others, $own, $way->version->id) : array_intersect_key($cuts, [$own => true]) as $id => $one) {
+            $tried = null === $option ? $this->bySuit($asks, $others, $own, $way->version->id) : array_intersect_key($cuts, [$own => true]);
+            foreach ($tried as $id => $one) {
                 [$cloth, $cut, $traits] = $one;
                 $judgement = $this->judge($cloth, $traits, $asks, $way->version->id);
                 $present = null === $option && $own === $id;

@@ -49,16 +49,18 @@ final readonly class CutBefore
         }
         foreach ($this->cut[$project->version->id ?? ''] ?? [] as [$before, $claim]) {
             if (null !== $claim->used && $this->isLike($before, $claim, $project, $role) && !$free->isLessThan($claim->used)) {
-                return [new Snag(
-                    Severity::Note,
-                    new Sentence('{project}: it came out of {used} before, for {before}. That stands against the figure: lay it out.', [
-                        'project' => $project->name,
-                        'used' => Figure::exact($claim->used),
-                        'before' => $before->name,
-                    ]),
-                    Action::ShowCloth,
-                    $role->claim->cloth->id ?? '',
-                )];
+                return [
+                    new Snag(
+                        Severity::Note,
+                        new Sentence('{project}: it came out of {used} before, for {before}. That stands against the figure: lay it out.', [
+                            'project' => $project->name,
+                            'used' => Figure::exact($claim->used),
+                            'before' => $before->name,
+                        ]),
+                        Action::ShowCloth,
+                        $role->claim->cloth->id ?? '',
+                    ),
+                ];
             }
         }
 
@@ -70,7 +72,9 @@ final readonly class CutBefore
     {
         $sizes = $project->version->table->sizes ?? [];
         [$was, $is] = [array_search($before->largestSize(), $sizes, true), array_search($project->largestSize(), $sizes, true)];
-        $width = static fn (Claim $of): ?Length => null === $of->cloth ? null : ($of->cut?->widthOf($of->cloth) ?? $of->cloth->width)?->full;
+        $width = static fn (Claim $of): ?Length => null === $of->cloth
+            ? null
+            : ($of->cut?->widthOf($of->cloth) ?? $of->cloth->width)?->full;
         [$then, $now] = [$width($claim), $width($role->claim)];
 
         return $claim->isFor($role->claim->role, $role->claim->pieces)

@@ -84,7 +84,10 @@ final readonly class SeasonCheck
         $open = $this->promises->inOrder($projects);
         $promises = $this->promises->of($open);
         $notions = $this->notions($open);
-        $turns = Turn::of(array_values(array_filter($open, static fn (Project $one): bool => $one->season->id === $season->id)), Pace::of($projects));
+        $turns = Turn::of(
+            array_values(array_filter($open, static fn (Project $one): bool => $one->season->id === $season->id)),
+            Pace::of($projects),
+        );
         $before = new CutBefore($projects);
         $answers = array_map(
             fn (Turn $turn): ProjectAnswer => $this->project($turn, $promises, $notions['#'.$turn->project->id] ?? [], $before),
@@ -145,8 +148,9 @@ final readonly class SeasonCheck
             $taken = $this->promises->taking($promises, $open, $made);
             $season = array_values(array_filter($open, static fn (Project $one): bool => $one->season->id === $project->season->id));
             $ways = array_map(static fn (Project $one): Project => $one->id === $project->id ? $made : $one, $season);
-            $turn = array_values(array_filter(Turn::of($ways, $pace), static fn (Turn $one): bool => $one->project === $made))[0]
-                ?? throw new \LogicException('It is open, and of this season.');
+            $turn =
+                array_values(array_filter(Turn::of($ways, $pace), static fn (Turn $one): bool => $one->project === $made))[0] ??
+                throw new \LogicException('It is open, and of this season.');
             $answer = $this->project($turn, $taken, [], new CutBefore($open));
             $answers[] = new OptionAnswer($option, $answer, (new Collisions())->of($answer));
         }
@@ -206,10 +210,13 @@ final readonly class SeasonCheck
         $roles = $sizes = [];
         foreach ($project->lines() as $line) {
             foreach ($line->claims as $claim) {
-                $roles = [...$roles, ...array_map(
-                    static fn (RoleAnswer $role): RoleAnswer => [] === $project->copies ? $role : $role->of($line),
-                    $this->role($line, $claim, $promises),
-                )];
+                $roles = [
+                    ...$roles,
+                    ...array_map(
+                        static fn (RoleAnswer $role): RoleAnswer => [] === $project->copies ? $role : $role->of($line),
+                        $this->role($line, $claim, $promises),
+                    ),
+                ];
             }
             $sizes = $line === $project ? [] : [...$sizes, ...(new SizeSnags())->of($line)];
         }

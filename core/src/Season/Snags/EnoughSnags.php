@@ -44,10 +44,19 @@ final readonly class EnoughSnags
      */
     public function laid(Project $project, Claim $claim, Cloth $cloth, Length $missing, array $ahead): array
     {
-        $with = ['project' => $project->name, 'missing' => Figure::needed($missing), 'cloth' => $cloth->name, 'others' => $this->names($ahead)];
-        $sentence = [] === $ahead
-            ? new Sentence('{project} is {missing} short on {cloth} by the envelope, and enough when it is laid.', $with)
-            : new Sentence('{project} is {missing} short on {cloth} by the envelope, after {others}, and enough when it is laid.', $with);
+        $with = [
+            'project' => $project->name,
+            'missing' => Figure::needed($missing),
+            'cloth' => $cloth->name,
+            'others' => $this->names($ahead),
+        ];
+        $sentence =
+            [] === $ahead
+                ? new Sentence('{project} is {missing} short on {cloth} by the envelope, and enough when it is laid.', $with)
+                : new Sentence(
+                    '{project} is {missing} short on {cloth} by the envelope, after {others}, and enough when it is laid.',
+                    $with,
+                );
 
         return [new Snag(Severity::Short, $sentence, Action::KeepLay, $project->id.' '.$claim->id)];
     }

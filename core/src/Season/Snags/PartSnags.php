@@ -96,7 +96,8 @@ final readonly class PartSnags
         $isCapShort = $off->isNegative() && Seam::Armhole === $seam;
         $sentence = new Sentence(
             match (true) {
-                $isCapShort => '{project}, {part}: {edges}. The cap is {off} shorter than its armhole and cannot be set in: widen it, or take other sleeves.',
+                $isCapShort => '{project}, {part}: {edges}. '
+                    .'The cap is {off} shorter than its armhole and cannot be set in: widen it, or take other sleeves.',
                 0 === $off->micrometres => '{project}, {part}: {edges}: they are alike.',
                 $off->isNegative() => '{project}, {part}: {edges}: what is sewn on is {off} shorter. Compare them before cutting.',
                 default => '{project}, {part}: {edges}: what is sewn on is {off} longer. Is that its ease?',
@@ -104,6 +105,13 @@ final readonly class PartSnags
             $with,
         );
 
-        return [new Snag($isCapShort ? Severity::Short : ($off->isNegative() ? Severity::Tight : Severity::Note), $sentence, Action::ChooseInProject, $project->id)];
+        return [
+            new Snag(
+                $isCapShort ? Severity::Short : ($off->isNegative() ? Severity::Tight : Severity::Note),
+                $sentence,
+                Action::ChooseInProject,
+                $project->id,
+            ),
+        ];
     }
 }

@@ -57,9 +57,14 @@ final class BlockTest extends TestCase
     public function testWhichSizesAreYears(array $sizes, string $size, bool $years): void
     {
         $table = new RequirementTable($sizes, []);
-        $need = static fn (bool $child): ?int => (new Block())
-            ->need(Garment::Dress, $table, Role::Main, $size, new LaySurface(Length::ofMillimetres(1380)), $child)
-            ?->micrometres;
+        $need = static fn (bool $child): ?int => (new Block())->need(
+            Garment::Dress,
+            $table,
+            Role::Main,
+            $size,
+            new LaySurface(Length::ofMillimetres(1380)),
+            $child,
+        )?->micrometres;
         self::assertSame($years, $need(false) === $need(true));
     }
 
@@ -117,7 +122,13 @@ final class BlockTest extends TestCase
         self::assertLessThan(
             $this->need(Garment::Dress, [], 1380),
             (new Block())
-                ->need(Garment::Dress, new RequirementTable(['2', '4', '6'], []), Role::Main, '4', new LaySurface(Length::ofMillimetres(1380)))
+                ->need(
+                    Garment::Dress,
+                    new RequirementTable(['2', '4', '6'], []),
+                    Role::Main,
+                    '4',
+                    new LaySurface(Length::ofMillimetres(1380)),
+                )
                 ?->millimetres(),
         );
         self::assertSame([], (new Block())->pieces(Garment::Dress, null, Role::Lining, '14'));
@@ -164,7 +175,13 @@ final class BlockTest extends TestCase
             array_keys($printed),
             $printed,
         );
-        $need = (new Block())->need($garment, new RequirementTable($sizes, $rows), Role::Main, '14', new LaySurface(Length::ofMillimetres($usable)));
+        $need = (new Block())->need(
+            $garment,
+            new RequirementTable($sizes, $rows),
+            Role::Main,
+            '14',
+            new LaySurface(Length::ofMillimetres($usable)),
+        );
 
         return null === $need ? null : (int) $need->millimetres();
     }

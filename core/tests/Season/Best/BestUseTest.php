@@ -52,7 +52,11 @@ final class BestUseTest extends TestCase
     {
         self::assertSame([], $this->proposed([$this->cloth('Found in a box', null, new Feel(), null)]));
         $silent = new ClothAdvice();
-        self::assertSame([], $this->proposed([$this->cloth('Lawn', ClothType::Lawn)], advice: $silent), 'nor for a pattern that says nothing');
+        self::assertSame(
+            [],
+            $this->proposed([$this->cloth('Lawn', ClothType::Lawn)], advice: $silent),
+            'nor for a pattern that says nothing',
+        );
     }
 
     public function testClothForToilesAndLiningsIsNot(): void
@@ -105,12 +109,23 @@ final class BestUseTest extends TestCase
         $advice ??= new ClothAdvice(lightest: WeightClass::Light, heaviest: WeightClass::Light, crispest: Drape::Soft);
         $pattern = new Pattern('p', 'Dress', garment: Garment::Dress, versions: [$version, ...$more], advice: $advice);
         $own = $this->cloth('Own', ClothType::Lawn, length: '1.5');
-        $project = new Project('d', 'Dress', Plan::season(), 1, null, $pattern, $version, '14', claims: [
-            new Claim('c', Role::Main, $own, $own->cuts[0]),
-        ]);
+        $project = new Project(
+            'd',
+            'Dress',
+            Plan::season(),
+            1,
+            null,
+            $pattern,
+            $version,
+            '14',
+            claims: [new Claim('c', Role::Main, $own, $own->cuts[0])],
+        );
 
-        return (new BestUse(new Assumptions(), new Sewist(), $overruled, new LaidAtOnce()))
-            ->of($project->season, [$project], [$own, ...$others]);
+        return (new BestUse(new Assumptions(), new Sewist(), $overruled, new LaidAtOnce()))->of(
+            $project->season,
+            [$project],
+            [$own, ...$others],
+        );
     }
 
     private function version(string $id, string $length, bool $hasPieces = false): Version

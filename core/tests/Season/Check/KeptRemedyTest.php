@@ -53,7 +53,18 @@ final class KeptRemedyTest extends TestCase
     /** At the clock, for each lay: what is found must be kept, however good it is. */
     private const LOOKS = 12;
 
-    private const CHANGES = ['binding', 'hidden', 'narrow', 'turned', 'shorter:5', 'shorter:20', 'less full:15', 'short sleeves', 'sleeveless', 'left out'];
+    private const CHANGES = [
+        'binding',
+        'hidden',
+        'narrow',
+        'turned',
+        'shorter:5',
+        'shorter:20',
+        'less full:15',
+        'short sleeves',
+        'sleeveless',
+        'left out',
+    ];
 
     public function testWhatRemediesSayIsEnoughIsEnoughInTheSeason(): void
     {
@@ -74,12 +85,11 @@ final class KeptRemedyTest extends TestCase
             $changes = null === $change ? [] : [$change];
             self::assertSame([] === $changes, [] === $changes && $make->isEnough());
             $after = $this->answer($this->keep($project, $make, $changes));
-            self::assertNotSame(Verdict::Short, $after->verdict, \sprintf(
-                'case %d, %s: %s left of it',
-                $case,
-                $change->key ?? 'the lay alone',
-                $after->spare?->millimetres() ?? '?',
-            ));
+            self::assertNotSame(
+                Verdict::Short,
+                $after->verdict,
+                \sprintf('case %d, %s: %s left of it', $case, $change->key ?? 'the lay alone', $after->spare?->millimetres() ?? '?'),
+            );
             ++$kept;
         }
         self::assertGreaterThan(self::CASES / 3, $short);
@@ -100,9 +110,9 @@ final class KeptRemedyTest extends TestCase
     public function testWhatIsAlteredCountsOnTheLay(): void
     {
         $panels = [self::box('Front', 900, 650, 2), self::box('Back', 900, 650, 2)];
-        $altered = fn (int $by): RoleAnswer => $this->answer($this->project($panels, '2.40', '1.91', null, [
-            new Alteration('longer', Length::ofMillimetres($by)),
-        ]));
+        $altered = fn (int $by): RoleAnswer => $this->answer(
+            $this->project($panels, '2.40', '1.91', null, [new Alteration('longer', Length::ofMillimetres($by))]),
+        );
         self::assertSame([1900, false], [$altered(100)->laid?->millimetres(), $altered(100)->isEnoughLaid()]);
         self::assertSame([1700, true], [$altered(-100)->laid?->millimetres(), $altered(-100)->isEnoughLaid()]);
     }
@@ -151,7 +161,9 @@ final class KeptRemedyTest extends TestCase
 
     private function answer(Project $project): RoleAnswer
     {
-        return (new SeasonCheck(new Assumptions(), memory: new LaidAtOnce(self::LOOKS)))->check($project->season, [$project])->projects[0]->roles[0];
+        return (new SeasonCheck(new Assumptions(), memory: new LaidAtOnce(self::LOOKS)))->check($project->season, [
+            $project,
+        ])->projects[0]->roles[0];
     }
 
     private function random(): Project
@@ -210,9 +222,19 @@ final class KeptRemedyTest extends TestCase
         );
         $pattern = new Pattern('pattern', 'Skirt', garment: Garment::Skirt, versions: [$version]);
 
-        return new Project('project', 'Skirt', Plan::season(), 1, null, $pattern, $version, '14', alterations: $alterations, claims: [
-            new Claim('claim', Role::Main, $cloth, $cut),
-        ], matching: $matching);
+        return new Project(
+            'project',
+            'Skirt',
+            Plan::season(),
+            1,
+            null,
+            $pattern,
+            $version,
+            '14',
+            alterations: $alterations,
+            claims: [new Claim('claim', Role::Main, $cloth, $cut)],
+            matching: $matching,
+        );
     }
 
     /** @param list<Alteration> $alterations */

@@ -71,9 +71,20 @@ final class RoomsTest extends TestCase
         $ask = (new EnvelopeAsk(new Estimator(new Assumptions())))->of($project, $project->claims[0], $toCut);
         self::assertSame($needed, $ask?->millimetres(), 'at the gate');
 
-        $together = new Project('t', 'Two', $project->season, 1, null, $project->pattern, $project->version, 'S', copies: [
-            new Copy(null, $project->size, $project->gradedTo, $project->claims),
-        ], alterations: $project->alterations, matching: $project->matching, claims: [new Claim('first', Role::Main)]);
+        $together = new Project(
+            't',
+            'Two',
+            $project->season,
+            1,
+            null,
+            $project->pattern,
+            $project->version,
+            'S',
+            copies: [new Copy(null, $project->size, $project->gradedTo, $project->claims)],
+            alterations: $project->alterations,
+            matching: $project->matching,
+            claims: [new Claim('first', Role::Main)],
+        );
         self::assertSame($needed, $this->roles($together)[1]->amount()?->millimetres(), 'sewn with others');
 
         self::assertSame($needed, $this->asked($project), 'in the shop');
@@ -85,7 +96,11 @@ final class RoomsTest extends TestCase
         $found = (new LaidNeed(new Assumptions(), $memory))->find($project->wanted($project->claims[0]), $cloth, $cut);
         self::assertSame($laid, (int) $found?->millimetres(), 'laid, in the season and the remedies');
         $repeat = $project->asked($project->claims[0], new Assumptions())->repeat;
-        self::assertSame(null !== $repeat, (new ProjectLay($project, $project->claims[0], new Assumptions()))->rules()->match, 'on the table');
+        self::assertSame(
+            null !== $repeat,
+            (new ProjectLay($project, $project->claims[0], new Assumptions()))->rules()->match,
+            'on the table',
+        );
         $pieces = $project->version?->pieces->in('L', Role::Main) ?? [];
         $offer = (new Offers(new Assumptions()))->of($pieces, 'L', [$cloth], wanted: $project->wanted($project->claims[0]))[0] ?? null;
         self::assertSame($laid, (int) $offer?->need->millimetres(), 'among the cuts that are offered');

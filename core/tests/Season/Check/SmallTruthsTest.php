@@ -40,10 +40,10 @@ final class SmallTruthsTest extends TestCase
     public function testMendingWantsNoMainCloth(string $name, bool $wants): void
     {
         $answer = Plan::check(new Project('m', $name, Plan::season(), 1, minutes: 60))->projects[0];
-        self::assertSame($wants, [] !== array_filter(
-            $answer->snags,
-            static fn (Snag $snag): bool => str_contains((string) $snag->sentence, 'no cloth for'),
-        ));
+        self::assertSame(
+            $wants,
+            [] !== array_filter($answer->snags, static fn (Snag $snag): bool => str_contains((string) $snag->sentence, 'no cloth for')),
+        );
         self::assertSame($wants ? Verdict::NotKnown : null, $answer->verdict);
     }
 
@@ -52,11 +52,23 @@ final class SmallTruthsTest extends TestCase
         $line = static function (Ownership $ownership): GateState {
             $version = Plan::version(['150 cm' => '1.20']);
             $pattern = new Pattern('p', 'Ferry skirt', ownership: $ownership, versions: [$version]);
-            $project = new Project('s', 'Skirt', Plan::season(), 1, null, $pattern, $version, '14', claims: [Plan::claim(Plan::cloth('150 cm', '2'))]);
+            $project = new Project(
+                's',
+                'Skirt',
+                Plan::season(),
+                1,
+                null,
+                $pattern,
+                $version,
+                '14',
+                claims: [Plan::claim(Plan::cloth('150 cm', '2'))],
+            );
             $answer = Plan::check($project)->projects[0];
             $lines = (new Gate())->of($answer, $answer->roles[0], [], []);
 
-            return array_column(array_map(static fn (GateLine $one): array => [$one->check->value, $one->state], $lines), 1, 0)[Check::Pattern->value];
+            return array_column(array_map(static fn (GateLine $one): array => [$one->check->value, $one->state], $lines), 1, 0)[
+                Check::Pattern->value
+            ];
         };
         self::assertSame(GateState::Clear, $line(Ownership::Borrowed));
         self::assertSame(GateState::Open, $line(Ownership::Wished));
@@ -66,7 +78,8 @@ final class SmallTruthsTest extends TestCase
     {
         $version = Plan::version(['150 cm' => '1.20']);
         $making = Making::of(new Pattern('p', 'Tee', versions: [$version]), $version, null, new Sewist(lacks: [Tool::StretchStitch]));
-        $says = static fn (ClothType $type): ?Reason => (new Tools())->of(Traits::of(new Cloth('c', 'C', type: $type), 2500), $making->asks);
+        $says = static fn (ClothType $type): ?Reason => (new Tools())
+            ->of(Traits::of(new Cloth('c', 'C', type: $type), 2500), $making->asks);
         self::assertStringContainsString('seams must stretch', (string) $says(ClothType::Jersey)?->sentence);
         self::assertNull($says(ClothType::Poplin));
     }
@@ -75,12 +88,22 @@ final class SmallTruthsTest extends TestCase
     public function testWhatCameOutOfLessBeforeStandsAgainstTheFigure(): void
     {
         $version = Plan::version(['150 cm' => '1.20']);
-        $said = fn (string $length, string $used): array => array_values(array_filter(array_map(
-            static fn (Snag $snag): string => (string) $snag->sentence,
-            Plan::check(Plan::project('Skirt', 1, $version, Plan::claim(Plan::cloth('150 cm', Plan::cut($length, true)))), $this->made($version, $used))
-                ->projects[0]->snags,
-        ), static fn (string $one): bool => str_contains($one, 'came out of')));
-        self::assertSame(['Skirt: it came out of 90 cm before, for First. That stands against the figure: lay it out.'], $said('1.06', '0.90'));
+        $said = fn (string $length, string $used): array => array_values(
+            array_filter(
+                array_map(
+                    static fn (Snag $snag): string => (string) $snag->sentence,
+                    Plan::check(
+                        Plan::project('Skirt', 1, $version, Plan::claim(Plan::cloth('150 cm', Plan::cut($length, true)))),
+                        $this->made($version, $used),
+                    )->projects[0]->snags,
+                ),
+                static fn (string $one): bool => str_contains($one, 'came out of'),
+            ),
+        );
+        self::assertSame(
+            ['Skirt: it came out of 90 cm before, for First. That stands against the figure: lay it out.'],
+            $said('1.06', '0.90'),
+        );
         self::assertSame([], $said('0.95', '0.90'), 'so much is not there');
         self::assertSame([], $said('1.40', '0.90'), 'it is enough');
     }
@@ -90,8 +113,17 @@ final class SmallTruthsTest extends TestCase
         $cloth = Plan::cloth('150 cm', '2', name: 'Before');
         $claim = new Claim('before', Role::Main, $cloth, $cloth->cuts[0], cutOut: true, used: Length::ofMetres($used));
 
-        return new Project('first', 'First', Plan::season(), 2, null, new Pattern('pattern', 'P', versions: [$version]), $version, '14', state: ProjectState::Done, claims: [
-            $claim,
-        ]);
+        return new Project(
+            'first',
+            'First',
+            Plan::season(),
+            2,
+            null,
+            new Pattern('pattern', 'P', versions: [$version]),
+            $version,
+            '14',
+            state: ProjectState::Done,
+            claims: [$claim],
+        );
     }
 }
