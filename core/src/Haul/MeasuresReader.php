@@ -40,7 +40,7 @@ final readonly class MeasuresReader
         $isUnder =
             null !==
             $this->line->take(
-                '(?<!\p{L})(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)|not quite|nearly|almost)(?=\s(?:'.
+                '(?<!\p{L})(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)|not quite|nearly|almost|barely)(?=\s(?:'.
                     $n.
                     '|'.
                     HaulCursor::SPOKEN.
@@ -258,7 +258,7 @@ final readonly class MeasuresReader
         }
         if ($this->isSmall($first) && !$this->isSmall($second)) {
             [$length, $width] = [$width, $length];
-        } elseif ($this->isSmall($first) && max($length->micrometres, $width->micrometres) < 1_300_000) {
+        } elseif ($this->isSmall($first) && $this->isEitherWay($length, $width)) {
             $this->line->doubt(
                 new Sentence('{said}: read as {length} long and {width} wide', [
                     'said' => trim($found[0]),
@@ -269,6 +269,15 @@ final readonly class MeasuresReader
         }
 
         return [$length, $width];
+    }
+
+    /** Both short, or the first is usual as a width and the second is not: 150 x 100, 150 x 300. */
+    private function isEitherWay(Length $length, Length $width): bool
+    {
+        [$long, $wide] = [$length->micrometres, $width->micrometres];
+        $isUsual = static fn (int $side): bool => $side >= 1_100_000 && $side <= 1_800_000;
+
+        return max($long, $wide) < 1_300_000 || (!$isUsual($wide) && ($isUsual($long) || $wide > 1_800_000));
     }
 
     /**
@@ -302,7 +311,7 @@ final readonly class MeasuresReader
         $found =
             null === $length
                 ? $this->line->take(
-                    '(?<![\d.,/\p{L}-])\d{1,2}\s?(?:m\s?\d{2}(?:\s?cm)?(?!\s?(?:%|[\d.,x"]))|(?:yards?|yds?|y)\s(?:[12]?\d|3[0-5])\s?(?:inch(?:es)?|ins?|")|(?:feet|foot|ft)\s?(?:\d|1[01])\s?(?:inch(?:es)?|ins?|"))'.
+                    '(?<![\d.,/\p{L}-])\d{1,2}\s?(?:m\s?\d{2}(?:\s?cm)?(?!\s?(?:%|[\dx"]|[.,]\d))|(?:yards?|yds?|y)\s(?:[12]?\d|3[0-5])\s?(?:inch(?:es)?|ins?|")|(?:feet|foot|ft)\s?(?:\d|1[01])\s?(?:inch(?:es)?|ins?|"))'.
                         HaulCursor::WORD_END,
                 )
                 : null;

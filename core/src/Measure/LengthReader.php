@@ -106,8 +106,8 @@ final readonly class LengthReader
                 'examples' => self::EXAMPLES,
             ]);
         }
-        $under =
-            preg_replace('/^(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)|not quite|nearly|almost) /', '', $plain) ?? $plain;
+        $words = '/^(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)|not quite|nearly|almost|barely) /';
+        $under = preg_replace($words, '', $plain) ?? $plain;
         $less = $under === $plain || $this->larger ? 0 : self::JUST_UNDER;
         $length = Length::ofMicrometres($this->sum($under, $text, $default) - $less);
         if ($length->micrometres <= 0) {
