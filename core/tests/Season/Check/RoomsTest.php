@@ -118,6 +118,11 @@ final class RoomsTest extends TestCase
         yield 'a repeat, and longer' => [self::project(repeat: 230, by: 100), 1700 + 460, 1000 + 720];
         // the larger of 15 % and 25 cm
         yield 'one-way' => [self::project(direction: Direction::OneWay), 1850, 1400];
+        yield 'one-way, and longer' => [self::project(by: 100, direction: Direction::OneWay), 1850 + 100, 1500];
+        // the row with nap of a narrower cloth, or the wider row and its allowance: the lesser
+        yield 'one-way, the row with nap asks less' => [self::project(direction: Direction::OneWay, withNap: 1700), 1700, 1400];
+        yield 'one-way, the row with nap asks more' => [self::project(direction: Direction::OneWay, withNap: 1900), 1850, 1400];
+        yield 'both ways, the row with nap asks nothing' => [self::project(withNap: 1700), 1600, 1400];
         yield 'graded between' => [self::project(size: 'S', gradedTo: 'L'), 1600, 1400];
     }
 
@@ -128,13 +133,18 @@ final class RoomsTest extends TestCase
         Direction $direction = Direction::None,
         string $size = 'L',
         ?string $gradedTo = null,
+        ?int $withNap = null,
     ): Project {
         $row = new Requirement(Role::Main, Length::ofMillimetres(1400), Nap::Without, [
             'S' => Length::ofMetres('1.2'),
             'L' => Length::ofMetres('1.6'),
         ]);
+        $napped = null === $withNap ? [] : [new Requirement(Role::Main, Length::ofMillimetres(1150), Nap::With, [
+            'S' => Length::ofMetres('1.3'),
+            'L' => Length::ofMillimetres($withNap),
+        ])];
         $panel = new Piece('Panel', Role::Main, 3, shapes: [new Shape([], Outline::rectangle(700, 600))]);
-        $version = new Version('v', 'A', new RequirementTable(['S', 'L'], [$row]), pieces: PieceSet::of([$panel], ['S', 'L']));
+        $version = new Version('v', 'A', new RequirementTable(['S', 'L'], [$row, ...$napped]), pieces: PieceSet::of([$panel], ['S', 'L']));
         $cut = new Cut('cut', Plan::cut('3', true)->ledger);
         $cloth = new Cloth(
             'cloth',
