@@ -77,6 +77,21 @@ final class RoomsAgreeTest extends PageTestCase
         self::assertNull($this->get('/season')->filter('body')->attr('data-settled-url'));
     }
 
+    public function testTheButtonPressedTwiceFromAnOldPageKeepsOneLay(): void
+    {
+        $this->signInToDemo();
+        $pinafore = $this->project('Quarry pinafore');
+        $this->get('/season');
+        $this->service(LaySettler::class)->settle($this->demo());
+        $form = $this->get('/season')->filter('form[action$="/enough/'.$pinafore->claims[0]->id.'/keep"]')->form();
+        $this->browser->submit($form);
+        $kept = $this->project('Quarry pinafore')->claims[0]->lay->id ?? self::fail('It is kept.');
+        $this->browser->submit($form);
+        $page = $this->browser->followRedirect();
+        self::assertResponseIsSuccessful();
+        self::assertSame($kept, $this->project('Quarry pinafore')->claims[0]->lay?->id, self::says($page, '.toasts'));
+    }
+
     private function verdict(Project $project, Account $account): ?Verdict
     {
         $this->fresh($account);

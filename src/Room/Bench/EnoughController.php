@@ -12,6 +12,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\Verdict;
 use Octavum\Core\Need\Way;
 use Octavum\Core\Remedy\Attempts;
 use Octavum\Core\Remedy\Change;
@@ -84,6 +85,13 @@ final class EnoughController extends AbstractController
         }
         if ([] === $chosen && !$case->make->isEnough()) {
             $toast->say('Nothing is ticked, so nothing is changed.');
+
+            return $back;
+        }
+        // pressed twice, or on a page from before
+        $isKept = [] === $chosen && null !== $case->role->claim->lay && Verdict::Short !== $case->role->verdict;
+        if ($isKept || Verdict::Fits === $case->role->verdict) {
+            $toast->say('It is enough already, so nothing is changed.');
 
             return $back;
         }
