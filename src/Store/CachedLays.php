@@ -35,6 +35,18 @@ final class CachedLays implements LayMemory
         return $laid ?? [];
     }
 
+    /** With nothing changed, unless it was laid before, and kept. */
+    public function lay(Laying $laying): Lays
+    {
+        $lays = new Lays($laying, $this->recall($laying));
+        if (!$lays->isLaid()) {
+            $lays->unchanged();
+            $this->store($lays);
+        }
+
+        return $lays;
+    }
+
     public function store(Lays $lays): void
     {
         $key = $lays->laying->key();

@@ -6,7 +6,6 @@ namespace Octavum\Store;
 
 use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Remedy\LayMemory;
-use Octavum\Core\Remedy\Lays;
 
 /** Lays pieces when they are asked for and were not laid before: for commands, where no page waits. */
 final readonly class LaidNow implements LayMemory
@@ -17,12 +16,6 @@ final readonly class LaidNow implements LayMemory
 
     public function recall(Laying $laying): array
     {
-        $lays = new Lays($laying, $this->lays->recall($laying));
-        if (!$lays->isLaid()) {
-            $lays->unchanged();
-            $this->lays->store($lays);
-        }
-
-        return $lays->all();
+        return $this->lays->lay($laying)->all();
     }
 }

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace Octavum\Store;
 
 use Octavum\Account\Account;
-use Octavum\Core\Remedy\Laying;
-use Octavum\Core\Remedy\Lays;
 use Octavum\Work\Jobs;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
@@ -68,18 +66,11 @@ final readonly class LaySettler
             if (null !== $goOn && !$goOn()) {
                 return $done;
             }
-            $this->lay($laying);
+            $this->lays->lay($laying);
         }
         $this->cache->deleteItem(self::mark($account));
 
         return \count($missing);
-    }
-
-    private function lay(Laying $laying): void
-    {
-        $lays = new Lays($laying, $this->lays->recall($laying));
-        $lays->unchanged();
-        $this->lays->store($lays);
     }
 
     private static function mark(Account $account): string

@@ -77,12 +77,6 @@ enum ClothType: string
     /** Its surface points one way unless someone says otherwise. */
     public function hasNap(): bool
     {
-        return $this->hasPile();
-    }
-
-    /** It has a pile, which stands one way. */
-    public function hasPile(): bool
-    {
         return \in_array(
             $this,
             [self::Velvet, self::Velveteen, self::Velour, self::Panne, self::FauxFur, self::Corduroy, self::PileFleece],

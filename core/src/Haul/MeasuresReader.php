@@ -7,6 +7,7 @@ namespace Octavum\Core\Haul;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthReader;
 use Octavum\Core\Measure\Numbers;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
@@ -18,9 +19,6 @@ final readonly class MeasuresReader
 {
     /** In micrometres: from here on a figure is likely to be a width. */
     private const WIDE = 600_000;
-
-    /** Taken off a length that is "just under" a figure, micrometres. */
-    private const JUST_UNDER = 20_000;
 
     public function __construct(private HaulCursor $line)
     {
@@ -37,15 +35,7 @@ final readonly class MeasuresReader
         $count = 1;
         $length = $width = null;
         $this->converted();
-        $isUnder =
-            null !==
-            $this->line->take(
-                '(?<!\p{L})(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)|not quite|nearly|almost|barely)(?=\s(?:'.
-                    $n.
-                    '|'.
-                    HaulCursor::SPOKEN.
-                    '))',
-            );
+        $isUnder = null !== $this->line->take('(?<!\p{L})'.LengthReader::UNDER.'(?=\s(?:'.$n.'|'.HaulCursor::SPOKEN.'))');
         if (null !== ($found = $this->line->take('(?<=[\s,])(?:(\d{1,2})\s?(?:x\s?)?)?fat quarters?'.HaulCursor::WORD_END))) {
             $count = max(1, min(20, (int) ($found[1] ?? 1)));
             [$length, $width] = [Length::of('50', Unit::Centimetre), Length::of('55', Unit::Centimetre)];
@@ -129,7 +119,7 @@ final readonly class MeasuresReader
         }
         [$length, $width] = $this->loose($length, $width, $system, $inShop);
         if ($isUnder && null !== $length) {
-            $length = Length::ofMicrometres(max(0, $length->micrometres - self::JUST_UNDER));
+            $length = Length::ofMicrometres(max(0, $length->micrometres - LengthReader::JUST_UNDER));
             $this->line->doubt(new Sentence('a little under: 2 cm less is counted until it is measured'));
         }
 
@@ -166,25 +156,9 @@ final readonly class MeasuresReader
             1 ===
             preg_match('~(?<!\p{L})(?:scraps|remnants|offcuts|cuts|pieces|lengths)'.HaulCursor::WORD_END.'~u', $this->line->named);
         $joint = '\s?(?:\+|&|,?\s?(?:and|plus)\s'.($isNamed ? '|,' : '').')\s?';
+        $one = '(?:'.$n.')\s?(?:'.$u.')';
         $found = $this->line->take(
-            '(?<![\d.,\p{L}/-])(?:'.
-                $n.
-                ')\s?(?:'.
-                $u.
-                ')?(?:'.
-                $joint.
-                '(?:'.
-                $n.
-                ')\s?(?:'.
-                $u.
-                ')?)*'.
-                $joint.
-                '(?:'.
-                $n.
-                ')\s?(?:'.
-                $u.
-                ')'.
-                HaulCursor::WORD_END.
+            '(?<![\d.,\p{L}/-])'.$one.'?(?:'.$joint.$one.'?)*'.$joint.$one.HaulCursor::WORD_END.
                 '(?!\s?(?:wide|width|x\s?\d|by\s?\d))',
         );
         if (null === $found) {

@@ -93,7 +93,7 @@ final readonly class WhatWouldDo
             },
             Role::Pocketing => match (true) {
                 $traits->isHeavy(), $traits->isKnit() => Reason::refusal('Pocket bags want something thin and woven.'),
-                true === $cloth->type?->hasPile(), $traits->bulky => Reason::refusal('Too thick for pocket bags: they would show through.'),
+                true === $cloth->type?->hasNap(), $traits->bulky => Reason::refusal('Too thick for pocket bags: they would show through.'),
                 'pockets' === $traits->meantFor => Reason::praise(3, 'A cloth for pockets.'),
                 Opacity::Sheer === $traits->opacity() => Reason::doubt(2, 'Too thin for pocket bags: they would wear through.'),
                 $traits->isLight() => Reason::praise(2, 'Thin and woven, as pocket bags want it.'),

@@ -61,7 +61,10 @@ final readonly class LengthReader
     private const NUMBERS = ['a' => '1', 'an' => '1'] + Numbers::WORDS;
 
     /** Taken off what is "just under" a figure, micrometres; a need takes the whole. */
-    private const JUST_UNDER = 20_000;
+    public const JUST_UNDER = 20_000;
+
+    /** The words for it, in a regular expression. */
+    public const UNDER = '(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)|not quite|nearly|almost|barely)';
     private const LONGEST_TEXT = 100;
     private const EXAMPLES = '1.4 m, 140 cm, 1 5/8 yd or 62 in';
     /** What a fraction may be of: any other figure with a slash is a range, or nothing. */
@@ -106,8 +109,7 @@ final readonly class LengthReader
                 'examples' => self::EXAMPLES,
             ]);
         }
-        $words = '/^(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)|not quite|nearly|almost|barely) /';
-        $under = preg_replace($words, '', $plain) ?? $plain;
+        $under = preg_replace('/^'.self::UNDER.' /', '', $plain) ?? $plain;
         $less = $under === $plain || $this->larger ? 0 : self::JUST_UNDER;
         $length = Length::ofMicrometres($this->sum($under, $text, $default) - $less);
         if ($length->micrometres <= 0) {

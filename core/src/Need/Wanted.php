@@ -46,20 +46,11 @@ final readonly class Wanted
     /** The same, as its version's table has it for the whole. */
     public function whole(): self
     {
-        return new self(
-            $this->version,
-            $this->garment,
-            $this->role,
-            $this->size,
-            $this->gradedTo,
-            $this->alterations,
-            matching: $this->matching,
-            child: $this->child,
-        );
+        return $this->in($this->version);
     }
 
     /** The same of another version of its pattern, as its table has it. */
-    public function in(Version $version): self
+    public function in(?Version $version): self
     {
         return new self(
             $version,

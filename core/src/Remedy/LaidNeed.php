@@ -15,15 +15,19 @@ use Octavum\Core\Need\Wanted;
 /** What the own pieces of what is wanted came to when they were laid before, with nothing changed. */
 final readonly class LaidNeed
 {
-    public function __construct(private Assumptions $assumptions, private LayMemory $memory)
+    /** @param ?LayMemory $memory null where nobody lays: then nothing was */
+    public function __construct(private Assumptions $assumptions, private ?LayMemory $memory)
     {
     }
 
     /** @return ?Length with its alterations; null while nobody has laid them on such cloth, and where parts of the cut are missing */
     public function find(Wanted $wanted, Cloth $cloth, Cut $cut): ?Length
     {
+        if (null === $this->memory || [] !== $cut->bites) {
+            return null;
+        }
         $on = On::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions));
-        $laying = [] === $cut->bites ? Laying::own($wanted, $on, $this->assumptions) : null;
+        $laying = Laying::own($wanted, $on, $this->assumptions);
         $lays = null === $laying ? null : new Lays($laying, $this->memory->recall($laying));
         $laid = true === $lays?->isLaid() ? $lays->unchanged() : null;
 

@@ -33,8 +33,10 @@ final readonly class EnoughCases
     private function case(Account $account, Project $project, RoleAnswer $role): ?EnoughCase
     {
         [$cloth, $cut, $amount] = [$role->claim->cloth, $role->claim->cut, $role->amount()];
-        $version = $project->cutting($role->claim)?->version;
-        if (null === $cloth || null === $cut || null === $amount || null === $role->spare || null === $version) {
+        if (null === $cloth || null === $cut || null === $amount || null === $role->spare) {
+            return null;
+        }
+        if (null === $project->cutting($role->claim)?->version) {
             return null;
         }
         $toCut = ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions, laid: true);
@@ -45,6 +47,6 @@ final readonly class EnoughCases
         $tight = Verdict::Tight === $role->verdict;
         $make = $this->maker->of($account, new Shortfall($project->wanted($role->claim), $amount, $free, $tight), $cloth, $cut);
 
-        return null === $make ? null : new EnoughCase($project, $role, $cloth, $cut, $toCut, $free, $version, $make);
+        return null === $make ? null : new EnoughCase($project, $role, $cloth, $free, $make);
     }
 }

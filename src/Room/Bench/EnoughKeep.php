@@ -59,7 +59,6 @@ final readonly class EnoughKeep
         $touched = [$record, ...$claims];
         $before = $this->takeBack->state($touched);
         $shaped = array_values(array_filter($changes, static fn (Change $change): bool => [] === $change->off));
-        $saves = $case->make->need->minus($case->make->amount(...$changes) ?? $case->make->need);
         if ($case->make->real) {
             $kept = $this->keeper($case)->keep($changes);
             if (!$kept->isEnough) {
@@ -80,6 +79,7 @@ final readonly class EnoughKeep
             }
         } else {
             $shaped = $changes;
+            $saves = $case->make->need->minus($case->make->amount(...$changes) ?? $case->make->need);
         }
         if ([] !== $shaped && $saves->micrometres > 0) {
             $tape = $this->settings->tape();

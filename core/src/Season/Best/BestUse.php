@@ -265,7 +265,7 @@ final readonly class BestUse
             return null;
         }
         $wanted = $project->wanted($claim);
-        $laid = null === $this->memory ? null : (new LaidNeed($this->assumptions, $this->memory))->find($wanted, $cloth, $cut);
+        $laid = (new LaidNeed($this->assumptions, $this->memory))->find($wanted, $cloth, $cut);
         if (null !== $laid && !$left->isLessThan($laid)) {
             return new Sooner($project, $claim, null, $laid);
         }

@@ -108,9 +108,7 @@ final readonly class OnCut
     /** What its own pieces came to when they were laid, with its alterations; null while nobody has laid them on such cloth. */
     private function laid(Wanted $wanted, Cloth $cloth, Cut $cut, Need $need): ?Length
     {
-        $laid = null === $this->memory ? null : (new LaidNeed($this->assumptions, $this->memory))->find($wanted, $cloth, $cut);
-
-        return $laid?->smaller($need->amount);
+        return (new LaidNeed($this->assumptions, $this->memory))->find($wanted, $cloth, $cut)?->smaller($need->amount);
     }
 
     private function noLength(Cut $cut): Unknown

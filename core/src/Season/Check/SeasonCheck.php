@@ -142,16 +142,17 @@ final readonly class SeasonCheck
      */
     private function optionsOf(Project $project, array $open, array $promises, Pace $pace): array
     {
+        $season = array_values(array_filter($open, static fn (Project $one): bool => $one->season->id === $project->season->id));
+        $before = new CutBefore($open);
         $answers = [];
         foreach ($project->openOptions() as $option) {
             $made = $project->made($option);
             $taken = $this->promises->taking($promises, $open, $made);
-            $season = array_values(array_filter($open, static fn (Project $one): bool => $one->season->id === $project->season->id));
             $ways = array_map(static fn (Project $one): Project => $one->id === $project->id ? $made : $one, $season);
             $turn =
                 array_values(array_filter(Turn::of($ways, $pace), static fn (Turn $one): bool => $one->project === $made))[0] ??
                 throw new \LogicException('It is open, and of this season.');
-            $answer = $this->project($turn, $taken, [], new CutBefore($open));
+            $answer = $this->project($turn, $taken, [], $before);
             $answers[] = new OptionAnswer($option, $answer, (new Collisions())->of($answer));
         }
 
