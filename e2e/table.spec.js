@@ -257,6 +257,29 @@ test('pieces are laid to the figures of a large print, with hems at an edge, sav
     await expect(page.getByRole('row', { name: /Front bodice.*a figure in the middle/ })).toBeVisible();
 });
 
+test('an answer that comes late takes no refusal away', async ({ demo: page }) => {
+    await layOnPeonies(page);
+    await expect(page.locator('.laid-list').first()).toContainText('Regatta dress');
+    await page.getByText('Pieces laid to large figures').click();
+    await page.getByLabel('From the squared end').fill('10 cm');
+    await page.getByLabel('From the upper edge').fill('8');
+    await page.getByLabel('From one to the next, across').fill('28 cm');
+    await page.getByLabel('From one to the next, across').press('Tab');
+    await expect(page.locator('.mat-figure')).toBeAttached();
+    const held = [];
+    await page.route('**/table/mat', (route) => (held.length === 0 ? held.push(route) : route.continue()));
+    await page.getByRole('combobox', { name: 'Back bodice' }).selectOption('no figure on its two points');
+    await expect.poll(() => held.length).toBe(1);
+    await page.getByLabel('below its top').nth(1).fill('9 m');
+    await page.getByLabel('below its top').nth(1).press('Tab');
+    await expect(page.getByRole('alert')).toHaveText('A distance of 9000 mm cannot be: it is at most 5 m.');
+    const late = page.waitForResponse('**/table/mat');
+    await held[0].continue();
+    await (await late).finished();
+    await page.getByLabel('From the upper edge').press('Tab');
+    await expect(page.getByRole('alert')).toHaveText('A distance of 9000 mm cannot be: it is at most 5 m.');
+});
+
 test('a piece is drawn while it is measured, and outlines come from an SVG file', async ({ demo: page }) => {
     await open(page, '/patterns?words=moth');
     await page.getByRole('link', { name: 'Moth slip' }).click();

@@ -9,8 +9,10 @@ export const answer = {
         }
         this.judged = (this.judged ?? 0) + 1;
         const asked = this.judged;
-        const answer = await this.send(this.$root.dataset.judge, this.sent());
-        if (answer && asked === this.judged) {
+        const overtaken = () => asked !== this.judged;
+        const answer = await this.send(this.$root.dataset.judge, this.sent(), overtaken);
+        if (answer && !overtaken()) {
+            this.fault = this.unsettled;
             this.tell(answer);
         }
     },

@@ -2,24 +2,25 @@ import { post, keyOf } from './dom.js';
 
 /** The core lays, in a process of its own; the page hears of every better lay. */
 export const machine = {
-    async send(url, body) {
+    /** The answer, or null and the reason as the fault; nothing is said of an answer that another question has overtaken. */
+    async send(url, body, overtaken = () => false) {
+        let read = null;
+        let fault = this.words.lost;
         try {
             const answer = await post(url, body);
-            const read = await answer.json().catch(() => null);
-            if (!answer.ok || read === null) {
-                this.fault = read?.fault ?? this.words.lost;
-                if (answer.status === 409) {
-                    // told once that another tab has saved, saving again puts this one in its place
-                    this.$root.dataset.revision = '';
-                }
-                return null;
+            read = await answer.json().catch(() => null);
+            fault = answer.ok && read !== null ? '' : (read?.fault ?? this.words.lost);
+            if (answer.status === 409) {
+                // told once that another tab has saved, saving again puts this one in its place
+                this.$root.dataset.revision = '';
             }
-            this.fault = '';
-            return read;
         } catch {
-            this.fault = this.words.lost;
-            return null;
+            read = null;
         }
+        if (!overtaken()) {
+            this.fault = fault;
+        }
+        return fault === '' ? read : null;
     },
 
     sent() {

@@ -135,8 +135,9 @@ export const setup = {
     async answered(change, fresh) {
         const setup = raw({ ...this.wish, ...change });
         this.asked = setup;
-        const answer = await this.send(this.$root.dataset.mat, { setup });
-        if (this.asked !== setup) {
+        const overtaken = () => this.asked !== setup;
+        const answer = await this.send(this.$root.dataset.mat, { setup }, overtaken);
+        if (overtaken()) {
             // another change followed, which holds this one
             return;
         }
