@@ -40,6 +40,10 @@ final readonly class FibresReader
         ) {
             return null; // "1m 80 linen" is 1.80 m of linen
         }
+        $halves = $this->line->take('(?<!\p{L})half ('.$names.'),? (?:and )?half ('.$names.')'.HaulCursor::WORD_END, true);
+        if (null !== $halves) {
+            return $this->mixed([[$halves[1], '50'], [$halves[2], '50']], 0, 1, $halves[0]);
+        }
         $mix = $this->slashed($names);
         if (null !== $mix) {
             return $mix;

@@ -56,7 +56,7 @@ final readonly class HaulReader
         $place = $state->place();
         $care = $state->care();
         [$ordered, $washed, $label, $more] = $state->state();
-        $from = $state->from();
+        $from = $state->from($text);
         $named = $cursor->named;
         [$type, $structure] = $kind->type();
         $mix ??= $fibres->fibreNames($type);

@@ -36,8 +36,9 @@ final readonly class MeasuresReader
         $length = $width = null;
         $this->converted();
         $isUnder = null !== $this->line->take('(?<!\p{L})'.LengthReader::UNDER.'(?=\s(?:'.$n.'|'.HaulCursor::SPOKEN.'))');
-        if (null !== ($found = $this->line->take('(?<=[\s,])(?:(\d{1,2})\s?(?:x\s?)?)?fat quarters?'.HaulCursor::WORD_END))) {
-            $count = max(1, min(20, (int) ($found[1] ?? 1)));
+        $found = $this->line->take('(?<=[\s,])(?:(\d{1,2}|'.self::words().')\s?(?:x\s?)?)?fat quarters?'.HaulCursor::WORD_END);
+        if (null !== $found) {
+            $count = $this->count($found[1] ?? '1');
             [$length, $width] = [Length::of('50', Unit::Centimetre), Length::of('55', Unit::Centimetre)];
             $this->line->doubt(new Sentence('a fat quarter is counted as 50 × 55 cm: measure it when it is tight'));
         }
@@ -47,9 +48,18 @@ final readonly class MeasuresReader
         if (null !== $found) {
             $width = $this->width($found[1], $found[2] ?? '');
         }
-        $found = $this->line->take('(?<![\d.,])('.$n.'\s?'.$u.')\s?(?:long|length)'.HaulCursor::WORD_END);
-        $length = null === $found ? $length : $this->line->length($found[1], Unit::Metre);
-        $number = '(?<![\d.,/\p{L}-])([1-9]|1[0-2]|'.implode('|', array_keys(Numbers::WORDS)).')';
+        $found = $this->line->take('(?<!\p{L})folded(?: to| at)?\s('.$n.'\s?'.$u.')'.HaulCursor::WORD_END);
+        $half = null === $found ? null : $this->line->length($found[1], Unit::Centimetre);
+        if (null !== $half) {
+            $width ??= $half->times(2);
+            $this->line->doubt(new Sentence('folded {half}: twice that is taken for the width', ['half' => Figure::exact($half)]));
+        }
+        $found =
+            $this->line->take('(?<![\d.,])('.$n.'\s?'.$u.')\s?(?:long|length|drop)'.HaulCursor::WORD_END) ??
+            $this->line->take('(?<![\d.,])(\d{2,3})\s?(?:long|drop)'.HaulCursor::WORD_END) ??
+            $this->line->take('(?<!\p{L})(?:length|long|l)[:=]?\s?('.$n.'\s?'.$u.'|\d{2,3}(?![.,]\d))'.HaulCursor::WORD_END);
+        $length = null === $found ? $length : $this->line->length($found[1], ctype_digit($found[1]) ? Unit::Centimetre : Unit::Metre);
+        $number = '(?<![\d.,/\p{L}-])([1-9]|1[0-2]|'.self::words().')';
         $found =
             $this->line->take(
                 $number.
@@ -60,9 +70,12 @@ final readonly class MeasuresReader
                     '|'.
                     HaulCursor::SPOKEN.
                     ')',
-            ) ?? $this->line->take('(?<=^\s)([1-9]|1[0-2])\s(?:pieces? of|cuts? of|lengths? of|lots of)\s(?='.$n.'(?:\s|$))');
+            ) ??
+            $this->line->take($number.'\s(?=half (?:metres|meters|yards)'.HaulCursor::WORD_END.')') ??
+            $this->line->take($number.'\s(?='.$n.'\s?'.$u.'\s(?:long\s)?(?:lengths?|cuts?|pieces?|remnants?)'.HaulCursor::WORD_END.')') ??
+            $this->line->take('(?<=^\s)([1-9]|1[0-2])\s(?:pieces? of|cuts? of|lengths? of|lots of)\s(?='.$n.'(?:\s|$))');
         if (null !== $found) {
-            $count = max(1, min(20, (int) (Numbers::WORDS[$found[1]] ?? $found[1])));
+            $count = $this->count($found[1]);
             $ambiguous =
                 1 === preg_match('~^[\s|]*(\d[.,]\d+)\s?m'.HaulCursor::WORD_END.'~u', $this->line->rest, $next)
                 && (float) str_replace(',', '.', $next[1]) >= 1.1
@@ -80,7 +93,7 @@ final readonly class MeasuresReader
             }
         }
         $named = $this->line->take($number.'\s(?:cuts?|pieces?|lengths?|remnants?)(?:\s?[:,]|\s)(?=.*\d)');
-        $row = null === $length && 1 === $count ? $this->row() : [];
+        $row = null === $length && 1 === $count ? $this->row(null !== $named) : [];
         $cuts = null === $named ? 1 : (int) (Numbers::WORDS[$named[1]] ?? $named[1]);
         if ($cuts > 1 && [] === $row && null === $length) {
             $count = $cuts;
@@ -126,6 +139,18 @@ final readonly class MeasuresReader
         return [$count, ...$this->believable($length, $width), $others];
     }
 
+    /** The words for the numbers, as alternatives. */
+    private static function words(): string
+    {
+        return implode('|', array_keys(Numbers::WORDS));
+    }
+
+    /** How many cuts a figure or a word says. */
+    private function count(string $said): int
+    {
+        return max(1, min(20, (int) (Numbers::WORDS[$said] ?? $said)));
+    }
+
     /** A figure in brackets that is the one before it in another unit says nothing new: "112 cm (44 in)". */
     private function converted(): void
     {
@@ -146,16 +171,17 @@ final readonly class MeasuresReader
     /**
      * Lengths with "and" or a plus between them: each is a cut of its own, never a width.
      *
+     * @param bool $isNamed "3 remnants", "scraps": then commas part them, too, which else part a length from a width
+     *
      * @return list<Length>
      */
-    private function row(): array
+    private function row(bool $isNamed): array
     {
         [$n, $u] = [HaulCursor::NUMBER, HaulCursor::UNIT];
-        // commas part a length from a width, too, but not where several cuts are named
         $isNamed =
-            1 ===
-            preg_match('~(?<!\p{L})(?:scraps|remnants|offcuts|cuts|pieces|lengths)'.HaulCursor::WORD_END.'~u', $this->line->named);
-        $joint = '\s?(?:\+|&|,?\s?(?:and|plus)\s'.($isNamed ? '|,' : '').')\s?';
+            $isNamed
+            || 1 === preg_match('~(?<!\p{L})(?:scraps|remnants|offcuts|cuts|pieces|lengths)'.HaulCursor::WORD_END.'~u', $this->line->named);
+        $joint = '\s?(?:\+|&|,?\s?(?:and|plus)\s(?:an?\s)?'.($isNamed ? '|,' : '').')\s?';
         $one = '(?:'.$n.')\s?(?:'.$u.')';
         $found = $this->line->take(
             '(?<![\d.,\p{L}/-])'.$one.'?(?:'.$joint.$one.'?)*'.$joint.$one.HaulCursor::WORD_END.
@@ -175,33 +201,51 @@ final readonly class MeasuresReader
         return array_values(array_filter(array_reverse($lengths)));
     }
 
-    /** The width of a cloth met in a shop: the only figure, from 80 to 180 cm or 32 to 70 in, with its unit or without. */
+    /**
+     * The width of a cloth met in a shop: the only figure, from 80 to 180 cm or 32 to 70 in, with its unit or without. Centimetres and
+     * inches outside that are asked about; another figure in metres or yards is a length.
+     */
     private function alone(): ?Length
     {
         $figure =
-            '(?<![\d.,\p{L}/])(\d{2,3})\s?(cms?|inch(?:es)?|ins?|"|″|”)?'.HaulCursor::WORD_END.'(?![.,]\d|\s?(?:%|/|per|gsm|g\b|oz))';
-        if (
-            1 === preg_match('~(?<![\d.,\p{L}-])(?:'.HaulCursor::NUMBER.')\s?(?:met|m(?!m)|y|f)~u', $this->line->rest)
-            || 1 !== preg_match_all('~'.$figure.'~u', $this->line->rest, $all, \PREG_SET_ORDER)
-        ) {
-            return null;
+            '(?<![\d.,\p{L}/-])(?:('.HaulCursor::NUMBER.')\s?('.HaulCursor::UNIT.')|(\d{2,3})(?:\s?[/–-]\s?(\d{2,3}))?)'
+            .HaulCursor::WORD_END.'(?![.,/]\d|\s?(?:%|/|per|an?\s|gsm|g\b|oz|wale))';
+        preg_match_all('~'.$figure.'~u', $this->line->rest, $all, \PREG_SET_ORDER | \PREG_UNMATCHED_AS_NULL);
+        $read = [];
+        foreach ($all as $i => $found) {
+            [, $number, $unit, $bare, $to] = array_pad($found, 5, null);
+            if (null === $to || (int) $to >= (int) $bare) {
+                $read[$i] = null === $bare
+                    ? $this->line->length($number.' '.$unit, Unit::Centimetre)
+                    : $this->line->length($bare, (int) $bare > 72 ? Unit::Centimetre : Unit::Inch);
+            }
         }
-        $number = (int) $all[0][1];
-        $said = $all[0][2] ?? '';
-        $unit = match (true) {
-            ('' === $said || str_starts_with($said, 'c')) && $number >= 80 && $number <= 180 => Unit::Centimetre,
-            !str_starts_with($said, 'c') && $number >= 32 && $number <= 70 => Unit::Inch,
-            default => null,
-        };
-        if (null === $unit) {
-            return null;
+        $widths = array_filter($read, $this->isShopWidth(...));
+        $withUnit = array_filter($all, static fn (array $found): bool => null !== $found[1]);
+        if (1 === \count($widths) && [] === array_diff_key($withUnit, $widths)) {
+            $said = $all[array_key_first($widths)][0] ?? '';
+            $this->line->take('(?<![\d.,\p{L}/-])'.preg_quote($said, '~'));
+            if ([] === $withUnit) {
+                $this->line->doubt(new Sentence('{said} has no unit: it is taken for the width', ['said' => trim($said)]));
+            }
+
+            return reset($widths);
         }
-        $this->line->take($figure);
-        if ('' === $said) {
-            $this->line->doubt(new Sentence('{said} has no unit: it is taken for the width', ['said' => $all[0][1]]));
+        if (1 === \count($all) && $this->isSmall((string) $all[0][2])) {
+            $this->line->take($figure);
+            $this->line->doubt(
+                new Sentence('{said}: is it the length or the width? Type “long” or “wide” behind it', [
+                    'said' => trim($all[0][0]),
+                ]),
+            );
         }
 
-        return Length::of((string) $number, $unit);
+        return null;
+    }
+
+    private function isShopWidth(?Length $width): bool
+    {
+        return null !== $width && $width->micrometres >= 800_000 && $width->micrometres <= 1_800_000;
     }
 
     /**
@@ -285,7 +329,7 @@ final readonly class MeasuresReader
         $found =
             null === $length
                 ? $this->line->take(
-                    '(?<![\d.,/\p{L}-])\d{1,2}\s?(?:m\s?\d{2}(?:\s?cm)?(?!\s?(?:%|[\dx"]|[.,]\d))|(?:yards?|yds?|y)\s(?:[12]?\d|3[0-5])\s?(?:inch(?:es)?|ins?|")|(?:feet|foot|ft)\s?(?:\d|1[01])\s?(?:inch(?:es)?|ins?|"))'.
+                    '(?<![\d.,/\p{L}-])\d{1,2}\s?(?:m\s?(?:\d{2}(?:\s?cm)?|\d\s?cm)(?!\s?(?:%|[\dx"]|[.,]\d))|(?:yards?|yds?|y)\s(?:[12]?\d|3[0-5])\s?(?:inch(?:es)?|ins?|")|(?:feet|foot|ft)\s?(?:\d|1[01])\s?(?:inch(?:es)?|ins?|"))'.
                         HaulCursor::WORD_END,
                 )
                 : null;

@@ -64,6 +64,10 @@ final readonly class PriceReader
                 1 !== preg_match('/total|altogether|in all|lot|piece/', $found[0]),
             ];
         }
+        $found = $this->line->take('(?<![\d.,/x])(\d{1,4}(?:[.,]\d{1,2})?)\sfor all(?: of (?:it|them))?'.HaulCursor::WORD_END);
+        if (null !== $found) {
+            return [$this->coins($found[1]), 'piece', false];
+        }
         $found = $this->line->take('(?<![\d.,/x])(\d{1,3}[.,]\d{2})(?=\s*$)');
 
         return null === $found ? null : [$this->coins($found[1]), 'piece', true];

@@ -80,11 +80,17 @@ final readonly class StateReader
         return [$ordered, $washed, $remnant ? 'remnant' : '', $none ? false : ($more ? true : null)];
     }
 
-    /** Where it comes from, which is wanted later. */
-    public function from(): string
+    /**
+     * Where it comes from, which is wanted later, with its capitals.
+     *
+     * @param string $text the line as typed
+     */
+    public function from(string $text): string
     {
         $found = $this->line->take('(?<!\p{L})(?:(?:a )?(?:gift|present)(?: from [^,;:|\d]+)?|from (?!\d)[^,;:|\d]+)');
         $from = null === $found ? '' : trim($found[0]);
+        $at = mb_stripos($text, $from);
+        $from = false === $at ? $from : mb_substr($text, $at, mb_strlen($from));
         if ('' !== $from) {
             $this->line->chip(new Chip('from', new Sentence('{from}', ['from' => $from])));
         }

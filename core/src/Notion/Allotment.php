@@ -18,6 +18,8 @@ use Octavum\Core\Reading\Words;
 final readonly class Allotment
 {
     private const SEPARATING = 'separating|separable|open[- ]?end(?:ed)?|divisible|two[- ]way';
+    /** Words that tell two tapes or trimmings apart. */
+    private const SORTS = 'hook and loop|webbing|twill|stay|seam|fusible|hem|lace|braid|ric-? ?rac|fringe';
     private const INVISIBLE = 'invisible|concealed';
     private const VISIBLE = 'metal|brass|jeans|chunky|plain|exposed';
 
@@ -239,7 +241,10 @@ final readonly class Allotment
         return $sets[0] ?? [];
     }
 
-    /** Whether one may stand for the other, as far as their words tell: zips that separate, invisible ones, the colour of thread. */
+    /**
+     * Whether one may stand for the other, as far as their words tell: zips that separate, invisible ones, the colour of
+     * thread, the sort of tape.
+     */
     private function alike(Notion $wanted, Notion $notion): bool
     {
         $says = static fn (Notion $one, string $words): bool => 1 === preg_match('/\b('.$words.')\b/iu', $one->name);
@@ -248,8 +253,17 @@ final readonly class Allotment
             NotionKind::Zip => $says($wanted, self::SEPARATING) === $says($notion, self::SEPARATING)
                 && (!$says($wanted, self::INVISIBLE) || !$says($notion, self::VISIBLE)),
             NotionKind::Thread => [] === self::colours($wanted) || [] !== array_intersect(self::colours($wanted), self::colours($notion)),
+            NotionKind::Tape, NotionKind::Trimming => [] === self::sorts($wanted) || self::sorts($wanted) === self::sorts($notion),
             default => true,
         };
+    }
+
+    /** @return list<string> */
+    private static function sorts(Notion $notion): array
+    {
+        preg_match_all('/\b(?:'.self::SORTS.')\b/u', mb_strtolower($notion->name), $sorts);
+
+        return $sorts[0];
     }
 
     /** @return list<string> the names of colours in what is said of it */

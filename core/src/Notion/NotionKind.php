@@ -12,6 +12,10 @@ enum NotionKind: string
     case Binding = 'bias binding';
     case Interfacing = 'interfacing';
     case Thread = 'thread';
+    case Tape = 'tape';
+    case Ribbon = 'ribbon';
+    case Piping = 'piping';
+    case Trimming = 'lace or braid';
     case Ribbing = 'ribbing';
     case Hook = 'hook';
     case Snap = 'snap';
@@ -26,7 +30,11 @@ enum NotionKind: string
     /** Whether it is owned and needed by length, not by number. */
     public function goesByLength(): bool
     {
-        return \in_array($this, [self::Elastic, self::Binding, self::Interfacing, self::Ribbing, self::Cord, self::Boning], true);
+        return match ($this) {
+            self::Elastic, self::Binding, self::Interfacing, self::Ribbing, self::Cord, self::Boning,
+            self::Tape, self::Ribbon, self::Piping, self::Trimming => true,
+            default => false,
+        };
     }
 
     /** What its one decisive measure is called: the length of a zip, the width of elastic. */

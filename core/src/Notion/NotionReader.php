@@ -31,7 +31,8 @@ final readonly class NotionReader
         'reels?' => NotionKind::Thread,
         'ribbing' => NotionKind::Ribbing,
         'cuffing' => NotionKind::Ribbing,
-        'hooks? and (?:eyes?|bars?)' => NotionKind::Hook,
+        'hook and loop(?: tape)?' => NotionKind::Tape,
+        'hooks? (?:and|&) (?:eyes?|bars?)' => NotionKind::Hook,
         'hooks?' => NotionKind::Hook,
         'press studs?' => NotionKind::Snap,
         'poppers?' => NotionKind::Snap,
@@ -45,6 +46,15 @@ final readonly class NotionReader
         'clasps?' => NotionKind::Clasp,
         'shoulder pads?' => NotionKind::Pad,
         'boning' => NotionKind::Boning,
+        'piping' => NotionKind::Piping,
+        'ribbon' => NotionKind::Ribbon,
+        'petersham' => NotionKind::Ribbon,
+        'tape' => NotionKind::Tape,
+        'webbing' => NotionKind::Tape,
+        'lace' => NotionKind::Trimming,
+        'braid' => NotionKind::Trimming,
+        'ric-? ?rac' => NotionKind::Trimming,
+        'fringe' => NotionKind::Trimming,
         'fusible' => NotionKind::Interfacing,
     ];
     private const LENGTH = '(?<![\w.,\/])(?:(?:\d+[ -])?\d+\/\d+|\d+(?:[.,]\d+)?\s?[½¼¾⅛⅜⅝⅞⅓⅔]?|[½¼¾⅛⅜⅝⅞⅓⅔])\s*'
@@ -79,7 +89,9 @@ final readonly class NotionReader
         foreach (self::WORDS as $word => $means) {
             if (1 === preg_match('/\b'.$word.'\b/iu', $rest)) {
                 $kind = $means;
-                $rest = preg_replace('/\b'.$word.'\b/iu', ' ', $rest, 1) ?? $rest;
+                // of what differs within its kind the word is kept: webbing is no twill tape
+                $isNamed = \in_array($kind, [NotionKind::Tape, NotionKind::Trimming], true) && $word !== $kind->value;
+                $rest = $isNamed ? $rest : preg_replace('/\b'.$word.'\b/iu', ' ', $rest, 1) ?? $rest;
                 break;
             }
         }
@@ -87,7 +99,7 @@ final readonly class NotionReader
         [$rest, $spoken] = $this->taken('(?<![\p{L}\d])'.HaulCursor::SPOKEN.'(?![\p{L}\d])', $rest, 1);
         $rest =
             preg_replace_callback(
-                '/\b('.implode('|', array_keys(self::NUMBERS)).')\b/iu',
+                '/\b('.implode('|', array_keys(self::NUMBERS)).')\b(?![ -]way\b)/iu',
                 static fn (array $word): string => self::NUMBERS[mb_strtolower($word[1])],
                 $rest,
                 1,
@@ -104,7 +116,8 @@ final readonly class NotionReader
         usort($lengths, static fn (Length $a, Length $b): int => $b->micrometres <=> $a->micrometres);
         $rest =
             preg_replace_callback(
-                '/(?<![\w.,\/£€$])(\d{1,4})\s*(?:x|×)?(?![\w.\/])/iu',
+                // "+ 6 rivets" counts something else, "2-way" nothing
+                '/(?<![\w.,\/£€$+&])(?<![+&]\s)(\d{1,4})\s*(?:x|×)?(?![\w.\/]|[ -]way\b)/iu',
                 static function (array $found) use (&$count): string {
                     if (null !== $count) {
                         return $found[0];

@@ -43,6 +43,7 @@ final class Spoken
                     '~(?<![\d.,\p{L}])(\d{1,2})\s?met(?:re|er)s?\s(\d{2})(?:\s?cm(?![\p{L}]))?(?!\s?(?:%|"|in(?:ch(?:es)?|s)?\b|wide|width|x\s|by\s|gsm|g\b|oz)|[\d.,])~u',
                     '~(?<![\d.,\p{L}])(\d{1,2})\s?m\s(\d{2})\s?cm(?![\p{L}])(?!\s?wide)~u',
                     '~(?<![\d.,\p{L}])(\d{1,2})\s?m\s(\d{2})(?=\s?(?:x|by)\s?\d{2,3}\s?cm)~u',
+                    '~(?<=\d)\s?\((mm|cm|m|in|yds?)\)~u',
                     // of two bounds the smaller, as of any range of what is owned
                     '~(?<!\p{L})between\s('.
                     self::FIGURE.
@@ -54,9 +55,10 @@ final class Spoken
                     self::LONG.
                     '(?![\p{L}])~u',
                 ],
-                ['$1$2', '$1.$2m', '$1.$2m', '$1.$2m', '$1.$2m', '$1-$3 $4'],
+                ['$1$2', '$1.$2m', '$1.$2m', '$1.$2m', '$1.$2m', ' $1', '$1-$3 $4'],
                 $line,
             ) ?? $line;
+        $line = $this->settled($line);
         $line = $this->smaller($line, '\d{2,3}(?:[.,]\d)?', '(?:"|″|”|in(?:ch(?:es)?|s)?\b|cm|mm|wide|width)', false);
 
         return $this->smaller($line, '\d{1,2}(?:[.,]\d{1,2})?', self::LONG.'(?![\p{L}\d²])', true);
@@ -101,6 +103,17 @@ final class Spoken
         return preg_replace_callback(
             '~'.$number.'\s'.self::LONG.'\sand\s(?:an?\s|one\s)?'.$part.'(?![\p{L}])(?!\san?\s(?:m|y))~u',
             static fn (array $m): string => $figure($m[1]).' '.$share($m[3]).' '.$m[2],
+            $line,
+        ) ?? $line;
+    }
+
+    /** Of a length with what the wash or the iron left of it, "3 m (2.85 after washing)", what was left. */
+    private function settled(string $line): string
+    {
+        return preg_replace_callback(
+            '~(?<![\d.,])'.self::FIGURE.'\s?'.self::LONG.'\s?[(,]\s?('.self::FIGURE.')\s?(?:'.self::LONG.')?\s(?:left\s)?'
+                .'after\s(?:the\s|a\s)?(?:(?<wash>(?:pre-?)?wash(?:ing)?)|steam(?:ing)?)(?![\p{L}])\)?~u',
+            static fn (array $m): string => $m[2].' '.$m[1].('' === ($m['wash'] ?? '') ? '' : ', washed,'),
             $line,
         ) ?? $line;
     }

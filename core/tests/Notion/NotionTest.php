@@ -154,6 +154,18 @@ final class NotionTest extends TestCase
         );
     }
 
+    /** Twill tape is no webbing, piping no ribbon; where no sort is asked for, any will do. */
+    public function testWhatGoesByLengthIsToldApartByItsKindAndItsSort(): void
+    {
+        $reader = new NotionReader();
+        $stash = array_map($reader->read(...), ['2 m webbing 25 mm', '3 m petersham 25 mm']);
+        $answers = (new Allotment($stash))->of([
+            'bag' => ['1 m twill tape 25 mm', '1.5 m webbing 25 mm', '2 m piping', '1 m ribbon 25 mm', '40 cm tape'],
+        ])['bag'];
+        self::assertSame([false, true, false, true, true], array_map(static fn (NotionAnswer $answer): ?bool => $answer->enough, $answers));
+        self::assertSame(2000, (int) $answers[2]->short?->millimetres());
+    }
+
     /** Whatever is asked for, no more is given out than there is, and whoever comes first is never worse off for those behind. */
     public function testNoMoreIsGivenOutThanThereIs(): void
     {

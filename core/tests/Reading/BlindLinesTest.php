@@ -88,6 +88,11 @@ final class BlindLinesTest extends TestCase
             'others' => array_map(self::millimetres(...), $read->others),
             'fibres' => $read->fibres->shares,
             'grams' => $read->weight?->grams,
+            'price' => $read->price,
+            'place' => $read->place,
+            'from' => $read->from,
+            'washed' => $read->washed,
+            'ordered' => $read->ordered,
         ];
         foreach ($says as $field => $value) {
             // what is not right is asked about, and nothing is kept in its place

@@ -194,6 +194,19 @@ final readonly class Template
         $roles = array_column($project->claims, 'role');
         $takes = static fn (Role $role): bool => \in_array($role, $roles, true);
         $waist = $garment->isFromTheWaist();
+        $fastenings = $wants(
+            NotionKind::Hook,
+            NotionKind::Snap,
+            NotionKind::Cord,
+            NotionKind::Ring,
+            NotionKind::Buckle,
+            NotionKind::Clasp,
+            NotionKind::Tape,
+            NotionKind::Ribbon,
+            NotionKind::Piping,
+            NotionKind::Trimming,
+            NotionKind::Other,
+        );
         $parts = [
             [
                 $takes(Role::Interfacing)
@@ -242,8 +255,7 @@ final readonly class Template
             [$garment->isWorn(), 10, new Step('hem', 'Hem', StepKind::Finish)],
             [$has(Technique::Buttonholes) || [] !== $wants(NotionKind::Button), 10,
                 new Step('buttons', 'Buttonholes and buttons', StepKind::Finish, needs: $wants(NotionKind::Button))],
-            [[] !== $fastenings = $wants(NotionKind::Hook, NotionKind::Snap, NotionKind::Cord, NotionKind::Ring, NotionKind::Buckle,
-                NotionKind::Clasp, NotionKind::Other), 4, new Step('fastenings', 'Fastenings', StepKind::Finish, needs: $fastenings)],
+            [[] !== $fastenings, 4, new Step('fastenings', 'Fastenings', StepKind::Finish, needs: $fastenings)],
         ];
 
         return array_map(
