@@ -84,7 +84,7 @@ final readonly class FibresReader
     /** Shares and fibres apart, each with slashes: "60/40 cotton/linen", "poly/viscose/elastane 63/33/4", "65/35 polycotton". */
     private function slashed(string $names): ?FibreMix
     {
-        $fibres = '((?:poly ?cotton|cotton poly)|(?:'.$names.')(?:\s?[/+&-]\s?(?:'.$names.'))+)';
+        $fibres = '((?:poly ?cotton|cotton poly)|(?:'.$names.')(?:(?:\s?[/+&-]\s?|\s)(?:'.$names.'))+)';
         $shares = '(\d{1,2}(?:\s?/\s?\d{1,2})+)\s?%?';
         $end = HaulCursor::WORD_END;
         $patterns = ['(?<![\d.,/\p{L}])'.$shares.'\s'.$fibres.$end => [1, 2], '(?<!\p{L})'.$fibres.'\s'.$shares.$end => [2, 1]];
@@ -95,7 +95,7 @@ final readonly class FibresReader
             $known =
                 ['polycotton' => 'poly/cotton', 'poly cotton' => 'poly/cotton', 'cotton poly' => 'cotton/poly'][$found[$what]] ??
                 $found[$what];
-            $each = explode('/', preg_replace('~\s?[/+&-]\s?~u', '/', $known) ?? $known);
+            $each = explode('/', preg_replace('~\s?[/+&-]\s?|\s~u', '/', $known) ?? $known);
             $parts = array_map(intval(...), explode('/', $found[$of]));
             if (\count($each) === \count($parts) && 100 === array_sum($parts)) {
                 $this->line->take(preg_quote($found[0], '~'), true);

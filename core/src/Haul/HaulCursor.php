@@ -23,7 +23,7 @@ final class HaulCursor
     public const UNIT = '(?:mm|cms?|centimet(?:re|er)s?|met(?:re|er)s?|mtrs?|mts?|m|inch(?:es)?|ins?'
         .'|"|″|”|\'\'|yards?|yds?|y|feet|foot|ft)';
     public const SPOKEN = '(?:(?:half|three[ -]quarters?|a quarter|quarter|one|two|three|four|five|six|a)(?: and a (?:half|quarter))?'
-        .'(?: of)?(?: an?)? (?:metres?|meters?|yards?)(?: and a (?:half|quarter))?)';
+        .'(?: of)?(?: an?)?[ -](?:metres?|meters?|yards?)(?: and a (?:half|quarter))?)';
     public const WORD_END = '(?![\p{L}\d])';
 
     /** What nobody has read yet, in small letters. */

@@ -86,9 +86,15 @@ final readonly class KindReader
 
     public function repeat(): ?Length
     {
+        [$n, $u, $end] = [HaulCursor::NUMBER, HaulCursor::UNIT, HaulCursor::WORD_END];
+        // length by width: the length counts
+        $found = $this->line->take('repeat(?: of)?\s('.$n.')\s?x\s?'.$n.'\s?('.$u.')'.$end);
+        if (null !== $found) {
+            return $this->line->length($found[1].' '.$found[2], Unit::Centimetre);
+        }
         $found =
-            $this->line->take('repeat(?: of)?\s('.HaulCursor::NUMBER.'\s?'.HaulCursor::UNIT.')'.HaulCursor::WORD_END) ??
-            $this->line->take('('.HaulCursor::NUMBER.'\s?'.HaulCursor::UNIT.')\s(?:pattern |print )?repeat'.HaulCursor::WORD_END);
+            $this->line->take('repeat(?: of)?\s('.$n.'\s?'.$u.')'.$end) ??
+            $this->line->take('('.$n.'\s?'.$u.')\s(?:pattern |print )?repeat'.$end);
 
         return null === $found ? null : $this->line->length($found[1], Unit::Centimetre);
     }

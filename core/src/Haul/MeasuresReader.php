@@ -35,6 +35,11 @@ final readonly class MeasuresReader
         $count = 1;
         $length = $width = null;
         $this->converted();
+        $this->line->take('(?<![\d.,])'.$n.'\s?mm (?:thick|pile)'.HaulCursor::WORD_END, true);
+        $gone = $this->line->take('(?<!\p{L})(?:used|cut off|gave away)\s('.$n.'\s?'.$u.')'.HaulCursor::WORD_END);
+        if (null !== $gone) {
+            $this->line->doubt(new Sentence('{said}: type the length that is left', ['said' => trim($gone[0])]));
+        }
         $isUnder = null !== $this->line->take('(?<!\p{L})'.LengthReader::UNDER.'(?=\s(?:'.$n.'|'.HaulCursor::SPOKEN.'))');
         $found = $this->line->take('(?<=[\s,])(?:(\d{1,2}|'.self::words().')\s?(?:x\s?)?)?fat quarters?'.HaulCursor::WORD_END);
         if (null !== $found) {
@@ -48,11 +53,11 @@ final readonly class MeasuresReader
         if (null !== $found) {
             $width = $this->width($found[1], $found[2] ?? '');
         }
-        $found = $this->line->take('(?<!\p{L})folded(?: to| at)?\s('.$n.'\s?'.$u.')'.HaulCursor::WORD_END);
+        $found = $this->line->take('(?<!\p{L})(?:folded(?: to| at)?|tub(?:e|ular),?\s2\s?x)\s('.$n.'\s?'.$u.')'.HaulCursor::WORD_END);
         $half = null === $found ? null : $this->line->length($found[1], Unit::Centimetre);
         if (null !== $half) {
             $width ??= $half->times(2);
-            $this->line->doubt(new Sentence('folded {half}: twice that is taken for the width', ['half' => Figure::exact($half)]));
+            $this->line->doubt(new Sentence('{half} folded: twice that is taken for the width', ['half' => Figure::exact($half)]));
         }
         $found =
             $this->line->take('(?<![\d.,])('.$n.'\s?'.$u.')\s?(?:long|length|drop)'.HaulCursor::WORD_END) ??
@@ -63,7 +68,7 @@ final readonly class MeasuresReader
         $found =
             $this->line->take(
                 $number.
-                    '\s?(?:x|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'.
+                    '\s?(?:x|of|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'.
                     $n.
                     ')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'.
                     HaulCursor::WORD_END.
@@ -127,6 +132,11 @@ final readonly class MeasuresReader
                     : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]),
             );
         }
+        $found = $this->line->take('(?<![\d.,])(?:'.$number.'\s)?('.$n.'\s?'.$u.')\s(?:squares?|sq)'.HaulCursor::WORD_END);
+        if (null !== $found) {
+            $count = '' === $found[1] ? $count : $this->count($found[1]);
+            $length = $width = $this->line->length($found[2], Unit::Centimetre);
+        }
         if ($inShop && null === $length && null === $width) {
             $width = $this->alone();
         }
@@ -135,6 +145,9 @@ final readonly class MeasuresReader
             $length = Length::ofMicrometres(max(0, $length->micrometres - LengthReader::JUST_UNDER));
             $this->line->doubt(new Sentence('a little under: 2 cm less is counted until it is measured'));
         }
+
+        // what is left is not guessed
+        $length = null === $gone ? $length : null;
 
         return [$count, ...$this->believable($length, $width), $others];
     }
@@ -260,12 +273,14 @@ final readonly class MeasuresReader
             $this->line->take(
                 '(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:x|by|\*)\s?('.$n.')\s?('.$u.')'.HaulCursor::WORD_END,
             ) ??
-            ($this->line->take('(?<![\d.,])('.$n.')\s?('.$u.')\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))') ??
-                $this->line->take('(?<![\d.,])(\d{2,3})()\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))'));
+            $this->line->take('(?<![\d.,])('.$n.')\s?('.$u.')\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))') ??
+            $this->line->take('(?<![\d.,])(\d{2,3})()\s?(?:x|by|\*)\s?(\d{2,3})(?![\d.,%]|\s?(?:gsm|g\b|oz))') ??
+            $this->line->take('(?<![\d.,])(\d?[.,]\d{1,2})(m?)\s?(?:x|by|\*)\s?(\d?[.,]\d{1,2})()(?![\d.,%]|\s?(?:gsm|g\b|oz))');
         if (null === $found) {
             return [null, null];
         }
         $second = $found[4] ?? 'cm';
+        $second = '' === $second ? 'm' : $second;
         $first = '' === $found[2] ? $second : $found[2];
         [$length, $width] = [
             $this->line->length($found[1].$first, Unit::Metre),

@@ -68,7 +68,11 @@ final readonly class PriceReader
         if (null !== $found) {
             return [$this->coins($found[1]), 'piece', false];
         }
-        $found = $this->line->take('(?<![\d.,/x])(\d{1,3}[.,]\d{2})(?=\s*$)');
+        $found = $this->line->take('(?<!\p{L})for\s(\d{1,4}(?:[.,]\d{2})?)(?=\s*(?:$|,))');
+        if (null !== $found) {
+            return [$this->coins($found[1]), 'piece', true];
+        }
+        $found = $this->line->take('(?<![\d.,/x])(?<!x\s)(\d{1,3}[.,]\d{2})(?=\s*$)');
 
         return null === $found ? null : [$this->coins($found[1]), 'piece', true];
     }
