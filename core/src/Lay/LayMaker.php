@@ -122,14 +122,16 @@ final readonly class LayMaker
             $within($attempt, $begun + ($limit - $begun) * $look * ($i + 1), 0);
             $tried[] = $attempt;
         }
-        if (!$this->squeeze || 1 === \count($ways)) {
+        if (!$this->squeeze || \count($ways) < 2) {
             return $tried;
         }
         $closest = $tried;
         usort($closest, static fn (Attempt $a, Attempt $b): int => $a->cost() <=> $b->cost());
+        $repeat = $closest[0]->repeat();
+        $most = max($closest[0]->cost() * self::CLOSE, $closest[0]->cost() + $repeat);
         $closest = array_values(array_filter(
-            \array_slice($closest, 0, self::CLOSEST),
-            static fn (Attempt $attempt): bool => $attempt->cost() <= $closest[0]->cost() * self::CLOSE,
+            \array_slice($closest, 0, $repeat > 0 ? self::CLOSEST + 1 : self::CLOSEST),
+            static fn (Attempt $attempt): bool => $attempt->cost() <= $most,
         ));
         foreach ($closest as $i => $attempt) {
             $from = $elapsed();

@@ -10,8 +10,9 @@ use Octavum\Core\Shape\Outline;
 /** Turns a request into the ways of laying it: how the cloth lies, and which copies go on it in one go. */
 final readonly class Ways
 {
-    /** Of places of the repeat so many are tried at most. */
+    /** Of places of the repeat so many are tried at most, and no more than lie so far apart, mm: each has less of the time. */
     private const PHASES = 6;
+    private const APART = 30.0;
 
     /** @param array{float, float} $phase where the repeat begins that nothing which lies fixed is matched to */
     public function __construct(private float $row, private array $phase = [0.0, 0.0], private Convex $convex = new Convex())
@@ -288,7 +289,10 @@ final readonly class Ways
             }
         }
 
-        return \array_slice(array_values($phases), 0, self::PHASES);
+        $steps = array_map(static fn (Piece $piece): float => max($piece->match->length ?? 0.0, $piece->match->width ?? 0.0), $pieces);
+        $most = (int) (max([0.0, ...$steps]) / self::APART);
+
+        return \array_slice(array_values($phases), 0, max(1, min(self::PHASES, $most)));
     }
 
     /** @return array{float, float} where the repeat begins that the pieces which lie fixed are matched to */

@@ -210,6 +210,26 @@ final class LayMakerTest extends TestCase
         self::assertSame(700.0 + 4 * 230, $this->panels(2, null), 'the second begins at the next repeat that is free');
     }
 
+    /** The next place that matches is taken: it goes on to the one after, not to another height. */
+    public function testWhatMatchesOnlyBehindABiteLiesThere(): void
+    {
+        $sheet = new Sheet('s', 100, 300, bites: [[0, 0, 30, 100], [50, 0, 10, 100]]);
+        $leaf = Outline::of([[0.0, 0.0], [15.0, 0.0], [15.0, 60.0], [10.0, 100.0], [0.0, 100.0]]);
+        $piece = new Piece('leaf', $leaf, match: new Repeat(40, 0, 0, 0, [0.0, 0.0]));
+        $lay = $this->make(new Request([$sheet], [$piece], oneWay: true), 20, false);
+        self::assertSame([], $lay->unplaced);
+        self::assertSame(80.0, $lay->placements[0]->outline->left);
+    }
+
+    /** Three panels have one order: it is laid once, however long is searched. */
+    public function testAnOrderOfFewPiecesIsLaidOnce(): void
+    {
+        $panel = new Piece('panel', Outline::rectangle(700, 600), 3, match: new Repeat(230, 0, 0, 0));
+        $lay = $this->make(new Request([new Sheet('s', 1380, null)], [$panel]), 4000, false);
+        self::assertSame(920.0 + 700, $lay->used['s']);
+        self::assertLessThan(30, $lay->evaluated);
+    }
+
     /** @param ?array{float, float} $at */
     private function panels(int $copies, ?array $at): float
     {

@@ -57,6 +57,12 @@ final class Attempt
         $this->spots = array_map(static fn (Spot $spot): Spot => $spot->at($spot->x - $before, $spot->y), $this->spots);
     }
 
+    /** Of what is matched along the cloth, mm: a lay as close that begins elsewhere in it may be so much longer. 0 for none. */
+    public function repeat(): float
+    {
+        return max([0.0, ...array_map(static fn (Item $item): float => $item->variants[0]->match->length ?? 0.0, $this->way->items)]);
+    }
+
     public function cost(): float
     {
         return $this->cost->of($this->spots, $this->left);

@@ -203,13 +203,14 @@ final class Decoder
                 if (++$r === $count) {
                     $r = 0;
                 }
-            }
-            if (null !== $variant->match) {
-                $aligned = $this->aligned($variant->match, $x);
-                if (($aligned > $x + 1e-6 && !$this->isFree($from, $to, $rows, $s, $aligned)) || $aligned > $most) {
-                    continue;
+                if ($clear === $count && null !== $variant->match) {
+                    // where it matches again, as long as nothing is in its way there
+                    $aligned = $this->aligned($variant->match, $x);
+                    [$clear, $x] = $aligned > $x + 1e-6 ? [0, $aligned] : [$clear, $x];
+                    if ($x > $most) {
+                        continue 2;
+                    }
                 }
-                $x = $aligned;
             }
             if ($x < $most - 1e-9 || null === $best) {
                 $most = $x;
@@ -267,24 +268,6 @@ final class Decoder
         }
 
         return [$s, $from, $to];
-    }
-
-    /**
-     * @param list<float>                     $from
-     * @param list<float>                     $to
-     * @param list<list<array{float, float}>> $rows
-     */
-    private function isFree(array $from, array $to, array $rows, int $s, float $x): bool
-    {
-        foreach ($from as $r => $start) {
-            foreach ($rows[$s + $r] as [$a, $b]) {
-                if ($x + $start < $b - 1e-7 && $x + $to[$r] > $a + 1e-7) {
-                    return false;
-                }
-            }
-        }
-
-        return true;
     }
 
     /** @param list<list<array{float, float}>> $rows */

@@ -18,7 +18,14 @@ final class Search
 {
     public int $evaluated = 0;
 
+    /** Of so few items each order is laid once; after so many that were known nothing new is to be expected. */
+    private const FEW = 8;
+    private const KNOWN = 400;
+
     private readonly Randomizer $random;
+
+    /** @var array<string, array{float, bool}> order → what it costs, or with false, at least costs */
+    private array $known = [];
 
     /**
      * @param \Closure(list<Item> $order, float $limit): ?array{list<Spot>, list<Item>} $decode null when it costs more than the limit
@@ -58,14 +65,30 @@ final class Search
         $count = \count($items);
         $kept = $order;
         $count = max($count, \count($order));
-        while ($count > 1 && ($share = $left()) > 0 && [] === $best[1]) {
+        $isFew = $count <= self::FEW;
+        $met = 0;
+        while ($count > 1 && ($share = $left()) > 0 && [] === $best[1] && $met < self::KNOWN) {
             $next = $this->changed($order);
             $limit = $current * (1 + 0.03 * $share * $share);
+            $key = $isFew ? $this->key($next) : '';
+            [$known, $isExact] = $this->known[$key] ?? [0.0, false];
+            if ($isExact || $known >= $limit) {
+                ++$met;
+                [$order, $current] = $isExact && $known <= $limit ? [$next, $known] : [$order, $current];
+                continue;
+            }
+            $met = 0;
             $result = $this->decode($next, $limit);
             if (null === $result) {
+                if ($isFew) {
+                    $this->known[$key] = [$limit, false];
+                }
                 continue;
             }
             $new = $this->cost->felt(...$result);
+            if ($isFew) {
+                $this->known[$key] = [$new, true];
+            }
             if ($new <= $limit) {
                 [$order, $current] = [$next, $new];
             }
@@ -86,6 +109,20 @@ final class Search
         }
 
         return $best;
+    }
+
+    /** @param list<Item> $order */
+    private function key(array $order): string
+    {
+        $key = '';
+        foreach ($order as $item) {
+            foreach ($item->variants as $variant) {
+                $key .= spl_object_id($variant).',';
+            }
+            $key .= $item->piece->id.';';
+        }
+
+        return $key;
     }
 
     /**
