@@ -8,13 +8,15 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\LengthReader;
-use Octavum\Core\Measure\Numbers;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
 
-/** Length and width, and how many cuts of it. */
+/**
+ * Length and width.
+ * Longer than other files: each rule is one line of a pattern, and which comes first is what makes them right together.
+ */
 final readonly class MeasuresReader
 {
     /** In micrometres: from here on a figure is likely to be a width. */
@@ -32,6 +34,7 @@ final readonly class MeasuresReader
     public function measures(System $system, bool $inShop = false): array
     {
         [$n, $u] = [HaulCursor::NUMBER, HaulCursor::UNIT];
+        $cuts = new CutsReader($this->line);
         $count = 1;
         $length = $width = null;
         $this->converted();
@@ -41,14 +44,15 @@ final readonly class MeasuresReader
             $this->line->doubt(new Sentence('{said}: type the length that is left', ['said' => trim($gone[0])]));
         }
         $isUnder = null !== $this->line->take('(?<!\p{L})'.LengthReader::UNDER.'(?=\s(?:'.$n.'|'.HaulCursor::SPOKEN.'))');
-        $found = $this->line->take('(?<=[\s,])(?:(\d{1,2}|'.self::words().')\s?(?:x\s?)?)?fat quarters?'.HaulCursor::WORD_END);
+        $found = $this->line->take('(?<=[\s,])(?:(\d{1,2}|'.CutsReader::words().')\s?(?:x\s?)?)?fat quarters?'.HaulCursor::WORD_END);
         if (null !== $found) {
-            $count = $this->count($found[1] ?? '1');
+            $count = $cuts->count($found[1] ?? '1');
             [$length, $width] = [Length::of('50', Unit::Centimetre), Length::of('55', Unit::Centimetre)];
             $this->line->doubt(new Sentence('a fat quarter is counted as 50 × 55 cm: measure it when it is tight'));
         }
         $found =
-            $this->line->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:wide|width|w)'.HaulCursor::WORD_END) ??
+            $this->line->take('(?<![\d.,])('.$n.')\s?('.$u.')?\s?(?:wide|w|width(?!\s?[:=]?\s?\d))'.HaulCursor::WORD_END) ??
+            $this->line->take('(?<![\d.,])('.$n.')\s?(cms?|ins?|inch(?:es)?|"|″|”)\s?width'.HaulCursor::WORD_END) ??
             $this->line->take('(?<!\p{L})(?:width|wide|w)[:=]?\s?('.$n.')\s?('.$u.')?'.HaulCursor::WORD_END);
         if (null !== $found) {
             $width = $this->width($found[1], $found[2] ?? '');
@@ -64,56 +68,7 @@ final readonly class MeasuresReader
             $this->line->take('(?<![\d.,])(\d{2,3})\s?(?:long|drop)'.HaulCursor::WORD_END) ??
             $this->line->take('(?<!\p{L})(?:length|long|l)[:=]?\s?('.$n.'\s?'.$u.'|\d{2,3}(?![.,]\d))'.HaulCursor::WORD_END);
         $length = null === $found ? $length : $this->line->length($found[1], ctype_digit($found[1]) ? Unit::Centimetre : Unit::Metre);
-        $number = '(?<![\d.,/\p{L}-])([1-9]|1[0-2]|'.self::words().')';
-        $found =
-            $this->line->take(
-                $number.
-                    '\s?(?:x|of|pieces? of|cuts? of|lengths? of|lots of)\s?(?=(?:'.
-                    $n.
-                    ')\s?(?:metres?|meters?|mtrs?|m|yards?|yds?|y|cms?)'.
-                    HaulCursor::WORD_END.
-                    '|'.
-                    HaulCursor::SPOKEN.
-                    ')',
-            ) ??
-            $this->line->take($number.'\s(?=half (?:metres|meters|yards)'.HaulCursor::WORD_END.')') ??
-            $this->line->take($number.'\s(?='.$n.'\s?'.$u.'\s(?:long\s)?(?:lengths?|cuts?|pieces?|remnants?)'.HaulCursor::WORD_END.')') ??
-            $this->line->take('(?<=^\s)([1-9]|1[0-2])\s(?:pieces? of|cuts? of|lengths? of|lots of)\s(?='.$n.'(?:\s|$))');
-        if (null !== $found) {
-            $count = $this->count($found[1]);
-            $ambiguous =
-                1 === preg_match('~^[\s|]*(\d[.,]\d+)\s?m'.HaulCursor::WORD_END.'~u', $this->line->rest, $next)
-                && (float) str_replace(',', '.', $next[1]) >= 1.1
-                && (float) str_replace(',', '.', $next[1]) <= 1.6
-                && str_contains($found[0], 'x')
-                && null === $width
-                && 1 !== preg_match('~\d\s?(?:cm|"|in)~u', $this->line->rest);
-            if ($ambiguous) {
-                $this->line->doubt(
-                    new Sentence('read as {count} cuts; if it is {count} m long and {width} m wide, type {count}m {width}m wide', [
-                        'count' => $count,
-                        'width' => $next[1],
-                    ]),
-                );
-            }
-        }
-        $named = $this->line->take($number.'\s(?:cuts?|pieces?|lengths?|remnants?)(?:\s?[:,]|\s)(?=.*\d)');
-        $row = null === $length && 1 === $count ? $this->row(null !== $named) : [];
-        $cuts = null === $named ? 1 : (int) (Numbers::WORDS[$named[1]] ?? $named[1]);
-        if ($cuts > 1 && [] === $row && null === $length) {
-            $count = $cuts;
-            if (null === $this->line->take('(?<!\p{L})each'.HaulCursor::WORD_END)) {
-                $this->line->doubt(
-                    new Sentence('read as {count} cuts of one length; of several lengths type such as 1.2 m + 80 cm', ['count' => $cuts]),
-                );
-            }
-        } elseif ($cuts > 1 && $cuts !== \count($row)) {
-            $this->line->doubt(
-                new Sentence('{said}: type the length of each, such as 1.2 m + 80 cm', ['said' => trim($named[0] ?? '', ' ,:')]),
-            );
-        }
-        $length ??= array_shift($row);
-        $others = $row;
+        [$count, $length, $others] = $cuts->cuts($count, $length, $width);
         if (null === $length && null === $width) {
             [$length, $width] = $this->sides();
         }
@@ -132,9 +87,9 @@ final readonly class MeasuresReader
                     : new Sentence('{said} has no unit: yards are assumed', ['said' => $found[1]]),
             );
         }
-        $found = $this->line->take('(?<![\d.,])(?:'.$number.'\s)?('.$n.'\s?'.$u.')\s(?:squares?|sq)'.HaulCursor::WORD_END);
+        $found = $this->line->take('(?<![\d.,])(?:'.CutsReader::number().'\s)?('.$n.'\s?'.$u.')\s(?:squares?|sq)'.HaulCursor::WORD_END);
         if (null !== $found) {
-            $count = '' === $found[1] ? $count : $this->count($found[1]);
+            $count = '' === $found[1] ? $count : $cuts->count($found[1]);
             $length = $width = $this->line->length($found[2], Unit::Centimetre);
         }
         if ($inShop && null === $length && null === $width) {
@@ -152,66 +107,20 @@ final readonly class MeasuresReader
         return [$count, ...$this->believable($length, $width), $others];
     }
 
-    /** The words for the numbers, as alternatives. */
-    private static function words(): string
-    {
-        return implode('|', array_keys(Numbers::WORDS));
-    }
-
-    /** How many cuts a figure or a word says. */
-    private function count(string $said): int
-    {
-        return max(1, min(20, (int) (Numbers::WORDS[$said] ?? $said)));
-    }
-
-    /** A figure in brackets that is the one before it in another unit says nothing new: "112 cm (44 in)". */
+    /** A figure in brackets or behind a slash that is the one before it in another unit says nothing new: "112 cm (44 in)". */
     private function converted(): void
     {
         $figure = '('.HaulCursor::NUMBER.')\s?('.HaulCursor::UNIT.')';
-        while (1 === preg_match('~(?<![\d.,\p{L}])'.$figure.'\s?(\(\s?'.$figure.'\s?\))~u', $this->line->rest, $found)) {
-            [$said, $again] = [
-                $this->line->length($found[1].' '.$found[2], Unit::Metre),
-                $this->line->length($found[4].' '.$found[5], Unit::Metre),
-            ];
-            $off = null === $said || null === $again ? \PHP_INT_MAX : abs($said->minus($again)->micrometres);
-            if (50 * $off > ($said->micrometres ?? 0)) {
-                return;
+        $again = '(?=\s?(\(\s?'.$figure.'\s?\)|/\s?'.$figure.'(?![\p{L}\d])))';
+        preg_match_all('~(?<![\d.,\p{L}])'.$figure.$again.'~u', $this->line->rest, $pairs, \PREG_SET_ORDER | \PREG_UNMATCHED_AS_NULL);
+        foreach ($pairs as [, $number, $unit, $second, $bracketed, $itsUnit, $slashed, $itsOther]) {
+            $one = $this->line->length($number.' '.$unit, Unit::Metre);
+            $other = $this->line->length(($bracketed ?? $slashed).' '.($itsUnit ?? $itsOther), Unit::Metre);
+            $off = null === $one || null === $other ? \PHP_INT_MAX : abs($one->minus($other)->micrometres);
+            if (50 * $off <= ($one->micrometres ?? 0)) {
+                $this->line->take(preg_quote($second, '~'));
             }
-            $this->line->take(preg_quote($found[3], '~'));
         }
-    }
-
-    /**
-     * Lengths with "and" or a plus between them: each is a cut of its own, never a width.
-     *
-     * @param bool $isNamed "3 remnants", "scraps": then commas part them, too, which else part a length from a width
-     *
-     * @return list<Length>
-     */
-    private function row(bool $isNamed): array
-    {
-        [$n, $u] = [HaulCursor::NUMBER, HaulCursor::UNIT];
-        $isNamed =
-            $isNamed
-            || 1 === preg_match('~(?<!\p{L})(?:scraps|remnants|offcuts|cuts|pieces|lengths)'.HaulCursor::WORD_END.'~u', $this->line->named);
-        $joint = '\s?(?:\+|&|,?\s?(?:and|plus)\s(?:an?\s)?'.($isNamed ? '|,' : '').')\s?';
-        $one = '(?:'.$n.')\s?(?:'.$u.')';
-        $found = $this->line->take(
-            '(?<![\d.,\p{L}/-])'.$one.'?(?:'.$joint.$one.'?)*'.$joint.$one.HaulCursor::WORD_END.
-                '(?!\s?(?:wide|width|x\s?\d|by\s?\d))',
-        );
-        if (null === $found) {
-            return [];
-        }
-        preg_match_all('~('.$n.')\s?('.$u.')?(?!\d|[.,]\d)~u', $found[0], $each, \PREG_SET_ORDER);
-        $unit = '';
-        $lengths = [];
-        foreach (array_reverse($each) as $one) {
-            $unit = '' === ($one[2] ?? '') ? $unit : $one[2];
-            $lengths[] = $this->line->length($one[1].' '.$unit, Unit::Metre);
-        }
-
-        return array_values(array_filter(array_reverse($lengths)));
     }
 
     /**
@@ -396,15 +305,24 @@ final readonly class MeasuresReader
                 $this->line->doubt(new Sentence('{said} is one length too many: one line is one cut', ['said' => $said]));
             }
         }
+        $bare = '(?<![\d.,\p{L}/])(\d{2,3})(?:\s?[/–-]\s?\d{2,3})?(?=[\s,])(?!\s?%)';
+        $guess = 1 === preg_match('~'.$bare.'~u', $this->line->rest, $found)
+            ? $this->line->length($found[1], (int) $found[1] > 72 ? Unit::Centimetre : Unit::Inch)
+            : null;
+        $guess = null === $guess || !$isWidth($guess) ? null : $guess;
         foreach ($short as $i => [$value, $said]) {
-            $alone = null === $length && 1 === \count($short);
+            // beside a wider figure without a unit it is the length
+            $alone = null === $length && 1 === \count($short) && (null === $guess || !$value->isLessThan($guess));
             if ($alone && null === $width && $isWidth($value)) {
                 $this->line->doubt(
                     new Sentence('{said}: is it the length or the width? Type “long” or “wide” behind it', ['said' => $said]),
                 );
-            } elseif (null === $length && (!$isWidth($value) || (0 === $i && \count($short) > 1) || null !== $width)) {
+            } elseif (
+                null === $length
+                && (!$isWidth($value) || (0 === $i && \count($short) > 1) || null !== $width || (!$alone && 1 === \count($short)))
+            ) {
                 $length = $value;
-                if (\count($short) > 1) {
+                if (\count($short) > 1 || (!$alone && $isWidth($value) && null === $width)) {
                     $this->line->doubt(new Sentence('{said} is taken for the length', ['said' => $said]));
                 }
             } elseif (null === $width && $isWidth($value)) {
@@ -413,14 +331,10 @@ final readonly class MeasuresReader
                 $this->line->doubt(new Sentence('{said} is neither length nor width here', ['said' => $said]));
             }
         }
-        if (
-            null !== $length
-            && null === $width
-            && null !== ($found = $this->line->take('(?<![\d.,\p{L}/])(\d{2,3})(?=[\s,])(?!\s?%)'))
-            && $isWidth($guess = $this->line->length($found[1], (int) $found[1] > 72 ? Unit::Centimetre : Unit::Inch) ?? Length::zero())
-        ) {
+        if (null !== $length && null === $width && null !== $guess) {
+            $this->line->take($bare);
             $width = $guess;
-            $this->line->doubt(new Sentence('{said} has no unit: it is taken for the width', ['said' => $found[1]]));
+            $this->line->doubt(new Sentence('{said} has no unit: it is taken for the width', ['said' => $found[1] ?? '']));
         }
 
         return [$length, $width];

@@ -64,7 +64,7 @@ final readonly class LengthReader
     public const JUST_UNDER = 20_000;
 
     /** The words for it, in a regular expression. */
-    public const UNDER = '(?:(?:just|a bit|bit|slightly|a little) (?:under|less than)'
+    public const UNDER = '(?:(?:just|a bit|bit|slightly|a little) (?:under|less than|short of)'
         .'|(?<!no )(?<!not )less than|not quite|nearly|almost|barely)';
     private const LONGEST_TEXT = 100;
     private const EXAMPLES = '1.4 m, 140 cm, 1 5/8 yd or 62 in';

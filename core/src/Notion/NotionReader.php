@@ -113,7 +113,10 @@ final readonly class NotionReader
         $rest = [] === $wide ? $rest : preg_replace('/\bwide\b/iu', ' ', $rest, 1) ?? $rest;
         [$rest, $lengths] = $this->taken(self::LENGTH, $rest);
         $lengths = [...$spoken, ...$lengths];
-        usort($lengths, static fn (Length $a, Length $b): int => $b->micrometres <=> $a->micrometres);
+        // by the piece it is length by width, as cloth is; of what is narrow the longer is the length
+        $isPiece = 2 === \count($lengths) && 1 === preg_match('/\d\s*\D{1,12}\s?[x×]\s?\d/u', $line)
+            && min($lengths[0]->micrometres, $lengths[1]->micrometres) >= self::NARROW;
+        $isPiece || usort($lengths, static fn (Length $a, Length $b): int => $b->micrometres <=> $a->micrometres);
         $rest =
             preg_replace_callback(
                 // "+ 6 rivets" counts something else, "2-way" nothing
@@ -129,6 +132,7 @@ final readonly class NotionReader
                 $rest,
             ) ?? $rest;
         if ($kind->goesByLength()) {
+            $rest = preg_replace('/(?<!\w)[x×](?!\w)/u', ' ', $rest) ?? $rest;
             $isLong = isset($lengths[0]) && ($lengths[0]->micrometres >= self::NARROW || [] !== $wide);
             $long = $isLong ? array_shift($lengths) : null;
 

@@ -44,7 +44,7 @@ final class Spoken
                     '~(?<![\d.,\p{L}])(\d{1,2})\s?m\s(\d{2})\s?cm(?![\p{L}])(?!\s?wide)~u',
                     '~(?<![\d.,\p{L}])(\d{1,2})\s?m\s(\d{2})(?=\s?(?:x|by)\s?\d{2,3}\s?cm)~u',
                     '~(?<![\d.,\p{L}])(\d{1,2})\s?(yds?|ft)(?=\d{1,2}\s?(?:ins?|")(?!\p{L}))~u',
-                    '~(?<![\p{L}\d])half-(?=(?:met(?:re|er)s?|yards?)(?!\p{L}))~u',
+                    '~(?<![\p{L}\d.,])(half|\d{1,2})-(?=(?:met(?:re|er)s?|yards?)(?!\p{L}))~u',
                     '~(?<=\d)\s?\((mm|cm|m|in|yds?)\)~u',
                     // of two bounds the smaller, as of any range of what is owned
                     '~(?<!\p{L})between\s('.
@@ -57,7 +57,7 @@ final class Spoken
                     self::LONG.
                     '(?![\p{L}])~u',
                 ],
-                ['$1$2', '$1.$2m', '$1.$2m', '$1.$2m', '$1.$2m', '$1 $2 ', 'half ', ' $1', '$1-$3 $4'],
+                ['$1$2', '$1.$2m', '$1.$2m', '$1.$2m', '$1.$2m', '$1 $2 ', '$1 ', ' $1', '$1-$3 $4'],
                 $line,
             ) ?? $line;
         $line = $this->settled($line);
