@@ -10,6 +10,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Tape;
 use Octavum\Page\ContentSecurity;
+use Octavum\Page\PressedOnce;
 use Octavum\Page\Typed;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFilter;
@@ -26,6 +27,7 @@ final class PageExtension extends AbstractExtension
         private readonly AccountSettings $settings,
         private readonly ContentSecurity $security,
         private readonly Typed $typed,
+        private readonly PressedOnce $pressed,
     ) {
     }
 
@@ -60,6 +62,7 @@ final class PageExtension extends AbstractExtension
     public function getFunctions(): array
     {
         return [
+            new TwigFunction('once', $this->pressed->key(...)),
             new TwigFunction('nonce', $this->security->nonce(...)),
             new TwigFunction('typed', $this->typed->entries(...)),
             new TwigFunction('settings', $this->settings->current(...)),

@@ -38,7 +38,7 @@ final readonly class Typed
             } elseif (
                 \is_string($value)
                 && '' !== $value
-                && !\in_array($name, ['_token', 'revision'], true)
+                && !\in_array($name, ['_token', PressedOnce::FIELD, 'revision'], true)
                 && !str_contains(mb_strtolower($name), 'password')
                 && \count($entries) < self::MOST
             ) {

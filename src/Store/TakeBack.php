@@ -13,15 +13,19 @@ use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\Uid\Ulid;
 
 /**
- * Takes one change to records back, and nothing that was written since: a field is put back only while it is as the change
- * left it, entries that the change added to a list are taken out of it, and a number that counts is changed by as much.
+ * Takes one change to records back, whole or not at all. Where a field, or what the change made, was changed since, or where something
+ * that came later points to what it made, nothing is changed, and the answer names it. Entries that the change added to a list are taken
+ * out of it, a number that counts is changed by as much, and what follows from other rows (the place in the list) stays as it is now.
  */
 final readonly class TakeBack
 {
-    private const MOST = 30;
+    private const MOST = 100;
 
     /** In the place of a field: the record was not there before. */
     private const MADE = '';
+
+    /** Follow from other rows, or count changes: of no weight where they are another now. */
+    private const FOLLOWS = ['rank', 'changes', 'revision'];
 
     public function __construct(private EntityManagerInterface $entities, private Security $security, private Newest $newest)
     {
@@ -55,7 +59,7 @@ final readonly class TakeBack
     }
 
     /**
-     * After the change is saved: what it did, kept until thirty others have followed.
+     * After the change is saved: what it did, kept until a hundred others have followed.
      *
      * @param array<string, array<string, mixed>> $before  as state() gave it
      * @param list<object>                        $records the same, and those that the change has made
@@ -68,7 +72,8 @@ final readonly class TakeBack
         $changes = [];
         foreach ($this->state($records) as $record => $fields) {
             if (!isset($before[$record])) {
-                $changes[] = [$record, self::MADE, null, null, false];
+                [$class, $id] = explode(' ', $record, 2);
+                $changes[] = [$record, self::MADE, $this->pointing($class, $id), $fields, false];
                 continue;
             }
             foreach ($fields as $field => $after) {
@@ -89,32 +94,160 @@ final readonly class TakeBack
         return $key;
     }
 
-    /** Whether there was something to take back. */
-    public function undo(string $key): bool
+    public function undo(string $key): TakenBack
     {
-        $changes = $this->take($key);
-        foreach ($changes as [$name, $field, $before, $after, $counts]) {
+        return $this->entities->getConnection()->transactional(function () use ($key): TakenBack {
+            $changes = $this->kept($key);
+            if (null === $changes) {
+                return new TakenBack(false, 'There is nothing left to undo.');
+            }
+            if ([] === $changes) {
+                return new TakenBack(false, 'That is undone already.');
+            }
+            $made = array_column(array_filter($changes, static fn (array $change): bool => self::MADE === $change[1]), 0);
+            $sets = [];
+            foreach ($changes as [$name, $field, $before, $after, $counts]) {
+                [$class, $id] = explode(' ', $name, 2);
+                /** @var class-string $class */
+                $record = $this->entities->find($class, $id);
+                if (null === $record) {
+                    if (self::MADE === $field || \in_array($field, self::FOLLOWS, true)) {
+                        continue;
+                    }
+
+                    return new TakenBack(false, 'Something that was changed then is no longer there, so nothing is undone.');
+                }
+                $this->entities->initializeObject($record);
+                $metadata = $this->entities->getClassMetadata($class);
+                if (self::MADE === $field) {
+                    $later = $this->later($name, (array) $before, $changes, $made);
+                    $isChanged = \is_array($after) && !self::alike($this->state([$record])[$name], $after);
+                    if ($isChanged || (null !== $later && $this->called($later) === $this->called($record))) {
+                        return $this->changed($record);
+                    }
+                    if (null !== $later) {
+                        return new TakenBack(false, '{made} is used by {other} now, so nothing is undone. Change that first.', [
+                            'made' => $this->called($record),
+                            'other' => $this->called($later),
+                        ]);
+                    }
+                    continue;
+                }
+                $now = $this->read($metadata, $record, $field);
+                $sets[] = [$metadata, $record, $field, self::without($now, $before, $after, $counts)];
+                if (!\in_array($field, self::FOLLOWS, true) && !self::isReversible($now, $before, $after, $counts)) {
+                    return $this->changed($record);
+                }
+            }
+            $this->apply($sets, $made);
+            $this->entities->getConnection()->executeStatement('UPDATE undo SET undone = 1 WHERE "key" = ?', [$key]);
+
+            return new TakenBack(true, 'That is undone.');
+        });
+    }
+
+    /**
+     * @param list<array{ClassMetadata<object>, object, string, mixed}> $sets what each field of a record is set to
+     * @param list<string>                                              $made class and id of what goes
+     */
+    private function apply(array $sets, array $made): void
+    {
+        foreach ($sets as [$metadata, $record, $field, $value]) {
+            $metadata->setFieldValue(
+                $record,
+                $field,
+                $metadata->hasAssociation($field) && \is_string($value)
+                    ? $this->entities->find($metadata->getAssociationTargetClass($field), $value)
+                    : $value,
+            );
+        }
+        // what pointed to what was made points elsewhere before that goes, which takes with it what points to it
+        $this->entities->flush();
+        foreach ($made as $name) {
             [$class, $id] = explode(' ', $name, 2);
             /** @var class-string $class */
             $record = $this->entities->find($class, $id);
-            if (null !== $record && self::MADE === $field) {
+            if (null !== $record) {
                 $this->entities->remove($record);
-            } elseif (null !== $record) {
-                $this->entities->initializeObject($record);
-                $metadata = $this->entities->getClassMetadata($class);
-                $value = self::without($this->read($metadata, $record, $field), $before, $after, $counts);
-                $metadata->setFieldValue(
-                    $record,
-                    $field,
-                    $metadata->hasAssociation($field) && \is_string($value)
-                        ? $this->entities->find($metadata->getAssociationTargetClass($field), $value)
-                        : $value,
-                );
             }
         }
         $this->entities->flush();
+    }
 
-        return [] !== $changes;
+    private function changed(object $record): TakenBack
+    {
+        return new TakenBack(false, '{name} was changed since, so nothing is undone. Undo the later change first.', [
+            'name' => $this->called($record),
+        ]);
+    }
+
+    /**
+     * What came to point to a record that was made, and does not go with it.
+     *
+     * @param array<mixed>                                    $before  class and id of what pointed to it then
+     * @param list<array{string, string, mixed, mixed, bool}> $changes
+     * @param list<string>                                    $made    class and id
+     */
+    private function later(string $name, array $before, array $changes, array $made): ?object
+    {
+        [$class, $id] = explode(' ', $name, 2);
+        $back = array_column(array_filter($changes, static fn (array $change): bool => $change[3] === $id && $change[2] !== $id), 0);
+        foreach (array_diff($this->pointing($class, $id), array_filter($before, is_string(...)), $made, $back) as $other) {
+            [$its, $itsId] = explode(' ', $other, 2);
+            /** @var class-string $its */
+            $record = $this->entities->find($its, $itsId);
+            if (null !== $record) {
+                return $record;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> class and id of every record that points to one */
+    private function pointing(string $class, string $id): array
+    {
+        $pointing = [];
+        foreach ($this->entities->getMetadataFactory()->getAllMetadata() as $metadata) {
+            foreach ($metadata->getAssociationNames() as $field) {
+                if (
+                    !$metadata->isSingleValuedAssociation($field)
+                    || $metadata->isAssociationInverseSide($field)
+                    || !is_a($class, $metadata->getAssociationTargetClass($field), true)
+                ) {
+                    continue;
+                }
+                $query = \sprintf('SELECT r.id FROM %s r WHERE r.%s = :id', $metadata->getName(), $field);
+                /** @var list<string> $ids */
+                $ids = $this->entities->createQuery($query)->setParameter('id', $id)->getSingleColumnResult();
+                foreach ($ids as $one) {
+                    $pointing[] = $metadata->getName().' '.$one;
+                }
+            }
+        }
+
+        return $pointing;
+    }
+
+    /** The name a record goes by, or that of what it belongs to. */
+    private function called(object $record): string
+    {
+        $this->entities->initializeObject($record);
+        $metadata = $this->entities->getClassMetadata($record::class);
+        foreach (['name', 'title'] as $field) {
+            $name = $metadata->hasField($field) ? $metadata->getFieldValue($record, $field) : null;
+            if (\is_string($name) && '' !== $name) {
+                return $name;
+            }
+        }
+        foreach (['project', 'cloth', 'pattern', 'version'] as $field) {
+            $whole = $metadata->hasAssociation($field) ? $metadata->getFieldValue($record, $field) : null;
+            if (\is_object($whole)) {
+                return $this->called($whole);
+            }
+        }
+
+        return '…';
     }
 
     /**
@@ -136,6 +269,7 @@ final readonly class TakeBack
         return \is_string($id) ? $id : throw new \LogicException('A record has an id.');
     }
 
+    /** What a field is set to: what it was, without what the change added. */
     private static function without(mixed $now, mixed $before, mixed $after, bool $counts): mixed
     {
         if (self::same($now, $after)) {
@@ -144,22 +278,49 @@ final readonly class TakeBack
         if ($counts && \is_int($now) && \is_int($before) && \is_int($after)) {
             return max(0, $now + $before - $after);
         }
-        if (
-            !\is_array($now)
-            || !\is_array($before)
-            || !\is_array($after)
-            || !array_is_list($now)
-            || !array_is_list($before)
-            || !array_is_list($after)
-        ) {
+        if (!self::isList($now) || !self::isList($before) || !self::isList($after)) {
             return $now;
         }
         foreach (self::missing($after, $before) as $added) {
             $alike = array_keys(array_filter($now, static fn (mixed $entry): bool => self::same($entry, $added)));
-            unset($now[end($alike)]);
+            if ([] !== $alike) {
+                unset($now[end($alike)]);
+            }
         }
 
         return [...self::missing($before, $after), ...array_values($now)];
+    }
+
+    /** Whether all of a change to a field can be taken back, as it is now. */
+    private static function isReversible(mixed $now, mixed $before, mixed $after, bool $counts): bool
+    {
+        return self::same($now, $after)
+            || ($counts && \is_int($now))
+            || (self::isList($now)
+                && self::isList($before)
+                && self::isList($after)
+                && [] === self::missing(self::missing($after, $before), $now));
+    }
+
+    /** @phpstan-assert-if-true list<mixed> $value */
+    private static function isList(mixed $value): bool
+    {
+        return \is_array($value) && array_is_list($value);
+    }
+
+    /**
+     * @param array<string, mixed> $now
+     * @param array<mixed>         $then
+     */
+    private static function alike(array $now, array $then): bool
+    {
+        foreach ($now as $field => $value) {
+            if (\array_key_exists($field, $then) && !\in_array($field, self::FOLLOWS, true) && !self::same($value, $then[$field])) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     /**
@@ -172,7 +333,9 @@ final readonly class TakeBack
     {
         foreach ($others as $other) {
             $alike = array_keys(array_filter($all, static fn (mixed $entry): bool => self::same($entry, $other)));
-            unset($all[reset($alike)]);
+            if ([] !== $alike) {
+                unset($all[$alike[0]]);
+            }
         }
 
         return array_values($all);
@@ -186,21 +349,20 @@ final readonly class TakeBack
         return serialize($plain($a)) === serialize($plain($b));
     }
 
-    /** @return list<array{string, string, mixed, mixed, bool}> */
-    private function take(string $key): array
+    /** @return ?list<array{string, string, mixed, mixed, bool}> none when it is undone already, null when it is not kept */
+    private function kept(string $key): ?array
     {
-        $of = [$key, $this->account()];
-        $kept = $this->entities->getConnection()->fetchOne('SELECT changes FROM undo WHERE "key" = ? AND account_id = ?', $of);
-        if (
-            !\is_string($kept)
-            || 1 !== $this->entities->getConnection()->executeStatement('DELETE FROM undo WHERE "key" = ? AND account_id = ?', $of)
-        ) {
-            return [];
+        $row = $this->entities->getConnection()->fetchAssociative(
+            'SELECT changes, undone FROM undo WHERE "key" = ? AND account_id = ?',
+            [$key, $this->account()],
+        );
+        if (false === $row || !\is_string($row['changes'])) {
+            return null;
         }
         /** @var list<array{string, string, mixed, mixed, bool}> $changes */
-        $changes = unserialize($kept);
+        $changes = unserialize($row['changes']);
 
-        return $changes;
+        return 0 === $row['undone'] ? $changes : [];
     }
 
     private function account(): string

@@ -7,9 +7,10 @@ namespace Octavum\Tests\Store;
 use Octavum\Account\Account;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Season\Project;
 use Octavum\Tests\PageTestCase;
 
-/** Every change can be undone where it was made, and an undo takes nothing with it that was written since. */
+/** Every change can be undone where it was made, whole or not at all, and an undo takes nothing with it that was written since. */
 final class UndoPagesTest extends PageTestCase
 {
     private Account $account;
@@ -36,18 +37,84 @@ final class UndoPagesTest extends PageTestCase
         self::assertSame(2_200_000, $this->cloth('Midnight sateen')->cuts[0]->length?->micrometres);
     }
 
-    public function testAClothIsAsItWasButForWhatWasChangedSince(): void
+    public function testOnOneClothTheNewestChangeIsUndoneFirst(): void
     {
-        $id = $this->cloth('Midnight sateen')->id;
-        $this->get('/cloth/'.$id.'/edit');
+        $before = $this->cloth('Midnight sateen');
+        $this->get('/cloth/'.$before->id.'/edit');
         $this->send('Save the cloth', ['place' => 'Attic', 'notes' => 'for the choir']);
-        $undo = $this->undo();
-        $this->get('/cloth/'.$id.'/edit');
+        $first = $this->undo();
+        $this->get('/cloth/'.$before->id.'/edit');
         $this->send('Save the cloth', ['notes' => 'for the band']);
-        $this->get('/cloth');
-        $this->post($undo);
-        self::assertSame('for the band', $this->cloth('Midnight sateen')->notes);
-        self::assertNotSame('Attic', $this->cloth('Midnight sateen')->place);
+        $second = $this->undo();
+        $this->undoing($first, 'Midnight sateen was changed since, so nothing is undone. Undo the later change first.');
+        self::assertSame(['for the band', 'Attic'], [$this->cloth('Midnight sateen')->notes, $this->cloth('Midnight sateen')->place]);
+        $this->undoing($second, 'That is undone.');
+        $this->undoing($first, 'That is undone.');
+        self::assertEquals($before, $this->cloth('Midnight sateen'));
+        $this->undoing($first, 'That is undone already.');
+        self::assertEquals($before, $this->cloth('Midnight sateen'));
+    }
+
+    public function testASeasonThatWasMadeStaysOnceSomethingElseIsInIt(): void
+    {
+        $projects = \count($this->workroom($this->account)->projects);
+        $coat = $this->project('Towpath coat');
+        $pinafore = $this->project('Quarry pinafore');
+        $this->get('/project/'.$coat->id);
+        $this->post('/project/'.$coat->id.'/season', ['season' => 'next year']);
+        $undo = $this->undo();
+        $season = $this->project('Towpath coat')->season;
+        $this->get('/project/'.$pinafore->id);
+        $this->post('/project/'.$pinafore->id.'/season', ['season' => $season->id]);
+        $other = $this->undo();
+        $this->undoing($undo, $season->name.' is used by Quarry pinafore now, so nothing is undone. Change that first.');
+        self::assertCount($projects, $this->workroom($this->account)->projects);
+        self::assertSame($season->id, $this->project('Towpath coat')->season->id);
+        $this->undoing($other, 'That is undone.');
+        $this->undoing($undo, 'That is undone.');
+        self::assertEquals($coat, $this->project('Towpath coat'));
+        self::assertEquals($pinafore, $this->project('Quarry pinafore'));
+        self::assertCount($projects, $this->workroom($this->account)->projects);
+    }
+
+    public function testWhatWasWrittenIntoAHalfKeepsIt(): void
+    {
+        $dress = $this->project('Regatta dress');
+        $this->get('/project/'.$dress->id);
+        $this->post('/project/'.$dress->id.'/split', ['first' => 'Regatta top', 'second' => 'Regatta skirt']);
+        $undo = $this->undo();
+        $top = $this->project('Regatta top');
+        $this->get('/project/'.$top->id.'/change');
+        $this->send('Save the project', ['notes' => 'with the long cuffs']);
+        $this->undoing($undo, 'Regatta top was changed since, so nothing is undone. Undo the later change first.');
+        self::assertSame('with the long cuffs', $this->project('Regatta top')->notes);
+    }
+
+    public function testASplitIsUndoneWithBothHalves(): void
+    {
+        $dress = $this->project('Regatta dress');
+        $this->get('/project/'.$dress->id);
+        $this->post('/project/'.$dress->id.'/split', ['first' => 'Regatta top', 'second' => 'Regatta skirt']);
+        $this->undoing($this->undo(), 'That is undone.');
+        self::assertEquals($dress, $this->project('Regatta dress'));
+        $names = array_map(static fn (Project $project): string => $project->name, $this->workroom($this->account)->projects);
+        self::assertSame([], array_intersect($names, ['Regatta top', 'Regatta skirt']));
+    }
+
+    public function testAProjectThatIsMovedBackLeavesTheSeasonAlone(): void
+    {
+        $coat = $this->project('Towpath coat');
+        $this->get('/project/'.$coat->id);
+        $this->post('/project/'.$coat->id.'/season', ['season' => 'none']);
+        $undo = $this->undo();
+        $none = $this->project('Towpath coat')->season;
+        $pinafore = $this->project('Quarry pinafore');
+        $this->get('/project/'.$pinafore->id);
+        $this->post('/project/'.$pinafore->id.'/season', ['season' => $none->id]);
+        $this->undoing($this->undo(), 'That is undone.');
+        self::assertSame($none->id, $this->project('Towpath coat')->season->id);
+        $this->undoing($undo, 'That is undone.');
+        self::assertEquals($coat, $this->project('Towpath coat'));
     }
 
     public function testACutThatWasAddedIsTakenOutAgain(): void
@@ -114,6 +181,17 @@ final class UndoPagesTest extends PageTestCase
         }
     }
 
+    /** Presses an undo, now or on a page from before, and is told what came of it. */
+    private function undoing(string $undo, string $says): void
+    {
+        $this->get('/cloth');
+        $this->post($undo);
+        while ($this->browser->getResponse()->isRedirection()) {
+            $this->browser->followRedirect();
+        }
+        self::assertStringContainsString($says, self::says($this->browser->getCrawler(), '.toasts'));
+    }
+
     /** Where the toast of the change that was made last undoes it. */
     private function undo(): string
     {
@@ -130,6 +208,4 @@ final class UndoPagesTest extends PageTestCase
             array_filter($this->workroom($this->account)->cloths, static fn (Cloth $cloth): bool => $cloth->name === $name),
         )[0];
     }
-
-    /** @phpstan-impure */
 }

@@ -63,7 +63,8 @@ final readonly class CutsReader
                 );
             }
         }
-        $found = $this->line->take('(?<!\p{L})(?:cuts?|pieces?|lengths?|quarters?)\sx\s?([1-9]|1[0-2])(?![\d.,]|\s?'.$u.HaulCursor::WORD_END.')');
+        $times = '(?<!\p{L})(?:cuts?|pieces?|lengths?|quarters?)\sx\s?([1-9]|1[0-2])';
+        $found = $this->line->take($times.'(?![\d.,]|\s?'.$u.HaulCursor::WORD_END.')');
         $count = null === $found ? $count : $this->count($found[1]);
         if (1 === $count && null !== $this->line->take('(?<!\p{L})each\sof'.HaulCursor::WORD_END)) {
             $this->line->doubt(new Sentence('each: type how many cuts there are, such as 2 x 1 m'));

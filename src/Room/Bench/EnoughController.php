@@ -95,6 +95,14 @@ final class EnoughController extends AbstractController
 
             return $back;
         }
+        $need = $request->request->getString('need');
+        if ('' !== $need && $need !== (string) $case->make->need->micrometres) {
+            $toast->say('{project} was changed since this page was opened, so nothing is changed: look at its figures again.', [
+                'project' => $case->project->name,
+            ]);
+
+            return $back;
+        }
         $undo = $keep->keep($case, $chosen, $account);
         if (null === $undo) {
             $toast->say('Laid again, it does not go on the cut: nothing is changed. Lay it on the table, where you see why.');

@@ -63,23 +63,28 @@ final class ApartController extends AbstractController
         if (!$entry->isSound()) {
             return $this->page->page($cloth, $account, $entry, $today->format('Y-m-d'), 'apart');
         }
-        $made = $this->make($parts, $cloth, $today, $entry->boolean('washed'), null === $whole ? LedgerKind::Bought : LedgerKind::Remnant);
-        $this->entities->flush();
-        $touched = [...$made, ...null === $whole ? [] : [$whole]];
-        $before = $this->takeBack->state($touched);
-        foreach ($made as $record) {
-            $record->removedAt = null;
-        }
-        if (null !== $whole) {
-            $apart = new LedgerEntry($today, LedgerKind::TakenApart);
-            $this->mapper->storeCut($this->mapper->cut($whole)->with($apart), $whole);
-        }
-        $this->entities->flush();
+        $came = null === $whole ? LedgerKind::Bought : LedgerKind::Remnant;
+        [$count, $key] = $this->entities->wrapInTransaction(function () use ($parts, $cloth, $today, $entry, $whole, $came): array {
+            $made = $this->make($parts, $cloth, $today, $entry->boolean('washed'), $came);
+            $this->entities->flush();
+            $touched = [...$made, ...null === $whole ? [] : [$whole]];
+            $before = $this->takeBack->state($touched);
+            foreach ($made as $record) {
+                $record->removedAt = null;
+            }
+            if (null !== $whole) {
+                $apart = new LedgerEntry($today, LedgerKind::TakenApart);
+                $this->mapper->storeCut($this->mapper->cut($whole)->with($apart), $whole);
+            }
+            $this->entities->flush();
+
+            return [\count($made), $this->takeBack->keep($before, $touched)];
+        });
         $this->toast->say(
             '{count, plural, one {One piece} other {# pieces}} of {cloth}, each a cut of its own.',
-            ['count' => (string) \count($made), 'cloth' => $cloth->name],
+            ['count' => (string) $count, 'cloth' => $cloth->name],
             $this->generateUrl('undo', [
-                'key' => $this->takeBack->keep($before, $touched),
+                'key' => $key,
                 'back' => $this->generateUrl('cloth', ['id' => $id]),
             ]),
         );

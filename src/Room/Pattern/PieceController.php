@@ -118,7 +118,8 @@ final class PieceController extends AbstractController
     public function undo(string $id, string $key, #[CurrentUser] Account $account): Response
     {
         $version = $this->pieces->version($account, $id);
-        if ($this->takeBack->undo($key)) {
+        $back = $this->takeBack->undo($key);
+        if ($back->isWhole) {
             $this->mapper->storePieces(
                 PieceSet::of(
                     $this->codec->read(Node::stored($this->mapper->pieceSet($version)->pieces, 'pieces of version '.$id)),
@@ -128,8 +129,8 @@ final class PieceController extends AbstractController
                 $this->mapper->pieceSet($version),
             );
             $this->entities->flush();
-            $this->toast->say('That is undone; what was written since stays.');
         }
+        $this->toast->say($back->message, $back->with);
 
         return $this->redirectToRoute('pieces', ['id' => $id]);
     }

@@ -56,6 +56,8 @@ final class MoveController extends AbstractController
         $former = $record->season;
         $ranked = $this->projects->ranked($former) + $this->projects->ranked($season);
         $touched = [...array_values([$record->id => $record] + $ranked), ...$cloths];
+        // a season that is there already is no part of the change
+        $made = $this->entities->contains($season) ? [] : [$season];
         $before = $this->takeBack->state($touched);
         $record->season = $season;
         $record->rank = max(1, $request->request->getInt('rank', \count($this->projects->ranked($season)) + 1));
@@ -66,7 +68,7 @@ final class MoveController extends AbstractController
         $this->projects->renumber($record);
         $this->projects->close($former);
 
-        return $this->done($request, $record, '{project} is in {season} now.', $before, [...$touched, $season], [
+        return $this->done($request, $record, '{project} is in {season} now.', $before, [...$touched, ...$made], [
             'season' => $season->name,
         ], $this->generateUrl('season', ['id' => $former->id]));
     }

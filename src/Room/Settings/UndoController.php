@@ -18,7 +18,8 @@ final class UndoController extends AbstractController
     #[Route('/undo/{key}', name: 'undo', methods: ['POST'])]
     public function undo(string $key, Request $request, TakeBack $takeBack, Toast $toast): Response
     {
-        $toast->say($takeBack->undo($key) ? 'That is undone; what was written since stays.' : 'There is nothing left to undo.');
+        $back = $takeBack->undo($key);
+        $toast->say($back->message, $back->with);
 
         return Back::to($request, '/');
     }

@@ -20,7 +20,7 @@ final class Search
 
     /** Of so few items each order is laid once; after so many that were known nothing new is to be expected. */
     private const FEW = 8;
-    private const KNOWN = 400;
+    private const KNOWN = 3000;
 
     private readonly Randomizer $random;
 
@@ -72,27 +72,25 @@ final class Search
             $limit = $current * (1 + 0.03 * $share * $share);
             $key = $isFew ? $this->key($next) : '';
             [$known, $isExact] = $this->known[$key] ?? [0.0, false];
+            $result = null;
             if ($isExact || $known >= $limit) {
                 ++$met;
-                [$order, $current] = $isExact && $known <= $limit ? [$next, $known] : [$order, $current];
-                continue;
-            }
-            $met = 0;
-            $result = $this->decode($next, $limit);
-            if (null === $result) {
+            } else {
+                $met = 0;
+                $result = $this->decode($next, $limit);
+                [$known, $isExact] = null === $result ? [$limit, false] : [$this->cost->felt(...$result), true];
                 if ($isFew) {
-                    $this->known[$key] = [$limit, false];
+                    $this->known[$key] = [$known, $isExact];
                 }
+            }
+            if (!$isExact) {
                 continue;
             }
-            $new = $this->cost->felt(...$result);
-            if ($isFew) {
-                $this->known[$key] = [$new, true];
-            }
+            $new = $known;
             if ($new <= $limit) {
                 [$order, $current] = [$next, $new];
             }
-            if ($new < $cost - 1e-6) {
+            if (null !== $result && $new < $cost - 1e-6) {
                 [$best, $cost, $kept] = [$result, $new, $next];
                 $found($best[0]);
             } elseif ($current > $cost * 1.02 && 0 === $this->random->getInt(0, 200)) {
