@@ -64,7 +64,8 @@ final readonly class PressedOnce
         ) {
             return;
         }
-        $row = hash('xxh128', $user->getUserIdentifier().' '.$request->getPathInfo().' '.serialize([$request->request->all(), $this->files($request)]));
+        $sent = [$user->getUserIdentifier(), $request->getPathInfo(), $request->request->all(), $this->files($request)];
+        $row = hash('xxh128', serialize($sent));
         $now = $this->clock->now();
         $this->connection->executeStatement('DELETE FROM once WHERE pressed_at < ?', [$now->modify(self::KEPT)->getTimestamp()]);
         $isFirst = 1 === $this->connection->executeStatement(

@@ -76,7 +76,7 @@ final readonly class Crawl
                     }
                     $action = $form->getAttribute('action');
                     $forms['' === $action ? explode('?', $path)[0] : $action] = array_values(
-                        array_filter(array_unique($names), static fn (string $name): bool => !\in_array($name, ['', '_token', '_once'], true)),
+                        array_diff(array_unique($names), ['', '_token', '_once']),
                     );
                 }
             }
