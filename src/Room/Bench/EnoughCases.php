@@ -30,6 +30,12 @@ final readonly class EnoughCases
         return null === $answer || null === $role ? null : $this->case($account, $role->line ?? $answer->project, $role);
     }
 
+    /** Whether the account has such a claim, be it enough or not. */
+    public function isThere(Account $account, string $project, string $claim): bool
+    {
+        return null !== $this->plan->answer($account, $project)?->role($claim);
+    }
+
     private function case(Account $account, Project $project, RoleAnswer $role): ?EnoughCase
     {
         [$cloth, $cut, $amount] = [$role->claim->cloth, $role->claim->cut, $role->amount()];

@@ -46,7 +46,7 @@ final class EnoughController extends AbstractController
     {
         $case = $this->cases->of($account, $id, $claim);
         if (null === $case) {
-            return new Response('');
+            return $this->cases->isThere($account, $id, $claim) ? new Response('') : throw $this->createNotFoundException();
         }
         $least = $request->query->getBoolean('least');
         $start = microtime(true);

@@ -38,26 +38,24 @@ final class BlockController extends AbstractController
     ): Response {
         $opinion = null;
         $laid = false;
-        $project = $plan->project($account, $id);
-        if (null !== $project) {
-            foreach ($project->claims as $claim) {
-                $laid = $laid || null !== $claim->lay;
-                $opinion ??=
-                    Role::Main === $claim->role
-                    && !$claim->cutOut
-                    && null === $claim->lay
-                    && null === $project->cutting($claim)?->pieced
-                        ? $this->opinion(
-                            $project,
-                            $claim,
-                            $settings->of($account)->assumptions,
-                            null === $claim->cloth || null === $claim->cut
-                                ? null
-                                : ToCut::of($claim->cloth, $claim->cut, $settings->of($account)->assumptions)->width,
-                            $cache,
-                        )
-                        : null;
-            }
+        $project = $plan->project($account, $id) ?? throw $this->createNotFoundException();
+        foreach ($project->claims as $claim) {
+            $laid = $laid || null !== $claim->lay;
+            $opinion ??=
+                Role::Main === $claim->role
+                && !$claim->cutOut
+                && null === $claim->lay
+                && null === $project->cutting($claim)?->pieced
+                    ? $this->opinion(
+                        $project,
+                        $claim,
+                        $settings->of($account)->assumptions,
+                        null === $claim->cloth || null === $claim->cut
+                            ? null
+                            : ToCut::of($claim->cloth, $claim->cut, $settings->of($account)->assumptions)->width,
+                        $cache,
+                    )
+                    : null;
         }
 
         return $this->render('table/_block.html.twig', ['opinion' => $opinion, 'project' => $id, 'laid' => $laid]);

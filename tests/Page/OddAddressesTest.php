@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Tests\Page;
+
+use Octavum\Tests\PageTestCase;
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** An odd address leads nowhere, and another's leads nowhere too: never to a fault of ours. */
+final class OddAddressesTest extends PageTestCase
+{
+    #[DataProvider('odd')]
+    public function testAnOddAddressLeadsNowhere(string $path, int $status): void
+    {
+        $this->signInToDemo();
+        $this->browser->request('GET', $path);
+        self::assertResponseStatusCodeSame($status, $path);
+    }
+
+    /** @return iterable<string, array{string, int}> */
+    public static function odd(): iterable
+    {
+        foreach (['/%00', '/cloth/%00', '/season/%00/print', '/file/%00', '/patterns/x%00y', '/%ff', '/bench/%00'] as $path) {
+            yield $path => [$path, 404];
+        }
+        foreach (['/season?project[]=x', '/season?project[a][b]=x', '/snags?kind[]=x', '/cloth?words[]=x'] as $path) {
+            yield $path => [$path, 200];
+        }
+        foreach (['/table/new?project[]=x', '/project/new?version[]=x', '/find?q[]=x', '/bench/best?season[]=x'] as $path) {
+            yield $path => [$path, 400];
+        }
+    }
+
+    public function testAnothersProjectIsNowhere(): void
+    {
+        $this->signInToDemo();
+        $project = $this->project('Regatta dress');
+        $this->browser->loginUser($this->account('other@example.org'));
+        foreach (['/enough/'.$project->claims[0]->id, '/block', '', '/gate/'.$project->claims[0]->id, '/change'] as $path) {
+            $this->browser->request('GET', '/project/'.$project->id.$path);
+            self::assertResponseStatusCodeSame(404, $path);
+        }
+    }
+}
