@@ -19,6 +19,12 @@ final class Faults
     {
     }
 
+    /** Whether a stored row is read, and not a document or a form. */
+    public function isOfRow(): bool
+    {
+        return null !== $this->row;
+    }
+
     /** @throws BrokenRow when a stored row is read */
     public function add(string $pointer, Sentence $sentence): void
     {

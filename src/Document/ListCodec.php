@@ -5,23 +5,14 @@ declare(strict_types=1);
 namespace Octavum\Document;
 
 use Octavum\Core\Season\ListRule;
-use Octavum\Core\Season\Project;
 use Octavum\Core\Season\SewingList;
 
 /** A list beside the seasons. */
 final readonly class ListCodec
 {
-    /** @param array<string, Project> $projects by '#' and id */
-    public function read(Node $node, array $projects): SewingList
+    public function read(Node $node): SewingList
     {
         $node->object(['id', 'name', 'starts', 'closes', 'target', 'rule', 'subject', 'projects', 'notes']);
-        $members = [];
-        foreach ($node->at('projects')->items(500) as $item) {
-            $project = $item->named($projects, 'project');
-            if (null !== $project) {
-                $members[] = $project->id;
-            }
-        }
 
         return new SewingList(
             $node->at('id')->name(60),
@@ -31,7 +22,7 @@ final readonly class ListCodec
             $node->at('target')->integer(1, 1000),
             $node->at('rule')->choice(ListRule::class),
             $node->at('subject')->text(200),
-            array_values(array_unique($members)),
+            array_values(array_unique(array_map(static fn (Node $item): string => $item->name(60), $node->at('projects')->items(500)))),
             $node->at('notes')->text(),
         );
     }

@@ -79,7 +79,11 @@ final readonly class Node
         return true;
     }
 
-    /** @return list<self> */
+    /**
+     * @param int $most of a document or a form; what is stored is read however long it grew
+     *
+     * @return list<self>
+     */
     public function items(int $most = 100_000): array
     {
         if (null === $this->value) {
@@ -90,7 +94,7 @@ final readonly class Node
 
             return [];
         }
-        if (\count($this->value) > $most) {
+        if (\count($this->value) > $most && !$this->faults->isOfRow()) {
             $this->fault('{count} entries are more than the {most} that can be kept here.', count: \count($this->value), most: $most);
 
             return [];

@@ -35,7 +35,7 @@ final readonly class PartCodec
                 $node->at('instead')->texts(60),
                 $node->at('takes')->length(),
             );
-        }, $list->items(self::MOST));
+        }, $list->items(50));
     }
 
     /**

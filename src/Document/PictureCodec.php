@@ -16,7 +16,7 @@ final readonly class PictureCodec
             $node->object(['file', 'note']);
 
             return new Picture($node->at('file')->name(26), $node->at('note')->text(200));
-        }, $list->items(Picture::MOST));
+        }, $list->items(200));
     }
 
     /**

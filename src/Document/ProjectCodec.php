@@ -139,14 +139,10 @@ final readonly class ProjectCodec
     private function options(Node $list, References $known): array
     {
         $options = [];
-        foreach ($list->items(50) as $node) {
+        foreach ($list->items(1_000) as $node) {
             $node->object([...self::OPTION, 'past']);
             $option = $this->option($node, $node->at('id')->name(60), $known);
             $options[] = $node->at('past')->boolean() ? $option->letGo() : $option;
-        }
-        $open = \count(array_filter($options, static fn (Option $option): bool => !$option->past));
-        if ($open >= Option::MOST) {
-            $list->fault('A project has at most {most} options, the leading one among them.', most: (string) Option::MOST);
         }
 
         return $options;

@@ -36,12 +36,12 @@ final readonly class SewingCodec
         $timer = $node->at('timer');
 
         return new Sewing(
-            array_map($this->step(...), $node->at('steps')->items(100)),
-            array_map($this->stretch(...), $node->at('stretches')->items(2000)),
+            array_map($this->step(...), $node->at('steps')->items(500)),
+            array_map($this->stretch(...), $node->at('stretches')->items(20_000)),
             $timer->isThere() ? $this->timer($timer) : null,
-            array_map($this->entered(...), $node->at('states')->items(200)),
+            array_map($this->entered(...), $node->at('states')->items(2_000)),
             $node->at('finding')->isThere() ? $this->finding($node->at('finding')) : null,
-            array_map($this->worn(...), $node->at('worn')->items(200)),
+            array_map($this->worn(...), $node->at('worn')->items(10_000)),
         );
     }
 

@@ -126,14 +126,12 @@ final readonly class WorkroomReader
         );
         $lays = $this->byId($document->at('lays'), fn (Node $node): SavedLay => $this->lays->read($node, $cuts));
         $projects = $this->projects($document->at('projects'), new References($people, $cuts, $versions, $seasons, $lays));
-        $this->laidKnown($document->at('lays'), array_values($lays), $projects, $versions);
         $lays = $this->reviewed($lays, $projects, $versions, new LayReview($settings->assumptions));
         $projects = array_map(static fn (Project $project): Project => $project->relaid($lays), $projects);
         $notions = array_values($this->byId($document->at('notions'), $this->notions->read(...)));
-        $planned = array_combine(array_map(static fn (Project $project): string => '#'.$project->id, $projects), $projects);
-        $lists = $this->byId($document->at('lists'), fn (Node $node): SewingList => $this->lists->read($node, $planned));
+        $lists = $this->byId($document->at('lists'), $this->lists->read(...));
 
-        return new Workroom(
+        $workroom = new Workroom(
             $document->at('name')->name(),
             $settings,
             array_values($people),
@@ -149,6 +147,8 @@ final readonly class WorkroomReader
                 $document->at('overrules')->items(5000),
             ))),
         );
+
+        return $workroom->withKnownReferences();
     }
 
     /**
@@ -203,33 +203,6 @@ final readonly class WorkroomReader
         }
 
         return $projects;
-    }
-
-    /**
-     * What a lay holds must be in the document, too.
-     *
-     * @param list<SavedLay>                         $lays
-     * @param list<Project>                          $projects
-     * @param array<string, array{Pattern, Version}> $versions
-     */
-    private function laidKnown(Node $list, array $lays, array $projects, array $versions): void
-    {
-        $ids = array_map(static fn (Project $project): string => $project->id, $projects);
-        foreach ($lays as $i => $lay) {
-            foreach ($lay->garments as $j => $garment) {
-                $node = $list->at((string) $i)->at('garments')->at((string) $j);
-                if (null !== $garment->project && !\in_array($garment->project, $ids, true)) {
-                    $node
-                        ->at('project')
-                        ->fault('There is no {kind} with the id “{id}” in this document.', kind: 'project', id: $garment->project);
-                }
-                if (null !== $garment->version && !isset($versions['#'.$garment->version])) {
-                    $node
-                        ->at('version')
-                        ->fault('There is no {kind} with the id “{id}” in this document.', kind: 'version', id: $garment->version);
-                }
-            }
-        }
     }
 
     private function decode(string $json, Faults $faults): mixed

@@ -35,6 +35,7 @@ final readonly class WorkroomWriter
     /** @return array<string, mixed> */
     private function document(Workroom $workroom): array
     {
+        $workroom = $workroom->withKnownReferences();
         $selvage = $workroom->settings->assumptions->selvage;
         $people = array_column($workroom->people, 'id');
 

@@ -37,6 +37,10 @@ final readonly class PartMapper
             foreach ($built->patterns[$pattern->id]->versions as $version) {
                 $known['#'.$version->id] = [$built->patterns[$pattern->id], $version];
             }
+            if (!isset($known['#'.$record->id])) {
+                // taken out, alone
+                unset($stored[$i]['version']);
+            }
         }
 
         return $this->parts->read(Node::stored($stored, 'parts'), $known);

@@ -266,13 +266,6 @@ final class WorkroomReaderTest extends TestCase
             '/settings/dialect',
             'choose one of British, American',
         ];
-        $option = static fn (int $i): array => ['id' => 'option '.$i];
-        yield 'more options than can be open' => [
-            $set('projects/0/options', array_map($option, range(1, 5))),
-            '/projects/0/options',
-            'at most 5 options',
-            false,
-        ];
         yield 'an option of a version that is not there' => [
             $set('projects/0/options', [['id' => 'o', 'version' => 'nowhere']]),
             '/projects/0/options/0/version',

@@ -42,6 +42,37 @@ final readonly class SavedLay
     }
 
     /**
+     * Without the ids of projects and versions that are none of these; the names stay.
+     *
+     * @param list<string> $projects
+     * @param list<string> $versions
+     */
+    public function withKnown(array $projects, array $versions): self
+    {
+        $garments = array_map(static fn (LaidGarment $garment): LaidGarment => new LaidGarment(
+            $garment->name,
+            \in_array($garment->project, $projects, true) ? $garment->project : null,
+            \in_array($garment->version, $versions, true) ? $garment->version : null,
+            $garment->role,
+            $garment->size,
+            $garment->mark,
+            $garment->pieces,
+        ), $this->garments);
+
+        return new self(
+            $this->id,
+            $this->name,
+            $this->fold,
+            $this->sheets,
+            $garments,
+            $this->pieces,
+            $this->sound,
+            $this->utilisation,
+            $this->rules,
+        );
+    }
+
+    /**
      * The place of a project's role, or of some of its pieces, in the list of what was laid.
      *
      * @param list<string> $pieces

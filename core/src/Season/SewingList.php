@@ -25,6 +25,22 @@ final readonly class SewingList
     ) {
     }
 
+    /** @param list<string> $projects ids: others are left out */
+    public function withKnown(array $projects): self
+    {
+        return new self(
+            $this->id,
+            $this->name,
+            $this->starts,
+            $this->closes,
+            $this->target,
+            $this->rule,
+            $this->subject,
+            array_values(array_intersect($this->projects, $projects)),
+            $this->notes,
+        );
+    }
+
     /**
      * How it stands.
      *

@@ -10,6 +10,7 @@ use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Match\Overrule;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\SewingList;
@@ -41,6 +42,30 @@ final readonly class Workroom
         public array $lists = [],
         public array $overrules = [],
     ) {
+    }
+
+    /** Without what its lists and lays name that is not in it, as what was taken out of it is not. */
+    public function withKnownReferences(): self
+    {
+        $projects = array_map(static fn (Project $project): string => $project->id, $this->projects);
+        $versions = array_merge(...array_map(
+            static fn (Pattern $pattern): array => array_map(static fn (Version $version): string => $version->id, $pattern->versions),
+            $this->patterns,
+        ));
+
+        return new self(
+            $this->name,
+            $this->settings,
+            $this->people,
+            $this->cloths,
+            $this->patterns,
+            $this->seasons,
+            $this->projects,
+            array_map(static fn (SavedLay $lay): SavedLay => $lay->withKnown($projects, $versions), $this->lays),
+            $this->notions,
+            array_map(static fn (SewingList $list): SewingList => $list->withKnown($projects), $this->lists),
+            $this->overrules,
+        );
     }
 
     /** The season with the most projects to sew, of several the latest: the one to look at first. Null without one. */
