@@ -11,12 +11,13 @@ final class Version20261201170000 extends AbstractMigration
 {
     public function getDescription(): string
     {
-        return 'A change that was undone stays, marked so; and each form that was sent, so that it counts once';
+        return 'A change that was undone stays, marked so, with its sentence; and each form that was sent, so that it counts once';
     }
 
     public function up(Schema $schema): void
     {
         $this->addSql('ALTER TABLE undo ADD COLUMN undone BOOLEAN DEFAULT 0 NOT NULL');
+        $this->addSql('ALTER TABLE undo ADD COLUMN says CLOB DEFAULT NULL');
         $this->addSql(
             <<<'SQL'
             CREATE TABLE once (
@@ -33,6 +34,7 @@ final class Version20261201170000 extends AbstractMigration
     public function down(Schema $schema): void
     {
         $this->addSql('DROP TABLE once');
+        $this->addSql('ALTER TABLE undo DROP COLUMN says');
         $this->addSql('ALTER TABLE undo DROP COLUMN undone');
     }
 }

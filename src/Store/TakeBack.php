@@ -94,6 +94,33 @@ final readonly class TakeBack
         return $key;
     }
 
+    /**
+     * The changes that are kept, the newest first.
+     *
+     * @return list<array{key: string, at: \DateTimeImmutable, message: string, with: array<string, string>, isUndone: bool}>
+     */
+    public function changes(Account $account): array
+    {
+        $rows = $this->entities->getConnection()->fetchAllAssociative(
+            'SELECT "key", says, undone FROM undo WHERE account_id = ? ORDER BY "key" DESC',
+            [$account->id],
+        );
+
+        return array_map(static function (array $row): array {
+            $key = \is_string($row['key']) ? $row['key'] : '';
+            /** @var array{string, array<string, string>} $says */
+            $says = \is_string($row['says']) ? json_decode($row['says'], true, 8, \JSON_THROW_ON_ERROR) : ['A change', []];
+
+            return [
+                'key' => $key,
+                'at' => (new Ulid($key))->getDateTime(),
+                'message' => $says[0],
+                'with' => $says[1],
+                'isUndone' => 0 !== $row['undone'],
+            ];
+        }, $rows);
+    }
+
     public function undo(string $key): TakenBack
     {
         return $this->entities->getConnection()->transactional(function () use ($key): TakenBack {

@@ -55,6 +55,28 @@ final class UndoPagesTest extends PageTestCase
         self::assertEquals($before, $this->cloth('Midnight sateen'));
     }
 
+    public function testWhatChangedListsEachChangeAndUndoesIt(): void
+    {
+        $before = $this->cloth('Midnight sateen');
+        self::assertStringContainsString('Nothing has changed yet', self::says($this->get('/changes')));
+        $this->get('/cloth/'.$before->id.'/edit');
+        $this->send('Save the cloth', ['place' => 'Attic']);
+        $this->get('/cloth');
+        $this->post('/cloth/bulk', ['cloths' => [$before->id], 'what' => 'washed', 'query' => '']);
+        $rows = $this->get('/changes')->filter('tbody tr');
+        self::assertCount(2, $rows);
+        self::assertStringContainsString('Midnight sateen', self::says($rows->last(), 'td:nth-child(2)'));
+        $this->browser->submit($this->browser->getCrawler()->filter('tbody tr')->last()->selectButton('Undo')->form());
+        self::assertResponseRedirects('/changes');
+        $page = $this->browser->followRedirect();
+        self::assertStringContainsString('That is undone.', self::says($page, '.toasts'));
+        self::assertSame('undone', trim($page->filter('tbody tr')->last()->filter('td')->last()->text()));
+        self::assertSame($before->place, $this->cloth('Midnight sateen')->place);
+        self::assertStringContainsString('Show what changed', self::says($this->get('/settings')));
+        $this->browser->loginUser($this->account('other@example.org'));
+        self::assertStringContainsString('Nothing has changed yet', self::says($this->get('/changes')), 'another sees none of it');
+    }
+
     public function testASeasonThatWasMadeStaysOnceSomethingElseIsInIt(): void
     {
         $projects = \count($this->workroom($this->account)->projects);
