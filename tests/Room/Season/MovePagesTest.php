@@ -53,7 +53,15 @@ final class MovePagesTest extends PageTestCase
         $this->get('/project/'.$this->project('Bow-locker shirt')->id);
         $this->browser->submit($this->browser->getCrawler()->selectButton('Move it')->form(), ['season' => 'next year']);
         self::assertSame($dress->season->id, $this->project('Bow-locker shirt')->season->id, 'one season a year on is enough');
-        $this->browser->submit($page->selectButton('undo')->form());
+        $shirt = $this->browser->followRedirect()->filter('.toast')->selectButton('undo')->form();
+        $undo = (string) $page->filter('.toast form')->attr('action');
+        $this->post($undo);
+        $page = $this->browser->followRedirect();
+        self::assertStringContainsString('Thaw 2028 is used by Bow-locker shirt now', self::says($page, '.toasts'));
+        self::assertSame('Thaw 2028', $this->project('Choir dress')->season->name);
+        $this->browser->submit($shirt);
+        $this->get('/season');
+        $this->post($undo);
         self::assertSame('Thaw', $this->project('Choir dress')->season->name);
         self::assertFalse($this->project('Choir dress')->claims[0]->cloth?->setAside);
     }
