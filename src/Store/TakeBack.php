@@ -16,6 +16,7 @@ use Symfony\Component\Uid\Ulid;
  * Takes one change to records back, whole or not at all. Where a field, or what the change made, was changed since, or where something
  * that came later points to what it made, nothing is changed, and the answer names it. Entries that the change added to a list are taken
  * out of it, a number that counts is changed by as much, and what follows from other rows (the place in the list) stays as it is now.
+ * Longer than other files: what a change did, whether it can be undone, and undoing it are read together.
  */
 final readonly class TakeBack
 {
@@ -78,7 +79,7 @@ final readonly class TakeBack
             }
             foreach ($fields as $field => $after) {
                 $was = $before[$record][$field] ?? null;
-                if (!self::same($was, $after)) {
+                if (!FieldChange::same($was, $after)) {
                     $changes[] = [$record, $field, $was, $after, \in_array($field, $counts, true)];
                 }
             }
@@ -161,8 +162,8 @@ final readonly class TakeBack
                     continue;
                 }
                 $now = $this->read($metadata, $record, $field);
-                $sets[] = [$metadata, $record, $field, self::without($now, $before, $after, $counts)];
-                if (!\in_array($field, self::FOLLOWS, true) && !self::isReversible($now, $before, $after, $counts)) {
+                $sets[] = [$metadata, $record, $field, FieldChange::without($now, $before, $after, $counts)];
+                if (!\in_array($field, self::FOLLOWS, true) && !FieldChange::isReversible($now, $before, $after, $counts)) {
                     return $this->changed($record);
                 }
             }
@@ -296,45 +297,6 @@ final readonly class TakeBack
         return \is_string($id) ? $id : throw new \LogicException('A record has an id.');
     }
 
-    /** What a field is set to: what it was, without what the change added. */
-    private static function without(mixed $now, mixed $before, mixed $after, bool $counts): mixed
-    {
-        if (self::same($now, $after)) {
-            return $before;
-        }
-        if ($counts && \is_int($now) && \is_int($before) && \is_int($after)) {
-            return max(0, $now + $before - $after);
-        }
-        if (!self::isList($now) || !self::isList($before) || !self::isList($after)) {
-            return $now;
-        }
-        foreach (self::missing($after, $before) as $added) {
-            $alike = array_keys(array_filter($now, static fn (mixed $entry): bool => self::same($entry, $added)));
-            if ([] !== $alike) {
-                unset($now[end($alike)]);
-            }
-        }
-
-        return [...self::missing($before, $after), ...array_values($now)];
-    }
-
-    /** Whether all of a change to a field can be taken back, as it is now. */
-    private static function isReversible(mixed $now, mixed $before, mixed $after, bool $counts): bool
-    {
-        return self::same($now, $after)
-            || ($counts && \is_int($now))
-            || (self::isList($now)
-                && self::isList($before)
-                && self::isList($after)
-                && [] === self::missing(self::missing($after, $before), $now));
-    }
-
-    /** @phpstan-assert-if-true list<mixed> $value */
-    private static function isList(mixed $value): bool
-    {
-        return \is_array($value) && array_is_list($value);
-    }
-
     /**
      * @param array<string, mixed> $now
      * @param array<mixed>         $then
@@ -342,38 +304,12 @@ final readonly class TakeBack
     private static function alike(array $now, array $then): bool
     {
         foreach ($now as $field => $value) {
-            if (\array_key_exists($field, $then) && !\in_array($field, self::FOLLOWS, true) && !self::same($value, $then[$field])) {
+            if (\array_key_exists($field, $then) && !\in_array($field, self::FOLLOWS, true) && !FieldChange::same($value, $then[$field])) {
                 return false;
             }
         }
 
         return true;
-    }
-
-    /**
-     * @param list<mixed> $all
-     * @param list<mixed> $others
-     *
-     * @return list<mixed> those of all that are not among the others, each as often
-     */
-    private static function missing(array $all, array $others): array
-    {
-        foreach ($others as $other) {
-            $alike = array_keys(array_filter($all, static fn (mixed $entry): bool => self::same($entry, $other)));
-            if ([] !== $alike) {
-                unset($all[$alike[0]]);
-            }
-        }
-
-        return array_values($all);
-    }
-
-    /** Of times to the second, as they are stored. */
-    private static function same(mixed $a, mixed $b): bool
-    {
-        $plain = static fn (mixed $value): mixed => $value instanceof \DateTimeInterface ? $value->format('c') : $value;
-
-        return serialize($plain($a)) === serialize($plain($b));
     }
 
     /** @return ?list<array{string, string, mixed, mixed, bool}> none when it is undone already, null when it is not kept */

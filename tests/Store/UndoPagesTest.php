@@ -7,6 +7,7 @@ namespace Octavum\Tests\Store;
 use Octavum\Account\Account;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Tests\PageTestCase;
 
@@ -97,6 +98,27 @@ final class UndoPagesTest extends PageTestCase
         self::assertEquals($coat, $this->project('Towpath coat'));
         self::assertEquals($pinafore, $this->project('Quarry pinafore'));
         self::assertCount($projects, $this->workroom($this->account)->projects);
+    }
+
+    public function testATakenOptionIsNotMixedWithWhatWasSavedSince(): void
+    {
+        $shorts = $this->project('Allotment shorts');
+        $option = $shorts->openOptions()[0];
+        $this->get('/project/'.$shorts->id);
+        $this->post('/project/'.$shorts->id.'/option/'.$option->id.'/take');
+        $undo = $this->undo();
+        $taken = $this->project('Allotment shorts');
+        $this->get('/project/'.$shorts->id.'/change');
+        $this->send('Save the project', ['notes' => 'with deep pockets']);
+        $saved = $this->project('Allotment shorts');
+        $this->get('/cloth');
+        $this->post($undo);
+        self::assertEquals($saved, $this->project('Allotment shorts'), 'nothing is undone by half');
+        self::assertEquals(
+            array_map(static fn (Claim $claim): ?string => $claim->cut?->id, $taken->claims),
+            array_map(static fn (Claim $claim): ?string => $claim->cut?->id, $saved->claims),
+        );
+        self::assertSame('with deep pockets', $saved->notes);
     }
 
     public function testWhatWasWrittenIntoAHalfKeepsIt(): void
