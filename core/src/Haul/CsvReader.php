@@ -77,6 +77,11 @@ final readonly class CsvReader
 
         $noted = [] === $notes ? null : $this->reader->read(implode(', ', $notes), $system)->direction;
 
+        if (mb_strlen($name) > HaulLine::LONGEST_NAME) {
+            $notes = [$name, ...$notes];
+            $name = mb_substr($name, 0, HaulLine::LONGEST_NAME);
+        }
+
         return $line->named('' === $name ? $line->name : $name, $fromName, implode("\n", $notes), $doubts, $noted);
     }
 

@@ -28,6 +28,10 @@ use Octavum\Core\Reading\Chip;
 /** One line of a haul as it was understood. */
 final readonly class HaulLine
 {
+    /** Characters that are kept of it, as of any notes. */
+    public const LONGEST = 10_000;
+    public const LONGEST_NAME = 120;
+
     /**
      * @param string         $text    as typed
      * @param int            $count   cuts of it, all alike
@@ -92,7 +96,7 @@ final readonly class HaulLine
     public function named(string $name, ?self $fromName, string $notes, array $doubts, ?Direction $noted = null): self
     {
         return new self(
-            trim($this->text."\n".$notes),
+            mb_substr(trim($this->text."\n".$notes), 0, self::LONGEST),
             $name,
             1 === $this->count ? $fromName->count ?? 1 : $this->count,
             $this->length ?? $fromName?->length,

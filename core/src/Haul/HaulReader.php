@@ -27,6 +27,9 @@ use Octavum\Core\Reading\Words;
  */
 final readonly class HaulReader
 {
+    /** Characters of a line that are read: nobody notes a cloth at greater length, and each is looked at many times. */
+    private const READ = 400;
+
     public function read(string $line, System $system): HaulLine
     {
         return $this->line($line, $system, false);
@@ -40,8 +43,14 @@ final readonly class HaulReader
 
     private function line(string $line, System $system, bool $inShop): HaulLine
     {
-        $text = trim(preg_replace('/\s+/u', ' ', mb_scrub($line)) ?? $line);
-        $cursor = new HaulCursor($text);
+        $text = mb_substr(trim(preg_replace('/\s+/u', ' ', mb_scrub($line)) ?? $line), 0, HaulLine::LONGEST);
+        $cursor = new HaulCursor(mb_substr($text, 0, self::READ));
+        if (mb_strlen($text) > self::READ) {
+            $cursor->doubt(new Sentence('only the first {most} characters are read; the notes keep {kept}', [
+                'most' => self::READ,
+                'kept' => mb_strlen($text),
+            ]));
+        }
         $kind = new KindReader($cursor);
         $prices = new PriceReader($cursor);
         $fibres = new FibresReader($cursor);
@@ -140,7 +149,7 @@ final readonly class HaulReader
         );
         $words = trim(preg_replace(['/\?/', '/^(?:[,;:\s-]|(?:of|in|with|and|a) )+/', '/\s+/'], ['', '', ' '], $words) ?? '');
 
-        return mb_substr('' === $words ? $text : mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1), 0, 120);
+        return mb_substr('' === $words ? $text : mb_strtoupper(mb_substr($words, 0, 1)).mb_substr($words, 1), 0, HaulLine::LONGEST_NAME);
     }
 
     /** @return list<Chip> of what a sewist looks for first */

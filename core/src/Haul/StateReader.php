@@ -12,6 +12,8 @@ use Octavum\Core\Reading\Words;
 /** Where it lies and comes from, whether it is here and washed, and how it is cared for. */
 final readonly class StateReader
 {
+    private const LONGEST_FROM = 120;
+
     public function __construct(private HaulCursor $line)
     {
     }
@@ -88,7 +90,7 @@ final readonly class StateReader
     public function from(string $text): string
     {
         $found = $this->line->take('(?<!\p{L})(?:(?:a )?(?:gift|present)(?: from [^,;:|\d]+)?|from (?!\d)[^,;:|\d]+)');
-        $from = null === $found ? '' : trim($found[0]);
+        $from = null === $found ? '' : trim(mb_substr($found[0], 0, self::LONGEST_FROM));
         $at = mb_stripos($text, $from);
         $from = false === $at ? $from : mb_substr($text, $at, mb_strlen($from));
         if ('' !== $from) {

@@ -99,7 +99,9 @@ final readonly class CsvTable
     /** Without control characters, and without the mark by which a spreadsheet is told that a cell is a text and no formula. */
     private static function cell(?string $cell): string
     {
-        $plain = trim(preg_replace('/[\s\p{Cc}]+/u', ' ', (string) $cell) ?? '');
+        // a soft hyphen and its like are seen by nobody, and would make a name of nothing
+        $seen = preg_replace('/(?![\x{200C}\x{200D}])\p{Cf}/u', '', (string) $cell) ?? '';
+        $plain = trim(preg_replace('/[\s\p{Cc}]+/u', ' ', $seen) ?? '');
 
         return preg_replace('/^\'(?=\s*'.self::FORMULA.')/u', '', $plain) ?? $plain;
     }

@@ -194,6 +194,17 @@ final class HaulReaderTest extends TestCase
         self::assertSame('?', $this->read('?')->name);
     }
 
+    public function testOfAVeryLongLineTheBeginningIsReadAndMoreOfItIsKept(): void
+    {
+        $line = '2 m navy twill 140 cm wide '.str_repeat('1.5m word ', 20_000);
+        $start = microtime(true);
+        $read = (new HaulReader())->read($line, System::Metric);
+        self::assertLessThan(1.0, microtime(true) - $start);
+        self::assertSame(mb_substr($line, 0, 10_000), $read->text);
+        self::assertSame(1400, (int) $read->width?->millimetres());
+        self::assertStringContainsString('only the first 400 characters are read', implode('; ', array_map(strval(...), $read->doubts)));
+    }
+
     public function testABareLengthIsInTheUnitOfTheWorkroom(): void
     {
         self::assertSame(

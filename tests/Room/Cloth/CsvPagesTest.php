@@ -7,6 +7,8 @@ namespace Octavum\Tests\Room\Cloth;
 use Octavum\Account\Account;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Structure;
+use Octavum\Document\WorkroomReader;
+use Octavum\Document\WorkroomWriter;
 use Octavum\Tests\PageTestCase;
 use Symfony\Component\DomCrawler\Crawler;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
@@ -125,6 +127,18 @@ final class CsvPagesTest extends PageTestCase
         ) {
             self::assertStringContainsString($sentence, self::says($this->upload($bytes)));
         }
+    }
+
+    /** Cells of 100 kB, and names of which nothing is seen: read in time, and the workroom is exported and read again. */
+    public function testWhatNobodyTypesIsBorne(): void
+    {
+        $long = str_repeat('1.5m word ', 10_000);
+        $start = microtime(true);
+        $this->upload("name,length,width,notes\n\u{AD},2 m,140 cm,\n$long,2 m,140 cm,$long\nLawn,2 m,140 cm,a\u{200B}b\n");
+        $this->confirm();
+        self::assertLessThan(8.0, microtime(true) - $start);
+        $json = $this->service(WorkroomWriter::class)->write($this->workroom($this->account));
+        self::assertCount(3, (new WorkroomReader())->read($json)->cloths);
     }
 
     private function upload(string $bytes): Crawler
