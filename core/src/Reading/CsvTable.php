@@ -15,6 +15,9 @@ final readonly class CsvTable
     public const MOST_ROWS = 5_000;
     private const MOST_COLUMNS = 200;
 
+    /** Characters of a cell: as many as are kept of any notes. */
+    public const LONGEST_CELL = 10_000;
+
     /** What a formula begins with, in signs of either width. */
     private const FORMULA = '[=+\-@＝＋－＠]';
     private const DELIMITERS = [';' => 'semicolons', ',' => 'commas', "\t" => 'tabs', '|' => 'bars'];
@@ -100,7 +103,7 @@ final readonly class CsvTable
     private static function cell(?string $cell): string
     {
         // a soft hyphen and its like are seen by nobody, and would make a name of nothing
-        $seen = preg_replace('/(?![\x{200C}\x{200D}])\p{Cf}/u', '', (string) $cell) ?? '';
+        $seen = preg_replace('/(?![\x{200C}\x{200D}])\p{Cf}/u', '', mb_substr((string) $cell, 0, self::LONGEST_CELL)) ?? '';
         $plain = trim(preg_replace('/[\s\p{Cc}]+/u', ' ', $seen) ?? '');
 
         return preg_replace('/^\'(?=\s*'.self::FORMULA.')/u', '', $plain) ?? $plain;

@@ -13,6 +13,7 @@ use Octavum\Core\Notion\Notion;
 use Octavum\Core\Notion\NotionColumn;
 use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Notion\NotionReader;
+use Octavum\Core\Reading\CsvTable;
 use Octavum\Input\Entry;
 use Octavum\Input\TableEntry;
 use Octavum\Input\TablePage;
@@ -142,7 +143,7 @@ final class NotionCsvController extends AbstractController
             $read->length,
             mb_substr($read->name, 0, 120),
             mb_substr($values['place'] ?? '', 0, 120),
-            $values['notes'] ?? '',
+            mb_substr($values['notes'] ?? '', 0, CsvTable::LONGEST_CELL),
         );
     }
 

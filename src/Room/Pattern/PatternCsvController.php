@@ -13,6 +13,7 @@ use Octavum\Core\PatternLine\Line;
 use Octavum\Core\PatternLine\LineReader;
 use Octavum\Core\PatternLine\PatternColumn;
 use Octavum\Core\PatternLine\Twins;
+use Octavum\Core\Reading\CsvTable;
 use Octavum\Input\Entry;
 use Octavum\Input\TableEntry;
 use Octavum\Input\TablePage;
@@ -156,21 +157,24 @@ final class PatternCsvController extends AbstractController
         ];
         $read = (new LineReader())->read(implode(', ', ['row', ...array_filter($parts, static fn (string $part): bool => '' !== $part)]));
         $title = $values['title'] ?? '';
-        $others = array_values(
-            array_filter(
-                array_map(trim(...), explode('/', strtr($values['other numbers'] ?? '', [',' => '/', ';' => '/']))),
-                static fn (string $number): bool => '' !== $number,
-            ),
-        );
+        $numbers = explode('/', strtr($values['other numbers'] ?? '', [',' => '/', ';' => '/']));
+        $others = array_values(array_filter(
+            array_map(static fn (string $number): string => mb_substr(trim($number), 0, 60), $numbers),
+            static fn (string $number): bool => '' !== $number,
+        ));
         $fromTitle = (new LineReader())->read(strtr($title, [',' => ' ']));
         $unread = array_values(array_diff($read->unread, [$plain('place')]));
 
         return new Line(
-            trim(
-                implode("\n", [
-                    $values['notes'] ?? '',
-                    ...array_map(static fn (string $part): string => 'not understood: '.$part, $unread),
-                ]),
+            mb_substr(
+                trim(
+                    implode("\n", [
+                        $values['notes'] ?? '',
+                        ...array_map(static fn (string $part): string => 'not understood: '.$part, $unread),
+                    ]),
+                ),
+                0,
+                CsvTable::LONGEST_CELL,
             ),
             mb_substr('' === $title ? ('' === $plain('number') ? 'A pattern' : 'Number '.$plain('number')) : $title, 0, 120),
             mb_substr($values['maker'] ?? '', 0, 120),

@@ -141,15 +141,29 @@ final class CsvPagesTest extends PageTestCase
         self::assertCount(3, (new WorkroomReader())->read($json)->cloths);
     }
 
-    private function upload(string $bytes): Crawler
+    /** Notions and patterns likewise. */
+    public function testOfNotionsAndPatternsToo(): void
     {
-        $token = (string) $this->get('/cloth/csv')->filter('meta[name=csrf]')->attr('content');
+        $long = str_repeat('1.5m word, ', 10_000);
+        $this->upload("kind,name,length,place,notes\n\u{AD},\u{AD},1 m,\u{AD},\nelastic,$long,2 m,$long,$long\n", '/notions/csv');
+        $this->confirm();
+        $this->upload("number,title,maker,place,notes\n\u{AD},\u{AD},\u{AD},\u{AD},\nK871,$long,$long,$long,$long\n", '/patterns/csv');
+        $this->confirm();
+        $json = $this->service(WorkroomWriter::class)->write($this->workroom($this->account));
+        $read = (new WorkroomReader())->read($json);
+        self::assertNotEmpty($read->notions);
+        self::assertNotEmpty($read->patterns);
+    }
+
+    private function upload(string $bytes, string $page = '/cloth/csv'): Crawler
+    {
+        $token = (string) $this->get($page)->filter('meta[name=csrf]')->attr('content');
         $file = (string) tempnam(sys_get_temp_dir(), 'csv');
         file_put_contents($file, $bytes);
 
         return $this->browser->request(
             'POST',
-            '/cloth/csv',
+            $page,
             ['_token' => $token],
             ['file' => new UploadedFile($file, 'stash.csv', 'text/csv', null, true)],
         );
