@@ -84,7 +84,7 @@ final readonly class PressedOnce
         }
         [$led, $pressed] = $first;
         if ($now->getTimestamp() - $pressed > self::DOUBLE) {
-            $this->toast->say('That is done already, so nothing is changed.');
+            $this->toast->say('This was sent already, so nothing more is changed.');
         }
         $event->setResponse(new RedirectResponse('' === $led ? $this->from($request) : $led));
     }

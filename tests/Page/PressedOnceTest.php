@@ -52,7 +52,7 @@ final class PressedOnceTest extends PageTestCase
         $this->service(Connection::class)->executeStatement('UPDATE once SET pressed_at = pressed_at - 60');
         $this->browser->submit($form);
         $page = $this->browser->followRedirect();
-        self::assertStringContainsString('That is done already, so nothing is changed.', self::says($page, '.toasts'));
+        self::assertStringContainsString('This was sent already, so nothing more is changed.', self::says($page, '.toasts'));
         self::assertEquals($before, $this->sateen());
     }
 
