@@ -24,7 +24,7 @@ final readonly class Toast
     public function say(string $message, array $with = [], ?string $undo = null): void
     {
         if (1 === preg_match('~/undo/('.Requirement::ULID.')(?:\?|$)~', $undo ?? '', $change)) {
-            $says = json_encode([$message, $with], \JSON_THROW_ON_ERROR);
+            $says = json_encode([$message, $with, $undo], \JSON_THROW_ON_ERROR);
             $this->connection->executeStatement('UPDATE undo SET says = ? WHERE "key" = ?', [$says, $change[1]]);
         }
         $session = $this->requests->getSession();

@@ -26,7 +26,7 @@ final readonly class TakeBack
     private const MADE = '';
 
     /** Follow from other rows, or count changes: of no weight where they are another now. */
-    private const FOLLOWS = ['rank', 'changes', 'revision'];
+    private const FOLLOWS = ['rank', 'changes'];
 
     public function __construct(private EntityManagerInterface $entities, private Security $security, private Newest $newest)
     {
@@ -98,25 +98,25 @@ final readonly class TakeBack
     /**
      * The changes that are kept, the newest first.
      *
-     * @return list<array{key: string, at: \DateTimeImmutable, message: string, with: array<string, string>, isUndone: bool}>
+     * @return list<array{at: \DateTimeImmutable, message: string, with: array<string, string>, undo: string, isUndone: bool}>
      */
     public function changes(Account $account): array
     {
         $rows = $this->entities->getConnection()->fetchAllAssociative(
-            'SELECT "key", says, undone FROM undo WHERE account_id = ? ORDER BY "key" DESC',
+            'SELECT "key", says, undone FROM undo WHERE account_id = ? AND says IS NOT NULL ORDER BY "key" DESC',
             [$account->id],
         );
 
         return array_map(static function (array $row): array {
             $key = \is_string($row['key']) ? $row['key'] : '';
-            /** @var array{string, array<string, string>} $says */
-            $says = \is_string($row['says']) ? json_decode($row['says'], true, 8, \JSON_THROW_ON_ERROR) : ['A change', []];
+            /** @var array{string, array<string, string>, string} $says */
+            $says = json_decode(\is_string($row['says']) ? $row['says'] : '', true, 8, \JSON_THROW_ON_ERROR);
 
             return [
-                'key' => $key,
                 'at' => (new Ulid($key))->getDateTime(),
                 'message' => $says[0],
                 'with' => $says[1],
+                'undo' => $says[2],
                 'isUndone' => 0 !== $row['undone'],
             ];
         }, $rows);

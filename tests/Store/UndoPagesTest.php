@@ -7,6 +7,7 @@ namespace Octavum\Tests\Store;
 use Octavum\Account\Account;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Piece\PieceSet;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Tests\PageTestCase;
@@ -76,6 +77,19 @@ final class UndoPagesTest extends PageTestCase
         self::assertStringContainsString('Show what changed', self::says($this->get('/settings')));
         $this->browser->loginUser($this->account('other@example.org'));
         self::assertStringContainsString('Nothing has changed yet', self::says($this->get('/changes')), 'another sees none of it');
+    }
+
+    /** A piece that comes back brings the marks of its version with it, by which kept lays are known. */
+    public function testAPieceIsPutBackFromTheListOfChanges(): void
+    {
+        $version = $this->project('Regatta dress')->version ?? self::fail('It has a version.');
+        $before = $version->pieces;
+        $this->get('/versions/'.$version->id.'/pieces');
+        $this->post('/versions/'.$version->id.'/pieces/remove', ['piece' => $before->all()[0]->name]);
+        self::assertNotEquals($before->marks, $this->pieces()->marks);
+        $this->browser->submit($this->get('/changes')->filter('tbody tr')->selectButton('Undo')->form());
+        self::assertResponseRedirects();
+        self::assertEquals([$before->marks, $before->widest], [$this->pieces()->marks, $this->pieces()->widest]);
     }
 
     public function testASeasonThatWasMadeStaysOnceSomethingElseIsInIt(): void
@@ -243,6 +257,12 @@ final class UndoPagesTest extends PageTestCase
         self::assertNotNull($action);
 
         return $action;
+    }
+
+    /** @phpstan-impure */
+    private function pieces(): PieceSet
+    {
+        return $this->project('Regatta dress')->version->pieces ?? self::fail('It has a version.');
     }
 
     /** @phpstan-impure */

@@ -15,7 +15,7 @@ export const machine = {
                 this.$root.dataset.revision = '';
             }
         } catch {
-            read = null;
+            // nothing came back: the answer is lost
         }
         if (!overtaken()) {
             this.fault = fault;

@@ -71,7 +71,7 @@ final readonly class CutsReader
         }
         $named = $this->line->take($number.'\s(?:cuts?|pieces?|lengths?|remnants?)(?:\s?[:,]|\s)(?=.*\d)');
         $row = null === $length && 1 === $count ? $this->row(null !== $named) : [];
-        $cuts = null === $named ? 1 : (int) (Numbers::WORDS[$named[1]] ?? $named[1]);
+        $cuts = null === $named ? 1 : $this->count($named[1]);
         if ($cuts > 1 && [] === $row && null === $length) {
             $count = $cuts;
             if (null === $this->line->take('(?<!\p{L})each'.HaulCursor::WORD_END)) {
@@ -89,16 +89,10 @@ final readonly class CutsReader
         return [$count, $length, $row];
     }
 
-    /** The words for the numbers, as alternatives. */
-    public static function words(): string
-    {
-        return implode('|', array_keys(Numbers::WORDS));
-    }
-
-    /** One of them as a group of its own, with nothing before it that it could belong to. */
+    /** A small number, in figures or as a word, as a group of its own, with nothing before it that it could belong to. */
     public static function number(): string
     {
-        return '(?<![\d.,/\p{L}-])([1-9]|1[0-2]|'.self::words().')';
+        return '(?<![\d.,/\p{L}-])([1-9]|1[0-2]|'.Numbers::alternatives().')';
     }
 
     /** Of some cuts with their length together, "4 m in two cuts of 2 m", the length of each. */

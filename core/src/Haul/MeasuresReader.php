@@ -8,6 +8,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\LengthReader;
+use Octavum\Core\Measure\Numbers;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;
@@ -44,7 +45,7 @@ final readonly class MeasuresReader
             $this->line->doubt(new Sentence('{said}: type the length that is left', ['said' => trim($gone[0])]));
         }
         $isUnder = null !== $this->line->take('(?<!\p{L})'.LengthReader::UNDER.'(?=\s(?:'.$n.'|'.HaulCursor::SPOKEN.'))');
-        $found = $this->line->take('(?<=[\s,])(?:(\d{1,2}|'.CutsReader::words().')\s?(?:x\s?)?)?fat quarters?'.HaulCursor::WORD_END);
+        $found = $this->line->take('(?<=[\s,])(?:(\d{1,2}|'.Numbers::alternatives().')\s?(?:x\s?)?)?fat quarters?'.HaulCursor::WORD_END);
         if (null !== $found) {
             $count = $cuts->count($found[1] ?? '1');
             [$length, $width] = [Length::of('50', Unit::Centimetre), Length::of('55', Unit::Centimetre)];

@@ -19,4 +19,10 @@ final readonly class Numbers
         'nine' => '9',
         'ten' => '10',
     ];
+
+    /** The words, as alternatives of a regular expression. */
+    public static function alternatives(): string
+    {
+        return implode('|', array_keys(self::WORDS));
+    }
 }

@@ -69,7 +69,7 @@ final class Spoken
     /** Numbers in words, before a part of a metre or yard, in figures; ranges are left as they are. */
     public function spelt(string $line): string
     {
-        $number = '(?<![\p{L}\d])('.implode('|', array_keys(Numbers::WORDS)).'|a|\d{1,2})';
+        $number = '(?<![\p{L}\d])('.Numbers::alternatives().'|a|\d{1,2})';
         $part = '(three[ -]quarters?|two[ -]thirds?|half|quarter|third)';
         $figure = static fn (string $word): string => Numbers::WORDS[$word] ?? ('a' === $word ? '1' : $word);
         $share = static fn (string $word): string => self::PARTS[rtrim(strtr($word, '-', ' '), 's')];
@@ -80,7 +80,7 @@ final class Spoken
                     '\smet(?:re|er)s?\s(?:and\s)?('.
                     implode('|', array_keys(self::TENS)).
                     ')(?:[ -]('.
-                    implode('|', array_keys(Numbers::WORDS)).
+                    Numbers::alternatives().
                     '))?(?![\p{L}])~u',
                 static fn (array $m): string => \sprintf(
                     '%s.%02dm',
