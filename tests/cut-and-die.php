@@ -33,8 +33,9 @@ $tokens->setToken(new UsernamePasswordToken($account, 'main'));
 $connection = $services->get('doctrine.dbal.default_connection');
 /** @var PDO $database */
 $database = $connection->getNativeConnection();
+$query = 'SELECT o.project_id, c.cut_id FROM claim c JOIN project_option o ON o.id = c.option_id WHERE c.id = ?';
 /** @var array{project_id: string, cut_id: string} $row */
-$row = $connection->fetchAssociative('SELECT project_id, cut_id FROM claim WHERE id = ?', [$claim]);
+$row = $connection->fetchAssociative($query, [$claim]);
 /** @var Stash $stash */
 $stash = $services->get(Stash::class);
 /** @var Scissors $scissors */

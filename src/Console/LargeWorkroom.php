@@ -78,11 +78,14 @@ final class LargeWorkroom
                 $season,
                 $i + 1,
                 $people[$i % 2],
-                $pattern,
-                $version,
-                self::SIZES[$this->number(0, 6)],
-                claims: $this->claims('claim-'.$i, $stash),
-                options: array_map(
+                new Option(
+                    'option-'.$i.'-now',
+                    $pattern,
+                    $version,
+                    self::SIZES[$this->number(0, 6)],
+                    claims: $this->claims('claim-'.$i, $stash),
+                ),
+                others: array_map(
                     fn (int $n): Option => new Option(
                         'option-'.$i.'-'.$n,
                         $pattern,

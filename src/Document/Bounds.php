@@ -37,7 +37,7 @@ final readonly class Bounds
                 'cloths' => 'cuts',
                 'patterns' => 'versions',
                 'seasons' => null,
-                'projects' => 'claims',
+                'projects' => 'options',
                 'lays' => 'pieces',
                 'notions' => null,
                 'lists' => null,
@@ -45,7 +45,11 @@ final readonly class Bounds
             ] as $list => $parts
         ) {
             foreach ($document->at($list)->items() as $node) {
-                $rows += 1 + (null === $parts ? 0 : \count($node->at($parts)->items()));
+                $below = null === $parts ? [] : $node->at($parts)->items();
+                $rows += 1 + \count($below) + \count($node->at('claims')->items());
+                foreach ('options' === $parts ? $below : [] as $option) {
+                    $rows += \count($option->at('claims')->items());
+                }
             }
         }
 

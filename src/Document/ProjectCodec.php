@@ -15,10 +15,10 @@ use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Purpose;
 use Octavum\Core\Season\Season;
 
-/** A project with what it claims, and what else it might be. */
+/** A project: what it is, and the options of how to make it, with what each claims. */
 final readonly class ProjectCodec
 {
-    /** What an option has, and a project of its leading one. */
+    /** What an option has, and before version 3 a project of its current one. */
     private const OPTION = [
         'id',
         'version',
@@ -64,6 +64,7 @@ final readonly class ProjectCodec
             'pictures',
             'notes',
             'notionsTaken',
+            'current',
             'options',
             'decisions',
             'sewing',
@@ -76,20 +77,21 @@ final readonly class ProjectCodec
         if (null === $season) {
             return null;
         }
-        $lead = $this->option($node, $id, $known);
+        [$current, $others] = $this->options($node, $id, $known);
 
-        return (new Project(
+        return new Project(
             $id,
             $node->at('name')->name(),
             $season,
             $node->at('rank')->integer(0, 1_000_000) ?? 0,
             $node->at('person')->named($known->people, 'person'),
+            $current,
             certainty: $node->at('certainty')->choice(Certainty::class) ?? Certainty::Likely,
             state: $this->states->read($node->at('state')),
             deadline: $node->at('deadline')->date(),
             notes: $node->at('notes')->text(),
             notionsTaken: $node->at('notionsTaken')->boolean(),
-            options: $this->options($node->at('options'), $known),
+            others: $others,
             decisions: $this->decisions->read($node->at('decisions')),
             soft: $node->at('soft')->boolean(),
             notBefore: $node->at('notBefore')->date(),
@@ -99,7 +101,7 @@ final readonly class ProjectCodec
             purpose: $node->at('purpose')->choice(Purpose::class),
             occasion: $node->at('occasion')->text(200),
             toile: $node->at('toile')->optionalBoolean(),
-        ))->made($lead);
+        );
     }
 
     /** @return array<string, mixed> */
@@ -118,15 +120,10 @@ final readonly class ProjectCodec
             'notBefore' => $project->notBefore?->format('Y-m-d'),
             'ease' => $project->ease?->millimetres(),
             'pictures' => $this->pictures->write($project->pictures),
-            ...$this->writeOption($project->lead()),
             'notes' => $project->notes,
             'notionsTaken' => $project->notionsTaken,
-            'options' => array_map(
-                fn (Option $option): array => Fields::known(
-                    ['id' => $option->id, ...$this->writeOption($option), 'past' => $option->past],
-                ),
-                $project->options,
-            ),
+            'current' => $project->current->id,
+            'options' => array_map($this->writeOption(...), [$project->current, ...$project->others]),
             'decisions' => $this->decisions->write($project->decisions),
             'sewing' => $this->sewing->write($project->sewing),
             'purpose' => $project->purpose?->value,
@@ -135,17 +132,24 @@ final readonly class ProjectCodec
         ]);
     }
 
-    /** @return list<Option> */
-    private function options(Node $list, References $known): array
+    /** @return array{Option, list<Option>} the current one, and the others */
+    private function options(Node $project, string $id, References $known): array
     {
         $options = [];
-        foreach ($list->items(1_000) as $node) {
+        foreach ($project->at('options')->items(1_000) as $node) {
             $node->object([...self::OPTION, 'past']);
             $option = $this->option($node, $node->at('id')->name(60), $known);
-            $options[] = $node->at('past')->boolean() ? $option->letGo() : $option;
+            if (isset($options['#'.$option->id])) {
+                $node->at('id')->fault('The id “{id}” stands here more than once.', id: $option->id);
+            }
+            $options['#'.$option->id] = $node->at('past')->boolean() ? $option->letGo() : $option;
         }
+        // before version 3 the current one was written into the project itself
+        $current = $project->at('current')->isThere()
+            ? $project->at('current')->named($options, 'option') ?? new Option($id)
+            : $this->option($project, $id, $known);
 
-        return $options;
+        return [$current, array_values(array_filter($options, static fn (Option $option): bool => $option !== $current))];
     }
 
     private function option(Node $node, string $id, References $known): Option
@@ -173,7 +177,8 @@ final readonly class ProjectCodec
     /** @return array<string, mixed> */
     private function writeOption(Option $option): array
     {
-        return [
+        return Fields::known([
+            'id' => $option->id,
             'version' => $option->version?->id,
             'size' => $option->size,
             'gradedTo' => $option->gradedTo,
@@ -194,7 +199,8 @@ final readonly class ProjectCodec
                 ]),
                 $option->copies,
             ),
-        ];
+            'past' => $option->past,
+        ]);
     }
 
     /** @return list<Copy> */

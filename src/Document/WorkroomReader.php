@@ -22,7 +22,7 @@ use Octavum\Core\Season\SewingList;
 use Octavum\Core\Workroom\Workroom;
 
 /**
- * Reads an octavum-workroom document, version 1 or 2 (docs/formats/octavum-workroom.md), into the core's values. One pass finds
+ * Reads an octavum-workroom document, version 1, 2 or 3 (docs/formats/octavum-workroom.md), into the core's values. One pass finds
  * every fault; a document with any is refused whole. What the database stores as JSON is read by the same codecs.
  * Longer than other files: the order in which one thing names another stands here in one place.
  */
@@ -31,7 +31,7 @@ final readonly class WorkroomReader
     public const FORMAT = 'octavum-workroom';
 
     /** The one that is written; what was written before is read, too. */
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     /** Larger documents are refused unread. */
     public const MOST_BYTES = 20_000_000;
@@ -99,11 +99,11 @@ final readonly class WorkroomReader
                     found: $document->at('format')->found(),
                 );
         }
-        if (!\in_array($document->at('version')->scalar(), [1, self::VERSION], true)) {
+        if (!\in_array($document->at('version')->scalar(), [1, 2, self::VERSION], true)) {
             $document
                 ->at('version')
                 ->fault(
-                    'Version {found} of the format cannot be read here; versions 1 and 2 can.',
+                    'Version {found} of the format cannot be read here; versions 1 to 3 can.',
                     found: $document->at('version')->found(),
                 );
         }

@@ -8,7 +8,7 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Workroom\Workroom;
 
-/** Writes a workroom as an octavum-workroom document, version 1. What is not known is left out. */
+/** Writes a workroom as an octavum-workroom document, version 3. What is not known is left out. */
 final readonly class WorkroomWriter
 {
     public function __construct(

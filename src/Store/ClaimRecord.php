@@ -11,7 +11,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Database\Identified;
 use Symfony\Component\Uid\Ulid;
 
-/** What a project takes for a role, of its leading way or, with an option, perhaps. */
+/** What an option takes for a role, once or for one of its copies. */
 #[ORM\Entity]
 #[ORM\Table(name: 'claim')]
 class ClaimRecord
@@ -57,15 +57,13 @@ class ClaimRecord
     public ?int $asked = null;
 
     public function __construct(
-        #[ORM\ManyToOne(inversedBy: 'claims')] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE'),]
-        public readonly ProjectRecord $project,
-        #[ORM\ManyToOne] #[ORM\JoinColumn(onDelete: 'CASCADE')]
-        public ?OptionRecord $option = null,
+        #[ORM\ManyToOne(inversedBy: 'claims')] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')]
+        public readonly OptionRecord $option,
         #[ORM\ManyToOne(cascade: ['persist'])] #[ORM\JoinColumn(onDelete: 'CASCADE')]
         public readonly ?CopyRecord $copy = null,
     ) {
         $this->id = (string) new Ulid();
-        $project->claims->add($this);
+        $option->claims->add($this);
     }
 
     /** What tells it from the others of a way to make a project, as the core says it. */

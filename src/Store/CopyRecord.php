@@ -8,7 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Octavum\Database\Identified;
 use Symfony\Component\Uid\Ulid;
 
-/** One more of a project, for another person or in another size; its claims point to it, so that it is there with them. */
+/** One more of what an option makes, for another person or in another size; its claims point to it, so that it is there with them. */
 #[ORM\Entity]
 #[ORM\Table(name: 'project_copy')]
 class CopyRecord
@@ -26,7 +26,7 @@ class CopyRecord
     public ?string $gradedTo = null;
 
     public function __construct(
-        #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly ProjectRecord $project,
+        #[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly OptionRecord $option,
     ) {
         $this->id = (string) new Ulid();
     }

@@ -200,11 +200,10 @@ final class Plan
         $given = [];
         foreach ($garments as $i => $garment) {
             $project = null === $garment->project ? null : $this->projects->oneOf($account, $garment->project);
-            $option = $project?->optionOf($options[$i] ?? null);
-            $way = $option ?? $project;
-            $size = static fn (ClaimRecord $claim): ?string => null === $claim->copy ? $way?->size : $claim->copy->size;
+            $option = $project?->findOption($options[$i] ?? null) ?? $project?->current;
+            $size = static fn (ClaimRecord $claim): ?string => null === $claim->copy ? $option?->size : $claim->copy->size;
             $ofRole = array_values(array_filter(
-                $project?->claimsOf($option) ?? [],
+                $option?->claims->toArray() ?? [],
                 static fn (ClaimRecord $claim): bool => $claim->role === $garment->role
                     && $claim->pieces === $garment->pieces
                     && !\in_array($claim->id, $given, true),
@@ -237,9 +236,9 @@ final class Plan
         }
         $record->notionsTaken = true;
 
-        $lines = array_unique(array_map(static fn (ClaimRecord $claim): string => $claim->copy->id ?? '', $record->claimsOf()));
+        $lines = array_unique($record->current->claims->map(static fn (ClaimRecord $claim): string => $claim->copy->id ?? '')->toArray());
 
-        return array_merge(...array_fill(0, max(1, \count($lines)), $record->version->notions ?? []));
+        return array_merge(...array_fill(0, max(1, \count($lines)), $record->current->version->notions ?? []));
     }
 
     /**
@@ -258,9 +257,9 @@ final class Plan
          */
         $projects = $this->entities
             ->createQuery(
-                'SELECT p.id, p.name, p.state, s.name AS season, who.name AS person, p.size, v.name AS version, p.sewing FROM '
+                'SELECT p.id, p.name, p.state, s.name AS season, who.name AS person, o.size, v.name AS version, p.sewing FROM '
                     .ProjectRecord::class
-                    .' p JOIN p.season s JOIN p.version v LEFT JOIN p.person who'
+                    .' p JOIN p.season s JOIN p.current o JOIN o.version v LEFT JOIN p.person who'
                     .' WHERE s.account = :account AND v.pattern = :pattern AND p.removedAt IS NULL'
                     .' ORDER BY s.starts DESC, p.rank',
             )
@@ -287,8 +286,8 @@ final class Plan
         /** @var list<array{pattern: string, used: int|string, asked: int|string}> $rows */
         $rows = $this->entities
             ->createQuery(
-                'SELECT t.id AS pattern, c.used, c.asked FROM '.ClaimRecord::class.' c JOIN c.project p JOIN p.season s'
-                    .' JOIN p.version v JOIN v.pattern t WHERE s.account = :account AND p.removedAt IS NULL AND c.asked > 0'
+                'SELECT t.id AS pattern, c.used, c.asked FROM '.ClaimRecord::class.' c JOIN c.option o JOIN o.project p JOIN p.season s'
+                    .' JOIN o.version v JOIN v.pattern t WHERE s.account = :account AND p.removedAt IS NULL AND c.asked > 0'
                     .' AND c.used > 0 AND (t.id = :pattern OR (t.maker = :maker AND t.maker <> \'\'))',
             )
             ->setParameters(['account' => $account, 'maker' => $maker, 'pattern' => $pattern])

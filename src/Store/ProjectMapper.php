@@ -42,7 +42,7 @@ final readonly class ProjectMapper
 
     /**
      * @param iterable<ProjectRecord> $records
-     * @param bool                    $alone   as they lead, without their other options
+     * @param bool                    $alone   with their current option only
      *
      * @return list<Project> sharing one Cloth for each cloth
      */
@@ -50,20 +50,19 @@ final readonly class ProjectMapper
     {
         $projects = [];
         foreach ($records as $record) {
-            $projects[] = (new Project(
+            $projects[] = new Project(
                 $record->id,
                 $record->name,
                 $this->season($record->season),
                 $record->rank,
                 $this->person($record->person, $built),
+                $this->option($record->current, $built),
                 certainty: $record->certainty,
                 state: $record->state,
                 deadline: $record->deadline,
                 notes: $record->notes,
                 notionsTaken: $record->notionsTaken,
-                options: $alone
-                    ? []
-                    : array_map(fn (OptionRecord $option): Option => $this->option($record, $option, $built), $record->optionsHere()),
+                others: $alone ? [] : array_map(fn (OptionRecord $option): Option => $this->option($option, $built), $record->others()),
                 decisions: $this->decisions->read(Node::stored($record->decisions, 'project '.$record->id)),
                 soft: $record->soft,
                 notBefore: $record->notBefore,
@@ -73,18 +72,16 @@ final readonly class ProjectMapper
                 purpose: $record->purpose,
                 occasion: $record->occasion,
                 toile: $record->toile,
-            ))->made($this->option($record, null, $built));
+            );
         }
 
         return $projects;
     }
 
-    /** Its leading way, or another. */
-    private function option(ProjectRecord $project, ?OptionRecord $option, Built $built): Option
+    private function option(OptionRecord $record, Built $built): Option
     {
-        $record = $option ?? $project;
         $claims = $copies = [];
-        foreach ($project->claimsOf($option) as $claim) {
+        foreach ($record->claims as $claim) {
             if (null === $claim->copy) {
                 $claims[] = $this->claim($claim, $built);
             } else {
@@ -100,15 +97,15 @@ final readonly class ProjectMapper
             $record->size,
             $record->gradedTo,
             $record->minutes,
-            $this->alterations->read(Node::stored($record->alterations, 'project '.$record->id)),
+            $this->alterations->read(Node::stored($record->alterations, 'option '.$record->id)),
             $claims,
             $record->matching,
             $record->leftOut,
             array_map(Role::from(...), $record->declined),
             $record->hangsOn,
-            true === $option?->past,
+            $record->past,
             array_map(fn (array $all): Copy => $this->copy($all, $built), array_values($copies)),
-            $this->parts->parts($record->parts, $project->season->account, $built),
+            $this->parts->parts($record->parts, $record->project->season->account, $built),
         );
     }
 
@@ -178,7 +175,7 @@ final readonly class ProjectMapper
             );
     }
 
-    /** Everything but season, person, version, options and claims, which are other records. */
+    /** Everything but season, person, other options, and version and claims of the current one, which are other records. */
     public function store(Project $project, ProjectRecord $record): void
     {
         $record->name = $project->name;
@@ -197,7 +194,8 @@ final readonly class ProjectMapper
         $record->purpose = $project->purpose;
         $record->occasion = $project->occasion;
         $record->toile = $project->toile;
-        $this->storeOption($project->lead(), $record);
+        ++$record->changes;
+        $this->storeOption($project->current, $record->current);
     }
 
     /**
@@ -205,7 +203,7 @@ final readonly class ProjectMapper
      *
      * @param array<string, string> $versions ids of those its parts are of, where they are stored under others
      */
-    public function storeOption(Option $option, ProjectRecord|OptionRecord $record, array $versions = []): void
+    public function storeOption(Option $option, OptionRecord $record, array $versions = []): void
     {
         $record->size = $option->size;
         $record->gradedTo = $option->gradedTo;
@@ -216,9 +214,7 @@ final readonly class ProjectMapper
         $record->declined = array_map(static fn (Role $role): string => $role->value, $option->declined);
         $record->hangsOn = $option->when;
         $record->parts = $this->parts->store($option->parts, $versions);
-        if ($record instanceof OptionRecord) {
-            $record->past = $option->past;
-        }
+        $record->past = $option->past;
     }
 
     /** Everything but cut and lay, which are other records. */

@@ -22,7 +22,6 @@ use Symfony\Component\Uid\Ulid;
 class ProjectRecord
 {
     use Identified;
-    use Made;
     use Removable;
     use Revised;
 
@@ -84,50 +83,37 @@ class ProjectRecord
     #[ORM\Column(nullable: true)]
     public ?bool $toile = null;
 
-    /** @var Collection<int, OptionRecord> the ways that do not lead */
+    /** Counts changes to its current option, so that they too make a new revision. */
+    #[ORM\Column(options: ['default' => 0])]
+    public int $changes = 0;
+
+    /** How it is made, as far as is decided: one of its options. */
+    #[ORM\ManyToOne]
+    #[ORM\JoinColumn(onDelete: 'SET NULL')]
+    public OptionRecord $current;
+
+    /** @var Collection<int, OptionRecord> the current one among them */
     #[ORM\OneToMany(targetEntity: OptionRecord::class, mappedBy: 'project', cascade: ['persist', 'remove'])]
     #[ORM\OrderBy(['id' => 'ASC'])]
     public Collection $options;
 
-    /** @var Collection<int, ClaimRecord> of all its ways */
-    #[ORM\OneToMany(targetEntity: ClaimRecord::class, mappedBy: 'project', cascade: ['persist', 'remove'], orphanRemoval: true)]
-    #[ORM\OrderBy(['id' => 'ASC'])]
-    public Collection $claims;
-
     public function __construct(#[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public SeasonRecord $season)
     {
         $this->id = (string) new Ulid();
-        $this->claims = new ArrayCollection();
         $this->options = new ArrayCollection();
+        $this->current = new OptionRecord($this);
     }
 
-    /** @return list<ClaimRecord> of its leading way, or of an option */
-    public function claimsOf(?OptionRecord $option = null): array
-    {
-        return array_values($this->claims->filter(static fn (ClaimRecord $claim): bool => $claim->option === $option)->toArray());
-    }
-
-    public function optionOf(?string $id): ?OptionRecord
+    public function findOption(?string $id): ?OptionRecord
     {
         return $this->options->findFirst(static fn (int $i, OptionRecord $option): bool => $option->id === $id);
     }
 
-    /** The option leads from now on, with its claims, and stands for what led before. */
-    public function take(OptionRecord $option): void
+    /** @return list<OptionRecord> but the current one, that were not taken out */
+    public function others(): array
     {
-        [$own, $its] = [$this->claimsOf(), $this->claimsOf($option)];
-        foreach ($own as $claim) {
-            $claim->option = $option;
-        }
-        foreach ($its as $claim) {
-            $claim->option = null;
-        }
-        $this->changeWith($option);
-    }
-
-    /** @return list<OptionRecord> that were not taken out */
-    public function optionsHere(): array
-    {
-        return array_values($this->options->filter(static fn (OptionRecord $option): bool => null === $option->removedAt)->toArray());
+        return array_values($this->options->filter(
+            fn (OptionRecord $option): bool => null === $option->removedAt && $option !== $this->current,
+        )->toArray());
     }
 }

@@ -180,19 +180,18 @@ final readonly class Workrooms
             $this->entities->persist($record->season);
             $this->projectMapper->store($project, $record);
             $record->person = null === $project->person ? null : $people[$project->person->id];
-            foreach ([$project->lead(), ...$project->options] as $i => $option) {
-                $made = 0 === $i ? null : new OptionRecord($record);
-                $way = $made ?? $record;
-                $this->projectMapper->storeOption($option, $way, $ids);
-                $way->version = null === $option->version ? null : $versions[$option->version->id];
+            foreach ([$project->current, ...$project->others] as $i => $option) {
+                $made = 0 === $i ? $record->current : new OptionRecord($record);
+                $this->projectMapper->storeOption($option, $made, $ids);
+                $made->version = null === $option->version ? null : $versions[$option->version->id];
                 foreach ([new Copy(claims: $option->claims), ...$option->copies] as $j => $copy) {
-                    $line = 0 === $j ? null : new CopyRecord($record);
+                    $line = 0 === $j ? null : new CopyRecord($made);
                     if (null !== $line) {
                         [$line->size, $line->gradedTo] = [$copy->size, $copy->gradedTo];
                         $line->person = null === $copy->person ? null : $people[$copy->person->id];
                     }
                     foreach ($copy->claims as $claim) {
-                        $stored = new ClaimRecord($record, $made, $line);
+                        $stored = new ClaimRecord($made, $line);
                         $this->projectMapper->storeClaim($claim, $stored);
                         $stored->cut = null === $claim->cut ? null : $cuts[$claim->cut->id];
                         $stored->lay = null === $claim->lay ? null : $lays[$claim->lay->id];

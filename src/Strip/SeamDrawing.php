@@ -91,7 +91,7 @@ final readonly class SeamDrawing
 
     private function thread(ProjectAnswer $answer): string
     {
-        foreach ($answer->project->claims as $claim) {
+        foreach ($answer->project->current->claims as $claim) {
             foreach ($claim->cloth->colours ?? [] as $colour) {
                 if (Lab::ofHex($colour)->l <= self::LIGHTEST) {
                     return $colour;

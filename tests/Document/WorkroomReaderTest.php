@@ -145,7 +145,7 @@ final class WorkroomReaderTest extends TestCase
             $value,
         );
         yield 'another format' => [$set('format', 'something-else'), '/format', 'not an octavum-workroom document'];
-        yield 'a later version' => [$set('version', 3), '/version', 'Version 3 of the format cannot be read here'];
+        yield 'a later version' => [$set('version', 4), '/version', 'Version 4 of the format cannot be read here'];
         yield 'a name missing' => [$set('cloths/0/name', ''), '/cloths/0/name', 'A name is missing'];
         yield 'a negative length' => [$set('cloths/0/cuts/0/ledger/0/length', -5), '/cloths/0/cuts/0/ledger/0/length', 'must be above 0'];
         yield 'forty kilometres' => [
@@ -189,8 +189,8 @@ final class WorkroomReaderTest extends TestCase
         ];
         yield 'a size twice' => [$set('patterns/0/versions/0/sizes', ['14', '14']), '/patterns/0/versions/0/sizes', 'only once'];
         yield 'a cut that is not there' => [
-            $set('projects/0/claims/0/cut', 'nowhere'),
-            '/projects/0/claims/0/cut',
+            $set('projects/0/options/0/claims/0/cut', 'nowhere'),
+            '/projects/0/options/0/claims/0/cut',
             'no cut with the id “nowhere”',
             false,
         ];
@@ -267,38 +267,53 @@ final class WorkroomReaderTest extends TestCase
             'choose one of British, American',
         ];
         yield 'an option of a version that is not there' => [
-            $set('projects/0/options', [['id' => 'o', 'version' => 'nowhere']]),
-            '/projects/0/options/0/version',
+            $set('projects/0/options/1', ['id' => 'o', 'version' => 'nowhere']),
+            '/projects/0/options/1/version',
             'There is no version',
             false,
         ];
         yield 'an option that is ranked' => [
-            $set('projects/0/options', [['id' => 'o', 'rank' => 1]]),
-            '/projects/0/options/0/rank',
+            $set('projects/0/options/1', ['id' => 'o', 'rank' => 1]),
+            '/projects/0/options/1/rank',
             'There is no field',
+        ];
+        yield 'an option twice' => [$set('projects/0/options/1', ['id' => 'now']), '/projects/0/options/1/id', 'more than once', false];
+        yield 'a current option that is not there' => [
+            $set('projects/0/current', 'then'),
+            '/projects/0/current',
+            'no option with the id “then”',
+            false,
         ];
         yield 'a decision without a day' => [$set('projects/0/decisions', [['took' => 'A']]), '/projects/0/decisions/0/on', 'is missing'];
         yield 'a pointer is escaped' => [$set('people/0/a~b', 1), '/people/0/a~0b', 'There is no field'];
     }
 
-    public function testADocumentOfVersion1IsReadAsOneWithoutOptions(): void
+    public function testADocumentOfVersion1IsReadAsOneOfVersion2WithoutOptions(): void
     {
         /** @var array{version: int, projects: list<array<string, mixed>>} $document */
         $document = json_decode((string) file_get_contents(self::DEMO), true);
+        $document['version'] = 2;
         foreach ($document['projects'] as $i => $project) {
-            unset($document['projects'][$i]['options'], $document['projects'][$i]['decisions'], $document['projects'][$i]['when']);
+            unset($project['options'], $project['current'], $project['decisions']);
+            $made = ['version' => 'version-01', 'size' => '14', 'claims' => [['role' => 'main', 'cut' => 'cut-02']]];
+            $document['projects'][$i] = $project + $made;
         }
         $second = (new WorkroomReader())->read((string) json_encode($document));
         $document['version'] = 1;
         $first = (new WorkroomReader())->read((string) json_encode($document));
         self::assertEquals($second, $first);
-        self::assertSame([], array_merge(...array_map(static fn (Project $project): array => $project->options, $first->projects)));
+        self::assertSame(['14', 'cut-02'], [$first->projects[0]->current->size, $first->projects[0]->current->claims[0]->cut?->id]);
+        self::assertSame([], array_merge(...array_map(static fn (Project $project): array => $project->others, $first->projects)));
     }
 
-    public function testOptionsAndDecisionsAreRead(): void
+    public function testOptionsAndDecisionsOfVersion2AreRead(): void
     {
         $document = self::small();
+        $document['version'] = 2;
+        $document['projects'] = [['id' => 'j', 'name' => 'Skirt', 'season' => 's', 'rank' => 1]];
         $project = [
+            'version' => 'v',
+            'size' => '14',
             'when' => 'the toile fits',
             'options' => [
                 [
@@ -316,7 +331,7 @@ final class WorkroomReaderTest extends TestCase
             $document = self::with($document, ['projects', '0', $field], $value);
         }
         $read = (new WorkroomReader())->read((string) json_encode($document))->projects[0];
-        self::assertSame('the toile fits', $read->when);
+        self::assertSame('the toile fits', $read->current->when);
         [$open] = $read->openOptions();
         self::assertSame(['o', '16', 90, 'A'], [$open->id, $open->size, $open->minutes, $open->version?->name]);
         self::assertSame([800.0, 'cut'], [(float) $open->claims[0]->stated?->millimetres(), $open->claims[0]->cut?->id]);
@@ -325,7 +340,11 @@ final class WorkroomReaderTest extends TestCase
             [new Decision(new \DateTimeImmutable('2027-02-01'), 'A, size 14', 'A, size 16', 'It is big.')],
             $read->decisions,
         );
-        self::assertSame('14', $read->size, 'the leading option is as it was');
+        self::assertSame('14', $read->current->size, 'the current option is as it was');
+        $workroom = (new WorkroomReader())->read((string) json_encode($document));
+        $written = (new WorkroomReader())->read((new WorkroomWriter())->write($workroom));
+        self::assertEquals($read->current, $written->projects[0]->current, 'and the same when it was written as version 3');
+        self::assertEquals($read->others, $written->projects[0]->others);
     }
 
     public function testALayWithoutPiecesIsRead(): void
@@ -393,7 +412,7 @@ final class WorkroomReaderTest extends TestCase
     {
         return [
             'format' => 'octavum-workroom',
-            'version' => 1,
+            'version' => 3,
             'name' => 'Maud',
             'settings' => ['units' => 'metric'],
             'people' => [['id' => 'p', 'name' => 'Maud']],
@@ -427,9 +446,8 @@ final class WorkroomReaderTest extends TestCase
                     'season' => 's',
                     'rank' => 1,
                     'person' => 'p',
-                    'version' => 'v',
-                    'size' => '14',
-                    'claims' => [['role' => 'main', 'cut' => 'cut']],
+                    'current' => 'now',
+                    'options' => [['id' => 'now', 'version' => 'v', 'size' => '14', 'claims' => [['role' => 'main', 'cut' => 'cut']]]],
                 ],
             ],
         ];

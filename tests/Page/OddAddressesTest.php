@@ -37,7 +37,8 @@ final class OddAddressesTest extends PageTestCase
         $this->signInToDemo();
         $project = $this->project('Regatta dress');
         $this->browser->loginUser($this->account('other@example.org'));
-        foreach (['/enough/'.$project->claims[0]->id, '/block', '', '/gate/'.$project->claims[0]->id, '/change'] as $path) {
+        $claim = $project->current->claims[0]->id;
+        foreach (['/enough/'.$claim, '/block', '', '/gate/'.$claim, '/change'] as $path) {
             $this->browser->request('GET', '/project/'.$project->id.$path);
             self::assertResponseStatusCodeSame(404, $path);
         }

@@ -26,7 +26,7 @@ final class RoomsAgreeTest extends PageTestCase
     {
         $account = $this->signInToDemo();
         $pinafore = $this->project('Quarry pinafore');
-        $claim = $pinafore->claims[0]->id;
+        $claim = $pinafore->current->claims[0]->id;
         $gate = '/project/'.$pinafore->id.'/gate/'.$claim;
         self::assertStringContainsString(
             'Quarry pinafore is 56 cm short on Quarry tweed.',
@@ -57,11 +57,11 @@ final class RoomsAgreeTest extends PageTestCase
             self::assertStringNotContainsString('Quarry pinafore is 56 cm short', self::says($this->get($where)), $where);
         }
         self::assertStringNotContainsString('Quarry pinafore on Quarry tweed', self::says($this->get('/shopping')));
-        $lay = $this->project('Quarry pinafore')->claims[0]->lay ?? self::fail('It is kept.');
+        $lay = $this->project('Quarry pinafore')->current->claims[0]->lay ?? self::fail('It is kept.');
         self::assertStringContainsString('Quarry pinafore', self::says($this->get('/table/'.$lay->id)));
         $this->get('/season');
         $this->post((string) $page->filter('.toast form')->attr('action'));
-        self::assertNull($this->project('Quarry pinafore')->claims[0]->lay, 'one press takes it back');
+        self::assertNull($this->project('Quarry pinafore')->current->claims[0]->lay, 'one press takes it back');
     }
 
     public function testAPageThatWantsALayAsksAfterItAndIsTold(): void
@@ -83,13 +83,13 @@ final class RoomsAgreeTest extends PageTestCase
         $pinafore = $this->project('Quarry pinafore');
         $this->get('/season');
         $this->service(LaySettler::class)->settle($this->demo());
-        $form = $this->get('/season')->filter('form[action$="/enough/'.$pinafore->claims[0]->id.'/keep"]')->form();
+        $form = $this->get('/season')->filter('form[action$="/enough/'.$pinafore->current->claims[0]->id.'/keep"]')->form();
         $this->browser->submit($form);
-        $kept = $this->project('Quarry pinafore')->claims[0]->lay->id ?? self::fail('It is kept.');
+        $kept = $this->project('Quarry pinafore')->current->claims[0]->lay->id ?? self::fail('It is kept.');
         $this->browser->submit($form);
         $page = $this->browser->followRedirect();
         self::assertResponseIsSuccessful();
-        self::assertSame($kept, $this->project('Quarry pinafore')->claims[0]->lay?->id, self::says($page, '.toasts'));
+        self::assertSame($kept, $this->project('Quarry pinafore')->current->claims[0]->lay?->id, self::says($page, '.toasts'));
     }
 
     private function verdict(Project $project, Account $account): ?Verdict

@@ -51,11 +51,11 @@ final class ExportComesHomeTest extends PageTestCase
         $on = '2026-11-01';
         $this->grow('project', $project->id, 'decisions', ['on' => $on, 'took' => 'A'], 120);
         $this->grow('project', $project->id, 'pictures', ['file' => str_repeat('0', 26)], 25);
-        $this->grow('project', $project->id, 'alterations', ['name' => 'Longer', 'length' => 1], 120);
+        $this->grow('project_option', $project->current->id, 'alterations', ['name' => 'Longer', 'length' => 1], 120);
         $this->grow('project', $project->id, 'sewing', ['on' => $on, 'wear' => 'often'], 210, 'worn');
         $this->grow('project', $project->id, 'sewing', ['on' => $on, 'minutes' => 5], 2_100, 'stretches');
         $this->grow('project', $project->id, 'sewing', ['state' => 'planned', 'on' => $on], 210, 'states');
-        $cloth = $project->claims[0]->cloth ?? self::fail('It has a cloth.');
+        $cloth = $project->current->claims[0]->cloth ?? self::fail('It has a cloth.');
         $this->grow('cloth', $cloth->id, 'tests', ['on' => $on, 'kind' => 'width', 'showed' => '140 cm'], 210);
         $this->grow('person', $this->workroom($this->account)->people[0]->id, 'facts', ['name' => 'Longer', 'length' => 10], 110);
         $pages = [

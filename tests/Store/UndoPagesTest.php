@@ -8,7 +8,6 @@ use Octavum\Account\Account;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Piece\PieceSet;
-use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Tests\PageTestCase;
 
@@ -82,7 +81,7 @@ final class UndoPagesTest extends PageTestCase
     /** A piece that comes back brings the marks of its version with it, by which kept lays are known. */
     public function testAPieceIsPutBackFromTheListOfChanges(): void
     {
-        $version = $this->project('Regatta dress')->version ?? self::fail('It has a version.');
+        $version = $this->project('Regatta dress')->current->version ?? self::fail('It has a version.');
         $before = $version->pieces;
         $this->get('/versions/'.$version->id.'/pieces');
         $this->post('/versions/'.$version->id.'/pieces/remove', ['piece' => $before->all()[0]->name]);
@@ -121,18 +120,15 @@ final class UndoPagesTest extends PageTestCase
         $this->get('/project/'.$shorts->id);
         $this->post('/project/'.$shorts->id.'/option/'.$option->id.'/take');
         $undo = $this->undo();
-        $taken = $this->project('Allotment shorts');
         $this->get('/project/'.$shorts->id.'/change');
-        $this->send('Save the project', ['notes' => 'with deep pockets']);
-        $saved = $this->project('Allotment shorts');
-        $this->get('/cloth');
-        $this->post($undo);
-        self::assertEquals($saved, $this->project('Allotment shorts'), 'nothing is undone by half');
-        self::assertEquals(
-            array_map(static fn (Claim $claim): ?string => $claim->cut?->id, $taken->claims),
-            array_map(static fn (Claim $claim): ?string => $claim->cut?->id, $saved->claims),
-        );
-        self::assertSame('with deep pockets', $saved->notes);
+        $this->send('Save the project', ['notes' => 'with deep pockets', 'size' => '16']);
+        $saved = $this->project('Allotment shorts')->current;
+        self::assertSame([$option->id, '16'], [$saved->id, $saved->size]);
+        $this->undoing($undo, 'That is undone.');
+        $now = $this->project('Allotment shorts');
+        self::assertEquals($shorts->current, $now->current, 'made as it was before');
+        self::assertEquals($saved, $now->openOptions()[0], 'and the option as it was saved, with the cloth it takes');
+        self::assertSame('with deep pockets', $now->notes);
     }
 
     public function testWhatWasWrittenIntoAHalfKeepsIt(): void
@@ -190,7 +186,7 @@ final class UndoPagesTest extends PageTestCase
     {
         $coat = $this->project('Towpath coat');
         $shorter = array_values(
-            array_filter($coat->pattern->versions ?? [], static fn ($version): bool => 'A, short' === $version->name),
+            array_filter($coat->current->pattern->versions ?? [], static fn ($version): bool => 'A, short' === $version->name),
         )[0];
         $changes = [
             '/decline' => ['role' => 'lining'],
@@ -206,9 +202,10 @@ final class UndoPagesTest extends PageTestCase
         }
         $this->get('/project/'.$coat->id.'/change');
         $this->send('Save the project', ['size' => '16', 'notes' => 'with a belt']);
-        self::assertSame('16', $this->project('Towpath coat')->size);
+        self::assertSame('16', $this->project('Towpath coat')->current->size);
         $this->post($this->undo());
-        self::assertEquals([$coat->size, $coat->notes], [$this->project('Towpath coat')->size, $this->project('Towpath coat')->notes]);
+        $now = $this->project('Towpath coat');
+        self::assertEquals([$coat->current->size, $coat->notes], [$now->current->size, $now->notes]);
     }
 
     public function testAnUndoIsGoodOnceAndForWhoeverMadeTheChange(): void
@@ -262,7 +259,7 @@ final class UndoPagesTest extends PageTestCase
     /** @phpstan-impure */
     private function pieces(): PieceSet
     {
-        return $this->project('Regatta dress')->version->pieces ?? self::fail('It has a version.');
+        return $this->project('Regatta dress')->current->version->pieces ?? self::fail('It has a version.');
     }
 
     /** @phpstan-impure */

@@ -60,7 +60,7 @@ final readonly class Cautions
 
     private function isPile(Project $project): bool
     {
-        foreach ($project->claims as $claim) {
+        foreach ($project->current->claims as $claim) {
             $type = $claim->cloth?->type;
             if (null !== $type && ($type->hasNap() || $type->isBrushed() || ClothType::Fleece === $type)) {
                 return true;

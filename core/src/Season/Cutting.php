@@ -24,11 +24,11 @@ final readonly class Cutting
     {
         $lines = array_merge(...array_map(static fn (Project $way): array => $way->lines(), $project->ways()));
         foreach ($lines as $line) {
-            foreach ($line->claims as $claim) {
+            foreach ($line->current->claims as $claim) {
                 if (
                     $claim->isFor($garment->role, $garment->pieces)
                     && $line->largestSize() === $garment->size
-                    && $line->version?->id === $garment->version
+                    && $line->current->version?->id === $garment->version
                 ) {
                     return $line->cutting($claim)?->version->pieces->in($garment->size, $garment->role) ?? [];
                 }

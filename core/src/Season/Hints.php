@@ -100,13 +100,14 @@ final readonly class Hints
 
     private static function asks(ProjectAnswer $answer, Technique $technique): bool
     {
-        return \in_array($technique, $answer->project->pattern->techniques ?? [], true);
+        return \in_array($technique, $answer->project->current->pattern->techniques ?? [], true);
     }
 
     /** @return array{bool, int} cloth of which there is no more, then the hours */
     private static function stakes(ProjectAnswer $answer): array
     {
-        $precious = array_filter($answer->project->claims, static fn (Claim $claim): bool => false === $claim->cloth?->moreToBeHad);
+        $claims = $answer->project->current->claims;
+        $precious = array_filter($claims, static fn (Claim $claim): bool => false === $claim->cloth?->moreToBeHad);
 
         return [[] !== $precious, $answer->hours->all ?? 0];
     }

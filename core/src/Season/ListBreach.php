@@ -26,10 +26,10 @@ final readonly class ListBreach
                 ),
                 default => null,
             },
-            ListRule::TheseMakers => $this->isAmong($project->pattern->maker ?? '', $list->subject)
+            ListRule::TheseMakers => $this->isAmong($project->current->pattern->maker ?? '', $list->subject)
                 ? null
                 : new Sentence('{project} is not of {subject}.', $with),
-            ListRule::ThisPattern => 0 === strcasecmp(trim($project->pattern->title ?? ''), trim($list->subject))
+            ListRule::ThisPattern => 0 === strcasecmp(trim($project->current->pattern->title ?? ''), trim($list->subject))
                 ? null
                 : new Sentence('{project} is not made from {subject}.', $with),
             null => null,
@@ -39,7 +39,7 @@ final readonly class ListBreach
     /** Cloth to buy, ordered, or bought since the list began. */
     private function stash(SewingList $list, Project $project): ?Sentence
     {
-        foreach ($project->claims as $claim) {
+        foreach ($project->current->claims as $claim) {
             $with = ['project' => $project->name, 'cloth' => $claim->wish->name ?? $claim->cloth->name ?? ''];
             if (null !== $claim->wish) {
                 return new Sentence('{project} buys {cloth}: only stash cloth is meant.', $with);

@@ -10,7 +10,9 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Pattern\Part;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PutTogether;
 use Octavum\Core\Pattern\Version;
+use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Role;
 
 /** One way to make a project: a version in a size, from some cloth. One leads and claims; the others only might. */
@@ -83,6 +85,24 @@ final readonly class Option
         $one = $this->version->minutes ?? $this->pattern?->minutes;
 
         return $this->minutes ?? (null === $one ? null : intdiv($one * (100 + self::FURTHER_COPY * \count($this->copies)), 100));
+    }
+
+    /** For which cloth and pieces are worked out; empty when none is chosen. */
+    public function largestSize(): string
+    {
+        return null === $this->size ? '' : $this->version?->table->largest($this->size, $this->gradedTo) ?? $this->size;
+    }
+
+    /** @return array<string, array{Piece, ?Part}> that are cut for it in its size, by name, with the part they come with */
+    public function pieces(): array
+    {
+        return null === $this->version ? [] : (new PutTogether($this->version, $this->largestSize(), $this->parts))->pieces;
+    }
+
+    /** @return ?Cutting what comes from the cloth of a claim; null without a pattern */
+    public function cutting(Claim $claim): ?Cutting
+    {
+        return null === $this->version ? null : Cutting::of($this->version, $this->largestSize(), $this->parts, $claim, $this->claims);
     }
 
     /** @param list<Claim> $claims */

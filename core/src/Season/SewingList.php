@@ -66,12 +66,12 @@ final readonly class SewingList
 
     private function hasCloth(Project $project): bool
     {
-        foreach ($project->claims as $claim) {
+        foreach ($project->current->claims as $claim) {
             if (null === $claim->cut && null === $claim->wish && !$claim->cutOut) {
                 return false;
             }
         }
 
-        return [] !== $project->claims;
+        return [] !== $project->current->claims;
     }
 }

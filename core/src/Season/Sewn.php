@@ -38,8 +38,8 @@ final readonly class Sewn
     {
         $sizes = [];
         foreach ($this->projects as $project) {
-            if ($project->person?->id === $person?->id && null !== $project->size) {
-                $sizes[] = $project->size;
+            if ($project->person?->id === $person?->id && null !== $project->current->size) {
+                $sizes[] = $project->current->size;
             }
         }
         $count = array_count_values($sizes);
@@ -54,8 +54,8 @@ final readonly class Sewn
         $made = [];
         foreach ($this->projects as $project) {
             foreach (ProjectState::Done === $project->state ? $project->lines() : [] as $line) {
-                if (null !== $line->pattern && null !== $line->version) {
-                    $made[$line->pattern->id][] = $this->before($project, $line, $line->version->id);
+                if (null !== $line->current->pattern && null !== $line->current->version) {
+                    $made[$line->current->pattern->id][] = $this->before($project, $line, $line->current->version->id);
                 }
             }
         }

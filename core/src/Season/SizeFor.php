@@ -15,9 +15,9 @@ final readonly class SizeFor
     public function of(Project $project, ?\DateTimeImmutable $today = null): ?SizeAdvice
     {
         return match (true) {
-            null === $project->person || null === $project->pattern => null,
-            null === $project->ease => (new SizeChooser())->choose($project->person, $project->pattern, $today),
-            default => (new ByFinished())->choose($project->person, $project->pattern, $project->ease),
+            null === $project->person || null === $project->current->pattern => null,
+            null === $project->ease => (new SizeChooser())->choose($project->person, $project->current->pattern, $today),
+            default => (new ByFinished())->choose($project->person, $project->current->pattern, $project->ease),
         };
     }
 }

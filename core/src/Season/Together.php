@@ -22,7 +22,7 @@ final readonly class Together
     /** @return ?Sentence null where nothing is sewn together, or not all of it is laid */
     public function of(ProjectAnswer $answer): ?Sentence
     {
-        if ([] === $answer->project->copies) {
+        if ([] === $answer->project->current->copies) {
             return null;
         }
         $together = $alone = Length::zero();

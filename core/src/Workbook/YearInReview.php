@@ -86,7 +86,7 @@ final readonly class YearInReview
     private function cost(Project $project): ?int
     {
         $cost = 0.0;
-        $claims = array_merge(...array_map(static fn (Project $line): array => $line->claims, $project->lines()));
+        $claims = array_merge(...array_map(static fn (Project $line): array => $line->current->claims, $project->lines()));
         foreach ($claims as $claim) {
             if (null === $claim->cloth?->pricePerMetre || null === $claim->used) {
                 return null;

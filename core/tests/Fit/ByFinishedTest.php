@@ -14,6 +14,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Piece\Garment;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Season\Snags\SizeSnags;
@@ -90,8 +91,7 @@ final class ByFinishedTest extends TestCase
                 Plan::season(),
                 1,
                 $this->person(96),
-                $this->top(),
-                size: $size,
+                new Option('', $this->top(), size: $size),
                 ease: null === $ease ? null : Length::ofMillimetres(10 * $ease),
             )),
         );

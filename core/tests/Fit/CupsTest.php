@@ -17,6 +17,7 @@ use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Piece\Garment;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Season\Snags\SizeSnags;
@@ -105,8 +106,7 @@ final class CupsTest extends TestCase
             Plan::season(),
             1,
             $this->person(['high bust' => '92', 'bust' => '99.5', 'hip' => '97']),
-            $this->pattern(self::CHART, $garment),
-            size: $planned,
+            new Option('', $this->pattern(self::CHART, $garment), size: $planned),
         );
         self::assertSame(
             $isSnag ? ['Blouse: size '.$planned.' is planned, and by the chart Odalys takes 14C.'] : [],

@@ -44,6 +44,7 @@ use Octavum\Core\Piece\Shape;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Season;
@@ -140,10 +141,13 @@ final class SavedLayTest extends TestCase
             'skirt',
             $project->season,
             1,
-            pattern: $project->pattern,
-            version: $project->version,
-            size: '14',
-            claims: [new Claim('c', Role::Main, wish: new Wish('Linen', FibreMix::unknown()), lay: $roll)],
+            current: new Option(
+                '',
+                $project->current->pattern,
+                $project->current->version,
+                '14',
+                claims: [new Claim('c', Role::Main, wish: new Wish('Linen', FibreMix::unknown()), lay: $roll)],
+            ),
         );
         $checked = (new SeasonCheck(new Assumptions()))->check($wish->season, [$wish]);
         $answer = $checked->projects[0]->roles[0];
@@ -347,13 +351,13 @@ final class SavedLayTest extends TestCase
     public function testALayFromOutsideIsJudgedAgain(\Closure $tamper, bool $sound, int $used): void
     {
         $project = $this->project('skirt', $this->lay([['skirt', 0, 0, 0, 600, 700], ['skirt', 0, 0, 700, 600, 700]], [600, 0]));
-        $lay = $project->claims[0]->lay;
+        $lay = $project->current->claims[0]->lay;
         self::assertNotNull($lay);
-        self::assertNotNull($project->pattern);
-        self::assertNotNull($project->version);
+        self::assertNotNull($project->current->pattern);
+        self::assertNotNull($project->current->version);
         $read = (new LayReview(new Assumptions()))->of(
             $tamper($lay),
-            ['#v' => [$project->pattern, $project->version]],
+            ['#v' => [$project->current->pattern, $project->current->version]],
             static fn (): array => [],
         );
         self::assertSame([$sound, $used], [$read->sound, (int) $read->sheets[0]->used->millimetres()]);
@@ -528,10 +532,13 @@ final class SavedLayTest extends TestCase
             $id,
             new Season('s', 'Thaw', new \DateTimeImmutable('2027-03-01'), 13, 360),
             'skirt' === $id ? 1 : 2,
-            pattern: new Pattern('p', 'Skirt', versions: [$version]),
-            version: $version,
-            size: $size,
-            claims: [new Claim($id.'#0', Role::Main, $cloth, $cloth->cuts[$cut], lay: $lay)],
+            current: new Option(
+                '',
+                new Pattern('p', 'Skirt', versions: [$version]),
+                $version,
+                $size,
+                claims: [new Claim($id.'#0', Role::Main, $cloth, $cloth->cuts[$cut], lay: $lay)],
+            ),
         );
     }
 

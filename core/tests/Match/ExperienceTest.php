@@ -19,6 +19,7 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Sewing\Again;
@@ -77,9 +78,7 @@ final class ExperienceTest extends TestCase
             Plan::season(),
             1,
             $person,
-            $pattern,
-            $version,
-            '14',
+            new Option('', $pattern, $version, '14'),
             state: ProjectState::Done,
             sewing: new Sewing(finding: $finding),
         );

@@ -18,6 +18,7 @@ use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Severity;
 use Octavum\Core\Season\Snag;
@@ -94,8 +95,7 @@ final class ComparisonTest extends TestCase
             Plan::season(),
             1,
             new Person('o', 'Odalys', likings: [Feature::Hood->value => $liking]),
-            new Pattern('k', 'Coat', versions: [$version]),
-            $version,
+            new Option('', new Pattern('k', 'Coat', versions: [$version]), $version),
         );
         $snags = array_map(static fn (Snag $snag): array => [$snag->severity, (string) $snag->sentence], (new LikingSnags())->of($project));
         self::assertSame(null === $severity ? [] : [[$severity, $says]], $snags);

@@ -15,6 +15,7 @@ use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Tests\Season\Plan;
@@ -98,10 +99,7 @@ final class WaysOutTest extends TestCase
             Plan::season(),
             2,
             null,
-            $pattern,
-            $long,
-            '14',
-            claims: [Plan::claim($cloth, id: 'second')],
+            new Option('', $pattern, $long, '14', claims: [Plan::claim($cloth, id: 'second')]),
         );
         self::assertSame([], Plan::check($first, $second)->projects[1]->roles[0]->waysOut(), '94 cm are left');
     }
@@ -128,11 +126,14 @@ final class WaysOutTest extends TestCase
             Plan::season(),
             1,
             null,
-            new Pattern('p', 'Coat', versions: [$version, ...$versions]),
-            $version,
-            '14',
-            minutes: 60,
-            claims: [Plan::claim($cloth)],
+            new Option(
+                '',
+                new Pattern('p', 'Coat', versions: [$version, ...$versions]),
+                $version,
+                '14',
+                minutes: 60,
+                claims: [Plan::claim($cloth)],
+            ),
         );
 
         return array_map(strval(...), Plan::check($project)->projects[0]->roles[0]->waysOut());

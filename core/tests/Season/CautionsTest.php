@@ -13,6 +13,7 @@ use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Cautions;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -29,8 +30,11 @@ final class CautionsTest extends TestCase
             Plan::season(),
             1,
             new Person('who', 'Suvi', $child),
-            new Pattern('k', 'K', garment: $garment),
-            claims: null === $type ? [] : [new Claim('c', Role::Main, new Cloth('cloth', 'Cloth', type: $type))],
+            new Option(
+                '',
+                new Pattern('k', 'K', garment: $garment),
+                claims: null === $type ? [] : [new Claim('c', Role::Main, new Cloth('cloth', 'Cloth', type: $type))],
+            ),
         );
         $said = array_map(static fn (Sentence $sentence): string => (string) $sentence, (new Cautions())->of($project));
         self::assertCount(\count($words), $said, implode("\n", $said));

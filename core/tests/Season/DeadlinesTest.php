@@ -9,6 +9,7 @@ use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Deadlines;
 use Octavum\Core\Season\Due;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use PHPUnit\Framework\TestCase;
@@ -83,7 +84,7 @@ final class DeadlinesTest extends TestCase
                 $name,
                 $season,
                 \count($all) + 1,
-                minutes: null === $one[0] ? null : 60 * $one[0],
+                current: new Option('', minutes: null === $one[0] ? null : 60 * $one[0]),
                 deadline: null === $one[1] ? null : new \DateTimeImmutable('2027-'.$one[1]),
                 soft: $one[2] ?? false,
                 notBefore: isset($one[3]) ? new \DateTimeImmutable('2027-'.$one[3]) : null,

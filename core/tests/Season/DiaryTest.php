@@ -17,6 +17,7 @@ use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Dated;
 use Octavum\Core\Season\Diary;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use PHPUnit\Framework\TestCase;
@@ -33,10 +34,42 @@ final class DiaryTest extends TestCase
         $tee = new Version('v', 'A', new RequirementTable(['14'], []), ['2 buttons']);
         $buttons = new Notion('n', NotionKind::Button, count: 4, expected: new \DateTimeImmutable('2027-03-04'));
         $projects = [
-            new Project('a', 'Dress', $season, 1, minutes: 300, claims: [new Claim('c1', Role::Main, $cloth, $cloth->cuts[0])]),
-            new Project('b', 'Tee', $season, 2, version: $tee, minutes: 120, deadline: new \DateTimeImmutable('2027-03-08')),
-            new Project('c', 'Hat', $season, 3, minutes: 60, notBefore: new \DateTimeImmutable('2027-03-10')),
-            new Project('d', 'Coat', $season, 4, minutes: 600, deadline: new \DateTimeImmutable('2027-03-12'), soft: true),
+            new Project(
+                'a',
+                'Dress',
+                $season,
+                1,
+                current: new Option(
+                    '',
+                    minutes: 300,
+                    claims: [new Claim('c1', Role::Main, $cloth, $cloth->cuts[0])],
+                ),
+            ),
+            new Project(
+                'b',
+                'Tee',
+                $season,
+                2,
+                current: new Option('', version: $tee, minutes: 120),
+                deadline: new \DateTimeImmutable('2027-03-08'),
+            ),
+            new Project(
+                'c',
+                'Hat',
+                $season,
+                3,
+                current: new Option('', minutes: 60),
+                notBefore: new \DateTimeImmutable('2027-03-10'),
+            ),
+            new Project(
+                'd',
+                'Coat',
+                $season,
+                4,
+                current: new Option('', minutes: 600),
+                deadline: new \DateTimeImmutable('2027-03-12'),
+                soft: true,
+            ),
         ];
         $days = (new Diary())->of((new SeasonCheck(new Assumptions(), [$buttons]))->check($season, $projects));
         self::assertSame([

@@ -17,6 +17,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Copy;
 use Octavum\Core\Season\Hints;
 use Octavum\Core\Season\Mix;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Purpose;
@@ -37,9 +38,12 @@ final class HintsTest extends TestCase
     public function testANewTechniqueIsTriedFirstWhereLittleIsAtStake(): void
     {
         $fly = static fn (int $hours, bool $precious): array => [
-            'pattern' => new Pattern('p', 'P', techniques: [Technique::Fly]),
-            'minutes' => 60 * $hours,
-            'claims' => [new Claim('c', Role::Main, new Cloth('x', 'X', moreToBeHad: !$precious))],
+            'current' => new Option(
+                '',
+                new Pattern('p', 'P', techniques: [Technique::Fly]),
+                minutes: 60 * $hours,
+                claims: [new Claim('c', Role::Main, new Cloth('x', 'X', moreToBeHad: !$precious))],
+            ),
         ];
         self::assertSame(['fly is new to you: b before a, where less is at stake.'], $this->hints($fly(4, true), $fly(9, false)));
         self::assertSame(['fly is new to you: b before a, where less is at stake.'], $this->hints($fly(9, false), $fly(4, false)));
@@ -59,7 +63,11 @@ final class HintsTest extends TestCase
     {
         $mix = Mix::of($this->checked(
             Plan::season(),
-            ['purpose' => Purpose::Joy, 'person' => new Person('p', 'Suvi'), 'copies' => [new Copy(new Person('e', 'Emeka'))]],
+            [
+                'purpose' => Purpose::Joy,
+                'person' => new Person('p', 'Suvi'),
+                'current' => new Option('', copies: [new Copy(new Person('e', 'Emeka'))]),
+            ],
             ['purpose' => Purpose::Practical, 'person' => new Person('p', 'Suvi')],
             ['state' => ProjectState::Idea, 'purpose' => Purpose::Joy],
             [],

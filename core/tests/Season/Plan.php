@@ -25,6 +25,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 
@@ -101,11 +102,7 @@ final class Plan
             $season ?? self::season(),
             $rank,
             null,
-            $pattern,
-            $version,
-            '14',
-            minutes: $minutes,
-            claims: [$claim],
+            new Option('', $pattern, $version, '14', minutes: $minutes, claims: [$claim]),
         );
     }
 

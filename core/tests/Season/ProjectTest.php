@@ -42,7 +42,14 @@ final class ProjectTest extends TestCase
             $kept,
         ));
         $alterations = array_map(static fn (string $name): Alteration => new Alteration($name, Length::zero()), $own);
-        $project = new Project('x', 'X', Plan::season(), 1, $person, $pattern, alterations: $alterations, leftOut: $leftOut);
+        $project = new Project(
+            'x',
+            'X',
+            Plan::season(),
+            1,
+            $person,
+            new Option('', $pattern, alterations: $alterations, leftOut: $leftOut),
+        );
         self::assertSame($offered, array_column($project->factsOffered(), 'name'));
     }
 
@@ -59,7 +66,7 @@ final class ProjectTest extends TestCase
     {
         $person = new Person('suvi', 'Suvi', facts: [new Fact('Narrow shoulders')]);
         self::assertSame([], (new Project('x', 'X', Plan::season(), 1, $person))->factsOffered());
-        self::assertSame([], (new Project('x', 'X', Plan::season(), 1, pattern: new Pattern('p', 'P')))->factsOffered());
+        self::assertSame([], (new Project('x', 'X', Plan::season(), 1, current: new Option('', new Pattern('p', 'P'))))->factsOffered());
     }
 
     public function testWhatIsInNoSeasonGetsClothAfterAllSeasonsAndHasNoChalkLine(): void
@@ -77,9 +84,16 @@ final class ProjectTest extends TestCase
     public function testItsWaysAreWhatLeadsAndWhatMightStillBeTaken(): void
     {
         $past = (new Option('past'))->letGo();
-        $project = new Project('x', 'X', Plan::season(), 1, size: '14', options: [new Option('other', size: '16'), $past], leads: 'x');
+        $project = new Project(
+            'x',
+            'X',
+            Plan::season(),
+            1,
+            current: new Option('x', size: '14'),
+            others: [new Option('other', size: '16'), $past],
+        );
         self::assertSame([['x', '14'], ['other', '16']], array_map(
-            static fn (Project $way): array => [$way->leads, $way->size],
+            static fn (Project $way): array => [$way->current->id, $way->current->size],
             $project->ways(),
         ));
     }

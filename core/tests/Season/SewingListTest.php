@@ -15,6 +15,7 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\ListRule;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\SewingList;
@@ -34,8 +35,8 @@ final class SewingListTest extends TestCase
                 'P'.$i,
                 Plan::season(),
                 $i,
+                current: new Option('', claims: $claims),
                 state: $i > 4 ? ProjectState::Planned : ProjectState::Done,
-                claims: $claims,
             );
         }
         $list = new SewingList('l', 'Nine', target: 9, projects: ['p1', 'p2', 'p3', 'p4', 'p5', 'p6', 'taken off the plan']);
@@ -53,7 +54,7 @@ final class SewingListTest extends TestCase
         $done = new Claim('b', Role::Main, cutOut: true);
         $wish = new Claim('c', Role::Lining, wish: new Wish('Lining', FibreMix::unknown()));
         $without = static function (Claim ...$claims): int {
-            $project = new Project('p', 'P', Plan::season(), 1, claims: array_values($claims));
+            $project = new Project('p', 'P', Plan::season(), 1, current: new Option('', claims: array_values($claims)));
 
             return (new SewingList('l', 'L', projects: ['p']))->answer([$project])->withoutCloth();
         };
@@ -82,8 +83,7 @@ final class SewingListTest extends TestCase
             Plan::season(),
             1,
             $for,
-            new Pattern('k', $title, $maker),
-            claims: array_values($claims),
+            new Option('', new Pattern('k', $title, $maker), claims: array_values($claims)),
         );
         $wish = new Claim('w', Role::Lining, wish: new Wish('Viscose lining', FibreMix::unknown()));
         $stash = ListRule::StashOnly;

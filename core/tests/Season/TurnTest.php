@@ -37,13 +37,8 @@ final class TurnTest extends TestCase
     public function testAnOptionOfAProjectBelowTheCountLineIsBelowItToo(): void
     {
         $season = new Season('s', 'Thaw', new \DateTimeImmutable('2027-03-01'), 3, 0, most: 2);
-        $project = static fn (string $name, int $place): Project => new Project(
-            $name,
-            $name,
-            $season,
-            $place,
-            options: [new Option('of '.$name)],
-        );
+        $others = static fn (string $name): array => [new Option('of '.$name)];
+        $project = static fn (string $name, int $place): Project => new Project($name, $name, $season, $place, others: $others($name));
         $all = [$project('Top', 1), $project('Skirt', 2), $project('Coat', 3)];
         $check = new SeasonCheck(new Assumptions());
         $below = array_map(
@@ -70,7 +65,7 @@ final class TurnTest extends TestCase
                 'P'.$i,
                 $season,
                 $i,
-                minutes: mt_rand(1, 2 * max(7, $season->minutesPerWeek)),
+                current: new Option('', minutes: mt_rand(1, 2 * max(7, $season->minutesPerWeek))),
                 notBefore: 0 === mt_rand(0, 2) ? $season->starts->modify('+'.mt_rand(-5, 60).' days') : null,
             ),
             range(1, mt_rand(1, 6)),
@@ -96,7 +91,7 @@ final class TurnTest extends TestCase
             if ($first > $day) {
                 [$day, $left] = [$first, $has($first)];
             }
-            $minutes = $project->minutes ?? 0;
+            $minutes = $project->current->minutes ?? 0;
             while ($minutes > $left) {
                 $minutes -= $left;
                 $left = $has(++$day);

@@ -9,6 +9,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\CheckedSeason;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\Standing;
@@ -45,7 +46,7 @@ final class WhatChangedTest extends TestCase
         $shirt = Plan::project('Shirt', 1, null, Plan::claim($cloth, stated: '1.2', id: 'shirt'));
         $skirt = Plan::project('Skirt', 2, null, Plan::claim($cloth, stated: '1', id: 'skirt'));
         $before = Plan::check($shirt, $skirt);
-        $after = Plan::check(Plan::project('Shirt', 3, null, $shirt->claims[0]), $skirt);
+        $after = Plan::check(Plan::project('Shirt', 3, null, $shirt->current->claims[0]), $skirt);
         // 2 m less 6 cm squaring: 1.94 m, of which the skirt takes one
         $says = (new WhatChanged())->since(Standing::all($before), $after);
         self::assertSame('Shirt is 26 cm short now.', (string) $says[0]);
@@ -78,7 +79,14 @@ final class WhatChangedTest extends TestCase
         $all = [];
         foreach ($projects as $name => [$hours, $deadline]) {
             $day = null === $deadline ? null : new \DateTimeImmutable('2027-'.$deadline);
-            $all[] = new Project($name, $name, $season, \count($all) + 1, deadline: $day, minutes: 60 * $hours);
+            $all[] = new Project(
+                $name,
+                $name,
+                $season,
+                \count($all) + 1,
+                current: new Option('', minutes: 60 * $hours),
+                deadline: $day,
+            );
         }
 
         return (new SeasonCheck(new Assumptions()))->check($season, $all);

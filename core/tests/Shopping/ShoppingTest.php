@@ -63,9 +63,23 @@ final class ShoppingTest extends TestCase
         ])];
         $version = new Version('v', 'A', new RequirementTable(['S', 'L'], $rows));
         $wish = static fn (string $id): Claim => new Claim($id, Role::Main, wish: new Wish('Lawn', FibreMix::unknown()));
-        $project = new Project('p', 'Tops', Plan::season(), 1, null, null, $version, 'S', claims: [$wish('first')], copies: [
-            new Copy(null, 'L', claims: [$wish('second')]),
-        ]);
+        $project = new Project(
+            'p',
+            'Tops',
+            Plan::season(),
+            1,
+            null,
+            new Option(
+                '',
+                null,
+                $version,
+                'S',
+                claims: [$wish('first')],
+                copies: [
+                    new Copy(null, 'L', claims: [$wish('second')]),
+                ],
+            ),
+        );
         $items = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of(Plan::check($project));
         $at140 = static function (Item $item): ?float {
             foreach ($item->asks as $ask) {
@@ -196,11 +210,14 @@ final class ShoppingTest extends TestCase
                 'Cape',
                 Plan::season(),
                 1,
-                version: Plan::version(['150 cm' => '2']),
-                size: '14',
-                claims: [new Claim('w', Role::Main, wish: $wish)],
-                options: array_values($options),
-                when: $when,
+                current: new Option(
+                    '',
+                    version: Plan::version(['150 cm' => '2']),
+                    size: '14',
+                    claims: [new Claim('w', Role::Main, wish: $wish)],
+                    when: $when,
+                ),
+                others: array_values($options),
             );
 
             return (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of(Plan::check($project))[0];

@@ -19,6 +19,7 @@ use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\Sewing\Sewing;
@@ -77,10 +78,13 @@ final class WhatFitsTest extends TestCase
             $name,
             Plan::season(),
             1,
-            pattern: Sewn::pattern(Garment::Skirt, 60),
-            version: Plan::version(['1.4' => $asks]),
-            size: '14',
-            claims: [$claim],
+            current: new Option(
+                '',
+                Sewn::pattern(Garment::Skirt, 60),
+                Plan::version(['1.4' => $asks]),
+                '14',
+                claims: [$claim],
+            ),
             sewing: new Sewing([
                 new Step('wash', 'Wash', StepKind::Wash, 10),
                 new Step('cut', 'Cut out', StepKind::CutOut, 40, cloths: [Role::Main]),

@@ -11,6 +11,7 @@ use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Copy;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Season;
@@ -146,10 +147,9 @@ final class YearInReviewTest extends TestCase
             'Tops',
             $season,
             1,
+            current: new Option('', claims: [$used('1.25')], copies: [new Copy(claims: [$used('1.75')])]),
             state: ProjectState::Done,
-            claims: [$used('1.25')],
             sewing: $sewing,
-            copies: [new Copy(claims: [$used('1.75')])],
         );
         $review = (new YearInReview())->of(2027, [$two], [$lawn], Sewn::day('12-31'));
         self::assertSame(3600, $review->sewn[0]->cost, '1.25 m and 1.75 m at 12.00');
@@ -219,8 +219,8 @@ final class YearInReviewTest extends TestCase
                 'Top',
                 $season,
                 2,
+                current: new Option('', claims: [$unknown]),
                 state: ProjectState::Done,
-                claims: [$unknown],
                 sewing: new Sewing(
                     stretches: [new Stretch(new \DateTimeImmutable('2026-12-30'), 60), new Stretch(Sewn::day('04-03'), 30)],
                     states: $in(ProjectState::Done, '05-02'),
@@ -231,8 +231,8 @@ final class YearInReviewTest extends TestCase
                 'Dress',
                 $season,
                 1,
+                current: new Option('', claims: [$used]),
                 state: ProjectState::Done,
-                claims: [$used],
                 sewing: new Sewing(stretches: [new Stretch(Sewn::day('03-03'), 90)], states: $in(ProjectState::Done, '03-20')),
             ),
             new Project(

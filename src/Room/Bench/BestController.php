@@ -22,7 +22,6 @@ use Octavum\Store\ClaimRecord;
 use Octavum\Store\Overrules;
 use Octavum\Store\Plan;
 use Octavum\Store\ProjectMapper;
-use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
 use Octavum\Store\SeasonRecord;
 use Octavum\Store\Stash;
@@ -117,23 +116,18 @@ final class BestController extends AbstractController
             $this->proposed($account, $season)->changes,
             static fn (Change $change): bool => \in_array(self::key($change), $ticked, true),
         ));
-        $records = [];
+        $records = $touched = [];
         foreach ($changes as $change) {
-            $records[$change->project->id] = $projects->hereOf($account, $change->project->id) ?? throw $this->createNotFoundException();
+            $record = $projects->hereOf($account, $change->project->id) ?? throw $this->createNotFoundException();
+            $records[$record->id] = $record;
+            array_push($touched, $record, ...($record->findOption($change->option) ?? $record->current)->claims);
         }
-        $touched = array_merge(...array_values(array_map(
-            static fn (ProjectRecord $record): array => [$record, ...$record->options->toArray(), ...$record->claims->toArray()],
-            $records,
-        )));
         $before = $takeBack->state($touched);
         foreach ($changes as $change) {
             $record = $records[$change->project->id];
-            $option = $record->optionOf($change->option);
-            if (null !== $option) {
-                $record->take($option);
-            }
+            $record->current = $record->findOption($change->option) ?? $record->current;
             $isMain = static fn (ClaimRecord $claim): bool => Role::Main === $claim->role && [] === $claim->pieces;
-            foreach (\array_slice(array_values(array_filter($record->claimsOf(), $isMain)), 0, 1) as $claim) {
+            foreach (\array_slice(array_values(array_filter($record->current->claims->toArray(), $isMain)), 0, 1) as $claim) {
                 [$claim->cut, $claim->buy, $claim->lay] = [$this->stash->record($account, $change->cut->id), null, null];
             }
             ++$record->changes;

@@ -22,8 +22,8 @@ use Octavum\Document\AlterationCodec;
 use Octavum\Store\ClaimRecord;
 use Octavum\Store\LayMapper;
 use Octavum\Store\LayRecord;
+use Octavum\Store\OptionRecord;
 use Octavum\Store\ProjectMapper;
-use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
 use Octavum\Store\Stash;
 use Octavum\Store\TakeBack;
@@ -55,8 +55,8 @@ final readonly class EnoughKeep
     {
         $record = $this->projects->hereOf($account, $case->project->id) ?? throw new \LogicException('It is on the plan.');
         $id = $case->role->claim->id;
-        $claims = array_values(array_filter($record->claimsOf(), static fn (ClaimRecord $claim): bool => $claim->id === $id));
-        $touched = [$record, ...$claims];
+        $claims = $record->current->claims->filter(static fn (ClaimRecord $claim): bool => $claim->id === $id)->getValues();
+        $touched = [$record, $record->current, ...$claims];
         $before = $this->takeBack->state($touched);
         $shaped = array_values(array_filter($changes, static fn (Change $change): bool => [] === $change->off));
         if ($case->make->real) {
@@ -85,11 +85,11 @@ final readonly class EnoughKeep
             $tape = $this->settings->tape();
             $names = array_map(fn (Change $change): string => $this->sentences->write($change->words, $tape), $shaped);
             $alteration = new Alteration(mb_substr(implode('; ', $names), 0, 120), $saves->negated(), [$case->role->claim->role]);
-            $record->alterations = [...$record->alterations, ...$this->alterations->write([$alteration])];
+            $record->current->alterations = [...$record->current->alterations, ...$this->alterations->write([$alteration])];
         }
         foreach ($changes as $change) {
             if (null !== $change->from) {
-                $touched[] = $this->claim($case, $change, $change->from, $record, $account);
+                $touched[] = $this->claim($case, $change, $change->from, $record->current, $account);
             }
         }
         ++$record->changes;
@@ -110,7 +110,7 @@ final readonly class EnoughKeep
     }
 
     /** Some pieces from another cut of the cloth, or from more of it. */
-    private function claim(EnoughCase $case, Change $change, Elsewhere $from, ProjectRecord $project, Account $account): ClaimRecord
+    private function claim(EnoughCase $case, Change $change, Elsewhere $from, OptionRecord $option, Account $account): ClaimRecord
     {
         $cloth = $case->cloth;
         $wish = $from->isToBuy()
@@ -124,7 +124,7 @@ final readonly class EnoughKeep
                 $cloth->width?->full,
             )
             : null;
-        $record = new ClaimRecord($project);
+        $record = new ClaimRecord($option);
         $this->mapper->storeClaim(new Claim('', $case->role->claim->role, wish: $wish, pieces: $change->pieces), $record);
         $record->cut = null === $wish ? $this->stash->record($account, $from->key) : null;
 

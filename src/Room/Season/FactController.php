@@ -37,13 +37,13 @@ final class FactController extends AbstractController
     {
         [$record, $project] = $this->mine->project($account, $id);
         $fact = $this->offered($project->factsOffered(), $request->request->getString('name'));
-        $pattern = $record->version?->pattern;
-        if (null === $pattern || null === $project->person || null === $project->pattern) {
+        $pattern = $record->current->version?->pattern;
+        if (null === $pattern || null === $project->person || null === $project->current->pattern) {
             throw $this->createNotFoundException();
         }
         $before = $this->takeBack->state([$pattern]);
         $kept = new KeptAlteration($project->person->id, $fact->name, $fact->length);
-        $this->patterns->keep([...$project->pattern->alterations, $kept], $pattern);
+        $this->patterns->keep([...$project->current->pattern->alterations, $kept], $pattern);
         $this->entities->flush();
 
         return $this->done($id, '{fact} counts in {project} now, and in whatever else {person} gets from this pattern.', [
@@ -58,14 +58,14 @@ final class FactController extends AbstractController
     {
         [$record, $project] = $this->mine->project($account, $id);
         $fact = $this->offered($project->factsOffered(), $request->request->getString('name'));
-        $before = $this->takeBack->state([$record]);
-        $record->leftOut = [...$record->leftOut, $fact->name];
+        $before = $this->takeBack->state([$record->current]);
+        $record->current->leftOut = [...$record->current->leftOut, $fact->name];
         $this->entities->flush();
 
         return $this->done($id, '{project} is sewn without it: {fact}.', [
             'fact' => $fact->name,
             'project' => $project->name,
-        ], $this->takeBack->keep($before, [$record]));
+        ], $this->takeBack->keep($before, [$record->current]));
     }
 
     /** @param list<Fact> $offered */

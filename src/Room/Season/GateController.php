@@ -196,9 +196,10 @@ final class GateController extends AbstractController
     {
         $project = $role->line ?? $answer->project;
         $toile = [];
-        if (null !== $project->pattern && null !== $project->version && null !== $project->size) {
+        if (null !== $project->current->pattern && null !== $project->current->version && null !== $project->current->size) {
             $sewist = $this->settings->of($account)->sewist->having((new Sewn($this->plan->drawn($account)))->made());
-            $making = Making::of($project->pattern, $project->version, $project->person, $sewist)->inSize($project->size);
+            $making = Making::of($project->current->pattern, $project->current->version, $project->person, $sewist)
+                ->inSize($project->current->size);
             $cloth = $role->claim->cloth;
             $toile = (new Toile())->reasons($making, null === $cloth ? null : Traits::of($cloth, Making::DEAR));
         }

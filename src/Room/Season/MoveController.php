@@ -91,7 +91,14 @@ final class MoveController extends AbstractController
         $made[0]->rank = $at;
         $this->projects->renumber($made[0]);
 
-        return $this->done($request, $record, '{project} is two now: choose a pattern for each.', $before, [...$ranked, $record, ...$made]);
+        return $this->done($request, $record, '{project} is two now: choose a pattern for each.', $before, [
+            ...$ranked,
+            $record,
+            ...array_merge(...array_map(
+                static fn (ProjectRecord $half): array => [$half, $half->current, ...$half->current->claims],
+                $made,
+            )),
+        ]);
     }
 
     private function half(ProjectRecord $whole, string $name): ProjectRecord
@@ -101,9 +108,9 @@ final class MoveController extends AbstractController
         [$half->rank, $half->person, $half->certainty] = [$whole->rank, $whole->person, $whole->certainty];
         [$half->deadline, $half->soft, $half->notBefore] = [$whole->deadline, $whole->soft, $whole->notBefore];
         [$half->purpose, $half->occasion] = [$whole->purpose, $whole->occasion];
-        foreach ($whole->claimsOf() as $claim) {
+        foreach ($whole->current->claims as $claim) {
             if (null === $claim->copy && !$claim->cutOut) {
-                $its = new ClaimRecord($half);
+                $its = new ClaimRecord($half->current);
                 [$its->role, $its->cut, $its->buy] = [$claim->role, $claim->cut, $claim->buy];
             }
         }
@@ -146,13 +153,13 @@ final class MoveController extends AbstractController
     private function cloths(ProjectRecord $project): array
     {
         $cloths = [];
-        foreach ($project->claimsOf() as $claim) {
+        foreach ($project->current->claims as $claim) {
             if (null !== $claim->cut && !$claim->cutOut) {
                 $cloths[$claim->cut->cloth->id] = $claim->cut->cloth;
             }
         }
         foreach ($this->plan->drawn($project->season->account) as $other) {
-            foreach ($other->id !== $project->id && $other->state->isOpen() ? $other->claims : [] as $claim) {
+            foreach ($other->id !== $project->id && $other->state->isOpen() ? $other->current->claims : [] as $claim) {
                 unset($cloths[$claim->cloth->id ?? '']);
             }
         }

@@ -33,7 +33,7 @@ final readonly class MyProject
 
     public function option(ProjectRecord $project, string $id, bool $removed = false): OptionRecord
     {
-        foreach ($removed ? $project->options : $project->optionsHere() as $option) {
+        foreach ($removed ? $project->options : $project->others() as $option) {
             if ($option->id === $id) {
                 return $option;
             }

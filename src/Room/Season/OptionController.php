@@ -51,7 +51,7 @@ final class OptionController extends AbstractController
             return $this->redirectToRoute('project', ['id' => $id]);
         }
 
-        return $this->page($request, $record, null, $project, $project->lead(), $account);
+        return $this->page($request, $record, null, $project, $project->current, $account);
     }
 
     #[Route('/{option}', name: 'option', methods: ['GET', 'POST'])]
@@ -59,7 +59,7 @@ final class OptionController extends AbstractController
     {
         [$record, $project] = $this->mine->project($account, $id);
         $stored = $this->mine->option($record, $option);
-        foreach ($project->options as $one) {
+        foreach ($project->others as $one) {
             if ($one->id === $option) {
                 return $this->page($request, $record, $stored, $project, $one, $account);
             }

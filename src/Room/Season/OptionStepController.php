@@ -55,7 +55,7 @@ final class OptionStepController extends AbstractController
 
             return $this->redirectToRoute('project', ['id' => $id]);
         }
-        $touched = [$record, ...$record->options->getValues(), ...$record->claims->getValues()];
+        $touched = [$record, ...$record->options];
         $before = $this->takeBack->state($touched);
         $decision = new Decision(
             $clock->now(),
@@ -63,11 +63,11 @@ final class OptionStepController extends AbstractController
             $this->called($project, null),
             $entry->text('reason', 500),
         );
-        $record->take($stored);
-        $record->hangsOn = '';
+        $record->current = $stored;
+        $stored->hangsOn = '';
         $stored->past = false;
         $record->decisions = [...$record->decisions, ...(new DecisionCodec())->write([$decision])];
-        foreach ($entry->boolean('keep') ? [] : $record->optionsHere() as $other) {
+        foreach ($entry->boolean('keep') ? [] : $record->others() as $other) {
             $other->past = true;
         }
         $this->entities->flush();
@@ -157,12 +157,12 @@ final class OptionStepController extends AbstractController
     /** As it stands in the history. */
     private function called(Project $project, ?string $option): string
     {
-        foreach ($project->options as $one) {
+        foreach ($project->others as $one) {
             if ($one->id === $option) {
                 return $this->sentences->write($one->sentence(), $this->settings->tape());
             }
         }
 
-        return $this->sentences->write($project->lead()->sentence(), $this->settings->tape());
+        return $this->sentences->write($project->current->sentence(), $this->settings->tape());
     }
 }

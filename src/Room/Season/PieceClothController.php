@@ -74,7 +74,7 @@ final class PieceClothController extends AbstractController
             }
             if ($entry->isSound() && null !== $to) {
                 $pieces = array_map(static fn (array $one): Piece => $one[0], $way->pieces());
-                $claims = (new HandedOut($pieces))->to($way->claims, $names, $to);
+                $claims = (new HandedOut($pieces))->to($way->current->claims, $names, $to);
                 $this->save($record, $option, $project, $way, $claims, $choices, $account);
 
                 return $this->redirect($here);
@@ -124,12 +124,12 @@ final class PieceClothController extends AbstractController
         Account $account,
     ): void {
         $system = $this->settings->of($account)->system;
-        $made = $way->lead()->claiming($claims);
+        $made = $way->current->claiming($claims);
         if (null === $option) {
             $before = $this->form->values($project, $choices, $system);
             $this->undo->offer($this->store->save($project->made($made), $record, $account), $before);
         } else {
-            $before = $this->options->values($way->lead(), $choices, $system);
+            $before = $this->options->values($way->current, $choices, $system);
             $this->undo->offerOption($this->store->saveOption($made, $record, $option, $account), $before);
         }
     }
@@ -156,7 +156,7 @@ final class PieceClothController extends AbstractController
                 $way->largestSize(),
                 $this->stash->all($account),
                 $promised,
-                $way->pattern?->onlyFor,
+                $way->current->pattern?->onlyFor,
                 $way->wanted($claim),
             ),
         ]);
@@ -174,7 +174,7 @@ final class PieceClothController extends AbstractController
         [$kind, $subject] = explode(' ', $entry->raw('to').' ', 2);
         $subject = trim($subject);
         if ('claim' === $kind) {
-            return array_values(array_filter($project->claims, static fn (Claim $claim): bool => $claim->id === $subject))[0]
+            return array_values(array_filter($project->current->claims, static fn (Claim $claim): bool => $claim->id === $subject))[0]
                 ?? throw $this->createNotFoundException();
         }
         if ('cut' === $kind) {
@@ -220,7 +220,7 @@ final class PieceClothController extends AbstractController
     private function claim(Project $project, Piece $piece): ?Claim
     {
         $whole = null;
-        foreach ($project->claims as $claim) {
+        foreach ($project->current->claims as $claim) {
             if (\in_array($piece->name, $claim->pieces, true)) {
                 return $claim;
             }

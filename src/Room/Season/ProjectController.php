@@ -8,6 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use Octavum\Input\Entry;
@@ -67,19 +68,22 @@ final class ProjectController extends AbstractController
             $this->mapper->season($season),
             $rank,
             $this->people->all($account)[$request->query->getString('person')] ?? null,
-            $pattern,
-            $version,
-            self::given($request, 'size'),
-            self::given($request, 'gradedTo'),
-            claims: array_map(
-                function (Role $role) use ($cuts, $account): Claim {
-                    $cut = $cuts[$role->value] ?? '';
+            new Option(
+                '',
+                $pattern,
+                $version,
+                self::given($request, 'size'),
+                self::given($request, 'gradedTo'),
+                claims: array_map(
+                    function (Role $role) use ($cuts, $account): Claim {
+                        $cut = $cuts[$role->value] ?? '';
 
-                    return new Claim('', $role, ...($this->stash->cut($account, \is_string($cut) ? $cut : '') ?? []));
-                },
-                [] === $roles ? [Role::Main] : $roles,
+                        return new Claim('', $role, ...($this->stash->cut($account, \is_string($cut) ? $cut : '') ?? []));
+                    },
+                    [] === $roles ? [Role::Main] : $roles,
+                ),
+                when: self::given($request, 'when') ?? '',
             ),
-            when: self::given($request, 'when') ?? '',
         );
 
         return $this->page($request, null, $blank, [], $seasons, $account);
@@ -231,11 +235,11 @@ final class ProjectController extends AbstractController
     private function asking(Project $project, Request $request): Project
     {
         $role = Role::tryFrom($request->query->getString('role'));
-        $there = array_map(static fn (Claim $claim): Role => $claim->role, $project->claims);
+        $there = array_map(static fn (Claim $claim): Role => $claim->role, $project->current->claims);
 
         return null === $role || \in_array($role, $there, true)
             ? $project
-            : $project->made($project->lead()->claiming([...$project->claims, new Claim('', $role)]));
+            : $project->made($project->current->claiming([...$project->current->claims, new Claim('', $role)]));
     }
 
     /**

@@ -58,7 +58,7 @@ final readonly class ProjectForm
                 true => 'yes', false => 'no', null => '',
             },
             'notionsTaken' => $project->notionsTaken ? '1' : '',
-            ...$this->options->values($project->lead(), $choices, $system),
+            ...$this->options->values($project->current, $choices, $system),
         ];
     }
 
@@ -75,20 +75,21 @@ final readonly class ProjectForm
         Choices $choices,
         Account $account,
     ): Project {
-        $lead = $this->options->read($entry, $project->id, $choices, $account, $people);
+        $current = $this->options->read($entry, $project->current->id, $choices, $account, $people);
 
-        return (new Project(
+        return new Project(
             $project->id,
-            '' === $entry->raw('name') && null !== $lead->pattern ? $lead->pattern->title : $entry->name('name'),
+            '' === $entry->raw('name') && null !== $current->pattern ? $current->pattern->title : $entry->name('name'),
             $seasons[$entry->raw('season')] ?? $project->season,
             $entry->integer('rank', 1, 1000) ?? $project->rank,
             $people[$entry->raw('person')] ?? null,
+            $current,
             certainty: $entry->choice('certainty', Certainty::class) ?? Certainty::Likely,
             state: $entry->choice('state', ProjectState::class) ?? ProjectState::Planned,
             deadline: $entry->date('deadline'),
             notes: $entry->text('notes'),
             notionsTaken: $entry->boolean('notionsTaken'),
-            options: $project->options,
+            others: $project->others,
             decisions: $project->decisions,
             soft: $entry->boolean('soft'),
             notBefore: $entry->date('notBefore'),
@@ -98,6 +99,6 @@ final readonly class ProjectForm
             occasion: $entry->text('occasion', 200),
             toile: ['yes' => true, 'no' => false][$entry->raw('toile')] ?? null,
             ease: $entry->change('ease', $this->settings->of($account)->system->widthUnit()),
-        ))->made($lead);
+        );
     }
 }

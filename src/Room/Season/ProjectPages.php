@@ -123,7 +123,7 @@ final readonly class ProjectPages
             ? $this->plan->check($account, $project->season, $projects)->projects
             : array_column($this->plan->options($account, $project, $projects), 'answer');
         foreach ($answers as $answer) {
-            if ($answer->project->id === $project->id && $answer->project->leads === $way->leads) {
+            if ($answer->project->id === $project->id && $answer->project->current->id === $way->current->id) {
                 return $answer->roles;
             }
         }
@@ -133,7 +133,7 @@ final readonly class ProjectPages
 
     private function advice(Project $project): ?SizeAdvice
     {
-        $chart = $project->pattern?->chart;
+        $chart = $project->current->pattern?->chart;
 
         return true === $chart?->hasRows() || [] !== ($chart->finished ?? []) ? (new SizeFor())->of($project, $this->clock->now()) : null;
     }

@@ -42,11 +42,12 @@ final class ProjectStepController extends AbstractController
     {
         $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $role = Role::tryFrom($request->request->getString('role')) ?? throw $this->createNotFoundException();
-        $before = $this->takeBack->state([$record]);
-        $record->declined = array_values(array_unique([...$record->declined, $role->value]));
+        $option = $record->current;
+        $before = $this->takeBack->state([$option]);
+        $option->declined = array_values(array_unique([...$option->declined, $role->value]));
         $this->entities->flush();
 
-        return $this->taken($request, $record, '{project} is sewn without that on purpose.', $this->takeBack->keep($before, [$record]));
+        return $this->taken($request, $record, '{project} is sewn without that on purpose.', $this->takeBack->keep($before, [$option]));
     }
 
     #[Route('/{id}/move', name: 'project_move', methods: ['POST'])]
@@ -67,16 +68,17 @@ final class ProjectStepController extends AbstractController
     {
         $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $subject = $request->request->getString('subject');
-        $touched = [$record, ...$record->claimsOf()];
+        $option = $record->current;
+        $touched = [$option, ...$option->claims];
         $before = $this->takeBack->state($touched);
         if (Remedy::TakeVersion->value === $request->request->getString('remedy')) {
-            $versions = $record->version?->pattern->versions->getValues() ?? [];
-            $record->version =
+            $versions = $option->version?->pattern->versions->getValues() ?? [];
+            $option->version =
                 array_values(array_filter($versions, static fn (VersionRecord $version): bool => $version->id === $subject))[0]
                 ?? throw $this->createNotFoundException();
         } else {
             $cut = $this->stash->record($account, $subject) ?? throw $this->createNotFoundException();
-            foreach ($record->claimsOf() as $claim) {
+            foreach ($option->claims as $claim) {
                 if ($claim->id === $request->request->getString('claim') && null !== $claim->cut && $claim->cut->cloth === $cut->cloth) {
                     $claim->cut = $cut;
                 }

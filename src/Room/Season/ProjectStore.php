@@ -44,9 +44,8 @@ final readonly class ProjectStore
         $record->state = $was;
         $this->sewings->enter($record, $project->state);
         $record->person = null === $project->person ? null : $this->entities->getReference(PersonRecord::class, $project->person->id);
-        $record->version = $this->version($project->lead());
-        $this->claims($record, null, $project->lead(), $account);
         $this->entities->persist($record);
+        $this->fill($record->current, $project->current, $account);
         $this->entities->flush();
         $this->projects->renumber($record);
 
@@ -58,9 +57,8 @@ final readonly class ProjectStore
     {
         $record ??= new OptionRecord($project);
         $this->mapper->storeOption($option, $record);
-        $record->version = $this->version($option);
-        $this->claims($project, $record, $option, $account);
         $this->entities->persist($record);
+        $this->fill($record, $option, $account);
         $this->entities->flush();
 
         return $record;
@@ -77,21 +75,16 @@ final readonly class ProjectStore
         return $season ?? throw new \LogicException('Its season is there.');
     }
 
-    private function version(Option $option): ?VersionRecord
-    {
-        return null === $option->version ? null : $this->entities->getReference(VersionRecord::class, $option->version->id);
-    }
-
     /**
-     * In place of those it had; a lay goes over to the claim for the same role or pieces, and the same one of several, and so does
-     * what was said at the gate, while it is the same cut.
+     * Gives it its version, and its claims in place of those it had; a lay goes over to the claim for the same role or pieces, and the
+     * same one of several, and so does what was said at the gate, while it is the same cut.
      */
-    private function claims(ProjectRecord $record, ?OptionRecord $option, Option $made, Account $account): void
+    private function fill(OptionRecord $record, Option $option, Account $account): void
     {
-        $way = $option ?? $record;
-        ++$way->changes;
+        $record->version = null === $option->version ? null : $this->entities->getReference(VersionRecord::class, $option->version->id);
+        ++$record->changes;
         $lays = $copies = $gates = $taken = [];
-        foreach ($record->claimsOf($option) as $claim) {
+        foreach ($record->claims->toArray() as $claim) {
             if (null !== $claim->copy) {
                 $copies[$claim->copy->id] = $claim->copy;
             }
@@ -105,10 +98,10 @@ final readonly class ProjectStore
         foreach ($copies as $copy) {
             $this->entities->remove($copy);
         }
-        foreach ([new Copy(claims: $made->claims), ...$made->copies] as $at => $copy) {
+        foreach ([new Copy(claims: $option->claims), ...$option->copies] as $at => $copy) {
             $line = 0 === $at ? null : $this->copy($copy, $record);
             foreach ($copy->claims as $claim) {
-                $stored = new ClaimRecord($record, $option, $line);
+                $stored = new ClaimRecord($record, $line);
                 $stored->lay = $lays[$at.$claim->place()] ?? null;
                 unset($lays[$at.$claim->place()]);
                 $this->mapper->storeClaim($claim, $stored);
@@ -122,9 +115,9 @@ final readonly class ProjectStore
         }
     }
 
-    private function copy(Copy $copy, ProjectRecord $project): CopyRecord
+    private function copy(Copy $copy, OptionRecord $option): CopyRecord
     {
-        $record = new CopyRecord($project);
+        $record = new CopyRecord($option);
         $record->person = null === $copy->person ? null : $this->entities->getReference(PersonRecord::class, $copy->person->id);
         [$record->size, $record->gradedTo] = [$copy->size, $copy->gradedTo];
 

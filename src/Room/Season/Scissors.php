@@ -74,7 +74,7 @@ final readonly class Scissors
         [$claimed->used, $claimed->asked] = [$taken->used->micrometres, $taken->asked?->micrometres];
         ++$record->changes;
         $open = array_filter(
-            $record->claimsOf(),
+            $record->current->claims->toArray(),
             static fn (ClaimRecord $one): bool => !$one->cutOut && (null !== $one->cut || null !== $one->buy),
         );
         if (!$record->state->isCut()) {
@@ -88,7 +88,7 @@ final readonly class Scissors
     /** What was spoilt claims its cloth once more, so that the plan says whether there is enough. */
     private function again(ClaimRecord $spoilt, Length $length): ClaimRecord
     {
-        $claim = new ClaimRecord($spoilt->project, $spoilt->option, $spoilt->copy);
+        $claim = new ClaimRecord($spoilt->option, $spoilt->copy);
         [$claim->role, $claim->cut, $claim->pieces] = [$spoilt->role, $spoilt->cut, $spoilt->pieces];
         $claim->stated = $length->micrometres;
         $this->entities->persist($claim);
@@ -103,9 +103,11 @@ final readonly class Scissors
 
     private function claim(ProjectRecord $project, string $id): ClaimRecord
     {
-        foreach ($project->claims as $claim) {
-            if ($claim->id === $id) {
-                return $claim;
+        foreach ($project->options as $option) {
+            foreach ($option->claims as $claim) {
+                if ($claim->id === $id) {
+                    return $claim;
+                }
             }
         }
         throw new \LogicException('It was found on the plan.');

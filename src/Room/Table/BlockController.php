@@ -39,7 +39,7 @@ final class BlockController extends AbstractController
         $opinion = null;
         $laid = false;
         $project = $plan->project($account, $id) ?? throw $this->createNotFoundException();
-        foreach ($project->claims as $claim) {
+        foreach ($project->current->claims as $claim) {
             $laid = $laid || null !== $claim->lay;
             $opinion ??=
                 Role::Main === $claim->role
@@ -64,7 +64,7 @@ final class BlockController extends AbstractController
     /** @return ?array{length: Length, width: Length, way: Way} */
     private function opinion(Project $project, Claim $claim, Assumptions $assumptions, ?Length $usable, CacheInterface $cache): ?array
     {
-        $version = $project->version;
+        $version = $project->current->version;
         $size = $project->largestSize();
         if (null === $version || '' === $size) {
             return null;

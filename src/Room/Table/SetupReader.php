@@ -77,7 +77,7 @@ final readonly class SetupReader
                 }
                 // of several sewn together, the one of the size that is asked for
                 $line = $this->line($project, $one->at('size')->text(20));
-                [$name, $pattern, $size] = [$line->name, $line->pattern, $line->largestSize()];
+                [$name, $pattern, $size] = [$line->name, $line->current->pattern, $line->largestSize()];
                 $version = $line->cutting($this->claim($line, $role, $only))?->version;
             } else {
                 [$pattern, $version] = $this->library->version($account, $one->at('version')->text(60)) ?? [null, null];
@@ -202,7 +202,7 @@ final readonly class SetupReader
      */
     private function claim(Project $project, Role $role, array $pieces): Claim
     {
-        foreach ($project->claims as $claim) {
+        foreach ($project->current->claims as $claim) {
             if ($claim->isFor($role, $pieces)) {
                 return $claim;
             }

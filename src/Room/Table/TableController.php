@@ -64,9 +64,10 @@ final class TableController extends AbstractController
                 1,
                 0,
             ),
-            'projects' => array_values(
-                array_filter($projects, static fn (Project $project): bool => $project->state->isOpen() && null !== $project->version),
-            ),
+            'projects' => array_values(array_filter(
+                $projects,
+                static fn (Project $project): bool => $project->state->isOpen() && null !== $project->current->version,
+            )),
             'assumptions' => $this->settings->of($account)->assumptions,
             'patterns' => array_values(
                 array_filter(
@@ -93,8 +94,8 @@ final class TableController extends AbstractController
                 $garments[] = ['project' => $project->id, 'role' => $role->value]
                     + ([] === $pieces ? [] : ['pieces' => $pieces])
                     + ('' === $option ? [] : ['option' => $option])
-                    + ([] === $project->copies ? [] : ['size' => $size]);
-                foreach ($line->claims as $claim) {
+                    + ([] === $project->current->copies ? [] : ['size' => $size]);
+                foreach ($line->current->claims as $claim) {
                     $cloth = $claim->cloth;
                     $cut = $claim->isFor($role, $pieces) ? $claim->cut : null;
                     $rules = new ProjectLay($line, $claim, $this->settings->of($account)->assumptions);
@@ -194,7 +195,7 @@ final class TableController extends AbstractController
         $stale = [];
         foreach (null === $lay ? [] : $projects as $project) {
             foreach (array_merge(...array_map(static fn (Project $way): array => $way->lines(), $project->ways())) as $line) {
-                foreach ($line->claims as $claim) {
+                foreach ($line->current->claims as $claim) {
                     $why = null !== $lay && $claim->lay?->id === $lay->id ? $line->layStale($claim, $assumptions) : null;
                     if (null !== $why) {
                         $stale[] = new Sentence('{project}: {why}.', ['project' => $line->name, 'why' => $why]);
@@ -222,8 +223,8 @@ final class TableController extends AbstractController
                 array_filter(
                     $projects,
                     static fn (Project $project): bool => $project->state->isOpen()
-                        && null !== $project->version
-                        && [] !== array_filter($project->claims, static fn (Claim $claim): bool => !$claim->cutOut),
+                        && null !== $project->current->version
+                        && [] !== array_filter($project->current->claims, static fn (Claim $claim): bool => !$claim->cutOut),
                 ),
             ),
             'cloths' => array_values(array_filter(array_map(static fn ($sheet) => $sheet->cloth, $setup->lay->sheets))),
@@ -233,7 +234,7 @@ final class TableController extends AbstractController
     /** @return list<string> that one of its claims is for; none for all of a role */
     private function pieces(Project $project, string $claim): array
     {
-        foreach ($project->claims as $one) {
+        foreach ($project->current->claims as $one) {
             if ($one->id === $claim) {
                 return $one->pieces;
             }
@@ -247,9 +248,9 @@ final class TableController extends AbstractController
     {
         foreach ($project->ways() as $way) {
             foreach ($way->lines() as $line) {
-                foreach ($line->claims as $claim) {
+                foreach ($line->current->claims as $claim) {
                     if ($claim->lay?->id === $lay->id) {
-                        return $way === $project ? [] : ['option' => $way->leads];
+                        return $way === $project ? [] : ['option' => $way->current->id];
                     }
                 }
             }
@@ -263,7 +264,7 @@ final class TableController extends AbstractController
     {
         foreach ($this->plan->projects($account) as $project) {
             foreach ($project->id === $id ? $project->ways() : [] as $way) {
-                if ('' === $option || ($way !== $project && $way->leads === $option)) {
+                if ('' === $option || ($way !== $project && $way->current->id === $option)) {
                     return $way;
                 }
             }

@@ -121,7 +121,7 @@ final class FindingController extends AbstractController
     /** @param bool $next whether what to change goes back to the pattern */
     private function keep(ProjectRecord $record, Project $project, Finding $finding, bool $next): void
     {
-        $pattern = $record->version?->pattern;
+        $pattern = $record->current->version?->pattern;
         $touched = null === $pattern ? [$record] : [$record, $pattern];
         $before = $this->takeBack->state($touched);
         $sewing = $project->sewing->found($finding)->timed(null);
@@ -129,8 +129,8 @@ final class FindingController extends AbstractController
         if (ProjectState::Done !== $record->state) {
             $this->sewings->enter($record, ProjectState::Done, on: $finding->on);
         }
-        if ($next && null !== $pattern && null !== $project->pattern && null !== $project->person && '' !== $finding->change) {
-            $this->alteration($pattern, $project->pattern->alterations, new KeptAlteration(
+        if ($next && null !== $pattern && null !== $project->current->pattern && null !== $project->person && '' !== $finding->change) {
+            $this->alteration($pattern, $project->current->pattern->alterations, new KeptAlteration(
                 $project->person->id,
                 mb_substr($finding->change, 0, 120),
             ));

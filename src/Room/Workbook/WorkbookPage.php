@@ -71,7 +71,7 @@ final readonly class WorkbookPage
 
     public function cloth(): ?Cloth
     {
-        return $this->about?->project->claims[0]->cloth ?? null;
+        return $this->about?->project->current->claims[0]->cloth ?? null;
     }
 
     /** @return array<string, \Octavum\Core\Measure\Sentence> needle, stitch, foot and iron for its cloth */

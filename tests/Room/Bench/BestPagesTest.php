@@ -22,13 +22,13 @@ final class BestPagesTest extends PageTestCase
         $names = $page->filter('.best-change b')->each(static fn (Crawler $name): string => $name->text());
         self::assertNotContains('Fern tee', $names, 'what fits as it is stays');
         $this->take($page, ['Dinghy bag', 'Gathered tweed skirt']);
-        self::assertNotNull($this->project('Dinghy bag')->claims[0]->cut);
-        self::assertNull($this->project('Dinghy bag')->claims[0]->wish);
-        self::assertSame('Marsh chambray', $this->project('Gathered tweed skirt')->claims[0]->cloth?->name);
-        self::assertSame('Kite panel', $this->project('Regatta dress')->claims[0]->cloth?->name, 'not ticked');
+        self::assertNotNull($this->project('Dinghy bag')->current->claims[0]->cut);
+        self::assertNull($this->project('Dinghy bag')->current->claims[0]->wish);
+        self::assertSame('Marsh chambray', $this->project('Gathered tweed skirt')->current->claims[0]->cloth?->name);
+        self::assertSame('Kite panel', $this->project('Regatta dress')->current->claims[0]->cloth?->name, 'not ticked');
         $this->send('undo', []);
-        self::assertSame('Bag canvas', $this->project('Dinghy bag')->claims[0]->wish?->name);
-        self::assertSame('Quarry tweed', $this->project('Gathered tweed skirt')->claims[0]->cloth?->name);
+        self::assertSame('Bag canvas', $this->project('Dinghy bag')->current->claims[0]->wish?->name);
+        self::assertSame('Quarry tweed', $this->project('Gathered tweed skirt')->current->claims[0]->cloth?->name);
     }
 
     public function testAnOptionIsTakenWithItsVersion(): void
@@ -37,11 +37,11 @@ final class BestPagesTest extends PageTestCase
         $before = $this->project('Towpath coat');
         $this->take($this->get('/bench/best'), ['Towpath coat']);
         $after = $this->project('Towpath coat');
-        self::assertSame('C', $before->version?->name);
-        self::assertSame('A, short', $after->version?->name);
-        self::assertSame('Reed canvas', $after->claims[0]->cloth?->name);
+        self::assertSame('C', $before->current->version?->name);
+        self::assertSame('A, short', $after->current->version?->name);
+        self::assertSame('Reed canvas', $after->current->claims[0]->cloth?->name);
         $this->send('undo', []);
-        self::assertSame('C', $this->project('Towpath coat')->version?->name);
+        self::assertSame('C', $this->project('Towpath coat')->current->version?->name);
     }
 
     public function testWhatIsNotProposedIsNotTaken(): void

@@ -51,7 +51,7 @@ final class EnoughPagesTest extends PageTestCase
         self::assertStringContainsString('Without Front facing, Back facing', self::says($page));
         $this->send('undo', []);
         self::assertSame(Verdict::Short, $this->role('Regatta dress')->verdict);
-        self::assertSame([], $this->project('Regatta dress')->alterations);
+        self::assertSame([], $this->project('Regatta dress')->current->alterations);
     }
 
     /** Whatever is offered for a shortfall of the demo whose pieces are known, a fresh lay with it takes as much as is said. */
@@ -61,7 +61,7 @@ final class EnoughPagesTest extends PageTestCase
         $cases = $this->service(EnoughCases::class);
         $looked = 0;
         foreach ($this->workroom($account)->projects as $project) {
-            $case = $cases->of($account, $project->id, $project->claims[0]->id ?? '');
+            $case = $cases->of($account, $project->id, $project->current->claims[0]->id ?? '');
             if (null === $case || !$case->make->real || Verdict::Short !== $case->role->verdict) {
                 continue;
             }
@@ -91,7 +91,7 @@ final class EnoughPagesTest extends PageTestCase
         $this->get('/project/'.$this->project('Lantern dress')->id);
         $this->post($this->url.'/keep', ['with' => [(string) $shorter]]);
         self::assertContains($this->role('Lantern dress')->verdict, [Verdict::Fits, Verdict::Tight]);
-        self::assertStringStartsWith('Shorter by', $this->project('Lantern dress')->alterations[0]->name);
+        self::assertStringStartsWith('Shorter by', $this->project('Lantern dress')->current->alterations[0]->name);
         self::assertNull($this->role('Lantern dress')->claim->lay);
     }
 
@@ -141,7 +141,7 @@ final class EnoughPagesTest extends PageTestCase
         $lantern = $this->service(ProjectRepository::class)->findOneBy(['name' => 'Lantern dress']);
         self::assertNotNull($lantern);
         $shorter = [new Alteration('Shorter', Length::ofMillimetres(-100), [Role::Main])];
-        $lantern->alterations = $this->service(AlterationCodec::class)->write($shorter);
+        $lantern->current->alterations = $this->service(AlterationCodec::class)->write($shorter);
         $this->service(EntityManagerInterface::class)->flush();
         $panel = $this->panel('Lantern dress');
         self::assertSame(Verdict::Tight, $this->role('Lantern dress')->verdict);
@@ -157,10 +157,10 @@ final class EnoughPagesTest extends PageTestCase
     {
         $regatta = $this->service(ProjectRepository::class)->findOneBy(['name' => 'Regatta dress']);
         self::assertNotNull($regatta);
-        $copy = new CopyRecord($regatta);
+        $copy = new CopyRecord($regatta->current);
         $copy->size = '16';
-        $claim = new ClaimRecord($regatta, null, $copy);
-        $claim->cut = $regatta->claimsOf()[0]->cut;
+        $claim = new ClaimRecord($regatta->current, $copy);
+        $claim->cut = $regatta->current->claims[0]?->cut;
         $this->service(EntityManagerInterface::class)->flush();
         $this->signInToDemo();
         $page = $this->get('/project/'.$this->project('Regatta dress')->id);
@@ -197,7 +197,7 @@ final class EnoughPagesTest extends PageTestCase
     {
         $this->signInToDemo();
         $project = $this->project($name);
-        $this->url = '/project/'.$project->id.'/enough/'.$project->claims[0]->id;
+        $this->url = '/project/'.$project->id.'/enough/'.$project->current->claims[0]->id;
 
         for ($i = 0; $i < 40; ++$i) {
             $panel = $this->get($this->url);

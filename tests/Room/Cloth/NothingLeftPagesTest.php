@@ -26,7 +26,7 @@ final class NothingLeftPagesTest extends PageTestCase
     {
         $skirt = $this->project('Heron skirt');
         $before = $this->cut($skirt);
-        $gate = '/project/'.$skirt->id.'/gate/'.$skirt->claims[0]->id;
+        $gate = '/project/'.$skirt->id.'/gate/'.$skirt->current->claims[0]->id;
         $this->get($gate);
         $this->post($gate, [
             'cut' => '1',
@@ -55,12 +55,12 @@ final class NothingLeftPagesTest extends PageTestCase
     {
         $skirt = $this->project('Heron skirt');
         $before = $this->cut($skirt);
-        $this->get('/cloth/'.$skirt->claims[0]->cloth?->id);
+        $this->get('/cloth/'.$skirt->current->claims[0]->cloth?->id);
         $this->post('/cut/'.$before->id.'/ledger', ['kind' => $kind, 'length' => $left]);
         self::assertResponseRedirects();
         self::assertTrue($this->cut($skirt)->gone);
         $this->everythingOpens($skirt);
-        $this->get('/cloth/'.$skirt->claims[0]->cloth?->id);
+        $this->get('/cloth/'.$skirt->current->claims[0]->cloth?->id);
         $this->post('/cut/'.$before->id.'/undo');
         self::assertEquals($before, $this->cut($skirt));
     }
@@ -82,7 +82,7 @@ final class NothingLeftPagesTest extends PageTestCase
     public function testCutIntoWithoutAFigureTheLengthIsNotKnownAndThatIsNoFault(): void
     {
         $skirt = $this->project('Heron skirt');
-        $this->get('/cloth/'.$skirt->claims[0]->cloth?->id);
+        $this->get('/cloth/'.$skirt->current->claims[0]->cloth?->id);
         $this->post('/cut/'.$this->cut($skirt)->id.'/ledger', ['kind' => 'cut', 'length' => '', 'note' => 'for a collar']);
         self::assertNull($this->cut($skirt)->length);
         self::assertFalse($this->cut($skirt)->gone);
@@ -97,7 +97,7 @@ final class NothingLeftPagesTest extends PageTestCase
     {
         $skirt = $this->project('Heron skirt');
         $before = $this->cut($skirt);
-        $this->get('/cloth/'.$skirt->claims[0]->cloth?->id);
+        $this->get('/cloth/'.$skirt->current->claims[0]->cloth?->id);
         $page = $this->post('/cut/'.$before->id.'/ledger', ['kind' => $kind, 'length' => $left, 'note' => 'oh']);
         self::assertResponseStatusCodeSame(422);
         self::assertSame($left, $page->filter('form[action*="'.$before->id.'/ledger"] [name=length]')->attr('value'));
@@ -126,7 +126,7 @@ final class NothingLeftPagesTest extends PageTestCase
     public function testARemnantIsNoMoreThanWhatWasCutOff(array $remnant, string $why): void
     {
         $skirt = $this->project('Heron skirt');
-        $gate = '/project/'.$skirt->id.'/gate/'.$skirt->claims[0]->id;
+        $gate = '/project/'.$skirt->id.'/gate/'.$skirt->current->claims[0]->id;
         $this->get($gate);
         $page = $this->post($gate, [
             'cut' => '1',
@@ -138,12 +138,12 @@ final class NothingLeftPagesTest extends PageTestCase
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString($why, self::says($page));
         self::assertSame($remnant['length'], $page->filter('[name="remnants[0][length]"]')->attr('value'));
-        self::assertFalse($this->project('Heron skirt')->claims[0]->cutOut);
+        self::assertFalse($this->project('Heron skirt')->current->claims[0]->cutOut);
     }
 
     private function everythingOpens(Project $project): void
     {
-        $claim = $project->claims[0];
+        $claim = $project->current->claims[0];
         $pages = [
             '/season',
             '/cloth',
@@ -151,7 +151,7 @@ final class NothingLeftPagesTest extends PageTestCase
             '/cloth/'.$claim->cloth?->id.'/edit',
             '/bench',
             '/bench?cut='.$claim->cut?->id,
-            '/bench/pattern?version='.$project->version?->id,
+            '/bench/pattern?version='.$project->current->version?->id,
             '/bench/best',
             '/project/'.$project->id,
             '/project/'.$project->id.'/change',
@@ -187,12 +187,12 @@ final class NothingLeftPagesTest extends PageTestCase
     /** @phpstan-impure */
     private function cloth(Project $project): Cloth
     {
-        return $this->project($project->name)->claims[0]->cloth ?? self::fail('It has a cloth.');
+        return $this->project($project->name)->current->claims[0]->cloth ?? self::fail('It has a cloth.');
     }
 
     /** @phpstan-impure */
     private function cut(Project $project): Cut
     {
-        return $this->project($project->name)->claims[0]->cut ?? self::fail('It has a cut.');
+        return $this->project($project->name)->current->claims[0]->cut ?? self::fail('It has a cut.');
     }
 }

@@ -35,7 +35,7 @@ final class GatePagesTest extends PageTestCase
         self::assertSame('by hand', $page->filter('[name="word[laid]"]')->attr('value'));
         self::assertCount(1, $page->filter('[name="tick[pressed]"][checked]'));
         self::assertEquals($before, $this->cut());
-        self::assertSame([], $this->skirt()->claims[0]->gate, 'nothing is kept of what was not saved');
+        self::assertSame([], $this->skirt()->current->claims[0]->gate, 'nothing is kept of what was not saved');
     }
 
     public function testAnswersAreKeptForTheNextDay(): void
@@ -45,43 +45,43 @@ final class GatePagesTest extends PageTestCase
         $page = $this->browser->followRedirect();
         self::assertCount(1, $page->filter('[name="tick[pressed]"][checked]'));
         self::assertSame('by hand <b>', $page->filter('[name="word[laid]"]')->attr('value'));
-        self::assertSame(['laid' => 'by hand <b>', 'pressed' => ''], $this->sorted($this->skirt()->claims[0]->gate));
+        self::assertSame(['laid' => 'by hand <b>', 'pressed' => ''], $this->sorted($this->skirt()->current->claims[0]->gate));
     }
 
     public function testTheCutIsWrittenIntoLedgerRemnantsAndPlanAndTakenBackInOne(): void
     {
         $this->gate();
         $before = $this->cut();
-        $cuts = \count($this->skirt()->claims[0]->cloth->cuts ?? []);
+        $cuts = \count($this->skirt()->current->claims[0]->cloth->cuts ?? []);
         $remnants = [['length' => '40 cm', 'width' => '30'], ['length' => '', 'width' => '']];
         $this->answer($this->passed(['remnants' => $remnants, 'spoilt' => 'a pocket']));
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('is cut for Heron skirt.', self::says($page, '.toast'));
         $skirt = $this->skirt();
-        self::assertTrue($skirt->claims[0]->cutOut);
+        self::assertTrue($skirt->current->claims[0]->cutOut);
         self::assertSame(ProjectState::Cut, $skirt->state);
         $after = $this->cut();
         self::assertSame(($before->length->micrometres ?? 0) - 500_000, $after->length?->micrometres);
         self::assertSame('Heron skirt; a pocket', $after->ledger[\count($after->ledger) - 1]->note);
-        $all = $skirt->claims[0]->cloth->cuts ?? [];
+        $all = $skirt->current->claims[0]->cloth->cuts ?? [];
         self::assertCount($cuts + 1, $all);
         $remnant = $all[\count($all) - 1];
         self::assertSame([400_000, 300_000], [$remnant->length?->micrometres, $remnant->width?->micrometres]);
         $this->get('/bench?cut='.$after->id);
         self::assertSame(200, $this->browser->getResponse()->getStatusCode());
         $gone = $this->get('/project/'.$skirt->id);
-        self::assertCount(0, $gone->filter('a[href$="/gate/'.$skirt->claims[0]->id.'"]'), 'it is cut out already');
-        $this->browser->request('GET', '/project/'.$skirt->id.'/gate/'.$skirt->claims[0]->id);
+        self::assertCount(0, $gone->filter('a[href$="/gate/'.$skirt->current->claims[0]->id.'"]'), 'it is cut out already');
+        $this->browser->request('GET', '/project/'.$skirt->id.'/gate/'.$skirt->current->claims[0]->id);
         self::assertStringContainsString('is cut out for Heron skirt already', self::says($this->browser->followRedirect(), '.toast'));
         $this->answer($this->passed(['used' => '1.4 m']));
         self::assertStringContainsString('your 1.4 m is not written', self::says($this->browser->followRedirect(), '.toast'));
         self::assertEquals($after, $this->cut(), 'nothing is cut twice');
         $this->get('/season');
         $this->browser->submit($page->selectButton('undo')->form());
-        self::assertFalse($this->skirt()->claims[0]->cutOut);
+        self::assertFalse($this->skirt()->current->claims[0]->cutOut);
         self::assertSame(ProjectState::Planned, $this->skirt()->state);
         self::assertEquals($before, $this->cut());
-        self::assertCount($cuts, $this->skirt()->claims[0]->cloth->cuts ?? []);
+        self::assertCount($cuts, $this->skirt()->current->claims[0]->cloth->cuts ?? []);
     }
 
     /** A dense lay may leave nothing worth keeping; whatever it leaves is proposed, and nothing else. */
@@ -89,10 +89,10 @@ final class GatePagesTest extends PageTestCase
     {
         $this->signInToDemo();
         $pinafore = $this->project('Quarry pinafore');
-        $claim = $pinafore->claims[0]->id;
+        $claim = $pinafore->current->claims[0]->id;
         $this->get('/project/'.$pinafore->id);
         $this->post('/project/'.$pinafore->id.'/enough/'.$claim.'/keep');
-        $lay = $this->project('Quarry pinafore')->claims[0]->lay ?? self::fail('It is kept.');
+        $lay = $this->project('Quarry pinafore')->current->claims[0]->lay ?? self::fail('It is kept.');
         $left = \array_slice($lay->remnants(0, $lay->sheets[0]), 0, 3);
         $page = $this->get('/project/'.$pinafore->id.'/gate/'.$claim);
         self::assertSame([] !== $left, str_contains(self::says($page), 'As the lay leaves them'));
@@ -122,15 +122,15 @@ final class GatePagesTest extends PageTestCase
         $this->answer($this->passed(['used' => '2 m', 'spoilt' => 'a panel', 'again' => '60 cm']));
         $page = $this->browser->followRedirect();
         $skirt = $this->skirt();
-        self::assertSame([true, false], array_column($skirt->claims, 'cutOut'));
-        self::assertSame(600_000, $skirt->claims[1]->stated?->micrometres);
+        self::assertSame([true, false], array_column($skirt->current->claims, 'cutOut'));
+        self::assertSame(600_000, $skirt->current->claims[1]->stated?->micrometres);
         self::assertSame(ProjectState::Ready, $skirt->state, 'not all of it is cut');
         self::assertMatchesRegularExpression('/Heron skirt is \d+ cm short on Heron lawn/', self::says($page));
-        self::assertSame(2_000_000, $skirt->claims[0]->used?->micrometres);
-        self::assertNotNull($skirt->claims[0]->asked, 'what the envelope asked for is kept beside it');
+        self::assertSame(2_000_000, $skirt->current->claims[0]->used?->micrometres);
+        self::assertNotNull($skirt->current->claims[0]->asked, 'what the envelope asked for is kept beside it');
         $this->browser->submit($page->selectButton('undo')->form());
-        self::assertCount(1, $this->skirt()->claims);
-        self::assertNull($this->skirt()->claims[0]->used);
+        self::assertCount(1, $this->skirt()->current->claims);
+        self::assertNull($this->skirt()->current->claims[0]->used);
     }
 
     public function testTooMuchNothingAndHalfARemnantAreRefusedAndKept(): void
@@ -144,7 +144,7 @@ final class GatePagesTest extends PageTestCase
         self::assertSame('🧵', $page->filter('[name=used]')->attr('value'));
         $page = $this->answer($this->passed(['remnants' => [['length' => '40 cm', 'width' => '']]]));
         self::assertStringContainsString('A remnant has a length and a width', self::says($page));
-        self::assertFalse($this->skirt()->claims[0]->cutOut);
+        self::assertFalse($this->skirt()->current->claims[0]->cutOut);
     }
 
     public function testOfTwoDevicesOneCutsAndTheOtherIsTold(): void
@@ -165,7 +165,7 @@ final class GatePagesTest extends PageTestCase
 
     public function testAnotherAccountsGateIsNotThere(): void
     {
-        $url = '/project/'.$this->skirt()->id.'/gate/'.$this->skirt()->claims[0]->id;
+        $url = '/project/'.$this->skirt()->id.'/gate/'.$this->skirt()->current->claims[0]->id;
         $this->browser->loginUser($this->account('else@example.org'));
         $this->browser->request('GET', $url);
         self::assertSame(404, $this->browser->getResponse()->getStatusCode());
@@ -179,7 +179,7 @@ final class GatePagesTest extends PageTestCase
         self::assertMatchesRegularExpression('/"gate":\s*\{\s*"laid":\s*"by hand"\s*\}/', $document);
         $read = $this->service(WorkroomReader::class)->read($document)->projects;
         $skirt = array_values(array_filter($read, static fn (Project $one): bool => 'Heron skirt' === $one->name))[0];
-        self::assertSame(['laid' => 'by hand'], $skirt->claims[0]->gate);
+        self::assertSame(['laid' => 'by hand'], $skirt->current->claims[0]->gate);
         $refused = str_replace('"laid": "by hand"', '"lied": "by hand"', $document);
         $this->expectException(Refused::class);
         $this->service(WorkroomReader::class)->read($refused);
@@ -190,7 +190,7 @@ final class GatePagesTest extends PageTestCase
         $this->signInToDemo();
         $page = $this->get('/project/'.$this->skirt()->id);
 
-        return $this->browser->click($page->filter('a[href$="/gate/'.$this->skirt()->claims[0]->id.'"]')->link());
+        return $this->browser->click($page->filter('a[href$="/gate/'.$this->skirt()->current->claims[0]->id.'"]')->link());
     }
 
     /** @param array<string, mixed> $fields */
@@ -198,7 +198,7 @@ final class GatePagesTest extends PageTestCase
     {
         $skirt = $this->skirt();
 
-        return $this->post('/project/'.$skirt->id.'/gate/'.$skirt->claims[0]->id, $fields);
+        return $this->post('/project/'.$skirt->id.'/gate/'.$skirt->current->claims[0]->id, $fields);
     }
 
     /**
@@ -220,7 +220,7 @@ final class GatePagesTest extends PageTestCase
 
     private function cut(): Cut
     {
-        return $this->skirt()->claims[0]->cut ?? self::fail('It has a cut.');
+        return $this->skirt()->current->claims[0]->cut ?? self::fail('It has a cut.');
     }
 
     /**

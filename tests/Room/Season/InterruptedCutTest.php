@@ -33,8 +33,8 @@ final class InterruptedCutTest extends TestCase
         $kills = $all = $nothing = 0;
         for ($at = 1; $kills < self::KILLS; ++$at) {
             $this->fresh();
-            $project = $this->one("SELECT id FROM project WHERE name = 'Heron skirt'");
-            $claim = $this->one("SELECT id FROM claim WHERE cut_id IS NOT NULL AND project_id = '$project'");
+            $option = $this->one("SELECT current_id FROM project WHERE name = 'Heron skirt'");
+            $claim = $this->one("SELECT id FROM claim WHERE cut_id IS NOT NULL AND option_id = '$option'");
             $process = new PhpSubprocess([\dirname(__DIR__, 2).'/cut-and-die.php', $claim, (string) $at], env: [
                 'APP_ENV' => 'test',
                 'APP_DEBUG' => '0',

@@ -37,7 +37,7 @@ final class OptionPagesTest extends PageTestCase
             ['Reed canvas', 'Grandmother’s lining'],
             array_map(static fn (Claim $claim): ?string => $claim->cloth?->name, $option->claims),
         );
-        self::assertSame('14', $this->project('Towpath coat')->size);
+        self::assertSame('14', $this->project('Towpath coat')->current->size);
         self::assertSame($before, $this->promised());
         $page = self::says($this->get('/project/'.$coat->id), '#options');
         self::assertStringContainsString('C, size 16, from Reed canvas', $page);
@@ -51,7 +51,7 @@ final class OptionPagesTest extends PageTestCase
         $this->get('/project/'.$coat->id);
         $this->take($coat, $shorter, ['reason' => 'The canvas is short.']);
         $taken = $this->project('Towpath coat');
-        self::assertSame('A, short', $taken->version?->name);
+        self::assertSame('A, short', $taken->current->version?->name);
         self::assertSame([], $taken->openOptions(), 'the others are in the history');
         self::assertSame(
             ['C', 'B, belted'],
@@ -64,7 +64,7 @@ final class OptionPagesTest extends PageTestCase
             self::says($page, '#history'),
         );
         self::assertStringContainsString('13 cm to spare', self::says($page, '#role-1'));
-        self::assertCount(1, $this->promised()[$coat->claims[0]->cut->id ?? '']);
+        self::assertCount(1, $this->promised()[$coat->current->claims[0]->cut->id ?? '']);
         $this->post($this->undo());
         self::assertEquals($coat, $this->project('Towpath coat'));
     }
@@ -75,8 +75,8 @@ final class OptionPagesTest extends PageTestCase
         $this->get('/project/'.$coat->id);
         $this->take($coat, $coat->openOptions()[1], ['keep' => '1']);
         $taken = $this->project('Towpath coat');
-        self::assertSame('B, belted', $taken->version?->name);
-        self::assertSame('', $taken->when, 'it hangs on nothing any more');
+        self::assertSame('B, belted', $taken->current->version?->name);
+        self::assertSame('', $taken->current->when, 'it hangs on nothing any more');
         self::assertCount(2, $taken->openOptions());
     }
 
@@ -117,7 +117,7 @@ final class OptionPagesTest extends PageTestCase
         self::assertEquals($coat, $this->project('Towpath coat'));
         $this->get('/project/'.$coat->id);
         $this->post($path.'/remove');
-        self::assertCount(1, $this->project('Towpath coat')->options);
+        self::assertCount(1, $this->project('Towpath coat')->others);
         $this->get('/project/'.$coat->id);
         $this->post($path.'/restore');
         self::assertEquals($coat, $this->project('Towpath coat'));
@@ -187,7 +187,7 @@ final class OptionPagesTest extends PageTestCase
         self::assertNull($left->version);
         self::assertStringContainsString('no pattern yet', self::says($this->get('/project/'.$coat->id), '#options'));
         $this->take($coat, $belted);
-        self::assertNull($this->project('Towpath coat')->version);
+        self::assertNull($this->project('Towpath coat')->current->version);
         $this->get('/project/'.$coat->id);
         $this->get('/season');
     }
@@ -236,13 +236,13 @@ final class OptionPagesTest extends PageTestCase
             ],
         ]);
         self::assertResponseRedirects('/project/'.$tee->id);
-        [$first, $second] = $this->project('Fern tee')->copies;
+        [$first, $second] = $this->project('Fern tee')->current->copies;
         self::assertSame(
             [$people[3]->name, '16', 'Plimsoll stripe jersey'],
             [$first->person?->name, $first->size, $first->claims[0]->cloth?->name],
         );
         self::assertSame([null, '12', 'Fern jersey'], [$second->person, $second->size, $second->claims[0]->cloth?->name]);
-        self::assertNotNull($this->project('Fern tee')->claims[0]->lay, 'the first one’s lay stays');
+        self::assertNotNull($this->project('Fern tee')->current->claims[0]->lay, 'the first one’s lay stays');
         self::assertSame((int) (2.4 * (int) $tee->expectedMinutes()), $this->project('Fern tee')->expectedMinutes());
         $page = self::says($this->get('/project/'.$tee->id));
         self::assertStringContainsString('Main, '.$people[3]->name.' 16', $page);
@@ -260,7 +260,7 @@ final class OptionPagesTest extends PageTestCase
         $this->send('Save the project', [
             'copies' => [['person' => '', 'size' => '', 'cut' => ''], ['person' => '', 'size' => '', 'cut' => '']],
         ]);
-        self::assertSame([], $this->project('Fern tee')->copies);
+        self::assertSame([], $this->project('Fern tee')->current->copies);
     }
 
     /** @return array<string, list<string>> names and lengths by cut */

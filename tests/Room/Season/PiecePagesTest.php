@@ -37,7 +37,7 @@ final class PiecePagesTest extends PageTestCase
         $this->get($path);
         $this->post($path, ['pieces' => ['Collar', 'Stand'], 'to' => $cut, 'revision' => $this->revision($path)]);
         self::assertResponseRedirects($path);
-        $claims = $this->project('Bow-locker shirt')->claims;
+        $claims = $this->project('Bow-locker shirt')->current->claims;
         self::assertSame([[], ['Collar', 'Stand']], array_column($claims, 'pieces'));
         self::assertSame('cut '.$claims[1]->cut?->id, $cut);
         self::assertStringContainsString('Collar, Stand', self::says($this->get('/project/'.$shirt->id), '#role-2'));
@@ -45,7 +45,7 @@ final class PiecePagesTest extends PageTestCase
         self::assertSame(Way::QuickLay, $this->way($shirt->id, 1));
 
         $this->post($path, ['pieces' => ['Stand', 'Collar'], 'to' => 'claim '.$claims[0]->id, 'revision' => $this->revision($path)]);
-        self::assertSame([[]], array_column($this->project('Bow-locker shirt')->claims, 'pieces'));
+        self::assertSame([[]], array_column($this->project('Bow-locker shirt')->current->claims, 'pieces'));
     }
 
     public function testIsUndone(): void
@@ -53,11 +53,11 @@ final class PiecePagesTest extends PageTestCase
         $shirt = $this->project('Bow-locker shirt');
         $path = '/project/'.$shirt->id.'/pieces';
         $this->post($path, ['pieces' => ['Yoke'], 'to' => 'typed', 'buy' => 'Red gingham', 'revision' => $this->revision($path)]);
-        $claims = $this->project('Bow-locker shirt')->claims;
+        $claims = $this->project('Bow-locker shirt')->current->claims;
         self::assertSame(['Red gingham', ['Yoke']], [$claims[1]->wish?->name, $claims[1]->pieces]);
         $this->get($path);
         $this->send('undo', []);
-        self::assertSame([[]], array_column($this->project('Bow-locker shirt')->claims, 'pieces'));
+        self::assertSame([[]], array_column($this->project('Bow-locker shirt')->current->claims, 'pieces'));
     }
 
     public function testWhatIsNotSaidIsAskedForAndNothingIsLost(): void
@@ -74,7 +74,7 @@ final class PiecePagesTest extends PageTestCase
         self::assertNotNull($this->browser->getCrawler()->filter('[value=Yoke]')->attr('checked'), 'still pressed');
         $this->post($path, ['pieces' => ['Yoke'], 'to' => 'claim nobody’s', 'revision' => $this->revision($path)]);
         self::assertResponseStatusCodeSame(404);
-        self::assertEquals($shirt->claims, $this->project('Bow-locker shirt')->claims);
+        self::assertEquals($shirt->current->claims, $this->project('Bow-locker shirt')->current->claims);
     }
 
     public function testAnOptionGetsItsOwnClothForAPieceAndWhatLeadsStaysAsItIs(): void
@@ -90,7 +90,7 @@ final class PiecePagesTest extends PageTestCase
         $this->post($path, ['pieces' => ['Band 2'], 'to' => 'buy', 'buy' => 'Red felt', 'revision' => $this->revision($path)]);
         self::assertResponseRedirects($path);
         $changed = $this->project('Lockside cushion');
-        self::assertEquals($cushion->claims, $changed->claims);
+        self::assertEquals($cushion->current->claims, $changed->current->claims);
         $claims = $changed->openOptions()[0]->claims;
         self::assertSame(['Red felt', ['Band 2']], [$claims[4]->wish?->name, $claims[4]->pieces]);
         $this->get($path);
@@ -108,18 +108,18 @@ final class PiecePagesTest extends PageTestCase
     {
         $cushion = $this->project('Lockside cushion');
         foreach (['7', '<script>alert(1)</script>', '🧵, two'] as $name) {
-            $this->get('/versions/'.$cushion->version?->id.'/pieces/new');
+            $this->get('/versions/'.$cushion->current->version?->id.'/pieces/new');
             $this->send('Save the piece', ['pieceName' => $name, 'shapes' => [['m' => ['length' => '30', 'width' => '20']]]]);
             $path = '/project/'.$cushion->id.'/pieces';
             $this->post($path, ['pieces' => [$name], 'to' => 'buy', 'buy' => 'Cloth for '.$name, 'revision' => $this->revision($path)]);
-            $claims = $this->project('Lockside cushion')->claims;
+            $claims = $this->project('Lockside cushion')->current->claims;
             self::assertSame([$name], end($claims)->pieces ?? null);
             $this->get($path);
             self::assertStringNotContainsString('<script>alert', (string) $this->browser->getResponse()->getContent());
             $this->get('/project/'.$cushion->id);
             $this->get('/project/'.$cushion->id.'/change');
             $this->send('Save the project', ['notes' => 'saved again']);
-            $claims = $this->project('Lockside cushion')->claims;
+            $claims = $this->project('Lockside cushion')->current->claims;
             self::assertSame([$name], end($claims)->pieces ?? null, 'the form keeps it');
         }
     }
@@ -132,7 +132,7 @@ final class PiecePagesTest extends PageTestCase
         $this->get($path);
         $this->post($path, ['pieces' => ['Pocket'], 'to' => 'buy', 'buy' => 'Poplin', 'revision' => $old]);
         self::assertStringContainsString('was changed elsewhere', self::says($this->browser->followRedirect()));
-        self::assertCount(2, $this->project('Bow-locker shirt')->claims);
+        self::assertCount(2, $this->project('Bow-locker shirt')->current->claims);
     }
 
     public function testAnothersProjectIsNotFound(): void
@@ -151,7 +151,7 @@ final class PiecePagesTest extends PageTestCase
         $shirt = $this->project('Bow-locker shirt');
         $this->get('/project/'.$shirt->id.'/change');
         $this->send('Save the project', ['parts' => [['kind' => 'sleeves', 'version' => 'tiller tee b long', 'size' => '14']]]);
-        [$part] = $this->project('Bow-locker shirt')->parts;
+        [$part] = $this->project('Bow-locker shirt')->current->parts;
         self::assertSame(
             ['Tiller tee', 'B, long sleeves', '14', ['Sleeve'], ['Sleeve']],
             [$part->pattern?->title, $part->version?->name, $part->size, $part->pieces, $part->instead],
@@ -161,7 +161,7 @@ final class PiecePagesTest extends PageTestCase
         self::assertStringContainsString('Sleeves: Tiller tee , B, long sleeves, size 14: Sleeve, instead of Sleeve', self::says($page));
         self::assertStringContainsString('sleeves from Tiller tee', self::says($page));
         $this->send('undo', []);
-        self::assertSame([], $this->project('Bow-locker shirt')->parts);
+        self::assertSame([], $this->project('Bow-locker shirt')->current->parts);
     }
 
     public function testWithItsPatternGoneAPartIsAskedForAndWithItsClothGoneAPieceIs(): void
@@ -169,24 +169,25 @@ final class PiecePagesTest extends PageTestCase
         $shirt = $this->project('Bow-locker shirt');
         $this->get('/project/'.$shirt->id.'/change');
         $this->send('Save the project', ['parts' => [['kind' => 'sleeves', 'version' => 'tiller tee b long', 'size' => '14']]]);
-        $pattern = $this->project('Bow-locker shirt')->parts[0]->pattern->id ?? '';
+        $pattern = $this->project('Bow-locker shirt')->current->parts[0]->pattern->id ?? '';
         $this->get('/patterns/'.$pattern);
         $this->post('/patterns/'.$pattern.'/remove');
         $without = $this->project('Bow-locker shirt');
-        self::assertSame([null, ['Sleeve']], [$without->parts[0]->version, $without->parts[0]->pieces], 'what was said of it stays');
+        $part = $without->current->parts[0];
+        self::assertSame([null, ['Sleeve']], [$part->version, $part->pieces], 'what was said of it stays');
         self::assertStringContainsString('not known yet', self::says($this->get('/project/'.$shirt->id), '#role-1'));
         $this->post('/patterns/'.$pattern.'/restore');
         $this->get('/season');
-        self::assertSame('Tiller tee', $this->project('Bow-locker shirt')->parts[0]->pattern?->title);
+        self::assertSame('Tiller tee', $this->project('Bow-locker shirt')->current->parts[0]->pattern?->title);
 
         $cushion = $this->project('Lockside cushion');
-        $cloth = $cushion->claims[0]->cloth->id ?? '';
+        $cloth = $cushion->current->claims[0]->cloth->id ?? '';
         $this->post('/cloth/'.$cloth.'/remove');
-        $claim = $this->project('Lockside cushion')->claims[0];
+        $claim = $this->project('Lockside cushion')->current->claims[0];
         self::assertSame([null, ['Band 1']], [$claim->cloth, $claim->pieces]);
         self::assertStringContainsString('no cloth yet', self::says($this->get('/project/'.$cushion->id.'/pieces'), '.cloths-to'));
         $this->post('/cloth/'.$cloth.'/restore');
-        self::assertSame($cloth, $this->project('Lockside cushion')->claims[0]->cloth?->id);
+        self::assertSame($cloth, $this->project('Lockside cushion')->current->claims[0]->cloth?->id);
     }
 
     public function testAPieceOfAPartMayHaveACommaInItsName(): void
@@ -200,10 +201,10 @@ final class PiecePagesTest extends PageTestCase
         $this->send('Save the piece', ['pieceName' => 'Sleeve, lower', 'shapes' => [['m' => ['length' => '30', 'width' => '20']]]]);
         $this->get('/project/'.$shirt->id.'/change');
         $this->send('Save the project', ['parts' => [['kind' => 'sleeves', 'version' => 'tiller tee, a', 'size' => '14']]]);
-        self::assertSame(['Sleeve', 'Sleeve, lower'], $this->project('Bow-locker shirt')->parts[0]->pieces);
+        self::assertSame(['Sleeve', 'Sleeve, lower'], $this->project('Bow-locker shirt')->current->parts[0]->pieces);
         $this->get('/project/'.$shirt->id.'/change');
         $this->send('Save the project', ['notes' => 'once more']);
-        self::assertEqualsCanonicalizing(['Sleeve', 'Sleeve, lower'], $this->project('Bow-locker shirt')->parts[0]->pieces);
+        self::assertEqualsCanonicalizing(['Sleeve', 'Sleeve, lower'], $this->project('Bow-locker shirt')->current->parts[0]->pieces);
     }
 
     public function testWhatIsNoPartIsSaidAndKept(): void
@@ -227,7 +228,7 @@ final class PiecePagesTest extends PageTestCase
         ]]);
         $says = self::says($this->browser->getCrawler());
         self::assertStringContainsString('Which pieces of B, long sleeves are they? It has Front, Back, Sleeve, Neckband.', $says);
-        self::assertSame([], $this->project('Bow-locker shirt')->parts);
+        self::assertSame([], $this->project('Bow-locker shirt')->current->parts);
     }
 
     public function testPartsAndPiecesGoOutAndComeBackTheSameAndAnOptionTakesThemAlong(): void
@@ -243,15 +244,15 @@ final class PiecePagesTest extends PageTestCase
         self::assertSame($written, (new WorkroomWriter())->write($read));
         $this->service(Workrooms::class)->replace($this->fresh($this->account), $read);
         $back = $this->project('Bow-locker shirt');
-        self::assertSame([[], ['Yoke']], array_column($back->claims, 'pieces'));
+        self::assertSame([[], ['Yoke']], array_column($back->current->claims, 'pieces'));
         self::assertSame(
             [['Tiller tee', 'B, long sleeves']],
             array_map(static fn (Part $part): array => [$part->pattern?->title, $part->version?->name], $back->openOptions()[0]->parts),
         );
-        $this->get('/project/'.$back->id);
-        $this->post('/project/'.$back->id.'/option/'.$back->openOptions()[0]->id.'/take', ['revision' => '1', 'keep' => '1']);
+        $revision = $this->revision('/project/'.$back->id);
+        $this->post('/project/'.$back->id.'/option/'.$back->openOptions()[0]->id.'/take', ['revision' => $revision, 'keep' => '1']);
         $taken = $this->project('Bow-locker shirt');
-        self::assertSame([1, 0], [\count($taken->parts), \count($taken->openOptions()[0]->parts)]);
+        self::assertSame([1, 0], [\count($taken->current->parts), \count($taken->openOptions()[0]->parts)]);
     }
 
     public function testSomePiecesAreLaidOnTheirClothAlone(): void
@@ -262,7 +263,7 @@ final class PiecePagesTest extends PageTestCase
         $this->post($path.'/offers', ['pieces' => ['Collar', 'Stand']]);
         $cut = (string) $this->browser->getCrawler()->filter('.to-cloth')->eq(3)->attr('value');
         $this->post($path, ['pieces' => ['Collar', 'Stand'], 'to' => $cut, 'revision' => $this->revision($path)]);
-        $claim = $this->project('Bow-locker shirt')->claims[1];
+        $claim = $this->project('Bow-locker shirt')->current->claims[1];
         $page = $this->get('/table/new?project='.$shirt->id.'&role=main&claim='.$claim->id);
         /** @var array{pieces: array<string, mixed>, garments: list<array{name: string}>} $mat */
         $mat = json_decode($page->filter('#mat')->text(), true);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Room\Season;
 
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Tests\Season\Plan;
 use Octavum\Core\Workroom\Settings;
@@ -53,7 +54,7 @@ final class SeasonDrawingTest extends TestCase
 
     public function testASeasonThatBeginsOnTheLastOfAMonthSkipsNone(): void
     {
-        $project = new Project('A', 'A', Plan::season(starts: '2027-01-30'), 1, minutes: 60);
+        $project = new Project('A', 'A', Plan::season(starts: '2027-01-30'), 1, current: new Option('', minutes: 60));
         $months = (new SeasonDrawing(new StripBuilder()))->page(Plan::check($project), new Settings())->ruler->months();
         self::assertSame(['Feb', 'Mar', 'Apr'], array_values($months));
     }
@@ -71,8 +72,8 @@ final class SeasonDrawingTest extends TestCase
             $name,
             Plan::season(),
             $rank,
+            current: new Option('', minutes: $hours * 60),
             deadline: null === $deadline ? null : new \DateTimeImmutable($deadline),
-            minutes: $hours * 60,
         );
     }
 }

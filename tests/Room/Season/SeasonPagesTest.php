@@ -180,8 +180,8 @@ final class SeasonPagesTest extends PageTestCase
         $this->send('Save the project', []);
         $after = $this->only($account);
         self::assertEquals(
-            [$before->version, $before->size, $before->rank, $before->claims[0]->cut],
-            [$after->version, $after->size, $after->rank, $after->claims[0]->cut],
+            [$before->current->version, $before->current->size, $before->rank, $before->current->claims[0]->cut],
+            [$after->current->version, $after->current->size, $after->rank, $after->current->claims[0]->cut],
             'saved unchanged, it stays the same',
         );
     }
@@ -201,7 +201,7 @@ final class SeasonPagesTest extends PageTestCase
             $page->filter('[name="claims[1][cut]"]')->attr('value'),
             'what was sound is kept too',
         );
-        self::assertSame('14', $this->project('Towpath coat', $account)->size, 'nothing is saved');
+        self::assertSame('14', $this->project('Towpath coat', $account)->current->size, 'nothing is saved');
     }
 
     /** @return iterable<string, array{array<string, mixed>, string}> */
@@ -453,9 +453,9 @@ final class SeasonPagesTest extends PageTestCase
             '/cloth/new' => 2,
             '/cloth/haul' => 2,
             '/cloth/csv' => 2,
-            '/cloth/'.$project->claims[0]->cloth?->id => 15,
-            '/cloth/'.$project->claims[0]->cloth?->id.'/edit' => 4,
-            '/cloth/'.$project->claims[0]->cloth?->id.'/test/width' => 4,
+            '/cloth/'.$project->current->claims[0]->cloth?->id => 15,
+            '/cloth/'.$project->current->claims[0]->cloth?->id.'/edit' => 4,
+            '/cloth/'.$project->current->claims[0]->cloth?->id.'/test/width' => 4,
             '/patterns' => 4,
             '/patterns/new' => 2,
             '/patterns/haul' => 2,
@@ -476,7 +476,7 @@ final class SeasonPagesTest extends PageTestCase
             '/project/'.$project->id.'/pieces' => 19,
             '/project/'.$project->id.'/block' => 16,
             '/bench' => 16,
-            '/bench?cut='.$project->claims[0]->cut?->id => 21,
+            '/bench?cut='.$project->current->claims[0]->cut?->id => 21,
             '/bench?q=2.1+m+140+wide+linen' => 19,
             '/bench/pattern?version='.$version->id => 20,
             '/bench/best' => 16,

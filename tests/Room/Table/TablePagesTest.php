@@ -52,7 +52,7 @@ final class TablePagesTest extends PageTestCase
         self::assertSame([1740, 1440], [$mat['sheets'][0]['length'], $mat['sheets'][0]['width']]);
         self::assertSame('pieces', $mat['garments'][0]['known']);
         self::assertCount(9, $mat['ways']['flat']['items']);
-        $roll = $this->mat('/table/new?version='.$tee->version?->id.'&size=20');
+        $roll = $this->mat('/table/new?version='.$tee->current->version?->id.'&size=20');
         self::assertSame([null, '20'], [$roll['sheets'][0]['length'], $roll['garments'][0]['size']]);
         $block = $this->mat('/table/new?project='.$this->project('Lantern dress')->id);
         self::assertSame('calibrated', $block['garments'][0]['known']);
@@ -187,7 +187,7 @@ final class TablePagesTest extends PageTestCase
         $figures = ['x' => 100, 'y' => 80, 'along' => 320, 'across' => 280, 'size' => 180];
         $earlier = fn (array $setup): mixed => $this->ask('/table/mat', ['setup' => $setup + $this->pinafore()])['earlier'] ?? null;
         $on = static fn (string $cut): array => ['sheets' => [['cut' => $cut]]];
-        $cuts = $this->project('Quarry pinafore')->claims[0]->cloth->cuts ?? [];
+        $cuts = $this->project('Quarry pinafore')->current->claims[0]->cloth->cuts ?? [];
         self::assertNull($earlier($on($cuts[0]->id)));
         $setup = $on($cuts[0]->id) + ['figures' => $figures + ['pieces' => []]] + $this->pinafore();
         $this->ask('/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => [], 'name' => 'Measured']);
@@ -195,7 +195,7 @@ final class TablePagesTest extends PageTestCase
         self::assertSame('Measured', $this->mat('/table/new?cut='.$cuts[0]->id)['earlier']['lay'] ?? null);
         self::assertNull($earlier($on($cuts[1]->id)), 'another cut of the same cloth');
         self::assertNull($earlier($this->threeOnTwo()), 'on two cuts nothing is sure');
-        $this->get('/cloth/'.$this->project('Quarry pinafore')->claims[0]->cloth?->id);
+        $this->get('/cloth/'.$this->project('Quarry pinafore')->current->claims[0]->cloth?->id);
         $this->post('/cut/'.$cuts[0]->id.'/ledger', ['kind' => 'measured', 'length' => '1.2 m']);
         self::assertNull($earlier($on($cuts[0]->id)), 'its end is another one now');
     }
@@ -261,7 +261,7 @@ final class TablePagesTest extends PageTestCase
         $mat = json_decode($new->filter('#mat')->text(), true);
         $saved = $this->ask('/table/save', ['setup' => $mat['setup'], 'fold' => 'flat', 'places' => [], 'name' => 'The short one']);
         $coat = $this->project('Towpath coat');
-        self::assertNull($coat->claims[0]->lay, 'what leads has none');
+        self::assertNull($coat->current->claims[0]->lay, 'what leads has none');
         self::assertSame('The short one', $coat->openOptions()[0]->claims[0]->lay?->name);
         /** @var array{setup: array{garments: list<array<string, mixed>>}} $again */
         $again = json_decode($this->get($saved['url'])->filter('#mat')->text(), true);
@@ -269,7 +269,7 @@ final class TablePagesTest extends PageTestCase
         $this->get('/project/'.$coat->id);
         $revision = $this->browser->getCrawler()->filter('[name=revision]')->first()->attr('value');
         $this->post('/project/'.$coat->id.'/option/'.$option->id.'/take', ['revision' => $revision, 'keep' => '1']);
-        self::assertSame('The short one', $this->project('Towpath coat')->claims[0]->lay?->name);
+        self::assertSame('The short one', $this->project('Towpath coat')->current->claims[0]->lay?->name);
         /** @var array{setup: array{garments: list<array<string, mixed>>}} $again */
         $again = json_decode($this->get($saved['url'])->filter('#mat')->text(), true);
         self::assertArrayNotHasKey('option', $again['setup']['garments'][0], 'it leads now');
@@ -318,7 +318,7 @@ final class TablePagesTest extends PageTestCase
         self::assertSame(
             $before->lays[3]->id,
             array_values(array_filter($read->projects, static fn (Project $project): bool => 'Quarry pinafore' === $project->name))[0]
-                ->claims[0]->lay?->id,
+                ->current->claims[0]->lay?->id,
         );
     }
 
@@ -416,13 +416,15 @@ final class TablePagesTest extends PageTestCase
     {
         $project = $this->project('Quarry pinafore');
 
-        return ['garments' => [['project' => $project->id, 'role' => 'main']], 'sheets' => [['cut' => $project->claims[0]->cut?->id]]];
+        $cut = $project->current->claims[0]->cut?->id;
+
+        return ['garments' => [['project' => $project->id, 'role' => 'main']], 'sheets' => [['cut' => $cut]]];
     }
 
     /** @return array{garments: list<array<string, mixed>>, sheets: list<array<string, mixed>>} */
     private function threeOnTwo(): array
     {
-        $cuts = $this->project('Quarry pinafore')->claims[0]->cloth->cuts ?? [];
+        $cuts = $this->project('Quarry pinafore')->current->claims[0]->cloth->cuts ?? [];
 
         return [
             'garments' => array_map(fn (string $name): array => ['project' => $this->project($name)->id, 'role' => 'main'], [

@@ -114,11 +114,12 @@ final class WorkbookPagesTest extends PageTestCase
         self::assertSame(ProjectState::Done, $apron->state);
         self::assertSame('2026-11-25', $apron->sewing->since(ProjectState::Done)?->format('Y-m-d'));
         self::assertStringContainsString('nearly, the right cloth, make again: with changes', self::says($page, '#finding'));
-        self::assertSame(['Longer straps <b>'], array_column($apron->pattern?->alterationsFor($apron->person->id ?? '') ?? [], 'name'));
+        $kept = $apron->current->pattern?->alterationsFor($apron->person->id ?? '') ?? [];
+        self::assertSame(['Longer straps <b>'], array_column($kept, 'name'));
         $this->browser->submit($page->selectButton('undo')->form());
         self::assertSame(ProjectState::Cut, $this->apron()->state);
         self::assertNull($this->apron()->sewing->finding);
-        self::assertCount(0, $this->apron()->pattern->alterations ?? ['one']);
+        self::assertCount(0, $this->apron()->current->pattern->alterations ?? ['one']);
         $this->get('/project/'.$this->apron()->id.'/finding');
         $this->send('It is done', ['day' => '2999-01-01', 'note' => 'kept']);
         self::assertSame(422, $this->browser->getResponse()->getStatusCode());

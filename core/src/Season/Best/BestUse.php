@@ -112,7 +112,7 @@ final readonly class BestUse
     /** The claim for the main cloth that is still to be cut, of all of its role; null where there is none to choose. */
     private static function main(Project $project): ?Claim
     {
-        foreach ($project->claims as $claim) {
+        foreach ($project->current->claims as $claim) {
             if ($claim->isFor(Role::Main, []) && !$claim->cutOut) {
                 return $claim;
             }
@@ -173,17 +173,20 @@ final readonly class BestUse
         foreach ([null, ...$project->openOptions()] as $option) {
             $way = null === $option ? $project : $project->made($option);
             $claim = self::main($way);
-            if (null === $claim || null === $way->pattern || null === $way->version) {
+            if (null === $claim || null === $way->current->pattern || null === $way->current->version) {
                 continue;
             }
-            $asks = Asks::of($way->pattern, $way->version, $way->person, $this->sewist->on($way->season->days()), $way->largestSize());
+            $sewist = $this->sewist->on($way->season->days());
+            $asks = Asks::of($way->current->pattern, $way->current->version, $way->person, $sewist, $way->largestSize());
             $own = $claim->cut->id ?? '';
             $others += array_intersect_key($cuts, [$own => true]);
             $weighed = 0;
-            $tried = null === $option ? $this->bySuit($asks, $others, $own, $way->version->id) : array_intersect_key($cuts, [$own => true]);
+            $tried = null === $option
+                ? $this->bySuit($asks, $others, $own, $way->current->version->id)
+                : array_intersect_key($cuts, [$own => true]);
             foreach ($tried as $id => $one) {
                 [$cloth, $cut, $traits] = $one;
-                $judgement = $this->judge($cloth, $traits, $asks, $way->version->id);
+                $judgement = $this->judge($cloth, $traits, $asks, $way->current->version->id);
                 $present = null === $option && $own === $id;
                 if (!$present && !self::isProposable($judgement, $asks, $traits)) {
                     continue;
@@ -257,7 +260,7 @@ final readonly class BestUse
         $claim = self::main($project);
         [$cloth, $cut] = [$claim?->cloth, $claim?->cut];
         $left = $free[$cut->id ?? ''] ?? null;
-        if (null === $claim || null === $cloth || null === $cut || null === $left || null === $project->version) {
+        if (null === $claim || null === $cloth || null === $cut || null === $left || null === $project->current->version) {
             return null;
         }
         $need = $this->need($project, $claim, $cloth, $cut, true);
@@ -269,7 +272,7 @@ final readonly class BestUse
         if (null !== $laid && !$left->isLessThan($laid)) {
             return new Sooner($project, $claim, null, $laid);
         }
-        $versions = (new WaysOut($this->estimator, $this->assumptions))->versions($wanted, $project->pattern, $cloth, $cut, $left);
+        $versions = (new WaysOut($this->estimator, $this->assumptions))->versions($wanted, $project->current->pattern, $cloth, $cut, $left);
 
         return [] === $versions ? null : new Sooner($project, $claim, $versions[0][0], null);
     }

@@ -29,9 +29,9 @@ final readonly class CutBefore
         $cut = [];
         foreach ($projects as $project) {
             foreach ($project->lines() as $line) {
-                foreach ($line->claims as $claim) {
-                    if (null !== $line->version && $claim->cutOut && null !== $claim->used) {
-                        $cut[$line->version->id][] = [$line, $claim];
+                foreach ($line->current->claims as $claim) {
+                    if (null !== $line->current->version && $claim->cutOut && null !== $claim->used) {
+                        $cut[$line->current->version->id][] = [$line, $claim];
                     }
                 }
             }
@@ -47,7 +47,7 @@ final readonly class CutBefore
         if (Verdict::Short !== $role->verdict || null !== $role->tooWide || null === $free || !$isReckoned) {
             return [];
         }
-        foreach ($this->cut[$project->version->id ?? ''] ?? [] as [$before, $claim]) {
+        foreach ($this->cut[$project->current->version->id ?? ''] ?? [] as [$before, $claim]) {
             if (null !== $claim->used && $this->isLike($before, $claim, $project, $role) && !$free->isLessThan($claim->used)) {
                 return [
                     new Snag(
@@ -70,7 +70,7 @@ final readonly class CutBefore
     /** The same role in no smaller a size, from cloth that was no wider. */
     private function isLike(Project $before, Claim $claim, Project $project, RoleAnswer $role): bool
     {
-        $sizes = $project->version->table->sizes ?? [];
+        $sizes = $project->current->version->table->sizes ?? [];
         [$was, $is] = [array_search($before->largestSize(), $sizes, true), array_search($project->largestSize(), $sizes, true)];
         $width = static fn (Claim $of): ?Length => null === $of->cloth
             ? null

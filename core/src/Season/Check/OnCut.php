@@ -93,7 +93,7 @@ final readonly class OnCut
         ];
         $ways = Verdict::Short !== $verdict ? null : new Later(fn (): array => $this->waysOut->of(
             $wanted,
-            $project->pattern,
+            $project->current->pattern,
             $cloth,
             $cut,
             $left,

@@ -91,7 +91,7 @@ final readonly class Promises
     {
         $promises = [];
         foreach ($project->lines() as $line) {
-            foreach ($line->claims as $claim) {
+            foreach ($line->current->claims as $claim) {
                 foreach (null === $claim->cut || $claim->cutOut ? [] : $this->places($line, $claim) as [$placed, $laidOut]) {
                     if (null !== $placed->cut && null !== $placed->cloth) {
                         $on = On::cut($placed->cloth, ToCut::of($placed->cloth, $placed->cut, $this->assumptions, null !== $laidOut));

@@ -194,8 +194,8 @@ final readonly class SeasonCheck
     {
         $lines = [];
         foreach ($open as $project) {
-            $each = $project->notionsTaken ? [] : $project->version->notions ?? [];
-            $lines['#'.$project->id] = array_merge(...array_fill(0, 1 + \count($project->copies), $each));
+            $each = $project->notionsTaken ? [] : $project->current->version->notions ?? [];
+            $lines['#'.$project->id] = array_merge(...array_fill(0, 1 + \count($project->current->copies), $each));
         }
 
         return (new Allotment($this->notions))->of($lines);
@@ -210,11 +210,11 @@ final readonly class SeasonCheck
         $project = $turn->project;
         $roles = $sizes = [];
         foreach ($project->lines() as $line) {
-            foreach ($line->claims as $claim) {
+            foreach ($line->current->claims as $claim) {
                 $roles = [
                     ...$roles,
                     ...array_map(
-                        static fn (RoleAnswer $role): RoleAnswer => [] === $project->copies ? $role : $role->of($line),
+                        static fn (RoleAnswer $role): RoleAnswer => [] === $project->current->copies ? $role : $role->of($line),
                         $this->role($line, $claim, $promises),
                     ),
                 ];

@@ -127,7 +127,7 @@ final readonly class Gate
     /** Version and size, what its paper lacks, and whether this kind of cloth is what it was drafted for. */
     private function pattern(Project $project, RoleAnswer $role): GateLine
     {
-        $with = ['version' => $project->version->name ?? '', 'size' => $project->size ?? ''];
+        $with = ['version' => $project->current->version->name ?? '', 'size' => $project->current->size ?? ''];
         $kinds = [Action::ChooseInProject, Action::ChangeCloth, Action::TestStretch];
         $cloth = array_filter(
             true === $role->claim->cut?->gone ? [] : $role->snags,
@@ -139,8 +139,8 @@ final readonly class Gate
         ));
 
         return match (true) {
-            null === $project->version => $this->open(Check::Pattern, new Sentence('No pattern is chosen.')),
-            null === $project->size => $this->open(Check::Pattern, new Sentence('No size is chosen.')),
+            null === $project->current->version => $this->open(Check::Pattern, new Sentence('No pattern is chosen.')),
+            null === $project->current->size => $this->open(Check::Pattern, new Sentence('No size is chosen.')),
             default => $this->unless(Check::Pattern, $grave, new Sentence('Version {version}, size {size}.', $with)),
         };
     }

@@ -34,7 +34,7 @@ final readonly class Hours
     /** @param Pace $pace of whoever sews; a figure of their own for a project has it in it already */
     public static function of(Project $project, Pace $pace): self
     {
-        $pace = null === $project->minutes ? $pace : Pace::asSaid();
+        $pace = null === $project->current->minutes ? $pace : Pace::asSaid();
         $steps = Steps::of($project);
         $prepared = $tried = $sewn = $left = $said = 0;
         $known = true;

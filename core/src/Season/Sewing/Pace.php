@@ -60,7 +60,7 @@ final readonly class Pace
     private static function ratio(Project $project): ?float
     {
         // a figure of one's own has one's pace in it already
-        if (ProjectState::Done !== $project->state || null !== $project->minutes) {
+        if (ProjectState::Done !== $project->state || null !== $project->current->minutes) {
             return null;
         }
         $said = $all = 0;

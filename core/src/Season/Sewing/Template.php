@@ -51,9 +51,9 @@ final readonly class Template
         $before = [...$this->paper($project), ...$this->cutting($project)];
         $after = \in_array($project->garment(), self::TRIED_ON, true) ? [new Step('fit', 'Try it on', StepKind::Fit, self::TRYING_ON)] : [];
         $minutes = $project->expectedMinutes();
-        if (null !== $project->minutes) {
-            [$before, $after] = [$this->within($before, $project->minutes), $this->within($after, $project->minutes)];
-            $minutes = $project->minutes - $this->sum([...$before, ...$after]);
+        if (null !== $project->current->minutes) {
+            [$before, $after] = [$this->within($before, $project->current->minutes), $this->within($after, $project->current->minutes)];
+            $minutes = $project->current->minutes - $this->sum([...$before, ...$after]);
         }
         $sewing = $this->sewing($project, $minutes);
         $hem = array_search('hem', array_column($sewing, 'id'), true);
@@ -87,13 +87,14 @@ final readonly class Template
     private function paper(Project $project): array
     {
         $paper = $this->state($project);
-        $print = PaperState::NotPrinted === $paper || (null === $paper && PatternFormat::Pdf === $project->pattern?->format);
+        $print = PaperState::NotPrinted === $paper || (null === $paper && PatternFormat::Pdf === $project->current->pattern?->format);
         $steps = [];
         if ($print || PaperState::Printed === $paper) {
             $pages = self::PAGES * self::MINUTES_A_PAGE;
             $steps[] = new Step('print', $print ? 'Print and tape' : 'Tape the sheets', StepKind::Print, $pages);
         }
-        if (null !== $project->version && !\in_array($paper, [PaperState::Traced, PaperState::CutToSize, PaperState::Projector], true)) {
+        $isReady = \in_array($paper, [PaperState::Traced, PaperState::CutToSize, PaperState::Projector], true);
+        if (null !== $project->current->version && !$isReady) {
             $pieces = \count($project->pieces());
             $minutes = self::MINUTES_A_PIECE * (0 === $pieces ? self::PIECES : $pieces);
             $steps[] = new Step('trace', 'Trace the pieces', StepKind::Trace, $minutes);
@@ -121,10 +122,10 @@ final readonly class Template
             'cut',
             'Cut out',
             StepKind::CutOut,
-            self::CUTTING_OUT * (1 + \count($project->copies)),
+            self::CUTTING_OUT * (1 + \count($project->current->copies)),
             cloths: [Role::Main, Role::Contrast, Role::Contrast2, Role::Contrast3, Role::Underlining],
         );
-        foreach ($project->claims as $claim) {
+        foreach ($project->current->claims as $claim) {
             if (
                 null !== $claim->cut
                 && !$claim->cut->settled
@@ -143,8 +144,8 @@ final readonly class Template
     private function added(Project $project): array
     {
         $steps = [];
-        $version = null === $project->minutes ? $project->version : null;
-        foreach ($project->parts as $i => $part) {
+        $version = null === $project->current->minutes ? $project->current->version : null;
+        foreach ($project->current->parts as $i => $part) {
             $minutes = $part->kind->minutes();
             if (null !== $version && null !== $minutes && $part->isAdded($version, $project->largestSize())) {
                 $steps[] = new Step('part-'.$i, 'Added '.$part->kind->value, StepKind::Sew, $minutes);
@@ -176,7 +177,7 @@ final readonly class Template
     private function parts(Project $project): array
     {
         $garment = $project->garment();
-        $techniques = $project->pattern->techniques ?? [];
+        $techniques = $project->current->pattern->techniques ?? [];
         $has = static function (Technique ...$any) use ($techniques): bool {
             foreach ($any as $one) {
                 if (\in_array($one, $techniques, true)) {
@@ -191,7 +192,7 @@ final readonly class Template
             $any,
             static fn (NotionKind $kind): bool => \in_array($kind, $kinds, true),
         ));
-        $roles = array_column($project->claims, 'role');
+        $roles = array_column($project->current->claims, 'role');
         $takes = static fn (Role $role): bool => \in_array($role, $roles, true);
         $waist = $garment->isFromTheWaist();
         $fastenings = $wants(
@@ -269,7 +270,7 @@ final readonly class Template
     {
         $reader = new NotionReader();
 
-        return array_map(static fn (string $line): NotionKind => $reader->read($line)->kind, $project->version->notions ?? []);
+        return array_map(static fn (string $line): NotionKind => $reader->read($line)->kind, $project->current->version->notions ?? []);
     }
 
     /** The state of the paper of the copy that holds its size, the readiest first; null when nobody has said. */
@@ -282,7 +283,7 @@ final readonly class Template
         $states = array_map(
             static fn (Edition $edition): ?PaperState => $edition->paper,
             array_filter(
-                $project->pattern->editions ?? [],
+                $project->current->pattern->editions ?? [],
                 static fn (Edition $edition): bool => [] === $edition->sizes || \in_array($project->largestSize(), $edition->sizes, true),
             ),
         );

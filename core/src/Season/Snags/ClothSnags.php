@@ -126,7 +126,7 @@ final readonly class ClothSnags
     /** @return list<Snag> the hard rules: woven or knit, and stretch, unless they are overruled. Source: docs/rules.md */
     private function suits(Project $project, Claim $claim, Cloth $cloth): array
     {
-        $pattern = $project->pattern;
+        $pattern = $project->current->pattern;
         if (
             null === $pattern
             || !\in_array($claim->role, [Role::Main, Role::Ribbing, Role::Contrast, Role::Contrast2, Role::Contrast3], true)
@@ -134,7 +134,7 @@ final readonly class ClothSnags
             return [];
         }
         $with = ['project' => $project->name, 'pattern' => $pattern->title, 'cloth' => $cloth->name];
-        if (isset($this->overruled[Overrule::key($cloth->id, $project->version->id ?? '')])) {
+        if (isset($this->overruled[Overrule::key($cloth->id, $project->current->version->id ?? '')])) {
             return [];
         }
         $snags = [];
@@ -176,7 +176,7 @@ final readonly class ClothSnags
      */
     private function stretches(Project $project, Pattern $pattern, Cloth $cloth, array $with): array
     {
-        $version = $project->version ?? $pattern->versions[0] ?? null;
+        $version = $project->current->version ?? $pattern->versions[0] ?? null;
         $reason = null === $version || (null === $cloth->feel->across && Structure::NonWoven === $cloth->structure)
             ? null
             : (new Stretch())->of(Traits::of($cloth, Making::DEAR), Asks::of($pattern, $version));

@@ -29,7 +29,7 @@ final readonly class LaySnags
         if (null === $lay || null === $why) {
             return null === $lay ? [] : [...$this->unmeasured($project, $claim), ...$this->elsewhere($project, $claim, $lay)];
         }
-        if (!$lay->isGeneric($project->asked($claim, $this->assumptions)) || null === $project->pattern) {
+        if (!$lay->isGeneric($project->asked($claim, $this->assumptions)) || null === $project->current->pattern) {
             $sentence = new Sentence('The saved lay of {project} does not count any more: {why}.', [
                 'project' => $project->name,
                 'why' => $why,
@@ -39,10 +39,10 @@ final readonly class LaySnags
         }
         $sentence = new Sentence(
             'The saved lay of {project} is of generic pieces, so it only guesses: enter the pieces of {pattern}, and lay them.',
-            ['project' => $project->name, 'pattern' => $project->pattern->title],
+            ['project' => $project->name, 'pattern' => $project->current->pattern->title],
         );
 
-        return [new Snag(Severity::Note, $sentence, Action::EnterPieces, $project->version->id ?? $project->pattern->id)];
+        return [new Snag(Severity::Note, $sentence, Action::EnterPieces, $project->current->version->id ?? $project->current->pattern->id)];
     }
 
     /** @return list<Snag> one where the lay is of pieces in the proportions in which they were offered */
@@ -69,7 +69,7 @@ final readonly class LaySnags
     private function elsewhere(Project $project, Claim $claim, SavedLay $lay): array
     {
         $garment = $lay->garmentOf($project->id, $claim->role, $project->largestSize(), $claim->pieces);
-        $chosen = array_merge(...array_map(static fn (Claim $other): array => $other->pieces, $project->claims));
+        $chosen = array_merge(...array_map(static fn (Claim $other): array => $other->pieces, $project->current->claims));
         $without = null === $garment ? [] : array_values(array_diff($lay->without($garment), $chosen));
 
         return [] === $without ? [] : [new Snag(

@@ -18,7 +18,7 @@ final readonly class LikingSnags
     /** @return list<Snag> */
     public function of(Project $project): array
     {
-        $has = $project->version->features ?? [];
+        $has = $project->current->version->features ?? [];
         if (null === $project->person || [] === $has) {
             return [];
         }
@@ -39,7 +39,7 @@ final readonly class LikingSnags
                         'project' => $project->name,
                         'person' => $project->person->name,
                         'feature' => new Sentence($feature->value),
-                        'version' => $project->version->name ?? '',
+                        'version' => $project->current->version->name ?? '',
                     ]),
                     Action::ChooseInProject,
                     $project->id,

@@ -21,12 +21,12 @@ final readonly class PartSnags
     /** @return list<Snag> */
     public function of(Project $project): array
     {
-        if ([] === $project->parts) {
+        if ([] === $project->current->parts) {
             return [];
         }
         $snags = [];
         $edges = new SewnEdges(array_column($project->pieces(), 0), $project->largestSize());
-        foreach ($project->parts as $part) {
+        foreach ($project->current->parts as $part) {
             $snags = [...$snags, ...$this->paper($project, $part), ...$this->seam($project, $part, $edges)];
         }
 
@@ -67,7 +67,7 @@ final readonly class PartSnags
     private function seam(Project $project, Part $part, SewnEdges $edges): array
     {
         $seam = $part->kind->seam();
-        if (null === $seam || null === $project->version) {
+        if (null === $seam || null === $project->current->version) {
             return [];
         }
         $lengths = $edges->at($seam);

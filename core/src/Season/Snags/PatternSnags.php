@@ -23,16 +23,16 @@ final readonly class PatternSnags
         if (!$project->wantsCloth()) {
             return [];
         }
-        if ([] === $project->claims) {
+        if ([] === $project->current->claims) {
             $with = ['project' => $project->name, 'role' => Role::Main->value];
             $sentence = new Sentence('{project} has no cloth for {role} yet.', $with);
 
             return [new Snag(Severity::NotKnown, $sentence, Action::ChooseInProject, $project->id)];
         }
-        $planned = array_column($project->claims, 'role');
+        $planned = array_column($project->current->claims, 'role');
         $snags = [];
-        foreach ($project->version?->table->roles() ?? [] as $role) {
-            if (!\in_array($role, [...$planned, ...$project->declined], true)) {
+        foreach ($project->current->version?->table->roles() ?? [] as $role) {
+            if (!\in_array($role, [...$planned, ...$project->current->declined], true)) {
                 $snags[] = new Snag(
                     Severity::Note,
                     new Sentence('{project}: the envelope also asks for {role}, and none is planned.', [
@@ -51,7 +51,7 @@ final readonly class PatternSnags
     /** @return list<Snag> */
     public function paper(Project $project): array
     {
-        $pattern = $project->pattern;
+        $pattern = $project->current->pattern;
         if (null === $pattern) {
             return [];
         }
@@ -86,7 +86,7 @@ final readonly class PatternSnags
     private function sizes(Project $project, Pattern $pattern): array
     {
         $outside = array_filter(
-            array_unique([$project->size, $project->gradedTo]),
+            array_unique([$project->current->size, $project->current->gradedTo]),
             static fn (?string $size): bool => null !== $size && !$pattern->holdsSize($size),
         );
 
@@ -105,7 +105,7 @@ final readonly class PatternSnags
     /** @return list<array{Severity, Sentence}> pieces the copy lacks */
     private function pieces(Project $project, Pattern $pattern): array
     {
-        $missing = null === $project->size ? '' : $pattern->missingFor($project->size);
+        $missing = null === $project->current->size ? '' : $pattern->missingFor($project->current->size);
 
         return '' === $missing
             ? []

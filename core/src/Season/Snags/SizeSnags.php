@@ -18,17 +18,17 @@ final readonly class SizeSnags
     /** @return list<Snag> */
     public function of(Project $project): array
     {
-        if (null === $project->person || null === $project->pattern) {
+        if (null === $project->person || null === $project->current->pattern) {
             return [];
         }
         $planned = $project->largestSize();
         $advice = (new SizeFor())->of($project) ?? throw new \LogicException('It is for somebody, of a pattern.');
-        $order = array_flip($project->pattern->chart->sizes);
+        $order = array_flip($project->current->pattern->chart->sizes);
         $takes = $advice->gradedTo ?? $advice->size;
         if (null === $takes || !isset($order[$planned])) {
             return [];
         }
-        if ($order[$planned] >= $order[$takes] && true !== Cups::of($project->pattern->chart)?->isSmaller($planned, $takes)) {
+        if ($order[$planned] >= $order[$takes] && true !== Cups::of($project->current->pattern->chart)?->isSmaller($planned, $takes)) {
             return [];
         }
         $sentence = new Sentence(null === $project->ease

@@ -89,7 +89,7 @@ final readonly class TimeSnags
     private function parcels(Project $project, Hours $hours, int $from): array
     {
         $snags = [];
-        foreach ($project->claims as $claim) {
+        foreach ($project->current->claims as $claim) {
             $comes = $claim->comes();
             $step = null === $comes ? null : $this->needing($hours->steps, $claim->role);
             if (null !== $comes && null !== $step) {

@@ -29,7 +29,7 @@ final readonly class UnknownSnags
         [$action, $subject] = match ($unknown->missing) {
             Missing::Width => [Action::MeasureWidth, $claim->cloth->id ?? $project->id],
             Missing::Length => [Action::MeasureLength, $claim->cut->id ?? $project->id],
-            Missing::Row => [Action::EnterTable, $project->pattern->id ?? $project->id],
+            Missing::Row => [Action::EnterTable, $project->current->pattern->id ?? $project->id],
             default => [Action::ChooseInProject, $project->id],
         };
 

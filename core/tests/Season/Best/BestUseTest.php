@@ -35,6 +35,7 @@ use Octavum\Core\Season\Best\Change;
 use Octavum\Core\Season\Best\Proposed;
 use Octavum\Core\Season\Best\Sooner;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Shape\Outline;
 use Octavum\Core\Tests\Season\Plan;
@@ -115,10 +116,13 @@ final class BestUseTest extends TestCase
             Plan::season(),
             1,
             null,
-            $pattern,
-            $version,
-            '14',
-            claims: [new Claim('c', Role::Main, $own, $own->cuts[0])],
+            new Option(
+                '',
+                $pattern,
+                $version,
+                '14',
+                claims: [new Claim('c', Role::Main, $own, $own->cuts[0])],
+            ),
         );
 
         return (new BestUse(new Assumptions(), new Sewist(), $overruled, new LaidAtOnce()))->of(

@@ -135,14 +135,17 @@ final class CopiesTest extends TestCase
             Plan::season(),
             1,
             $child('Eero', '104'),
-            new Pattern('k', 'Pinafore', versions: [$version], chart: $chart),
-            $version,
-            '2',
-            copies: [
-                new Copy($child('Suvi', '104'), '4'),
-                new Copy($child('Aino', '128'), '6'),
-                new Copy($child('Odalys', '128'), '4'),
-            ],
+            new Option(
+                '',
+                new Pattern('k', 'Pinafore', versions: [$version], chart: $chart),
+                $version,
+                '2',
+                copies: [
+                    new Copy($child('Suvi', '104'), '4'),
+                    new Copy($child('Aino', '128'), '6'),
+                    new Copy($child('Odalys', '128'), '4'),
+                ],
+            ),
         );
         self::assertSame(
             [
@@ -197,21 +200,24 @@ final class CopiesTest extends TestCase
             Plan::season(),
             1,
             new Person('eero', 'Eero', true),
-            new Pattern('k', 'Pinafore', versions: [$version]),
-            $version,
-            '2',
-            claims: [$claim('a', $cloth)],
-            copies: [
-                new Copy(new Person('suvi', 'Suvi', true), '4', claims: [$claim('b', $cloth)]),
-                new Copy(new Person('aino', 'Aino', true), '6', claims: [$claim('c', $cloth)]),
-                new Copy(null, '8', claims: [$claim('d', $last ?? $cloth)]),
-            ],
+            new Option(
+                '',
+                new Pattern('k', 'Pinafore', versions: [$version]),
+                $version,
+                '2',
+                claims: [$claim('a', $cloth)],
+                copies: [
+                    new Copy(new Person('suvi', 'Suvi', true), '4', claims: [$claim('b', $cloth)]),
+                    new Copy(new Person('aino', 'Aino', true), '6', claims: [$claim('c', $cloth)]),
+                    new Copy(null, '8', claims: [$claim('d', $last ?? $cloth)]),
+                ],
+            ),
         );
     }
 
     private function lay(Project $project, Cloth $cloth): SavedLay
     {
-        $pieces = $project->version->pieces ?? throw new \LogicException();
+        $pieces = $project->current->version->pieces ?? throw new \LogicException();
         $garments = [];
         foreach ($project->lines() as $line) {
             $size = $line->largestSize();

@@ -7,6 +7,7 @@ namespace Octavum\Core\Tests\Season\Check;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\CheckedSeason;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\ProjectState;
@@ -50,9 +51,9 @@ final class CountedSeasonTest extends TestCase
     {
         $season = new Season('s', 'March', new \DateTimeImmutable('2027-03-01'), 3, 120);
         $all = [
-            new Project('i', 'Idea', $season, 1, state: ProjectState::Idea, minutes: 120),
-            new Project('r', 'Resting', $season, 2, state: ProjectState::Resting, minutes: 120),
-            new Project('p', 'Planned', $season, 3, minutes: 120),
+            new Project('i', 'Idea', $season, 1, current: new Option('', minutes: 120), state: ProjectState::Idea),
+            new Project('r', 'Resting', $season, 2, current: new Option('', minutes: 120), state: ProjectState::Resting),
+            new Project('p', 'Planned', $season, 3, current: new Option('', minutes: 120)),
         ];
         $checked = (new SeasonCheck(new Assumptions()))->check($season, $all);
         self::assertSame(120, $checked->wished);
@@ -62,7 +63,8 @@ final class CountedSeasonTest extends TestCase
 
     private function checked(Season $season, int $count): CheckedSeason
     {
-        $all = array_map(static fn (int $i): Project => new Project('p'.$i, 'P'.$i, $season, $i, minutes: 120), range(1, $count));
+        $two = new Option('', minutes: 120);
+        $all = array_map(static fn (int $i): Project => new Project('p'.$i, 'P'.$i, $season, $i, current: $two), range(1, $count));
 
         return (new SeasonCheck(new Assumptions()))->check($season, $all);
     }

@@ -38,6 +38,7 @@ use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectLay;
 use Octavum\Core\Season\RoleAnswer;
@@ -120,7 +121,7 @@ final class KeptRemedyTest extends TestCase
     /** @return array{MakeEnough, ?Change} the first that closes it, or none where the lay alone is enough */
     private function remedy(Project $project, RoleAnswer $answer): array
     {
-        $claim = $project->claims[0];
+        $claim = $project->current->claims[0];
         $toCut = $answer->toCut ?? self::fail('It has a cut.');
         $on = On::cut($claim->cloth ?? self::fail('It has a cloth.'), $toCut);
         $laying = Laying::own($project->wanted($claim), $on, new Assumptions()) ?? self::fail('It has pieces.');
@@ -146,7 +147,7 @@ final class KeptRemedyTest extends TestCase
     /** @param list<Change> $changes */
     private function keep(Project $project, MakeEnough $make, array $changes): Project
     {
-        $claim = $project->claims[0];
+        $claim = $project->current->claims[0];
         $lay = new ProjectLay($project, $claim, new Assumptions());
         $quick = static fn (Request $request): Lay => (new LayMaker(false))->make($request, Block::clock(2));
         $kept = (new LayKeeper($make, $lay->setup(...), $quick))->keep($changes);
@@ -156,7 +157,7 @@ final class KeptRemedyTest extends TestCase
         $names = array_map(static fn (Change $change): string => $change->key, $changes);
         $saves = $kept->saves->isZero() ? [] : [new Alteration(implode(' ', $names), $kept->saves->negated(), [Role::Main])];
 
-        return $this->with($project, $claim->laid($saved), [...$project->alterations, ...$saves]);
+        return $this->with($project, $claim->laid($saved), [...$project->current->alterations, ...$saves]);
     }
 
     private function answer(Project $project): RoleAnswer
@@ -228,12 +229,15 @@ final class KeptRemedyTest extends TestCase
             Plan::season(),
             1,
             null,
-            $pattern,
-            $version,
-            '14',
-            alterations: $alterations,
-            claims: [new Claim('claim', Role::Main, $cloth, $cut)],
-            matching: $matching,
+            new Option(
+                '',
+                $pattern,
+                $version,
+                '14',
+                alterations: $alterations,
+                claims: [new Claim('claim', Role::Main, $cloth, $cut)],
+                matching: $matching,
+            ),
         );
     }
 
@@ -246,12 +250,15 @@ final class KeptRemedyTest extends TestCase
             $project->season,
             $project->rank,
             null,
-            $project->pattern,
-            $project->version,
-            $project->size,
-            alterations: $alterations,
-            claims: [$claim],
-            matching: $project->matching,
+            new Option(
+                '',
+                $project->current->pattern,
+                $project->current->version,
+                $project->current->size,
+                alterations: $alterations,
+                claims: [$claim],
+                matching: $project->current->matching,
+            ),
         );
     }
 

@@ -128,9 +128,9 @@ final class OptionsTest extends TestCase
     {
         $option = new Option('b', size: '16', when: 'the toile fails', claims: [$this->claim($this->lawn(), '1.0', 'b')]);
         $project = $this->project('Ash', 1, $this->claim($this->lawn(), '1.5', 'a'), [$option]);
-        self::assertEquals($project, $project->made($project->lead()));
+        self::assertEquals($project, $project->made($project->current));
         $made = $project->made($option);
-        self::assertEquals($option, $made->lead());
+        self::assertEquals($option, $made->current);
         self::assertSame([$project->id, $project->name, $project->rank], [$made->id, $made->name, $made->rank]);
     }
 
@@ -214,10 +214,9 @@ final class OptionsTest extends TestCase
             $name,
             Plan::season(),
             $rank,
+            current: new Option('', minutes: 300, claims: [$claim]),
             state: $state,
-            minutes: 300,
-            claims: [$claim],
-            options: $options,
+            others: $options,
         );
     }
 }

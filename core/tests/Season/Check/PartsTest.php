@@ -39,6 +39,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Sewing\Step;
@@ -281,17 +282,20 @@ final class PartsTest extends TestCase
             Plan::season(),
             1,
             null,
-            new Pattern('pattern', 'Ferry blouse', garment: Garment::Shirt, versions: [$a]),
-            $a,
-            '14',
-            claims: [new Claim('claim', Role::Main, $cloth, $cloth->cuts[0], lay: $lay)],
-            parts: null === $part ? $parts : [$part],
+            new Option(
+                '',
+                new Pattern('pattern', 'Ferry blouse', garment: Garment::Shirt, versions: [$a]),
+                $a,
+                '14',
+                claims: [new Claim('claim', Role::Main, $cloth, $cloth->cuts[0], lay: $lay)],
+                parts: null === $part ? $parts : [$part],
+            ),
         );
     }
 
     private function lay(Project $project): SavedLay
     {
-        [$claim] = $project->claims;
+        [$claim] = $project->current->claims;
         $version = $project->cutting($claim)->version ?? self::fail('It has a pattern.');
         $cloth = $claim->cloth ?? self::fail('It has a cloth.');
         $cut = $claim->cut ?? self::fail('It has a cut.');

@@ -39,6 +39,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\HandedOut;
 use Octavum\Core\Season\Offer;
 use Octavum\Core\Season\Offers;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\RoleAnswer;
@@ -222,11 +223,14 @@ final class PieceClothTest extends TestCase
             Plan::season(),
             1,
             null,
-            new Pattern('pattern', 'Ferry blouse', garment: Garment::Cushion, versions: [$version]),
-            $version,
-            '14',
-            alterations: $alterations,
-            claims: $claims,
+            new Option(
+                '',
+                new Pattern('pattern', 'Ferry blouse', garment: Garment::Cushion, versions: [$version]),
+                $version,
+                '14',
+                alterations: $alterations,
+                claims: $claims,
+            ),
         );
     }
 

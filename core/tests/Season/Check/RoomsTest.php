@@ -62,13 +62,13 @@ final class RoomsTest extends TestCase
         $role = $this->role($project);
         self::assertSame($needed, $role->amount()?->millimetres(), 'season and project');
 
-        $option = $project->lead();
-        $other = new Project($project->id, 'Other', $project->season, 1, options: [$option]);
+        $option = $project->current;
+        $other = new Project($project->id, 'Other', $project->season, 1, others: [$option]);
         $answers = (new SeasonCheck(new Assumptions()))->options($other, [$other]);
         self::assertSame($needed, $answers[0]->answer->roles[0]->amount()?->millimetres(), 'as an option');
 
         $toCut = $role->toCut ?? self::fail('It has a cut.');
-        $ask = (new EnvelopeAsk(new Estimator(new Assumptions())))->of($project, $project->claims[0], $toCut);
+        $ask = (new EnvelopeAsk(new Estimator(new Assumptions())))->of($project, $project->current->claims[0], $toCut);
         self::assertSame($needed, $ask?->millimetres(), 'at the gate');
 
         $together = new Project(
@@ -77,32 +77,36 @@ final class RoomsTest extends TestCase
             $project->season,
             1,
             null,
-            $project->pattern,
-            $project->version,
-            'S',
-            copies: [new Copy(null, $project->size, $project->gradedTo, $project->claims)],
-            alterations: $project->alterations,
-            matching: $project->matching,
-            claims: [new Claim('first', Role::Main)],
+            new Option(
+                '',
+                $project->current->pattern,
+                $project->current->version,
+                'S',
+                copies: [new Copy(null, $project->current->size, $project->current->gradedTo, $project->current->claims)],
+                alterations: $project->current->alterations,
+                matching: $project->current->matching,
+                claims: [new Claim('first', Role::Main)],
+            ),
         );
         self::assertSame($needed, $this->roles($together)[1]->amount()?->millimetres(), 'sewn with others');
 
         self::assertSame($needed, $this->asked($project), 'in the shop');
 
         $memory = new LaidAtOnce(200);
-        [$cloth, $cut] = [$project->claims[0]->cloth, $project->claims[0]->cut];
+        [$cloth, $cut] = [$project->current->claims[0]->cloth, $project->current->claims[0]->cut];
         self::assertNotNull($cloth);
         self::assertNotNull($cut);
-        $found = (new LaidNeed(new Assumptions(), $memory))->find($project->wanted($project->claims[0]), $cloth, $cut);
+        $found = (new LaidNeed(new Assumptions(), $memory))->find($project->wanted($project->current->claims[0]), $cloth, $cut);
         self::assertSame($laid, (int) $found?->millimetres(), 'laid, in the season and the remedies');
-        $repeat = $project->asked($project->claims[0], new Assumptions())->repeat;
+        $repeat = $project->asked($project->current->claims[0], new Assumptions())->repeat;
         self::assertSame(
             null !== $repeat,
-            (new ProjectLay($project, $project->claims[0], new Assumptions()))->rules()->match,
+            (new ProjectLay($project, $project->current->claims[0], new Assumptions()))->rules()->match,
             'on the table',
         );
-        $pieces = $project->version?->pieces->in('L', Role::Main) ?? [];
-        $offer = (new Offers(new Assumptions()))->of($pieces, 'L', [$cloth], wanted: $project->wanted($project->claims[0]))[0] ?? null;
+        $pieces = $project->current->version?->pieces->in('L', Role::Main) ?? [];
+        $wanted = $project->wanted($project->current->claims[0]);
+        $offer = (new Offers(new Assumptions()))->of($pieces, 'L', [$cloth], wanted: $wanted)[0] ?? null;
         self::assertSame($laid, (int) $offer?->need->millimetres(), 'among the cuts that are offered');
     }
 
@@ -161,13 +165,16 @@ final class RoomsTest extends TestCase
             Plan::season(),
             1,
             null,
-            new Pattern('pattern', 'Skirt', garment: Garment::Skirt, versions: [$version]),
-            $version,
-            $size,
-            $gradedTo,
-            alterations: 0 === $by ? [] : [new Alteration('by hand', Length::ofMillimetres($by))],
-            claims: [new Claim('claim', Role::Main, $cloth, $cut)],
-            matching: $matching,
+            new Option(
+                '',
+                new Pattern('pattern', 'Skirt', garment: Garment::Skirt, versions: [$version]),
+                $version,
+                $size,
+                $gradedTo,
+                alterations: 0 === $by ? [] : [new Alteration('by hand', Length::ofMillimetres($by))],
+                claims: [new Claim('claim', Role::Main, $cloth, $cut)],
+                matching: $matching,
+            ),
         );
     }
 
@@ -185,7 +192,7 @@ final class RoomsTest extends TestCase
     /** What is asked for where the same cloth is to be bought, before the wash, the ends and the counter. */
     private function asked(Project $project): float|int|null
     {
-        $cloth = $project->claims[0]->cloth ?? self::fail('It has a cloth.');
+        $cloth = $project->current->claims[0]->cloth ?? self::fail('It has a cloth.');
         $wish = new Wish('Lawn', FibreMix::unknown(), oneWay: $cloth->isOneWay(), repeat: $cloth->repeat, width: $cloth->width?->full);
         $bought = new Project(
             'b',
@@ -193,13 +200,16 @@ final class RoomsTest extends TestCase
             $project->season,
             1,
             null,
-            $project->pattern,
-            $project->version,
-            $project->size,
-            $project->gradedTo,
-            alterations: $project->alterations,
-            claims: [new Claim('claim', Role::Main, wish: $wish)],
-            matching: $project->matching,
+            new Option(
+                '',
+                $project->current->pattern,
+                $project->current->version,
+                $project->current->size,
+                $project->current->gradedTo,
+                alterations: $project->current->alterations,
+                claims: [new Claim('claim', Role::Main, wish: $wish)],
+                matching: $project->current->matching,
+            ),
         );
         $items = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of(Plan::check($bought));
         foreach ($items[0]->asks as $ask) {

@@ -42,6 +42,7 @@ use Octavum\Core\Piece\Shape;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\ProjectState;
@@ -105,11 +106,14 @@ final class SeasonCheckTest extends TestCase
             Plan::season(),
             1,
             null,
-            new Pattern('pattern', 'Pinafore', versions: [$short, $skirt]),
-            $short,
-            '14',
-            minutes: 60,
-            claims: [Plan::claim($tweed)],
+            new Option(
+                '',
+                new Pattern('pattern', 'Pinafore', versions: [$short, $skirt]),
+                $short,
+                '14',
+                minutes: 60,
+                claims: [Plan::claim($tweed)],
+            ),
         );
         $role = Plan::check($project)->projects[0]->roles[0];
         self::assertSame(Verdict::Short, $role->verdict);
@@ -180,9 +184,25 @@ final class SeasonCheckTest extends TestCase
         $here = Plan::project('Skirt', 1, null, Plan::claim($cloth, stated: '1.5'));
         $before = Plan::project('Coat', 9, null, Plan::claim($cloth, stated: '2'), Plan::season('rime', '2026-11-01'));
         self::assertSame(Verdict::Short, Plan::check($here, $before)->projects[0]->verdict);
-        $finished = new Project('x', 'Coat', $before->season, 9, claims: $before->claims, state: ProjectState::Done);
+        $finished = new Project(
+            'x',
+            'Coat',
+            $before->season,
+            9,
+            current: new Option('', claims: $before->current->claims),
+            state: ProjectState::Done,
+        );
         self::assertSame(Verdict::Fits, Plan::check($here, $finished)->projects[0]->verdict);
-        $cutOut = new Project('x', 'Coat', $before->season, 9, claims: [new Claim('c', Role::Main, $cloth, $cloth->cuts[0], cutOut: true)]);
+        $cutOut = new Project(
+            'x',
+            'Coat',
+            $before->season,
+            9,
+            current: new Option(
+                '',
+                claims: [new Claim('c', Role::Main, $cloth, $cloth->cuts[0], cutOut: true)],
+            ),
+        );
         self::assertSame(Verdict::Fits, Plan::check($here, $cutOut)->projects[0]->verdict);
     }
 
@@ -218,12 +238,15 @@ final class SeasonCheckTest extends TestCase
             Plan::season(),
             1,
             new Person('i', 'Suvi'),
-            $pattern,
-            $version,
-            '14',
+            new Option(
+                '',
+                $pattern,
+                $version,
+                '14',
+                minutes: 16 * 60,
+                claims: [new Claim('x', Role::Lining, $cloth, $cut)],
+            ),
             deadline: new \DateTimeImmutable('2027-03-10'),
-            minutes: 16 * 60,
-            claims: [new Claim('x', Role::Lining, $cloth, $cut)],
         );
         $said = implode(
             ' ',
@@ -414,7 +437,7 @@ final class SeasonCheckTest extends TestCase
     /** Four hours a week from 1 March; a project of six hours before it, so that it begins on 11 March and is done on 20 March. */
     public function testASoftDeadlineIsOnlyNotedAndWhatCannotBeginYetIsSaid(): void
     {
-        $first = new Project('first', 'First', Plan::season(), 1, minutes: 360);
+        $first = new Project('first', 'First', Plan::season(), 1, current: new Option('', minutes: 360));
         $snags = static function (?string $deadline, bool $soft, ?string $notBefore) use ($first): array {
             $day = static fn (?string $day): ?\DateTimeImmutable => null === $day ? null : new \DateTimeImmutable($day);
             $project = new Project(
@@ -422,8 +445,8 @@ final class SeasonCheckTest extends TestCase
                 'Coat',
                 Plan::season(),
                 2,
+                current: new Option('', minutes: 300),
                 deadline: $day($deadline),
-                minutes: 300,
                 soft: $soft,
                 notBefore: $day($notBefore),
             );
@@ -471,7 +494,14 @@ final class SeasonCheckTest extends TestCase
         $claim = Plan::claim(Plan::cloth('150 cm', '4'));
         $needs = [];
         foreach ([null, new Person('p', 'Ottoline')] as $person) {
-            $project = new Project('x', 'Blouse', Plan::season(), 1, $person, $pattern, $version, '14', claims: [$claim]);
+            $project = new Project(
+                'x',
+                'Blouse',
+                Plan::season(),
+                1,
+                $person,
+                new Option('', $pattern, $version, '14', claims: [$claim]),
+            );
             $needs[] = Plan::check($project)->projects[0]->roles[0]->amount()?->millimetres();
         }
         self::assertSame([2000, 2050], $needs);
@@ -508,10 +538,13 @@ final class SeasonCheckTest extends TestCase
             Plan::season(),
             1,
             $person,
-            $pattern,
-            $pattern->versions[0] ?? null,
-            $size,
-            claims: [new Claim('claim', Role::Main)],
+            new Option(
+                '',
+                $pattern,
+                $pattern->versions[0] ?? null,
+                $size,
+                claims: [new Claim('claim', Role::Main)],
+            ),
         );
 
         return (new SeasonCheck(new Assumptions(), $notions))->check(Plan::season(), [$project])->projects[0];

@@ -23,6 +23,7 @@ use Octavum\Core\Season\Gate\Check;
 use Octavum\Core\Season\Gate\Gate;
 use Octavum\Core\Season\Gate\GateLine;
 use Octavum\Core\Season\Gate\GateState;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Snag;
@@ -39,7 +40,7 @@ final class SmallTruthsTest extends TestCase
     #[TestWith(['Linen trousers', true])]
     public function testMendingWantsNoMainCloth(string $name, bool $wants): void
     {
-        $answer = Plan::check(new Project('m', $name, Plan::season(), 1, minutes: 60))->projects[0];
+        $answer = Plan::check(new Project('m', $name, Plan::season(), 1, current: new Option('', minutes: 60)))->projects[0];
         self::assertSame(
             $wants,
             [] !== array_filter($answer->snags, static fn (Snag $snag): bool => str_contains((string) $snag->sentence, 'no cloth for')),
@@ -58,10 +59,13 @@ final class SmallTruthsTest extends TestCase
                 Plan::season(),
                 1,
                 null,
-                $pattern,
-                $version,
-                '14',
-                claims: [Plan::claim(Plan::cloth('150 cm', '2'))],
+                new Option(
+                    '',
+                    $pattern,
+                    $version,
+                    '14',
+                    claims: [Plan::claim(Plan::cloth('150 cm', '2'))],
+                ),
             );
             $answer = Plan::check($project)->projects[0];
             $lines = (new Gate())->of($answer, $answer->roles[0], [], []);
@@ -119,11 +123,14 @@ final class SmallTruthsTest extends TestCase
             Plan::season(),
             2,
             null,
-            new Pattern('pattern', 'P', versions: [$version]),
-            $version,
-            '14',
+            new Option(
+                '',
+                new Pattern('pattern', 'P', versions: [$version]),
+                $version,
+                '14',
+                claims: [$claim],
+            ),
             state: ProjectState::Done,
-            claims: [$claim],
         );
     }
 }

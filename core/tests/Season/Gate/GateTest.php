@@ -29,6 +29,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Gate\Check;
 use Octavum\Core\Season\Gate\Gate;
 use Octavum\Core\Season\Gate\GateLine;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use PHPUnit\Framework\TestCase;
@@ -151,11 +152,14 @@ final class GateTest extends TestCase
             'Skirt',
             $season,
             1,
-            pattern: new Pattern('t', 'Skirt', versions: [$version], onlyFor: $only),
-            version: $version,
-            size: $size,
-            alterations: $alterations,
-            claims: [new Claim('k', Role::Main, $cloth, $cloth->cuts[0])],
+            current: new Option(
+                '',
+                new Pattern('t', 'Skirt', versions: [$version], onlyFor: $only),
+                $version,
+                $size,
+                alterations: $alterations,
+                claims: [new Claim('k', Role::Main, $cloth, $cloth->cuts[0])],
+            ),
         );
         $check = new SeasonCheck(new Assumptions(), null === $zipComes ? [] : [$zip]);
         $answer = $check->check($season, [$project])->projects[0];

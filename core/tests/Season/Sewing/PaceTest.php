@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Season\Sewing;
 
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Sewing\Pace;
@@ -35,7 +36,15 @@ final class PaceTest extends TestCase
     public function testWhatIsNotDoneOrWasTimedInPartOnlyOrSaidByOneselfTellsNothing(): void
     {
         $like = Sewn::done('x', 90);
-        $own = new Project('own', 'Own', $like->season, 1, state: $like->state, minutes: 60, sewing: $like->sewing);
+        $own = new Project(
+            'own',
+            'Own',
+            $like->season,
+            1,
+            current: new Option('', minutes: 60),
+            state: $like->state,
+            sewing: $like->sewing,
+        );
         $none = [
             Sewn::done('sewing still', 120, state: ProjectState::Sewing),
             Sewn::done('an hour of three timed', 120, cover: 120),

@@ -9,6 +9,7 @@ use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Season;
@@ -54,9 +55,7 @@ final class Sewn
             $name,
             new Season('thaw', 'Thaw', self::day('03-01'), 4, 420),
             1,
-            pattern: $pattern,
-            version: $pattern->versions[0] ?? null,
-            size: '14',
+            current: new Option('', $pattern, $pattern->versions[0] ?? null, '14'),
             state: $state,
             sewing: new Sewing($steps, $stretches),
         );

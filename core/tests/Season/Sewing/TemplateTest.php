@@ -15,6 +15,7 @@ use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Season\Copy;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
@@ -77,12 +78,15 @@ final class TemplateTest extends TestCase
             'Skirt',
             Plan::season(),
             1,
-            pattern: $pattern,
-            version: $pattern->versions[0],
-            size: '14',
-            alterations: [new Alteration('longer', Plan::length('0.1'))],
-            claims: [Plan::claim($cloth)],
-            copies: [new Copy()],
+            current: new Option(
+                '',
+                $pattern,
+                $pattern->versions[0],
+                '14',
+                alterations: [new Alteration('longer', Plan::length('0.1'))],
+                claims: [Plan::claim($cloth)],
+                copies: [new Copy()],
+            ),
             toile: true,
         );
         $steps = (new Template())->of($project);
@@ -98,7 +102,7 @@ final class TemplateTest extends TestCase
     public function testAFigureOfOnesOwnIsForAllOfItButTheToile(): void
     {
         foreach ([20, 60, 120, 600] as $own) {
-            $project = new Project('p', 'Bib', Plan::season(), 1, minutes: $own);
+            $project = new Project('p', 'Bib', Plan::season(), 1, current: new Option('', minutes: $own));
             self::assertSame($own, array_sum(array_column((new Template())->of($project), 'minutes')), $own.' minutes');
         }
     }

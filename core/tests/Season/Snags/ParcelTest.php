@@ -17,6 +17,7 @@ use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Season;
@@ -66,7 +67,7 @@ final class ParcelTest extends TestCase
         ];
         $season = $this->season();
         $version = new Version('v', 'A', new RequirementTable(['14'], []), [$line]);
-        $project = new Project('p', 'Joggers', $season, 1, version: $version, sewing: $this->steps());
+        $project = new Project('p', 'Joggers', $season, 1, current: new Option('', version: $version), sewing: $this->steps());
         $answer = (new SeasonCheck(new Assumptions(), $tins))->check($season, [$project])->projects[0];
         $snags = $this->timed($answer->snags);
         self::assertSame(null === $late ? [] : [$late], array_map(
@@ -104,8 +105,11 @@ final class ParcelTest extends TestCase
             'Joggers',
             $season,
             1,
+            current: new Option(
+                '',
+                claims: [new Claim('c', $role, Plan::cloth('1.4', $cut), $cut, cutOut: $cutOut)],
+            ),
             state: $state,
-            claims: [new Claim('c', $role, Plan::cloth('1.4', $cut), $cut, cutOut: $cutOut)],
             sewing: $this->steps(),
         );
 

@@ -24,6 +24,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
+use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Severity;
 use Octavum\Core\Season\Snag;
@@ -98,7 +99,7 @@ final class SnagsTest extends TestCase
     {
         self::assertStringContainsString('is for knit cloth only', $this->overruled([]));
         self::assertStringContainsString('is for knit cloth only', $this->overruled([Overrule::key('c', 'another') => 'because']));
-        $version = self::project(new ClothAdvice(), new Feel(), null, Role::Main)->version->id ?? '';
+        $version = self::project(new ClothAdvice(), new Feel(), null, Role::Main)->current->version->id ?? '';
         self::assertStringNotContainsString('cloth only', $this->overruled([Overrule::key('c', $version) => 'cut on the bias']));
     }
 
@@ -207,7 +208,7 @@ final class SnagsTest extends TestCase
     {
         $cloth = new Cloth('c', 'Cloth', repeat: Length::ofMillimetres(64), cuts: [Plan::cut('2')]);
         $claim = new Claim('claim', $role, $cloth, $cloth->cuts[0]);
-        $project = new Project('p', 'P', Plan::season(), 1, claims: [$claim], matching: $matching);
+        $project = new Project('p', 'P', Plan::season(), 1, current: new Option('', claims: [$claim], matching: $matching));
         self::assertSame($asked ? 64 : null, $project->asked($claim, new Assumptions())->repeat?->millimetres());
     }
 
@@ -248,10 +249,13 @@ final class SnagsTest extends TestCase
             'Coat',
             Plan::season(),
             1,
-            pattern: new Pattern('k', 'Coat', versions: [$version], onlyFor: $only, advice: $advice, techniques: $techniques),
-            version: $version,
-            size: '14',
-            claims: [new Claim('claim', $role, $cloth, $cut)],
+            current: new Option(
+                '',
+                new Pattern('k', 'Coat', versions: [$version], onlyFor: $only, advice: $advice, techniques: $techniques),
+                $version,
+                '14',
+                claims: [new Claim('claim', $role, $cloth, $cut)],
+            ),
         );
     }
 }
