@@ -150,6 +150,16 @@ abstract class PageTestCase extends WebTestCase
         );
     }
 
+    /** The address that undoes the change that was made last, as its toast offers it. */
+    protected function offeredUndo(): string
+    {
+        if ($this->browser->getResponse()->isRedirection()) {
+            $this->browser->followRedirect();
+        }
+
+        return $this->browser->getCrawler()->filter('.toast form')->attr('action') ?? self::fail('No toast offers to undo.');
+    }
+
     /** What a part of a page says, with a space between any two of its pieces. */
     protected static function says(Crawler $page, string $selector = 'body'): string
     {

@@ -10,6 +10,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Kernel;
 use Octavum\Room\Season\Scissors;
 use Octavum\Room\Season\Taken;
+use Octavum\Store\Notice;
 use Octavum\Store\Stash;
 use Psr\Container\ContainerInterface;
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInterface;
@@ -60,4 +61,4 @@ foreach (['project', 'claim', 'cut', 'undo'] as $table) {
 }
 $part = Length::ofMillimetres(50);
 $taken = new Taken($part, [[$part, $part]], 'killed');
-$scissors->cut($account, $row['project_id'], $claim, $cut, $taken, ['laid' => 'killed']);
+$scissors->cut($account, $row['project_id'], $claim, $cut, $taken, ['laid' => 'killed'], new Notice('{cloth} is cut.', [], '/'));

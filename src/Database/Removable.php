@@ -6,9 +6,14 @@ namespace Octavum\Database;
 
 use Doctrine\ORM\Mapping as ORM;
 
-/** Taken out but kept, so that taking out can be undone. */
+/** What every RemovableRecord has. */
 trait Removable
 {
     #[ORM\Column(nullable: true)]
     public ?\DateTimeImmutable $removedAt = null;
+
+    public function remove(\DateTimeImmutable $at): void
+    {
+        $this->removedAt = $at;
+    }
 }

@@ -8,13 +8,14 @@ use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
+use Octavum\Database\RemovableRecord;
 use Symfony\Component\Uid\Ulid;
 
 /** A photo or an attachment of an account; its bytes lie on the shelf (FileShelf), not in the database. */
 #[ORM\Entity]
 #[ORM\Table(name: 'file')]
 #[ORM\Index(columns: ['account_id', 'removed_at'])]
-class FileRecord
+class FileRecord implements RemovableRecord
 {
     use Identified;
     use Removable;

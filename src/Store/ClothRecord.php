@@ -19,6 +19,7 @@ use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
+use Octavum\Database\RemovableRecord;
 use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
 
@@ -26,7 +27,7 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Entity(repositoryClass: ClothRepository::class)]
 #[ORM\Table(name: 'cloth')]
 #[ORM\Index(columns: ['account_id', 'removed_at'])]
-class ClothRecord
+class ClothRecord implements RemovableRecord
 {
     use Identified;
     use Removable;

@@ -9,13 +9,14 @@ use Doctrine\ORM\Mapping as ORM;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
+use Octavum\Database\RemovableRecord;
 use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
 
 /** A cut as stored, its ledger with it so that both change together or not at all. */
 #[ORM\Entity]
 #[ORM\Table(name: 'cut')]
-class CutRecord
+class CutRecord implements RemovableRecord
 {
     use Identified;
     use Removable;

@@ -8,6 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
+use Octavum\Database\RemovableRecord;
 use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
 
@@ -15,7 +16,7 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Entity(repositoryClass: LayRepository::class)]
 #[ORM\Table(name: 'lay')]
 #[ORM\Index(columns: ['account_id', 'removed_at'])]
-class LayRecord
+class LayRecord implements RemovableRecord
 {
     use Identified;
     use Removable;

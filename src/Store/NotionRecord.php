@@ -10,6 +10,7 @@ use Octavum\Account\Account;
 use Octavum\Core\Notion\NotionKind;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
+use Octavum\Database\RemovableRecord;
 use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
 
@@ -17,7 +18,7 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Entity]
 #[ORM\Table(name: 'notion')]
 #[ORM\Index(columns: ['account_id', 'removed_at'])]
-class NotionRecord
+class NotionRecord implements RemovableRecord
 {
     use Identified;
     use Removable;

@@ -10,13 +10,14 @@ use Doctrine\ORM\Mapping as ORM;
 use Octavum\Core\Measure\Matching;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
+use Octavum\Database\RemovableRecord;
 use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
 
 /** One way to make a project, and the cloth it takes; the project points to the one that is current. */
 #[ORM\Entity]
 #[ORM\Table(name: 'project_option')]
-class OptionRecord
+class OptionRecord implements RemovableRecord
 {
     use Identified;
     use Removable;

@@ -15,6 +15,7 @@ use Octavum\Core\Pattern\PatternFormat;
 use Octavum\Core\Piece\Garment;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
+use Octavum\Database\RemovableRecord;
 use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
 
@@ -22,7 +23,7 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Entity(repositoryClass: PatternRepository::class)]
 #[ORM\Table(name: 'pattern')]
 #[ORM\Index(columns: ['account_id', 'removed_at'])]
-class PatternRecord
+class PatternRecord implements RemovableRecord
 {
     use Identified;
     use Removable;

@@ -9,6 +9,7 @@ use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
+use Octavum\Database\RemovableRecord;
 use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
 
@@ -16,7 +17,7 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Entity]
 #[ORM\Table(name: 'person')]
 #[ORM\Index(columns: ['account_id'])]
-class PersonRecord
+class PersonRecord implements RemovableRecord
 {
     use Identified;
     use Removable;

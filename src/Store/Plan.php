@@ -190,14 +190,16 @@ final class Plan
     }
 
     /**
-     * Claims of what lies on a saved lay take it for their need; a sound one replaces a length that was stated.
+     * Finds the claims for which garments are laid.
      *
      * @param list<LaidGarment> $garments
-     * @param list<?string>     $options  of each, for which of its project's it was laid; null for what leads
+     * @param list<?string>     $options  of each, for which of its project's it is laid; null for the current one
+     *
+     * @return list<ClaimRecord>
      */
-    public function lay(Account $account, LayRecord $lay, array $garments, bool $sound, array $options = []): void
+    public function findClaims(Account $account, array $garments, array $options = []): array
     {
-        $given = [];
+        $found = [];
         foreach ($garments as $i => $garment) {
             $project = null === $garment->project ? null : $this->projects->oneOf($account, $garment->project);
             $option = $project?->findOption($options[$i] ?? null) ?? $project?->current;
@@ -206,17 +208,17 @@ final class Plan
                 $option?->claims->toArray() ?? [],
                 static fn (ClaimRecord $claim): bool => $claim->role === $garment->role
                     && $claim->pieces === $garment->pieces
-                    && !\in_array($claim->id, $given, true),
+                    && !\in_array($claim, $found, true),
             ));
             // of several sewn together the one of this size, which two copies may have
             $ofSize = array_values(array_filter($ofRole, static fn (ClaimRecord $claim): bool => $size($claim) === $garment->size));
             $claim = $ofSize[0] ?? $ofRole[0] ?? null;
             if (null !== $claim) {
-                $given[] = $claim->id;
-                $claim->lay = $lay;
-                $claim->stated = $sound ? null : $claim->stated;
+                $found[] = $claim;
             }
         }
+
+        return $found;
     }
 
     /** One of the account's own that is on the plan. */

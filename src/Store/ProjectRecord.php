@@ -13,13 +13,14 @@ use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Purpose;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
+use Octavum\Database\RemovableRecord;
 use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
 
 /** A project as stored; ProjectMapper turns it into the core's Project and back. */
 #[ORM\Entity(repositoryClass: ProjectRepository::class)]
 #[ORM\Table(name: 'project')]
-class ProjectRecord
+class ProjectRecord implements RemovableRecord
 {
     use Identified;
     use Removable;

@@ -16,9 +16,8 @@ final readonly class Tins
 {
     public function __construct(
         private EntityManagerInterface $entities,
-        private Toast $toast,
+        private ChangeLog $changes,
         private UrlGeneratorInterface $addresses,
-        private LastBrought $last,
     ) {
     }
 
@@ -66,18 +65,16 @@ final readonly class Tins
     /** @param list<Notion> $notions new ones; a toast offers to take them out again */
     public function put(array $notions, Account $account): void
     {
-        $ids = [];
-        foreach ($notions as $notion) {
-            $this->store($notion, $record = new NotionRecord($account));
-            $ids[] = $record->id;
-        }
-        $this->entities->flush();
-        $this->last->keep(NotionRecord::class, $ids);
-        $this->toast->say(
-            '{count, plural, one {One notion is} other {# notions are}} in the tins.',
-            ['count' => (string) \count($ids)],
-            $this->addresses->generate('notions_take_out'),
-        );
+        $make = function () use ($notions, $account): array {
+            $made = [];
+            foreach ($notions as $notion) {
+                $this->store($notion, $made[] = new NotionRecord($account));
+            }
+
+            return $made;
+        };
+        $says = '{count, plural, one {One notion is} other {# notions are}} in the tins.';
+        $this->changes->commit([], $make, new Notice($says, ['count' => (string) \count($notions)], $this->addresses->generate('notions')));
     }
 
     public function store(Notion $notion, NotionRecord $record): void

@@ -9,12 +9,13 @@ use Doctrine\ORM\Mapping as ORM;
 use Octavum\Core\Measure\System;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
+use Octavum\Database\RemovableRecord;
 use Symfony\Component\Uid\Ulid;
 
 /** A version of a pattern as stored, its requirement table with it. */
 #[ORM\Entity]
 #[ORM\Table(name: 'version')]
-class VersionRecord
+class VersionRecord implements RemovableRecord
 {
     use Identified;
     use Removable;

@@ -145,7 +145,7 @@ final class WorkroomsTest extends PageTestCase
         $seen = [];
 
         $written = preg_replace_callback(
-            '/"(id|season|person|version|cut|lay|project|cloth)": "([^"]+)"/',
+            '/"(id|current|season|person|version|cut|lay|project|cloth)": "([^"]+)"/',
             static function (array $found) use (&$seen): string {
                 $seen[$found[2]] ??= \count($seen);
 

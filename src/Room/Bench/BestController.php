@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Bench;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\Cloth;
@@ -18,14 +17,15 @@ use Octavum\Core\Season\Best\Proposed;
 use Octavum\Core\Season\Sewn;
 use Octavum\Page\Toast;
 use Octavum\Store\CachedLays;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\ClaimRecord;
+use Octavum\Store\Notice;
 use Octavum\Store\Overrules;
 use Octavum\Store\Plan;
 use Octavum\Store\ProjectMapper;
 use Octavum\Store\ProjectRepository;
 use Octavum\Store\SeasonRecord;
 use Octavum\Store\Stash;
-use Octavum\Store\TakeBack;
 use Octavum\Strip\Scale;
 use Octavum\Strip\Strip;
 use Octavum\Strip\StripBuilder;
@@ -102,9 +102,8 @@ final class BestController extends AbstractController
         string $id,
         Request $request,
         ProjectRepository $projects,
-        TakeBack $takeBack,
+        ChangeLog $changeLog,
         Toast $toast,
-        EntityManagerInterface $entities,
         #[CurrentUser] Account $account,
     ): Response {
         $season = $this->plan->current($account, $this->plan->seasons($account), $id);
@@ -122,25 +121,25 @@ final class BestController extends AbstractController
             $records[$record->id] = $record;
             array_push($touched, $record, ...($record->findOption($change->option) ?? $record->current)->claims);
         }
-        $before = $takeBack->state($touched);
-        foreach ($changes as $change) {
-            $record = $records[$change->project->id];
-            $record->current = $record->findOption($change->option) ?? $record->current;
-            $isMain = static fn (ClaimRecord $claim): bool => Role::Main === $claim->role && [] === $claim->pieces;
-            foreach (\array_slice(array_values(array_filter($record->current->claims->toArray(), $isMain)), 0, 1) as $claim) {
-                [$claim->cut, $claim->buy, $claim->lay] = [$this->stash->record($account, $change->cut->id), null, null];
+        $make = function () use ($changes, $records, $account): void {
+            foreach ($changes as $change) {
+                $record = $records[$change->project->id];
+                $record->current = $record->findOption($change->option) ?? $record->current;
+                $isMain = static fn (ClaimRecord $claim): bool => Role::Main === $claim->role && [] === $claim->pieces;
+                foreach (\array_slice(array_values(array_filter($record->current->claims->toArray(), $isMain)), 0, 1) as $claim) {
+                    [$claim->cut, $claim->buy, $claim->lay] = [$this->stash->record($account, $change->cut->id), null, null];
+                }
+                ++$record->changes;
             }
-            ++$record->changes;
-        }
-        $entities->flush();
+        };
         $back = $this->redirectToRoute('bench_best', ['season' => $id]);
-        [] === $changes
-            ? $toast->say('Nothing of it is taken: tick what you want, and look whether it is still proposed.')
-            : $toast->say(
-                '{count, plural, one {One change is} other {# changes are}} taken.',
-                ['count' => (string) \count($changes)],
-                $this->generateUrl('undo', ['key' => $takeBack->keep($before, $touched, ['changes']), 'back' => $back->getTargetUrl()]),
-            );
+        if ([] === $changes) {
+            $toast->say('Nothing of it is taken: tick what you want, and look whether it is still proposed.');
+        } else {
+            $says = '{count, plural, one {One change is} other {# changes are}} taken.';
+            $notice = new Notice($says, ['count' => (string) \count($changes)], $back->getTargetUrl());
+            $changeLog->commit($touched, $make, $notice, ['changes']);
+        }
 
         return $back;
     }

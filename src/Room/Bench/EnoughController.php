@@ -20,6 +20,7 @@ use Octavum\Core\Remedy\Pairs;
 use Octavum\Core\Shopping\Ask;
 use Octavum\Page\Back;
 use Octavum\Page\Toast;
+use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -103,17 +104,10 @@ final class EnoughController extends AbstractController
 
             return $back;
         }
-        $undo = $keep->keep($case, $chosen, $account);
-        if (null === $undo) {
+        $notice = new Notice('{project} is made that way now.', ['project' => $case->project->name], $page);
+        if (!$keep->keep($case, $chosen, $account, $notice)) {
             $toast->say('Laid again, it does not go on the cut: nothing is changed. Lay it on the table, where you see why.');
-
-            return $back;
         }
-        $toast->say(
-            '{project} is made that way now.',
-            ['project' => $case->project->name],
-            $this->generateUrl('undo', ['key' => $undo, 'back' => $page]),
-        );
 
         return $back;
     }

@@ -16,12 +16,12 @@ use Octavum\Core\Haul\PartsReader;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Input\Entry;
-use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\ClothMapper;
 use Octavum\Store\ClothRecord;
 use Octavum\Store\ClothRepository;
 use Octavum\Store\CutRecord;
-use Octavum\Store\TakeBack;
+use Octavum\Store\Notice;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -39,8 +39,7 @@ final class ApartController extends AbstractController
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
         private readonly ClockInterface $clock,
-        private readonly TakeBack $takeBack,
-        private readonly Toast $toast,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -64,32 +63,23 @@ final class ApartController extends AbstractController
             return $this->page->page($cloth, $account, $entry, $today->format('Y-m-d'), 'apart');
         }
         $came = null === $whole ? LedgerKind::Bought : LedgerKind::Remnant;
-        [$count, $key] = $this->entities->wrapInTransaction(function () use ($parts, $cloth, $today, $entry, $whole, $came): array {
-            $made = $this->make($parts, $cloth, $today, $entry->boolean('washed'), $came);
-            $this->entities->flush();
-            $touched = [...$made, ...null === $whole ? [] : [$whole]];
-            $before = $this->takeBack->state($touched);
-            foreach ($made as $record) {
-                $record->removedAt = null;
-            }
+        $make = function () use ($parts, $cloth, $today, $entry, $whole, $came): array {
             if (null !== $whole) {
                 $apart = new LedgerEntry($today, LedgerKind::TakenApart);
                 $this->mapper->storeCut($this->mapper->cut($whole)->with($apart), $whole);
             }
-            $this->entities->flush();
 
-            return [\count($made), $this->takeBack->keep($before, $touched)];
-        });
-        $this->toast->say(
+            return $this->make($parts, $cloth, $today, $entry->boolean('washed'), $came);
+        };
+        $here = $this->generateUrl('cloth', ['id' => $id]);
+        $count = array_sum(array_map(static fn (Part $part): int => $part->count, $parts));
+        $this->changes->commit(null === $whole ? [] : [$whole], $make, new Notice(
             '{count, plural, one {One piece} other {# pieces}} of {cloth}, each a cut of its own.',
             ['count' => (string) $count, 'cloth' => $cloth->name],
-            $this->generateUrl('undo', [
-                'key' => $key,
-                'back' => $this->generateUrl('cloth', ['id' => $id]),
-            ]),
-        );
+            $here,
+        ));
 
-        return $this->redirectToRoute('cloth', ['id' => $id]);
+        return $this->redirect($here);
     }
 
     private function whole(ClothRecord $cloth, string $id): CutRecord
@@ -124,7 +114,7 @@ final class ApartController extends AbstractController
      * @param list<Part> $parts
      * @param LedgerKind $came  as what they came into the stash
      *
-     * @return list<CutRecord> taken out still, so that bringing them in can be undone
+     * @return list<CutRecord>
      */
     private function make(array $parts, ClothRecord $cloth, \DateTimeImmutable $on, bool $washed, LedgerKind $came): array
     {

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Cloth;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Document\Plain;
 use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\ClothMapper;
 use Octavum\Store\ClothRecord;
 use Octavum\Store\ClothRepository;
-use Octavum\Store\TakeBack;
+use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
@@ -32,10 +32,9 @@ final class BulkController extends AbstractController
     public function __construct(
         private readonly ClothRepository $cloths,
         private readonly ClothMapper $mapper,
-        private readonly EntityManagerInterface $entities,
         private readonly ClockInterface $clock,
         private readonly Toast $toast,
-        private readonly TakeBack $takeBack,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -59,25 +58,22 @@ final class BulkController extends AbstractController
             return $back;
         }
         $touched = array_merge($records, ...array_map(static fn (ClothRecord $record): array => $record->cuts->getValues(), $records));
-        $before = $this->takeBack->state($touched);
-        foreach ($records as $record) {
-            match ($what) {
-                'move' => ($record->place = $text),
-                'set' => ($record->set = $text),
-                'aside' => ($record->setAside = true),
-                'back' => ($record->setAside = false),
-                'remove' => ($record->removedAt = $this->clock->now()),
-                'washed' => $this->wash($record),
-                default => throw $this->createNotFoundException(),
-            };
-        }
-        $this->entities->flush();
-        $key = $this->takeBack->keep($before, $touched);
-        $this->toast->say(
-            '{count, plural, one {One cloth is} other {# cloths are}} changed.',
-            ['count' => (string) \count($records)],
-            $this->generateUrl('undo', ['key' => $key, 'back' => $this->generateUrl('cloths')]),
-        );
+        $make = function () use ($records, $what, $text): void {
+            foreach ($records as $record) {
+                match ($what) {
+                    'move' => ($record->place = $text),
+                    'set' => ($record->set = $text),
+                    'aside' => ($record->setAside = true),
+                    'back' => ($record->setAside = false),
+                    'remove' => ($record->removedAt = $this->clock->now()),
+                    'washed' => $this->wash($record),
+                    default => throw $this->createNotFoundException(),
+                };
+            }
+        };
+        $says = '{count, plural, one {One cloth is} other {# cloths are}} changed.';
+        $notice = new Notice($says, ['count' => (string) \count($records)], $this->generateUrl('cloths'));
+        $this->changes->commit($touched, $make, $notice);
 
         return $back;
     }

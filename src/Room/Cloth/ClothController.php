@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Cloth;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\Care;
@@ -20,15 +19,14 @@ use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Back;
 use Octavum\Page\Pager;
-use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\ClothMapper;
 use Octavum\Store\ClothRecord;
 use Octavum\Store\ClothRepository;
 use Octavum\Store\CutRecord;
+use Octavum\Store\Notice;
 use Octavum\Store\Plan;
-use Octavum\Store\Removal;
 use Octavum\Store\Stash;
-use Octavum\Store\TakeBack;
 use Octavum\Strip\Scale;
 use Octavum\Strip\StripBuilder;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -47,13 +45,10 @@ final class ClothController extends AbstractController
         private readonly ClothMapper $mapper,
         private readonly ClothForm $form,
         private readonly AccountSettings $settings,
-        private readonly EntityManagerInterface $entities,
-        private readonly Removal $removal,
         private readonly StripBuilder $strips,
         private readonly Plan $plan,
-        private readonly Toast $toast,
         private readonly FileShelf $shelf,
-        private readonly TakeBack $takeBack,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -113,13 +108,16 @@ final class ClothController extends AbstractController
             $cuts = $this->form->cuts($entry, $settings);
             if ($entry->isSound()) {
                 $record = new ClothRecord($account);
-                $this->mapper->store($cloth, $record, $settings->assumptions);
-                foreach ($cuts as $cut) {
-                    $this->mapper->storeCut($cut, new CutRecord($record));
-                }
-                $this->entities->persist($record);
-                $this->entities->flush();
-                $this->toast->say('{cloth} is in the stash.', ['cloth' => $cloth->name]);
+                $make = function () use ($cloth, $cuts, $record, $settings): array {
+                    $this->mapper->store($cloth, $record, $settings->assumptions);
+                    foreach ($cuts as $cut) {
+                        $this->mapper->storeCut($cut, new CutRecord($record));
+                    }
+
+                    return [$record, ...$record->cuts];
+                };
+                $notice = new Notice('{cloth} is in the stash.', ['cloth' => $cloth->name], $this->generateUrl('cloths'));
+                $this->changes->commit([], $make, $notice);
 
                 return '' !== $entry->raw('another')
                     ? $this->redirectToRoute('cloth_new')
@@ -156,14 +154,11 @@ final class ClothController extends AbstractController
             $changed = $this->form->read($entry, $cloth, $settings);
             Revision::check($entry, $record->revision, $this->form->values($cloth, $settings));
             if ($entry->isSound()) {
-                $before = $this->takeBack->state([$record]);
-                $this->mapper->store($changed, $record, $settings->assumptions);
-                $this->entities->flush();
                 $here = $this->generateUrl('cloth', ['id' => $record->id]);
-                $this->toast->say(
-                    '{cloth} is saved.',
-                    ['cloth' => $record->name],
-                    $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $here]),
+                $this->changes->commit(
+                    [$record],
+                    fn () => $this->mapper->store($changed, $record, $settings->assumptions),
+                    new Notice('{cloth} is saved.', ['cloth' => $changed->name], $here),
                 );
 
                 return Back::to($request, $here);
@@ -177,23 +172,10 @@ final class ClothController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->out(
-            $record,
-            '{cloth} is taken out of the stash.',
-            ['cloth' => $record->name],
-            $this->generateUrl('cloth_restore', ['id' => $id]),
-        );
+        $here = $this->generateUrl('cloth', ['id' => $id]);
+        $this->changes->remove($record, new Notice('{cloth} is taken out of the stash.', ['cloth' => $record->name], $here));
 
         return $this->redirectToRoute('cloths');
-    }
-
-    #[Route('/{id}/restore', name: 'cloth_restore', methods: ['POST'])]
-    public function restore(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->cloths->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->back($record, '{cloth} is back in the stash.', ['cloth' => $record->name]);
-
-        return $this->redirectToRoute('cloth', ['id' => $id]);
     }
 
     /** Also shown again by the cut's forms, with what was typed into them. */

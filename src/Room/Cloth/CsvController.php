@@ -17,6 +17,7 @@ use Octavum\Input\Entry;
 use Octavum\Input\TableEntry;
 use Octavum\Input\TablePage;
 use Octavum\Page\Toast;
+use Octavum\Store\Notice;
 use Octavum\Store\Stash;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -58,12 +59,11 @@ final class CsvController extends AbstractController
         );
         if ($entry->boolean('confirmed') && $entry->isSound()) {
             $new = TableEntry::fresh($rows);
-            $store->put($new, $account);
-            $toast->say(
+            $store->put($new, $account, new Notice(
                 '{count, plural, one {One cloth is} other {# cloths are}} in the stash; {left, plural, =0 {no row was} one {one row was} other {# rows were}} there already.',
                 ['count' => (string) \count($new), 'left' => (string) (\count($rows) - \count($new))],
-                $this->generateUrl('haul_undo'),
-            );
+                $this->generateUrl('cloths'),
+            ));
 
             return $this->redirectToRoute('cloths', ['sort' => 'newest']);
         }

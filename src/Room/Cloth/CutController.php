@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Cloth;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\Cut;
@@ -17,11 +16,11 @@ use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Back;
 use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\ClothMapper;
 use Octavum\Store\ClothRepository;
 use Octavum\Store\CutRecord;
-use Octavum\Store\Removal;
-use Octavum\Store\TakeBack;
+use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
@@ -38,11 +37,9 @@ final class CutController extends AbstractController
         private readonly ClothForm $form,
         private readonly ClothController $page,
         private readonly AccountSettings $settings,
-        private readonly EntityManagerInterface $entities,
-        private readonly Removal $removal,
         private readonly ClockInterface $clock,
         private readonly Toast $toast,
-        private readonly TakeBack $takeBack,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -55,16 +52,16 @@ final class CutController extends AbstractController
         if (!$entry->isSound()) {
             return $this->page->page($cloth, $account, $entry, $this->today(), 'new');
         }
-        $this->mapper->storeCut($cut, $record = new CutRecord($cloth));
-        $this->entities->persist($record);
-        $this->entities->flush();
-        $this->toast->say(
-            'One more cut of {cloth}. Cuts are kept apart: they are never added up.',
-            ['cloth' => $cloth->name],
-            $this->generateUrl('cut_remove', ['id' => $record->id]),
-        );
+        $make = function () use ($cut, $cloth): array {
+            $this->mapper->storeCut($cut, $record = new CutRecord($cloth));
 
-        return $this->redirectToRoute('cloth', ['id' => $id]);
+            return [$record];
+        };
+        $here = $this->generateUrl('cloth', ['id' => $id]);
+        $says = 'One more cut of {cloth}. Cuts are kept apart: they are never added up.';
+        $this->changes->commit([], $make, new Notice($says, ['cloth' => $cloth->name], $here));
+
+        return $this->redirect($here);
     }
 
     #[Route('/cut/{id}', name: 'cut', methods: ['GET'])]
@@ -137,11 +134,14 @@ final class CutController extends AbstractController
     public function arrived(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
-        $record->state = CutState::Arrived;
-        $this->entities->flush();
-        $this->toast->say('{cloth} has arrived: measure its length and width before you count on it.', ['cloth' => $record->cloth->name]);
+        $make = static function () use ($record): void {
+            $record->state = CutState::Arrived;
+        };
+        $here = $this->generateUrl('cloth', ['id' => $record->cloth->id]);
+        $says = '{cloth} has arrived: measure its length and width before you count on it.';
+        $this->changes->commit([$record], $make, new Notice($says, ['cloth' => $record->cloth->name], $here));
 
-        return $this->redirectToRoute('cloth', ['id' => $record->cloth->id]);
+        return $this->redirect($here);
     }
 
     #[Route('/cut/{id}/undo', name: 'cut_undo', methods: ['POST'])]
@@ -152,11 +152,15 @@ final class CutController extends AbstractController
         if (\count($cut->ledger) < 2) {
             $this->toast->say('There is nothing left to undo on this cut.');
         } else {
-            $this->store(
-                $record,
-                $cut->withoutLastEntry(),
+            $this->changes->commit(
+                [$record],
+                fn () => $this->mapper->storeCut($cut->withoutLastEntry(), $record),
+                new Notice(
+                    'The last entry for {cloth} is undone.',
+                    ['cloth' => $record->cloth->name],
+                    $this->generateUrl('cloth', ['id' => $record->cloth->id]),
+                ),
             );
-            $this->toast->say('The last entry for {cloth} is undone.', ['cloth' => $record->cloth->name]);
         }
 
         return $this->back($request, $record);
@@ -166,51 +170,27 @@ final class CutController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->out(
-            $record,
-            'The cut of {cloth} is taken out.',
-            ['cloth' => $record->cloth->name],
-            $this->generateUrl('cut_restore', ['id' => $id]),
-        );
+        $here = $this->generateUrl('cloth', ['id' => $record->cloth->id]);
+        $this->changes->remove($record, new Notice('The cut of {cloth} is taken out.', ['cloth' => $record->cloth->name], $here));
 
-        return $this->redirectToRoute('cloth', ['id' => $record->cloth->id]);
-    }
-
-    #[Route('/cut/{id}/restore', name: 'cut_restore', methods: ['POST'])]
-    public function restore(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->back($record, 'The cut of {cloth} is back.', ['cloth' => $record->cloth->name]);
-
-        return $this->redirectToRoute('cloth', ['id' => $record->cloth->id]);
+        return $this->redirect($here);
     }
 
     /** @param array<string, string> $with */
     private function change(CutRecord $record, Cut $cut, string $message, array $with = []): void
     {
         $cloth = $record->cloth;
-        $before = $this->takeBack->state([$record, $cloth]);
         $dyed = [] === $cut->ledger ? null : $cut->ledger[\count($cut->ledger) - 1]->colour;
         $here = $cloth->cuts->filter(static fn (CutRecord $one): bool => null === $one->removedAt);
-        // the cloth has one colour: it is the dyed one's when there is no other cut of it
-        if (null !== $dyed && 1 === $here->count()) {
-            $cloth->colours = [$dyed, ...\array_slice($cloth->colours, 1)];
-        }
-        $this->store($record, $cut);
-        $this->toast->say(
-            $message,
-            ['cloth' => $record->cloth->name] + $with,
-            $this->generateUrl('undo', [
-                'key' => $this->takeBack->keep($before, [$record, $cloth]),
-                'back' => $this->generateUrl('cloth', ['id' => $record->cloth->id]),
-            ]),
-        );
-    }
-
-    private function store(CutRecord $record, Cut $cut): void
-    {
-        $this->mapper->storeCut($cut, $record);
-        $this->entities->flush();
+        $make = function () use ($record, $cut, $cloth, $dyed, $here): void {
+            // the cloth has one colour: it is the dyed one's when there is no other cut of it
+            if (null !== $dyed && 1 === $here->count()) {
+                $cloth->colours = [$dyed, ...\array_slice($cloth->colours, 1)];
+            }
+            $this->mapper->storeCut($cut, $record);
+        };
+        $back = $this->generateUrl('cloth', ['id' => $cloth->id]);
+        $this->changes->commit([$record, $cloth], $make, new Notice($message, ['cloth' => $cloth->name] + $with, $back));
     }
 
     private function back(Request $request, CutRecord $record): Response

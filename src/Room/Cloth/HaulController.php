@@ -11,7 +11,7 @@ use Octavum\Core\Haul\HaulReader;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Input\Entry;
 use Octavum\Input\HaulLines;
-use Octavum\Page\Toast;
+use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -25,7 +25,6 @@ final class HaulController extends AbstractController
     public function __construct(
         private readonly AccountSettings $settings,
         private readonly HaulStore $store,
-        private readonly Toast $toast,
     ) {
     }
 
@@ -42,12 +41,11 @@ final class HaulController extends AbstractController
                 );
             }
             if ($entry->isSound()) {
-                $this->store->put($lines, $account);
-                $this->toast->say(
+                $this->store->put($lines, $account, new Notice(
                     '{count, plural, one {One cloth is} other {# cloths are}} in the stash.',
                     ['count' => (string) \count($lines)],
-                    $this->generateUrl('haul_undo'),
-                );
+                    $this->generateUrl('cloths'),
+                ));
 
                 return $this->redirectToRoute('cloths', ['sort' => 'newest']);
             }
@@ -65,16 +63,6 @@ final class HaulController extends AbstractController
     public function read(Request $request, #[CurrentUser] Account $account): Response
     {
         return $this->render('cloth/_haul.html.twig', ['lines' => $this->lines(new Entry($request->request->all()), $account)]);
-    }
-
-    /** Takes out again what the last haul brought. */
-    #[Route('/undo', name: 'haul_undo', methods: ['POST'])]
-    public function undo(#[CurrentUser] Account $account): Response
-    {
-        $this->store->takeOut($account);
-        $this->toast->say('The haul is taken out of the stash again.');
-
-        return $this->redirectToRoute('cloths');
     }
 
     /** @return list<HaulLine> */

@@ -4,49 +4,47 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Cloth;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Haul\HaulLine;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\ClothMapper;
 use Octavum\Store\ClothRecord;
 use Octavum\Store\CutRecord;
-use Octavum\Store\LastBrought;
+use Octavum\Store\Notice;
 use Symfony\Component\Clock\ClockInterface;
 
 /** Puts what was read from lines or a table into the stash, and takes the last lot out again. */
 final readonly class HaulStore
 {
     public function __construct(
-        private EntityManagerInterface $entities,
+        private ChangeLog $changes,
         private ClothMapper $mapper,
         private AccountSettings $settings,
         private ClockInterface $clock,
-        private LastBrought $last,
     ) {
     }
 
-    /** @param list<HaulLine> $lines */
-    public function put(array $lines, Account $account): void
+    /**
+     * @param list<HaulLine> $lines
+     * @param Notice         $notice of all of them
+     */
+    public function put(array $lines, Account $account, Notice $notice): void
     {
-        $assumptions = $this->settings->of($account)->assumptions;
-        $added = [];
-        foreach ($lines as $line) {
-            $record = new ClothRecord($account);
-            $cloth = $line->cloth($assumptions, $this->clock->now()->setTime(0, 0));
-            $this->mapper->store($cloth, $record, $assumptions);
-            foreach ($cloth->cuts as $cut) {
-                $this->mapper->storeCut($cut, new CutRecord($record));
+        $this->changes->commit([], function () use ($lines, $account): array {
+            $assumptions = $this->settings->of($account)->assumptions;
+            $made = [];
+            foreach ($lines as $line) {
+                $record = new ClothRecord($account);
+                $cloth = $line->cloth($assumptions, $this->clock->now()->setTime(0, 0));
+                $this->mapper->store($cloth, $record, $assumptions);
+                foreach ($cloth->cuts as $cut) {
+                    $this->mapper->storeCut($cut, new CutRecord($record));
+                }
+                array_push($made, $record, ...$record->cuts);
             }
-            $this->entities->persist($record);
-            $added[] = $record->id;
-        }
-        $this->entities->flush();
-        $this->last->keep(ClothRecord::class, $added);
-    }
 
-    public function takeOut(Account $account): void
-    {
-        $this->last->takeOut(ClothRecord::class, $account);
+            return $made;
+        }, $notice);
     }
 }

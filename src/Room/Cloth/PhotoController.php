@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Cloth;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Files\FileShelf;
 use Octavum\Files\Intake;
 use Octavum\Input\Entry;
-use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\ClothRecord;
 use Octavum\Store\ClothRepository;
+use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
@@ -28,9 +28,8 @@ final class PhotoController extends AbstractController
         private readonly ClothRepository $cloths,
         private readonly ClothController $page,
         private readonly FileShelf $shelf,
-        private readonly EntityManagerInterface $entities,
+        private readonly ChangeLog $changes,
         private readonly ClockInterface $clock,
-        private readonly Toast $toast,
     ) {
     }
 
@@ -58,49 +57,34 @@ final class PhotoController extends AbstractController
         return $this->change($cloth, null, 'The photo of {cloth} is taken off.');
     }
 
-    /** Puts back a photo, or none. */
-    #[Route('/photo/{file}/use', name: 'photo_use', methods: ['POST'])]
-    public function use(string $id, string $file, #[CurrentUser] Account $account): Response
-    {
-        $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $known = 'none' === $file ? null : $this->shelf->oneOf($account, $file) ?? throw $this->createNotFoundException();
-
-        return $this->change($cloth, $known?->id, 'The photo of {cloth} is as it was before.');
-    }
-
-    /** Takes the colours found in the photo for those of the cloth, or puts the former ones back. */
+    /** Takes the colours found in the photo for those of the cloth. */
     #[Route('/colours', name: 'photo_colours', methods: ['POST'])]
     public function colours(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
         $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $before = implode('', $cloth->colours);
         preg_match_all('/#[0-9a-f]{6}/', $request->query->getString('are'), $colours);
-        $cloth->colours = \array_slice($colours[0], 0, 6);
-        $this->entities->flush();
-        $this->toast->say(
-            'The colours of {cloth} are changed.',
-            ['cloth' => $cloth->name],
-            $this->generateUrl('photo_colours', ['id' => $id, 'are' => $before]),
-        );
+        $make = static function () use ($cloth, $colours): void {
+            $cloth->colours = \array_slice($colours[0], 0, 6);
+        };
+        $here = $this->generateUrl('cloth', ['id' => $id]);
+        $this->changes->commit([$cloth], $make, new Notice('The colours of {cloth} are changed.', ['cloth' => $cloth->name], $here));
 
-        return $this->redirectToRoute('cloth', ['id' => $id]);
+        return $this->redirect($here);
     }
 
     private function change(ClothRecord $cloth, ?string $file, string $says): Response
     {
-        $former = $cloth->photo;
-        $both = array_values(array_filter([$former, $file], static fn (?string $id): bool => null !== $id));
-        foreach ($this->shelf->these($cloth->account, $both) as $known) {
-            $known->removedAt = $known->id === $file ? null : $this->clock->now();
-        }
-        $cloth->photo = $file;
-        $this->entities->flush();
-        $this->toast->say(
-            $says,
-            ['cloth' => $cloth->name],
-            $this->generateUrl('photo_use', ['id' => $cloth->id, 'file' => $former ?? 'none']),
-        );
+        $both = array_values(array_filter([$cloth->photo, $file], static fn (?string $id): bool => null !== $id));
+        $files = $this->shelf->these($cloth->account, $both);
+        $make = function () use ($cloth, $file, $files): void {
+            foreach ($files as $known) {
+                $known->removedAt = $known->id === $file ? null : $this->clock->now();
+            }
+            $cloth->photo = $file;
+        };
+        $here = $this->generateUrl('cloth', ['id' => $cloth->id]);
+        $this->changes->commit([$cloth, ...$files], $make, new Notice($says, ['cloth' => $cloth->name], $here));
 
-        return $this->redirectToRoute('cloth', ['id' => $cloth->id]);
+        return $this->redirect($here);
     }
 }

@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Cloth;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\TestKind;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Back;
-use Octavum\Page\Toast;
 use Octavum\Room\Cloth\Guided\BurnSnippet;
 use Octavum\Room\Cloth\Guided\CountLayers;
 use Octavum\Room\Cloth\Guided\Estimated;
@@ -25,9 +23,10 @@ use Octavum\Room\Cloth\Guided\PullStretch;
 use Octavum\Room\Cloth\Guided\WashSquare;
 use Octavum\Room\Cloth\Guided\WeighCut;
 use Octavum\Room\Cloth\Guided\WeighSwatch;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\ClothMapper;
 use Octavum\Store\ClothRepository;
-use Octavum\Store\TakeBack;
+use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
@@ -43,10 +42,8 @@ final class TestController extends AbstractController
         private readonly ClothRepository $cloths,
         private readonly ClothMapper $mapper,
         private readonly AccountSettings $settings,
-        private readonly EntityManagerInterface $entities,
         private readonly ClockInterface $clock,
-        private readonly Toast $toast,
-        private readonly TakeBack $takeBack,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -61,21 +58,16 @@ final class TestController extends AbstractController
             $outcome = $this->guided($kind)->read(new Fields($entry, $settings, $this->settings->tape()), $cloth);
             Revision::check($entry, $record->revision);
             if (null !== $outcome && $entry->isSound()) {
-                $touched = [$record, ...$record->cuts->getValues()];
-                $before = $this->takeBack->state($touched);
-                $outcome->store($record);
                 $showed = $outcome->showed;
-                $record->tests = [
-                    ...$record->tests,
-                    ['on' => $this->clock->now()->format('Y-m-d'), 'kind' => $kind->value, 'showed' => $showed],
-                ];
-                $this->entities->flush();
-                $key = $this->takeBack->keep($before, $touched);
-                $this->toast->say(
-                    'Written down for {cloth}: {showed}.',
-                    ['cloth' => $cloth->name, 'showed' => $showed],
-                    $this->generateUrl('undo', ['key' => $key, 'back' => $this->generateUrl('cloth', ['id' => $id])]),
-                );
+                $make = function () use ($outcome, $record, $kind, $showed): void {
+                    $outcome->store($record);
+                    $on = $this->clock->now()->format('Y-m-d');
+                    $record->tests = [...$record->tests, ['on' => $on, 'kind' => $kind->value, 'showed' => $showed]];
+                };
+                $with = ['cloth' => $cloth->name, 'showed' => $showed];
+                $here = $this->generateUrl('cloth', ['id' => $id]);
+                $notice = new Notice('Written down for {cloth}: {showed}.', $with, $here);
+                $this->changes->commit([$record, ...$record->cuts], $make, $notice);
 
                 return Back::to($request, $this->generateUrl('cloth', ['id' => $id]));
             }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Notions;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Measure\Sentence;
@@ -14,12 +13,10 @@ use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Notion\NotionReader;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
-use Octavum\Page\Toast;
-use Octavum\Store\LastBrought;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Octavum\Store\NotionRecord;
 use Octavum\Store\Plan;
-use Octavum\Store\Removal;
-use Octavum\Store\TakeBack;
 use Octavum\Store\Tins;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -38,11 +35,8 @@ final class NotionController extends AbstractController
     public function __construct(
         private readonly Tins $tins,
         private readonly AccountSettings $settings,
-        private readonly EntityManagerInterface $entities,
-        private readonly Removal $removal,
         private readonly ClockInterface $clock,
-        private readonly Toast $toast,
-        private readonly TakeBack $takeBack,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -76,36 +70,22 @@ final class NotionController extends AbstractController
         );
     }
 
-    /** Takes out again what was last put in. */
-    #[Route('/take-out', name: 'notions_take_out', methods: ['POST'])]
-    public function takeOut(LastBrought $last, #[CurrentUser] Account $account): Response
-    {
-        $last->takeOut(NotionRecord::class, $account);
-        $this->toast->say('The tins are as they were before.');
-
-        return $this->redirectToRoute('notions');
-    }
-
     /** A project's notions are used: what the tins have of them goes out of them. */
     #[Route('/use/{project}', name: 'notions_use', methods: ['POST'])]
     public function use(string $project, Plan $plan, #[CurrentUser] Account $account): Response
     {
         $planned = $plan->record($account, $project) ?? throw $this->createNotFoundException();
         $touched = [$planned, ...$this->tins->records($account)];
-        $before = $this->takeBack->state($touched);
-        $lines = $plan->takeNotions($account, $project) ?? throw $this->createNotFoundException();
-        foreach ((new Allotment($this->tins->all($account)))->without($lines) as $notion) {
-            $record = $this->tins->oneOf($account, $notion->id) ?? throw $this->createNotFoundException();
-            $this->tins->store($notion, $record);
-            $record->removedAt = $notion->kind->goesByLength() && null === $notion->length ? $this->clock->now() : null;
-        }
-        $this->entities->flush();
+        $make = function () use ($plan, $account, $project): void {
+            $lines = $plan->takeNotions($account, $project) ?? throw $this->createNotFoundException();
+            foreach ((new Allotment($this->tins->all($account)))->without($lines) as $notion) {
+                $record = $this->tins->oneOf($account, $notion->id) ?? throw $this->createNotFoundException();
+                $this->tins->store($notion, $record);
+                $record->removedAt = $notion->kind->goesByLength() && null === $notion->length ? $this->clock->now() : null;
+            }
+        };
         $back = $this->generateUrl('shopping').'#notions';
-        $this->toast->say(
-            'Its notions are taken out of the tins.',
-            [],
-            $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, $touched, ['count', 'length']), 'back' => $back]),
-        );
+        $this->changes->commit($touched, $make, new Notice('Its notions are taken out of the tins.', [], $back), ['count', 'length']);
 
         return new RedirectResponse($back);
     }
@@ -131,11 +111,11 @@ final class NotionController extends AbstractController
             );
             Revision::check($entry, $record->revision, $this->values($record));
             if ($entry->isSound()) {
-                $this->tins->store($notion, $record);
-                $this->entities->flush();
-                $this->toast->say('The notion is saved.');
+                $here = $this->generateUrl('notions');
+                $make = fn () => $this->tins->store($notion, $record);
+                $this->changes->commit([$record], $make, new Notice('The notion is saved.', [], $here));
 
-                return $this->redirectToRoute('notions');
+                return $this->redirect($here);
             }
         }
 
@@ -168,16 +148,7 @@ final class NotionController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->tins->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->out($record, 'The notion is taken out.', [], $this->generateUrl('notion_restore', ['id' => $id]));
-
-        return $this->redirectToRoute('notions');
-    }
-
-    #[Route('/{id}/restore', name: 'notion_restore', methods: ['POST'])]
-    public function restore(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->tins->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->back($record, 'The tins are as they were before.');
+        $this->changes->remove($record, new Notice('The notion is taken out.', [], $this->generateUrl('notions')));
 
         return $this->redirectToRoute('notions');
     }

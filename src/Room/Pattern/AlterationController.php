@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Pattern;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Measure\Sentence;
@@ -13,7 +12,8 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Piece\Role;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
-use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Octavum\Store\PatternMapper;
 use Octavum\Store\PatternRepository;
 use Octavum\Store\People;
@@ -34,8 +34,7 @@ final class AlterationController extends AbstractController
         PatternMapper $mapper,
         People $people,
         AccountSettings $settings,
-        EntityManagerInterface $entities,
-        Toast $toast,
+        ChangeLog $changes,
         #[CurrentUser] Account $account,
     ): Response {
         $record = $patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
@@ -73,11 +72,11 @@ final class AlterationController extends AbstractController
             }
             Revision::check($entry, $record->revision, ['rows' => $rows]);
             if ($entry->isSound()) {
-                $mapper->keep($kept, $record);
-                $entities->flush();
-                $toast->say('The alterations of {pattern} are kept.', ['pattern' => $pattern->title]);
+                $here = $this->generateUrl('pattern', ['id' => $id]);
+                $notice = new Notice('The alterations of {pattern} are kept.', ['pattern' => $pattern->title], $here);
+                $changes->commit([$record], static fn () => $mapper->keep($kept, $record), $notice);
 
-                return $this->redirectToRoute('pattern', ['id' => $id]);
+                return $this->redirect($here);
             }
         }
 

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Pattern;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Unreadable;
+use Octavum\Files\FileRecord;
 use Octavum\Files\FileShelf;
 use Octavum\Files\Intake;
 use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
+use Octavum\Store\PatternRecord;
 use Octavum\Store\PatternRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -27,7 +30,7 @@ final class AttachmentController extends AbstractController
     public function __construct(
         private readonly PatternRepository $patterns,
         private readonly FileShelf $shelf,
-        private readonly EntityManagerInterface $entities,
+        private readonly ChangeLog $changes,
         private readonly ClockInterface $clock,
         private readonly Toast $toast,
     ) {
@@ -47,15 +50,11 @@ final class AttachmentController extends AbstractController
         } catch (Unreadable $unreadable) {
             return $page->page($pattern, $account, $unreadable->sentence);
         }
-        $pattern->files = [...$pattern->files, $file->id];
-        $this->entities->flush();
-        $this->toast->say(
-            '“{file}” is kept with {pattern}.',
-            ['file' => $file->name, 'pattern' => $pattern->title],
-            $this->generateUrl('pattern_file_remove', ['id' => $id, 'file' => $file->id]),
-        );
+        $make = static function () use ($pattern, $file): void {
+            $pattern->files = [...$pattern->files, $file->id];
+        };
 
-        return $this->redirectToRoute('pattern', ['id' => $id]);
+        return $this->commit([$pattern], $make, '“{file}” is kept with {pattern}.', $pattern, $file);
     }
 
     #[Route('/{file}/remove', name: 'pattern_file_remove', methods: ['POST'])]
@@ -63,27 +62,20 @@ final class AttachmentController extends AbstractController
     {
         $pattern = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $known = $this->shelf->oneOf($account, $file) ?? throw $this->createNotFoundException();
-        $pattern->files = array_values(array_diff($pattern->files, [$file]));
-        $known->removedAt = $this->clock->now();
-        $this->entities->flush();
-        $this->toast->say(
-            '“{file}” is taken out.',
-            ['file' => $known->name],
-            $this->generateUrl('pattern_file_restore', ['id' => $id, 'file' => $file]),
-        );
+        $make = function () use ($pattern, $known): void {
+            $pattern->files = array_values(array_diff($pattern->files, [$known->id]));
+            $known->removedAt = $this->clock->now();
+        };
 
-        return $this->redirectToRoute('pattern', ['id' => $id]);
+        return $this->commit([$pattern, $known], $make, '“{file}” is taken out.', $pattern, $known);
     }
 
-    #[Route('/{file}/restore', name: 'pattern_file_restore', methods: ['POST'])]
-    public function restore(string $id, string $file, #[CurrentUser] Account $account): Response
+    /** @param list<object> $touched */
+    private function commit(array $touched, \Closure $make, string $says, PatternRecord $pattern, FileRecord $file): Response
     {
-        $pattern = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $known = $this->shelf->oneOf($account, $file) ?? throw $this->createNotFoundException();
-        $pattern->files = array_values(array_unique([...$pattern->files, $file]));
-        $known->removedAt = null;
-        $this->entities->flush();
+        $here = $this->generateUrl('pattern', ['id' => $pattern->id]);
+        $this->changes->commit($touched, $make, new Notice($says, ['file' => $file->name, 'pattern' => $pattern->title], $here));
 
-        return $this->redirectToRoute('pattern', ['id' => $id]);
+        return $this->redirect($here);
     }
 }

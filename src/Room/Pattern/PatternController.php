@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Pattern;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Body\Feature;
@@ -23,15 +22,14 @@ use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Pager;
-use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\Library;
+use Octavum\Store\Notice;
 use Octavum\Store\PatternMapper;
 use Octavum\Store\PatternRecord;
 use Octavum\Store\PatternRepository;
 use Octavum\Store\People;
 use Octavum\Store\Plan;
-use Octavum\Store\Removal;
-use Octavum\Store\TakeBack;
 use Octavum\Store\VersionRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -48,10 +46,7 @@ final class PatternController extends AbstractController
         private readonly PatternMapper $mapper,
         private readonly PatternForm $form,
         private readonly AccountSettings $settings,
-        private readonly EntityManagerInterface $entities,
-        private readonly Removal $removal,
-        private readonly TakeBack $takeBack,
-        private readonly Toast $toast,
+        private readonly ChangeLog $changes,
         private readonly People $people,
         private readonly Plan $plan,
         private readonly FileShelf $shelf,
@@ -102,11 +97,14 @@ final class PatternController extends AbstractController
             $twins = $this->twins($entry, $pattern, $library, $account);
             if ($entry->isSound()) {
                 $record = new PatternRecord($account);
-                $this->mapper->store($pattern, $record);
-                $this->mapper->storeVersion($version, new VersionRecord($record));
-                $this->entities->persist($record);
-                $this->entities->flush();
-                $this->toast->say('{pattern} is in the library.', ['pattern' => $pattern->title]);
+                $make = function () use ($pattern, $version, $record): array {
+                    $this->mapper->store($pattern, $record);
+                    $this->mapper->storeVersion($version, $stored = new VersionRecord($record));
+
+                    return [$record, $stored];
+                };
+                $notice = new Notice('{pattern} is in the library.', ['pattern' => $pattern->title], $this->generateUrl('patterns'));
+                $this->changes->commit([], $make, $notice);
 
                 return $this->redirectToRoute('pattern', ['id' => $record->id]);
             }
@@ -187,11 +185,11 @@ final class PatternController extends AbstractController
             }
             Revision::check($entry, $record->revision, $this->form->values($this->mapper->pattern($record), $system));
             if ($entry->isSound()) {
-                $this->mapper->store($pattern, $record);
-                $this->entities->flush();
-                $this->toast->say('{pattern} is saved.', ['pattern' => $pattern->title]);
+                $here = $this->generateUrl('pattern', ['id' => $id]);
+                $notice = new Notice('{pattern} is saved.', ['pattern' => $pattern->title], $here);
+                $this->changes->commit([$record], fn () => $this->mapper->store($pattern, $record), $notice);
 
-                return $this->redirectToRoute('pattern', ['id' => $id]);
+                return $this->redirect($here);
             }
         }
 
@@ -207,23 +205,10 @@ final class PatternController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->out(
-            $record,
-            '{pattern} is taken out of the library.',
-            ['pattern' => $record->title],
-            $this->generateUrl('pattern_restore', ['id' => $id]),
-        );
+        $here = $this->generateUrl('pattern', ['id' => $id]);
+        $this->changes->remove($record, new Notice('{pattern} is taken out of the library.', ['pattern' => $record->title], $here));
 
         return $this->redirectToRoute('patterns');
-    }
-
-    #[Route('/patterns/{id}/restore', name: 'pattern_restore', methods: ['POST'])]
-    public function restore(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->patterns->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->back($record, '{pattern} is back in the library.', ['pattern' => $record->title]);
-
-        return $this->redirectToRoute('pattern', ['id' => $id]);
     }
 
     /**
@@ -245,16 +230,12 @@ final class PatternController extends AbstractController
     private function copyOf(string $id, Pattern $typed, Version $version, Account $account): Response
     {
         $record = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $before = $this->takeBack->state([$record]);
         $copies = [] === $typed->editions ? [new Edition('Second copy', $version->table->sizes)] : $typed->editions;
-        $this->mapper->addCopies($copies, $record);
-        $this->entities->flush();
         $here = $this->generateUrl('pattern', ['id' => $id]);
-        $key = $this->takeBack->keep($before, [$record]);
-        $this->toast->say(
-            '{pattern} has another copy now.',
-            ['pattern' => $record->title],
-            $this->generateUrl('undo', ['key' => $key, 'back' => $here]),
+        $this->changes->commit(
+            [$record],
+            fn () => $this->mapper->addCopies($copies, $record),
+            new Notice('{pattern} has another copy now.', ['pattern' => $record->title], $here),
         );
 
         return $this->redirect($here);

@@ -66,15 +66,6 @@ final class PatternHaulController extends AbstractController
         return $this->render('pattern/_haul.html.twig', ['lines' => $this->lines(new Entry($request->request->all()), $account)]);
     }
 
-    /** Takes out again what the last lines brought. */
-    #[Route('/undo', name: 'pattern_haul_undo', methods: ['POST'])]
-    public function undo(#[CurrentUser] Account $account): Response
-    {
-        $this->haul->takeOut($account);
-
-        return $this->redirectToRoute('patterns');
-    }
-
     /** @return list<HaulRow> */
     private function lines(Entry $entry, Account $account): array
     {

@@ -4,21 +4,16 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Pattern;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Piece\Draft;
 use Octavum\Core\Piece\Piece;
-use Octavum\Core\Piece\PieceSet;
 use Octavum\Core\Piece\Shape;
-use Octavum\Document\Node;
-use Octavum\Document\PieceCodec;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
 use Octavum\Store\PatternMapper;
-use Octavum\Store\TakeBack;
 use Octavum\Store\VersionRecord;
 use Octavum\Strip\PieceDrawing;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -34,11 +29,8 @@ final class PieceController extends AbstractController
         private readonly PatternMapper $mapper,
         private readonly PieceForm $form,
         private readonly VersionPieces $pieces,
-        private readonly PieceCodec $codec,
         private readonly AccountSettings $settings,
-        private readonly EntityManagerInterface $entities,
         private readonly Toast $toast,
-        private readonly TakeBack $takeBack,
     ) {
     }
 
@@ -106,31 +98,8 @@ final class PieceController extends AbstractController
             $this->toast->say('There is no piece “{piece}” any more.', ['piece' => mb_substr($name, 0, 120)]);
         } else {
             unset($pieces[$at]);
-            $undo = $this->pieces->store($version, array_values($pieces));
-            $this->toast->say('{piece} is taken out.', ['piece' => $name], $undo);
+            $this->pieces->store($version, array_values($pieces), '{piece} is taken out.', ['piece' => $name]);
         }
-
-        return $this->redirectToRoute('pieces', ['id' => $id]);
-    }
-
-    /** Takes one change to the pieces back, and their marks with it. */
-    #[Route('/versions/{id}/pieces/undo/{key}', name: 'pieces_undo', methods: ['POST'])]
-    public function undo(string $id, string $key, #[CurrentUser] Account $account): Response
-    {
-        $version = $this->pieces->version($account, $id);
-        $back = $this->takeBack->undo($key);
-        if ($back->isWhole) {
-            $this->mapper->storePieces(
-                PieceSet::of(
-                    $this->codec->read(Node::stored($this->mapper->pieceSet($version)->pieces, 'pieces of version '.$id)),
-                    $version->sizes,
-                ),
-                $version,
-                $this->mapper->pieceSet($version),
-            );
-            $this->entities->flush();
-        }
-        $this->toast->say($back->message, $back->with);
 
         return $this->redirectToRoute('pieces', ['id' => $id]);
     }
@@ -171,7 +140,7 @@ final class PieceController extends AbstractController
                 if ($entry->isSound()) {
                     $all = $this->pieces->of($version);
                     $all[$this->place($all, $was) ?? \count($all)] = $changed;
-                    $this->toast->say('{piece} is saved.', ['piece' => $changed->name], $this->pieces->store($version, array_values($all)));
+                    $this->pieces->store($version, array_values($all), '{piece} is saved.', ['piece' => $changed->name]);
 
                     return $entry->boolean('another')
                         ? $this->redirectToRoute('piece_new', ['id' => $version->id, 'draft' => $entry->raw('draft')])

@@ -8,7 +8,6 @@ use Octavum\Account\Account;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Piece;
 use Octavum\Input\Entry;
-use Octavum\Page\Toast;
 use Octavum\Store\Library;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -19,7 +18,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 /** Pieces of another version or size, a little larger or smaller. */
 final class PieceCopyController extends AbstractController
 {
-    public function __construct(private readonly VersionPieces $pieces, private readonly Toast $toast)
+    public function __construct(private readonly VersionPieces $pieces)
     {
     }
 
@@ -61,12 +60,7 @@ final class PieceCopyController extends AbstractController
                         ),
                     ),
                 );
-                $undo = $this->pieces->join($version, $graded);
-                $this->toast->say(
-                    '{count, plural, one {One piece is} other {# pieces are}} copied.',
-                    ['count' => (string) \count($graded)],
-                    $undo,
-                );
+                $this->pieces->join($version, $graded, '{count, plural, one {One piece is} other {# pieces are}} copied.');
 
                 return $this->redirectToRoute('pieces', ['id' => $id, 'size' => $sizes[0] ?? '']);
             }

@@ -13,7 +13,6 @@ use Octavum\Core\Svg\Drawing;
 use Octavum\Core\Svg\SvgReader;
 use Octavum\Document\OutlineCodec;
 use Octavum\Input\Entry;
-use Octavum\Page\Toast;
 use Octavum\Strip\PieceDrawing;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
@@ -30,7 +29,6 @@ final class PieceImportController extends AbstractController
         private readonly PieceImport $import,
         private readonly OutlineCodec $outlines,
         private readonly AccountSettings $settings,
-        private readonly Toast $toast,
     ) {
     }
 
@@ -46,12 +44,8 @@ final class PieceImportController extends AbstractController
             $found = $this->import->outlines($entry);
             $pieces = $this->import->taken($entry, $found, $version, $this->settings->of($account)->system);
             if ($entry->isSound()) {
-                $undo = $this->pieces->join($version, $pieces);
-                $this->toast->say(
-                    '{count, plural, one {One piece is} other {# pieces are}} taken from the file.',
-                    ['count' => (string) \count($pieces)],
-                    $undo,
-                );
+                $says = '{count, plural, one {One piece is} other {# pieces are}} taken from the file.';
+                $this->pieces->join($version, $pieces, $says);
 
                 return $this->redirectToRoute('pieces', ['id' => $id]);
             }

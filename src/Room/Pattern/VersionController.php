@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Pattern;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Measure\Figure;
@@ -15,11 +14,11 @@ use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
-use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Octavum\Store\PatternMapper;
 use Octavum\Store\PatternRecord;
 use Octavum\Store\PatternRepository;
-use Octavum\Store\Removal;
 use Octavum\Store\VersionRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -36,9 +35,7 @@ final class VersionController extends AbstractController
         private readonly PatternMapper $mapper,
         private readonly PatternForm $form,
         private readonly AccountSettings $settings,
-        private readonly EntityManagerInterface $entities,
-        private readonly Removal $removal,
-        private readonly Toast $toast,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -96,23 +93,10 @@ final class VersionController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->out(
-            $record,
-            'Version {version} is taken out.',
-            ['version' => $record->name],
-            $this->generateUrl('version_restore', ['id' => $id]),
-        );
+        $here = $this->generateUrl('pattern', ['id' => $record->pattern->id]);
+        $this->changes->remove($record, new Notice('Version {version} is taken out.', ['version' => $record->name], $here));
 
-        return $this->redirectToRoute('pattern', ['id' => $record->pattern->id]);
-    }
-
-    #[Route('/versions/{id}/restore', name: 'version_restore', methods: ['POST'])]
-    public function restore(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->back($record, 'Version {version} is back.', ['version' => $record->name]);
-
-        return $this->redirectToRoute('pattern', ['id' => $record->pattern->id]);
+        return $this->redirect($here);
     }
 
     private function page(PatternRecord $pattern, ?VersionRecord $record, Version $version, Request $request, Account $account): Response
@@ -123,12 +107,18 @@ final class VersionController extends AbstractController
             $changed = $this->form->readVersion($entry, $version->id, $system);
             Revision::check($entry, $pattern->revision, $this->form->versionValues($version, $system));
             if ($entry->isSound()) {
-                $this->mapper->storeVersion($changed, $record ?? new VersionRecord($pattern));
-                ++$pattern->changes;
-                $this->entities->flush();
-                $this->toast->say('Version {version} of {pattern} is saved.', ['version' => $changed->name, 'pattern' => $pattern->title]);
+                $make = function () use ($pattern, $record, $changed): array {
+                    $this->mapper->storeVersion($changed, $stored = $record ?? new VersionRecord($pattern));
+                    ++$pattern->changes;
 
-                return $this->redirectToRoute('pattern', ['id' => $pattern->id]);
+                    return null === $record ? [$stored] : [];
+                };
+                $with = ['version' => $changed->name, 'pattern' => $pattern->title];
+                $here = $this->generateUrl('pattern', ['id' => $pattern->id]);
+                $notice = new Notice('Version {version} of {pattern} is saved.', $with, $here);
+                $this->changes->commit(null === $record ? [$pattern] : [$pattern, $record], $make, $notice, ['changes']);
+
+                return $this->redirect($here);
             }
         }
         $values = $this->form->versionValues($version, $system);

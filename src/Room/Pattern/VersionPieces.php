@@ -4,27 +4,26 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Pattern;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\PieceSet;
 use Octavum\Input\Entry;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Octavum\Store\PatternMapper;
 use Octavum\Store\PatternRepository;
-use Octavum\Store\TakeBack;
 use Octavum\Store\VersionRecord;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
-/** The pieces of one version: read, joined and stored, each change with the address that undoes it. */
+/** The pieces of one version: read, joined and stored. */
 final readonly class VersionPieces
 {
     public function __construct(
         private PatternRepository $patterns,
         private PatternMapper $mapper,
-        private EntityManagerInterface $entities,
-        private TakeBack $takeBack,
+        private ChangeLog $changes,
         private UrlGeneratorInterface $addresses,
     ) {
     }
@@ -44,28 +43,27 @@ final readonly class VersionPieces
     }
 
     /**
-     * @param list<Piece> $pieces in the place of those there are
-     *
-     * @return string the address that undoes it
+     * @param list<Piece>           $pieces in the place of those there are
+     * @param string                $says   of the change
+     * @param array<string, string> $with
      */
-    public function store(VersionRecord $version, array $pieces): string
+    public function store(VersionRecord $version, array $pieces, string $says, array $with): void
     {
         $stored = $this->mapper->pieceSet($version);
-        $before = $this->takeBack->state([$stored]);
-        $this->mapper->storePieces(PieceSet::of($pieces, $version->sizes), $version, $stored);
-        $this->entities->flush();
-
-        return $this->addresses->generate('pieces_undo', ['id' => $version->id, 'key' => $this->takeBack->keep($before, [$stored])]);
+        $this->changes->commit(
+            [$version, $stored],
+            fn () => $this->mapper->storePieces(PieceSet::of($pieces, $version->sizes), $version, $stored),
+            new Notice($says, $with, $this->addresses->generate('pieces', ['id' => $version->id])),
+        );
     }
 
     /**
      * New shapes join the piece of the same name, in the place of what it had for those sizes.
      *
      * @param list<Piece> $new
-     *
-     * @return string the address that undoes it
+     * @param string      $says of {count} pieces
      */
-    public function join(VersionRecord $version, array $new): string
+    public function join(VersionRecord $version, array $new, string $says): void
     {
         $pieces = $this->of($version);
         foreach ($new as $piece) {
@@ -80,7 +78,7 @@ final readonly class VersionPieces
             }
         }
 
-        return $this->store($version, array_values($pieces));
+        $this->store($version, array_values($pieces), $says, ['count' => (string) \count($new)]);
     }
 
     /** @param list<string> $sizes each must be in the version's table, where it has one */

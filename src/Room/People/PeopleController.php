@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\People;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Body\BodyPoint;
@@ -17,12 +16,11 @@ use Octavum\Core\Measure\Unit;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
-use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\Library;
+use Octavum\Store\Notice;
 use Octavum\Store\People;
 use Octavum\Store\PersonRecord;
-use Octavum\Store\Removal;
-use Octavum\Store\TakeBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
@@ -38,12 +36,9 @@ final class PeopleController extends AbstractController
 
     public function __construct(
         private readonly People $people,
-        private readonly EntityManagerInterface $entities,
-        private readonly Removal $removal,
         private readonly AccountSettings $settings,
         private readonly ClockInterface $clock,
-        private readonly Toast $toast,
-        private readonly TakeBack $takeBack,
+        private readonly ChangeLog $changes,
         private readonly AboutForm $about,
     ) {
     }
@@ -58,8 +53,8 @@ final class PeopleController extends AbstractController
                 $record = new PersonRecord($account);
                 $record->name = $name;
                 $record->child = $entry->boolean('child');
-                $this->entities->persist($record);
-                $this->entities->flush();
+                $notice = new Notice('{person} is among the people.', ['person' => $name], $this->generateUrl('people'));
+                $this->changes->commit([], static fn (): array => [$record], $notice);
 
                 return $this->redirectToRoute('person', ['id' => $record->id]);
             }
@@ -183,36 +178,18 @@ final class PeopleController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->people->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->out(
-            $record,
-            '{person} is taken out; what is planned for them stays.',
-            ['person' => $record->name],
-            $this->generateUrl('person_restore', ['id' => $id]),
-        );
+        $here = $this->generateUrl('person', ['id' => $id]);
+        $notice = new Notice('{person} is taken out; what is planned for them stays.', ['person' => $record->name], $here);
+        $this->changes->remove($record, $notice);
 
         return $this->redirectToRoute('people');
     }
 
-    #[Route('/{id}/restore', name: 'person_restore', methods: ['POST'])]
-    public function restore(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->people->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->back($record, '{person} is back.', ['person' => $record->name]);
-
-        return $this->redirectToRoute('person', ['id' => $id]);
-    }
-
     private function change(PersonRecord $record, Person $person, string $says): Response
     {
-        $before = $this->takeBack->state([$record]);
-        $this->people->store($person, $record);
-        $this->entities->flush();
         $here = $this->generateUrl('person', ['id' => $record->id]);
-        $this->toast->say(
-            $says,
-            ['person' => $record->name],
-            $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $here]),
-        );
+        $notice = new Notice($says, ['person' => $person->name], $here);
+        $this->changes->commit([$record], fn () => $this->people->store($person, $record), $notice);
 
         return $this->redirect($here);
     }

@@ -4,13 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Body\Fact;
 use Octavum\Core\Pattern\KeptAlteration;
-use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Octavum\Store\PatternMapper;
-use Octavum\Store\TakeBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -25,9 +24,7 @@ final class FactController extends AbstractController
     public function __construct(
         private readonly MyProject $mine,
         private readonly PatternMapper $patterns,
-        private readonly TakeBack $takeBack,
-        private readonly EntityManagerInterface $entities,
-        private readonly Toast $toast,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -41,16 +38,17 @@ final class FactController extends AbstractController
         if (null === $pattern || null === $project->person || null === $project->current->pattern) {
             throw $this->createNotFoundException();
         }
-        $before = $this->takeBack->state([$pattern]);
-        $kept = new KeptAlteration($project->person->id, $fact->name, $fact->length);
-        $this->patterns->keep([...$project->current->pattern->alterations, $kept], $pattern);
-        $this->entities->flush();
+        $make = function () use ($project, $fact, $pattern): void {
+            $kept = new KeptAlteration($project->person->id, $fact->name, $fact->length);
+            $this->patterns->keep([...$project->current->pattern->alterations, $kept], $pattern);
+        };
+        $says = '{fact} counts in {project} now, and in whatever else {person} gets from this pattern.';
 
-        return $this->done($id, '{fact} counts in {project} now, and in whatever else {person} gets from this pattern.', [
+        return $this->commit($id, [$pattern], $make, $says, [
             'fact' => $fact->name,
             'project' => $project->name,
             'person' => $project->person->name,
-        ], $this->takeBack->keep($before, [$pattern]));
+        ]);
     }
 
     #[Route('/leave', name: 'fact_leave')]
@@ -58,14 +56,15 @@ final class FactController extends AbstractController
     {
         [$record, $project] = $this->mine->project($account, $id);
         $fact = $this->offered($project->factsOffered(), $request->request->getString('name'));
-        $before = $this->takeBack->state([$record->current]);
-        $record->current->leftOut = [...$record->current->leftOut, $fact->name];
-        $this->entities->flush();
+        $option = $record->current;
+        $make = static function () use ($option, $fact): void {
+            $option->leftOut = [...$option->leftOut, $fact->name];
+        };
 
-        return $this->done($id, '{project} is sewn without it: {fact}.', [
+        return $this->commit($id, [$option], $make, '{project} is sewn without it: {fact}.', [
             'fact' => $fact->name,
             'project' => $project->name,
-        ], $this->takeBack->keep($before, [$record->current]));
+        ]);
     }
 
     /** @param list<Fact> $offered */
@@ -79,11 +78,14 @@ final class FactController extends AbstractController
         throw $this->createNotFoundException();
     }
 
-    /** @param array<string, string> $with */
-    private function done(string $id, string $says, array $with, string $key): Response
+    /**
+     * @param list<object>          $touched
+     * @param array<string, string> $with
+     */
+    private function commit(string $id, array $touched, \Closure $make, string $says, array $with): Response
     {
         $here = $this->generateUrl('project', ['id' => $id]);
-        $this->toast->say($says, $with, $this->generateUrl('undo', ['key' => $key, 'back' => $here]));
+        $this->changes->commit($touched, $make, new Notice($says, $with, $here));
 
         return $this->redirect($here);
     }

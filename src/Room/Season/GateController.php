@@ -27,6 +27,7 @@ use Octavum\Core\Season\Sewn;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
+use Octavum\Store\Notice;
 use Octavum\Store\Plan;
 use Octavum\Store\Stash;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -88,13 +89,12 @@ final class GateController extends AbstractController
         if (!$entry->isSound() || null === $done) {
             return $this->page($answer, $role, $account, $entry, $said);
         }
-        $undo = $this->scissors->cut($account, $id, $claim, $record, $done, $said);
         $back = $this->generateUrl('project', ['id' => $id]);
-        $this->toast->say(
+        $this->scissors->cut($account, $id, $claim, $record, $done, $said, new Notice(
             '{cloth} is cut for {project}.',
             ['cloth' => $role->claim->cloth->name ?? '', 'project' => $answer->project->name],
-            $this->generateUrl('undo', ['key' => $undo, 'back' => $back]),
-        );
+            $back,
+        ));
 
         return $this->redirect($back);
     }

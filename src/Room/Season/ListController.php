@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\ListAnswer;
@@ -13,12 +12,11 @@ use Octavum\Core\Season\Project;
 use Octavum\Core\Season\SewingList;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
-use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\ListRecord;
 use Octavum\Store\Lists;
+use Octavum\Store\Notice;
 use Octavum\Store\Plan;
-use Octavum\Store\Removal;
-use Octavum\Store\TakeBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -33,10 +31,7 @@ final class ListController extends AbstractController
     public function __construct(
         private readonly Lists $lists,
         private readonly Plan $plan,
-        private readonly EntityManagerInterface $entities,
-        private readonly TakeBack $takeBack,
-        private readonly Removal $removal,
-        private readonly Toast $toast,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -68,23 +63,10 @@ final class ListController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->lists->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->out(
-            $record,
-            '{list} is taken out; its projects stay.',
-            ['list' => $record->name],
-            $this->generateUrl('list_restore', ['id' => $id]),
-        );
+        $here = $this->generateUrl('lists');
+        $this->changes->remove($record, new Notice('{list} is taken out; its projects stay.', ['list' => $record->name], $here));
 
-        return $this->redirectToRoute('lists');
-    }
-
-    #[Route('/{id}/restore', name: 'list_restore', methods: ['POST'])]
-    public function restore(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->lists->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->back($record, '{list} is back.', ['list' => $record->name]);
-
-        return $this->redirectToRoute('list', ['id' => $id]);
+        return $this->redirect($here);
     }
 
     private function page(Request $request, ?ListRecord $record, SewingList $list, Account $account): Response
@@ -107,20 +89,16 @@ final class ListController extends AbstractController
                 Revision::check($entry, $record->revision, array_diff_key($values, ['projects' => true]));
             }
             if ($entry->isSound()) {
-                $before = null === $record ? null : $this->takeBack->state([$record]);
-                $this->lists->store($read, $saved = $record ?? new ListRecord($account));
-                $this->entities->persist($saved);
-                $this->entities->flush();
-                $this->toast->say(
-                    '{list} is saved.',
-                    ['list' => $saved->name],
-                    null === $before
-                        ? $this->generateUrl('list_remove', ['id' => $saved->id])
-                        : $this->generateUrl('undo', [
-                            'key' => $this->takeBack->keep($before, [$saved]),
-                            'back' => $this->generateUrl('list', ['id' => $saved->id]),
-                        ]),
-                );
+                $saved = $record ?? new ListRecord($account);
+                $make = function () use ($read, $saved, $record): array {
+                    $this->lists->store($read, $saved);
+
+                    return null === $record ? [$saved] : [];
+                };
+                $here = $this->generateUrl('list', ['id' => $saved->id]);
+                $back = null === $record ? $this->generateUrl('lists') : $here;
+                $notice = new Notice('{list} is saved.', ['list' => $read->name], $back);
+                $this->changes->commit(null === $record ? [] : [$record], $make, $notice);
 
                 return $this->redirectToRoute('lists');
             }

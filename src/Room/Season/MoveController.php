@@ -9,15 +9,15 @@ use Octavum\Account\Account;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Input\Entry;
 use Octavum\Page\Back;
-use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\ClaimRecord;
 use Octavum\Store\ClothRecord;
+use Octavum\Store\Notice;
 use Octavum\Store\Plan;
 use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
 use Octavum\Store\SeasonRecord;
 use Octavum\Store\Sewings;
-use Octavum\Store\TakeBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -37,8 +37,7 @@ final class MoveController extends AbstractController
         private readonly Plan $plan,
         private readonly Sewings $sewings,
         private readonly EntityManagerInterface $entities,
-        private readonly TakeBack $takeBack,
-        private readonly Toast $toast,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -58,19 +57,26 @@ final class MoveController extends AbstractController
         $touched = [...array_values([$record->id => $record] + $ranked), ...$cloths];
         // a season that is there already is no part of the change
         $made = $this->entities->contains($season) ? [] : [$season];
-        $before = $this->takeBack->state($touched);
-        $record->season = $season;
-        $record->rank = max(1, $request->request->getInt('rank', \count($this->projects->ranked($season)) + 1));
-        foreach ($cloths as $cloth) {
-            $cloth->setAside = true;
-        }
-        $this->entities->persist($season);
-        $this->projects->renumber($record);
-        $this->projects->close($former);
+        $rank = max(1, $request->request->getInt('rank', \count($this->projects->ranked($season)) + 1));
+        $make = function () use ($record, $season, $former, $rank, $cloths, $made): array {
+            $record->season = $season;
+            $record->rank = $rank;
+            foreach ($cloths as $cloth) {
+                $cloth->setAside = true;
+            }
+            $this->entities->persist($season);
+            $this->projects->renumber($record);
+            $this->projects->close($former);
 
-        return $this->done($request, $record, '{project} is in {season} now.', $before, [...$touched, ...$made], [
-            'season' => $season->name,
-        ], $this->generateUrl('season', ['id' => $former->id]));
+            return $made;
+        };
+        $back = $this->generateUrl('season', ['id' => $former->id]);
+
+        return $this->commit($request, $touched, $make, new Notice(
+            '{project} is in {season} now.',
+            ['project' => $record->name, 'season' => $season->name],
+            $back,
+        ));
     }
 
     /** A dress becomes two separates of the same cloth, which go with more; what was planned is given up for them. */
@@ -82,23 +88,26 @@ final class MoveController extends AbstractController
         $named = static fn (string $name, string $else): string => mb_substr('' === $name ? $record->name.$else : $name, 0, 120);
         $names = [$named($entry->raw('first'), ', top'), $named($entry->raw('second'), ', skirt')];
         $ranked = array_values($this->projects->ranked($record->season));
-        $before = $this->takeBack->state([...$ranked, $record]);
-        $made = array_map(fn (string $name): ProjectRecord => $this->half($record, $name), $names);
-        $this->sewings->enter($record, ProjectState::GivenUp, implode(' + ', $names));
-        $this->entities->flush();
-        $at = $record->rank;
-        $this->projects->renumber($made[1]);
-        $made[0]->rank = $at;
-        $this->projects->renumber($made[0]);
+        $make = function () use ($record, $names): array {
+            $made = array_map(fn (string $name): ProjectRecord => $this->half($record, $name), $names);
+            $this->sewings->enter($record, ProjectState::GivenUp, implode(' + ', $names));
+            $this->entities->flush();
+            $at = $record->rank;
+            $this->projects->renumber($made[1]);
+            $made[0]->rank = $at;
+            $this->projects->renumber($made[0]);
 
-        return $this->done($request, $record, '{project} is two now: choose a pattern for each.', $before, [
-            ...$ranked,
-            $record,
-            ...array_merge(...array_map(
+            return array_merge(...array_map(
                 static fn (ProjectRecord $half): array => [$half, $half->current, ...$half->current->claims],
                 $made,
-            )),
-        ]);
+            ));
+        };
+
+        return $this->commit($request, [...$ranked, $record], $make, new Notice(
+            '{project} is two now: choose a pattern for each.',
+            ['project' => $record->name],
+            $this->generateUrl('season', ['id' => $record->season->id]),
+        ));
     }
 
     private function half(ProjectRecord $whole, string $name): ProjectRecord
@@ -167,26 +176,11 @@ final class MoveController extends AbstractController
         return array_values($cloths);
     }
 
-    /**
-     * @param array<string, array<string, mixed>> $before
-     * @param list<object>                        $touched
-     * @param array<string, string>               $with
-     */
-    private function done(
-        Request $request,
-        ProjectRecord $record,
-        string $says,
-        array $before,
-        array $touched,
-        array $with = [],
-        ?string $else = null,
-    ): Response {
-        $answer = Back::to($request, $else ?? $this->generateUrl('season', ['id' => $record->season->id]));
-        $key = $this->takeBack->keep($before, $touched);
-        $this->toast->say($says, ['project' => $record->name] + $with, $this->generateUrl('undo', [
-            'key' => $key,
-            'back' => $answer->getTargetUrl(),
-        ]));
+    /** @param list<object> $touched */
+    private function commit(Request $request, array $touched, \Closure $make, Notice $notice): Response
+    {
+        $answer = Back::to($request, $notice->back);
+        $this->changes->commit($touched, $make, new Notice($notice->message, $notice->with, $answer->getTargetUrl()));
 
         return $answer;
     }

@@ -36,7 +36,6 @@ final class OptionController extends AbstractController
         private readonly People $people,
         private readonly AccountSettings $settings,
         private readonly Toast $toast,
-        private readonly ProjectUndo $undo,
     ) {
     }
 
@@ -67,33 +66,6 @@ final class OptionController extends AbstractController
         throw $this->createNotFoundException();
     }
 
-    /** The option as it was before it was last saved, unless it was changed since. */
-    #[Route('/{option}/undo', name: 'option_undo', methods: ['POST'])]
-    public function undo(string $id, string $option, #[CurrentUser] Account $account): Response
-    {
-        [$record] = $this->mine->project($account, $id);
-        $stored = $this->mine->option($record, $option);
-        $before = $this->undo->take($stored);
-        if (null !== $before) {
-            $was = $this->form->read(
-                new Entry($before),
-                $option,
-                $this->projectForm->choices($account),
-                $account,
-                $this->people->all($account),
-            );
-            $this->store->saveOption($stored->past ? $was->letGo() : $was, $record, $stored, $account);
-        }
-        $this->toast->say(
-            null !== $before
-                ? 'The option of {project} is as it was before.'
-                : 'The option of {project} was changed since, so nothing is undone.',
-            ['project' => $record->name],
-        );
-
-        return $this->redirectToRoute('project', ['id' => $id]);
-    }
-
     private function page(
         Request $request,
         ProjectRecord $record,
@@ -113,10 +85,10 @@ final class OptionController extends AbstractController
                 Revision::check($entry, $stored->revision, $values);
             }
             if ($entry->isSound()) {
-                $saved = $this->store->saveOption($read, $record, $stored, $account);
-                $this->undo->offerOption($saved, null === $stored ? null : $values);
+                $here = $this->generateUrl('project', ['id' => $record->id]);
+                $this->store->saveOption($read, $record, $stored, $account, $here);
 
-                return $this->redirectToRoute('project', ['id' => $record->id]);
+                return $this->redirect($here);
             }
         }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Account\SentenceWriter;
@@ -15,8 +14,8 @@ use Octavum\Document\DecisionCodec;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
-use Octavum\Store\Removal;
-use Octavum\Store\TakeBack;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -32,9 +31,7 @@ final class OptionStepController extends AbstractController
     public function __construct(
         private readonly MyProject $mine,
         private readonly AccountSettings $settings,
-        private readonly EntityManagerInterface $entities,
-        private readonly TakeBack $takeBack,
-        private readonly Removal $removal,
+        private readonly ChangeLog $changes,
         private readonly Toast $toast,
         private readonly SentenceWriter $sentences,
     ) {
@@ -55,24 +52,24 @@ final class OptionStepController extends AbstractController
 
             return $this->redirectToRoute('project', ['id' => $id]);
         }
-        $touched = [$record, ...$record->options];
-        $before = $this->takeBack->state($touched);
         $decision = new Decision(
             $clock->now(),
             $this->called($project, $option),
             $this->called($project, null),
             $entry->text('reason', 500),
         );
-        $record->current = $stored;
-        $stored->hangsOn = '';
-        $stored->past = false;
-        $record->decisions = [...$record->decisions, ...(new DecisionCodec())->write([$decision])];
-        foreach ($entry->boolean('keep') ? [] : $record->others() as $other) {
-            $other->past = true;
-        }
-        $this->entities->flush();
+        $keep = $entry->boolean('keep');
+        $make = static function () use ($record, $stored, $decision, $keep): void {
+            $record->current = $stored;
+            $stored->hangsOn = '';
+            $stored->past = false;
+            $record->decisions = [...$record->decisions, ...(new DecisionCodec())->write([$decision])];
+            foreach ($keep ? [] : $record->others() as $other) {
+                $other->past = true;
+            }
+        };
 
-        return $this->said($id, '{option} leads {project} now.', $before, $touched, [
+        return $this->commit($id, [$record, ...$record->options], $make, '{option} leads {project} now.', [
             'project' => $record->name,
             'option' => $decision->took,
         ]);
@@ -101,57 +98,37 @@ final class OptionStepController extends AbstractController
     public function remove(string $id, string $option, #[CurrentUser] Account $account): Response
     {
         [$record] = $this->mine->project($account, $id);
-        $this->removal->out(
-            $this->mine->option($record, $option),
-            'An option of {project} is taken out.',
-            ['project' => $record->name],
-            $this->generateUrl('option_restore', ['id' => $id, 'option' => $option]),
-        );
+        $here = $this->generateUrl('project', ['id' => $id]);
+        $notice = new Notice('An option of {project} is taken out.', ['project' => $record->name], $here);
+        $this->changes->remove($this->mine->option($record, $option), $notice);
 
-        return $this->redirectToRoute('project', ['id' => $id]);
-    }
-
-    #[Route('/restore', name: 'option_restore', methods: ['POST'])]
-    public function restore(string $id, string $option, #[CurrentUser] Account $account): Response
-    {
-        [$record] = $this->mine->project($account, $id);
-        $stored = $this->mine->option($record, $option, removed: true);
-        $this->removal->back($stored, 'The option of {project} is back.', ['project' => $record->name]);
-
-        return $this->redirectToRoute('project', ['id' => $id]);
+        return $this->redirect($here);
     }
 
     private function put(Account $account, string $id, string $option, bool $past, string $message): Response
     {
         [$record, $project] = $this->mine->project($account, $id);
         $stored = $this->mine->option($record, $option);
-        $before = $this->takeBack->state([$stored]);
-        $stored->past = $past;
-        $this->entities->flush();
+        $make = static function () use ($stored, $past): void {
+            $stored->past = $past;
+        };
 
-        return $this->said($id, $message, $before, [$stored], [
+        return $this->commit($id, [$stored], $make, $message, [
             'project' => $record->name,
             'option' => $this->called($project, $option),
         ]);
     }
 
     /**
-     * @param array<string, array<string, mixed>> $before
-     * @param list<object>                        $touched
-     * @param array<string, string>               $with
+     * @param list<object>          $touched
+     * @param array<string, string> $with
      */
-    private function said(string $id, string $message, array $before, array $touched, array $with): Response
+    private function commit(string $id, array $touched, \Closure $make, string $message, array $with): Response
     {
-        $this->toast->say(
-            $message,
-            $with,
-            $this->generateUrl('undo', [
-                'key' => $this->takeBack->keep($before, $touched),
-                'back' => $this->generateUrl('project', ['id' => $id]),
-            ]),
-        );
+        $here = $this->generateUrl('project', ['id' => $id]);
+        $this->changes->commit($touched, $make, new Notice($message, $with, $here));
 
-        return $this->redirectToRoute('project', ['id' => $id]);
+        return $this->redirect($here);
     }
 
     /** As it stands in the history. */

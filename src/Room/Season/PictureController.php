@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Season\Picture;
@@ -12,8 +11,9 @@ use Octavum\Document\PictureCodec;
 use Octavum\Files\FileShelf;
 use Octavum\Files\Intake;
 use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Octavum\Store\ProjectRecord;
-use Octavum\Store\TakeBack;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -30,8 +30,7 @@ final class PictureController extends AbstractController
         private readonly MyProject $mine,
         private readonly PictureCodec $codec,
         private readonly FileShelf $shelf,
-        private readonly TakeBack $takeBack,
-        private readonly EntityManagerInterface $entities,
+        private readonly ChangeLog $changes,
         private readonly ClockInterface $clock,
         private readonly Toast $toast,
     ) {
@@ -49,11 +48,12 @@ final class PictureController extends AbstractController
         } catch (Unreadable $unreadable) {
             return $this->said($id, $unreadable->sentence->message, array_filter($unreadable->sentence->with, is_string(...)));
         }
-        $before = $this->takeBack->state([$record]);
         $note = mb_substr(trim($request->request->getString('note')), 0, 200);
-        $record->pictures = $this->codec->write([...$project->pictures, new Picture($file->id, $note)]);
+        $make = function () use ($record, $project, $file, $note): void {
+            $record->pictures = $this->codec->write([...$project->pictures, new Picture($file->id, $note)]);
+        };
 
-        return $this->kept($record, $before, 'The picture is kept with {project}, without what the camera wrote into it.');
+        return $this->commit($record, $make, 'The picture is kept with {project}, without what the camera wrote into it.');
     }
 
     #[Route('/{file}/remove', name: 'picture_remove')]
@@ -61,24 +61,20 @@ final class PictureController extends AbstractController
     {
         [$record, $project] = $this->mine->project($account, $id);
         $known = $this->shelf->oneOf($account, $file) ?? throw $this->createNotFoundException();
-        $before = $this->takeBack->state([$record, $known]);
         $left = array_filter($project->pictures, static fn (Picture $picture): bool => $picture->file !== $file);
-        $record->pictures = $this->codec->write(array_values($left));
-        $known->removedAt = $this->clock->now();
+        $make = function () use ($record, $left, $known): void {
+            $record->pictures = $this->codec->write(array_values($left));
+            $known->removedAt = $this->clock->now();
+        };
 
-        return $this->kept($record, $before, 'The picture is taken out of {project}.', [$known]);
+        return $this->commit($record, $make, 'The picture is taken out of {project}.', [$known]);
     }
 
-    /**
-     * @param array<string, array<string, mixed>> $before as TakeBack gave it
-     * @param list<object>                        $others that were changed with it
-     */
-    private function kept(ProjectRecord $record, array $before, string $says, array $others = []): Response
+    /** @param list<object> $others that are changed with it */
+    private function commit(ProjectRecord $record, \Closure $make, string $says, array $others = []): Response
     {
-        $this->entities->flush();
         $here = $this->generateUrl('project', ['id' => $record->id]);
-        $key = $this->takeBack->keep($before, [$record, ...$others]);
-        $this->toast->say($says, ['project' => $record->name], $this->generateUrl('undo', ['key' => $key, 'back' => $here]));
+        $this->changes->commit([$record, ...$others], $make, new Notice($says, ['project' => $record->name], $here));
 
         return $this->redirect($here);
     }

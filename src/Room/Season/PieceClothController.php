@@ -42,10 +42,8 @@ final class PieceClothController extends AbstractController
         private readonly MyProject $mine,
         private readonly ProjectPages $pages,
         private readonly ProjectForm $form,
-        private readonly OptionForm $options,
         private readonly ClaimForm $claims,
         private readonly ProjectStore $store,
-        private readonly ProjectUndo $undo,
         private readonly Plan $plan,
         private readonly Stash $stash,
         private readonly AccountSettings $settings,
@@ -75,7 +73,7 @@ final class PieceClothController extends AbstractController
             if ($entry->isSound() && null !== $to) {
                 $pieces = array_map(static fn (array $one): Piece => $one[0], $way->pieces());
                 $claims = (new HandedOut($pieces))->to($way->current->claims, $names, $to);
-                $this->save($record, $option, $project, $way, $claims, $choices, $account);
+                $this->save($record, $option, $project, $way, $claims, $here, $account);
 
                 return $this->redirect($here);
             }
@@ -120,18 +118,13 @@ final class PieceClothController extends AbstractController
         Project $project,
         Project $way,
         array $claims,
-        Choices $choices,
+        string $here,
         Account $account,
     ): void {
-        $system = $this->settings->of($account)->system;
         $made = $way->current->claiming($claims);
-        if (null === $option) {
-            $before = $this->form->values($project, $choices, $system);
-            $this->undo->offer($this->store->save($project->made($made), $record, $account), $before);
-        } else {
-            $before = $this->options->values($way->current, $choices, $system);
-            $this->undo->offerOption($this->store->saveOption($made, $record, $option, $account), $before);
-        }
+        null === $option
+            ? $this->store->save($project->made($made), $record, $account, $here)
+            : $this->store->saveOption($made, $record, $option, $account, $here);
     }
 
     /** The cuts from which the pieces that are pressed could come. */

@@ -13,7 +13,6 @@ use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
-use Octavum\Page\Toast;
 use Octavum\Store\Library;
 use Octavum\Store\People;
 use Octavum\Store\Plan;
@@ -44,8 +43,6 @@ final class ProjectController extends AbstractController
         private readonly Plan $plan,
         private readonly Stash $stash,
         private readonly AccountSettings $settings,
-        private readonly Toast $toast,
-        private readonly ProjectUndo $undo,
         private readonly People $people,
     ) {
     }
@@ -146,27 +143,6 @@ final class ProjectController extends AbstractController
         ]);
     }
 
-    /** The project as it was before it was last saved, unless it was changed since. */
-    #[Route('/{id}/undo', name: 'project_undo', methods: ['POST'])]
-    public function undo(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $project = $this->plan->project($account, $id) ?? throw $this->createNotFoundException();
-        $before = $this->undo->take($record);
-        if (null === $before) {
-            $this->toast->say('{project} was changed since, so nothing is undone.', ['project' => $record->name]);
-
-            return $this->redirectToRoute('project', ['id' => $id]);
-        }
-        $seasons = $this->seasons($this->plan->seasons($account));
-        $people = $this->people->all($account);
-        $was = $this->form->read(new Entry($before), $project, $seasons, $people, $this->form->choices($account), $account);
-        $this->store->save($was, $record, $account);
-        $this->toast->say('{project} is as it was before.', ['project' => $record->name]);
-
-        return $this->redirectToRoute('project', ['id' => $id]);
-    }
-
     /**
      * @param list<Project>      $projects of all seasons; none for a new project, which has no answer yet
      * @param list<SeasonRecord> $seasons
@@ -189,8 +165,10 @@ final class ProjectController extends AbstractController
                 Revision::check($entry, $record->revision, $values);
             }
             if ($entry->isSound()) {
-                $saved = $this->store->save($changed, $record, $account);
-                $this->undo->offer($saved, null === $record ? null : $values);
+                $back = null === $record
+                    ? $this->generateUrl('season', ['id' => $changed->season->id])
+                    : $this->generateUrl('project', ['id' => $record->id]);
+                $saved = $this->store->save($changed, $record, $account, $back);
 
                 return match (true) {
                     $entry->has('more') => $this->redirectToRoute('option_new', ['id' => $saved->id]),

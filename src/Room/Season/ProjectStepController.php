@@ -4,17 +4,15 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Remedy\Remedy;
 use Octavum\Page\Back;
-use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
-use Octavum\Store\Removal;
 use Octavum\Store\Stash;
-use Octavum\Store\TakeBack;
 use Octavum\Store\VersionRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -29,10 +27,7 @@ final class ProjectStepController extends AbstractController
     public function __construct(
         private readonly ProjectRepository $projects,
         private readonly Stash $stash,
-        private readonly EntityManagerInterface $entities,
-        private readonly Removal $removal,
-        private readonly Toast $toast,
-        private readonly TakeBack $takeBack,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -43,11 +38,11 @@ final class ProjectStepController extends AbstractController
         $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $role = Role::tryFrom($request->request->getString('role')) ?? throw $this->createNotFoundException();
         $option = $record->current;
-        $before = $this->takeBack->state([$option]);
-        $option->declined = array_values(array_unique([...$option->declined, $role->value]));
-        $this->entities->flush();
+        $make = static function () use ($option, $role): void {
+            $option->declined = array_values(array_unique([...$option->declined, $role->value]));
+        };
 
-        return $this->taken($request, $record, '{project} is sewn without that on purpose.', $this->takeBack->keep($before, [$option]));
+        return $this->commit($request, $record, [$option], $make, '{project} is sewn without that on purpose.');
     }
 
     #[Route('/{id}/move', name: 'project_move', methods: ['POST'])]
@@ -55,11 +50,12 @@ final class ProjectStepController extends AbstractController
     {
         $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $ranked = array_values($this->projects->ranked($record->season));
-        $before = $this->takeBack->state($ranked);
-        $record->rank = max(1, $record->rank - 1);
-        $this->projects->renumber($record);
+        $make = function () use ($record): void {
+            $record->rank = max(1, $record->rank - 1);
+            $this->projects->renumber($record);
+        };
 
-        return $this->taken($request, $record, '{project} is moved up.', $this->takeBack->keep($before, $ranked));
+        return $this->commit($request, $record, $ranked, $make, '{project} is moved up.');
     }
 
     /** One of the ways out of a shortfall: another cut, or another version. */
@@ -69,63 +65,53 @@ final class ProjectStepController extends AbstractController
         $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $subject = $request->request->getString('subject');
         $option = $record->current;
-        $touched = [$option, ...$option->claims];
-        $before = $this->takeBack->state($touched);
         if (Remedy::TakeVersion->value === $request->request->getString('remedy')) {
             $versions = $option->version?->pattern->versions->getValues() ?? [];
-            $option->version =
-                array_values(array_filter($versions, static fn (VersionRecord $version): bool => $version->id === $subject))[0]
+            $version = array_values(array_filter($versions, static fn (VersionRecord $version): bool => $version->id === $subject))[0]
                 ?? throw $this->createNotFoundException();
+            $make = static function () use ($option, $version): void {
+                $option->version = $version;
+            };
         } else {
             $cut = $this->stash->record($account, $subject) ?? throw $this->createNotFoundException();
-            foreach ($option->claims as $claim) {
-                if ($claim->id === $request->request->getString('claim') && null !== $claim->cut && $claim->cut->cloth === $cut->cloth) {
-                    $claim->cut = $cut;
+            $wanted = $request->request->getString('claim');
+            $make = static function () use ($option, $cut, $wanted): void {
+                foreach ($option->claims as $claim) {
+                    if ($claim->id === $wanted && null !== $claim->cut && $claim->cut->cloth === $cut->cloth) {
+                        $claim->cut = $cut;
+                    }
                 }
-            }
+            };
         }
-        $this->entities->flush();
+        $here = $this->generateUrl('project', ['id' => $id]);
 
-        return $this->taken(
-            $request,
-            $record,
-            '{project} is changed.',
-            $this->takeBack->keep($before, $touched),
-            $this->generateUrl('project', ['id' => $id]),
-        );
+        return $this->commit($request, $record, [$option, ...$option->claims], $make, '{project} is changed.', $here);
     }
 
     #[Route('/{id}/remove', name: 'project_remove', methods: ['POST'])]
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->out(
-            $record,
-            '{project} is taken off the plan.',
-            ['project' => $record->name],
-            $this->generateUrl('project_restore', ['id' => $id]),
-        );
+        $here = $this->generateUrl('season', ['id' => $record->season->id]);
+        $this->changes->remove($record, new Notice('{project} is taken off the plan.', ['project' => $record->name], $here));
 
-        return $this->redirectToRoute('season', ['id' => $record->season->id]);
+        return $this->redirect($here);
     }
 
-    #[Route('/{id}/restore', name: 'project_restore', methods: ['POST'])]
-    public function restore(string $id, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->projects->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->back($record, '{project} is back on the plan.', ['project' => $record->name]);
-
-        return $this->redirectToRoute('season', ['id' => $record->season->id]);
-    }
-
-    private function taken(Request $request, ProjectRecord $record, string $message, string $key, ?string $else = null): Response
-    {
+    /**
+     * @param list<object> $touched
+     * @param ?string      $else    where it leads when the request does not say; null for the season
+     */
+    private function commit(
+        Request $request,
+        ProjectRecord $record,
+        array $touched,
+        \Closure $make,
+        string $says,
+        ?string $else = null,
+    ): Response {
         $answer = Back::to($request, $else ?? $this->generateUrl('season', ['id' => $record->season->id]));
-        $this->toast->say(
-            $message,
-            ['project' => $record->name],
-            $this->generateUrl('undo', ['key' => $key, 'back' => $answer->getTargetUrl()]),
-        );
+        $this->changes->commit($touched, $make, new Notice($says, ['project' => $record->name], $answer->getTargetUrl()));
 
         return $answer;
     }

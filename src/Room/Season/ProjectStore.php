@@ -6,11 +6,14 @@ namespace Octavum\Room\Season;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
+use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Copy;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\ClaimRecord;
 use Octavum\Store\CopyRecord;
+use Octavum\Store\Notice;
 use Octavum\Store\OptionRecord;
 use Octavum\Store\PersonRecord;
 use Octavum\Store\ProjectMapper;
@@ -30,38 +33,83 @@ final readonly class ProjectStore
         private ProjectMapper $mapper,
         private Stash $stash,
         private Sewings $sewings,
+        private ChangeLog $changes,
     ) {
     }
 
-    /** @param ?ProjectRecord $record null for a new one */
-    public function save(Project $project, ?ProjectRecord $record, Account $account): ProjectRecord
+    /**
+     * @param ?ProjectRecord $record null for a new one
+     * @param string         $back   where undoing leads
+     */
+    public function save(Project $project, ?ProjectRecord $record, Account $account, string $back): ProjectRecord
     {
         $season = $this->season($project, $account);
-        $record ??= new ProjectRecord($season);
-        $record->season = $season;
-        $was = $record->state;
-        $this->mapper->store($project, $record);
-        $record->state = $was;
-        $this->sewings->enter($record, $project->state);
-        $record->person = null === $project->person ? null : $this->entities->getReference(PersonRecord::class, $project->person->id);
-        $this->entities->persist($record);
-        $this->fill($record->current, $project->current, $account);
-        $this->entities->flush();
-        $this->projects->renumber($record);
+        $saved = $record ?? new ProjectRecord($season);
+        $touched = null === $record ? [] : [$record, ...$this->parts($record->current)];
+        $ranked = [...$this->projects->ranked($saved->season), ...$this->projects->ranked($season)];
+        $make = function () use ($project, $saved, $season, $account, $touched): array {
+            $saved->season = $season;
+            $was = $saved->state;
+            $this->mapper->store($project, $saved);
+            $saved->state = $was;
+            $this->sewings->enter($saved, $project->state);
+            $saved->person = null === $project->person ? null : $this->entities->getReference(PersonRecord::class, $project->person->id);
+            $this->entities->persist($saved);
+            $this->fill($saved->current, $project->current, $account);
+            $this->entities->flush();
+            $this->projects->renumber($saved);
 
-        return $record;
+            return $this->made([$saved, ...$this->parts($saved->current)], $touched);
+        };
+        $notice = new Notice('{project} is saved.', ['project' => $project->name], $back);
+        $this->changes->commit([...$touched, ...array_values(array_diff_key($ranked, [$saved->id => 0]))], $make, $notice, ['changes']);
+
+        return $saved;
     }
 
-    /** @param ?OptionRecord $record null for a new one */
-    public function saveOption(Option $option, ProjectRecord $project, ?OptionRecord $record, Account $account): OptionRecord
+    /**
+     * @param ?OptionRecord $record null for a new one
+     * @param string        $back   where undoing leads
+     */
+    public function saveOption(Option $option, ProjectRecord $project, ?OptionRecord $record, Account $account, string $back): OptionRecord
     {
-        $record ??= new OptionRecord($project);
-        $this->mapper->storeOption($option, $record);
-        $this->entities->persist($record);
-        $this->fill($record, $option, $account);
-        $this->entities->flush();
+        $saved = $record ?? new OptionRecord($project);
+        $touched = null === $record ? [] : $this->parts($record);
+        $make = function () use ($option, $saved, $account, $touched): array {
+            $this->mapper->storeOption($option, $saved);
+            $this->entities->persist($saved);
+            $this->fill($saved, $option, $account);
 
-        return $record;
+            return $this->made($this->parts($saved), $touched);
+        };
+        $notice = new Notice('The option of {project} is saved.', ['project' => $project->name], $back);
+        $this->changes->commit($touched, $make, $notice, ['changes']);
+
+        return $saved;
+    }
+
+    /** @return list<object> the option, its claims and its copies */
+    private function parts(OptionRecord $option): array
+    {
+        $copies = [];
+        foreach ($option->claims as $claim) {
+            if (null !== $claim->copy) {
+                $copies[$claim->copy->id] = $claim->copy;
+            }
+        }
+
+        return [$option, ...$option->claims, ...array_values($copies)];
+    }
+
+    /**
+     * @param list<object> $now
+     * @param list<object> $before
+     *
+     * @return list<object> those that were not there before
+     */
+    private function made(array $now, array $before): array
+    {
+        return array_values(array_filter($now, static fn (object $record): bool => !\in_array($record, $before, true)));
     }
 
     private function season(Project $project, Account $account): SeasonRecord
@@ -76,51 +124,59 @@ final readonly class ProjectStore
     }
 
     /**
-     * Gives it its version, and its claims in place of those it had; a lay goes over to the claim for the same role or pieces, and the
-     * same one of several, and so does what was said at the gate, while it is the same cut.
+     * Gives an option its version, copies and claims. A claim for the same role or pieces of the same copy stays the one it was, with
+     * its lay, and what was said at the gate or really used stays while it is the same cut.
      */
     private function fill(OptionRecord $record, Option $option, Account $account): void
     {
         $record->version = null === $option->version ? null : $this->entities->getReference(VersionRecord::class, $option->version->id);
         ++$record->changes;
-        $lays = $copies = $gates = $taken = [];
-        foreach ($record->claims->toArray() as $claim) {
-            if (null !== $claim->copy) {
-                $copies[$claim->copy->id] = $claim->copy;
+        $copies = array_values(array_filter($this->parts($record), static fn (object $part): bool => $part instanceof CopyRecord));
+        $claims = $record->claims->toArray();
+        foreach ([new Copy(claims: $option->claims), ...$option->copies] as $at => $copy) {
+            $stored = 0 === $at ? null : $copies[$at - 1] ?? new CopyRecord($record);
+            if (null !== $stored) {
+                $stored->person = null === $copy->person ? null : $this->entities->getReference(PersonRecord::class, $copy->person->id);
+                [$stored->size, $stored->gradedTo] = [$copy->size, $copy->gradedTo];
+                $this->entities->persist($stored);
             }
-            $at = null === $claim->copy ? 0 : (int) array_search($claim->copy->id, array_keys($copies), true) + 1;
-            $lays[$at.$claim->place()] ??= $claim->lay;
-            $where = $at.$claim->place().' '.($claim->cut->id ?? '');
-            $gates[$where] = $claim->gate;
-            $taken[$where][] = [$claim->used, $claim->asked];
+            foreach ($copy->claims as $claim) {
+                $known = $this->known($claims, $claim, $stored);
+                $claims = array_filter($claims, static fn (ClaimRecord $one): bool => $one !== $known);
+                $this->store($claim, $known ?? new ClaimRecord($record, $stored), $account);
+            }
+        }
+        foreach ($claims as $claim) {
             $record->claims->removeElement($claim);
         }
-        foreach ($copies as $copy) {
+        foreach (\array_slice($copies, \count($option->copies)) as $copy) {
             $this->entities->remove($copy);
-        }
-        foreach ([new Copy(claims: $option->claims), ...$option->copies] as $at => $copy) {
-            $line = 0 === $at ? null : $this->copy($copy, $record);
-            foreach ($copy->claims as $claim) {
-                $stored = new ClaimRecord($record, $line);
-                $stored->lay = $lays[$at.$claim->place()] ?? null;
-                unset($lays[$at.$claim->place()]);
-                $this->mapper->storeClaim($claim, $stored);
-                $where = $at.$claim->place().' '.($claim->cut->id ?? '');
-                $stored->gate = $gates[$where] ?? [];
-                if ($claim->cutOut && isset($taken[$where][0])) {
-                    [$stored->used, $stored->asked] = array_shift($taken[$where]);
-                }
-                $stored->cut = null === $claim->cut ? null : $this->stash->record($account, $claim->cut->id);
-            }
         }
     }
 
-    private function copy(Copy $copy, OptionRecord $option): CopyRecord
+    /**
+     * The stored claim that a typed one stands for, of several the one on the same cut.
+     *
+     * @param array<ClaimRecord> $claims that are left
+     */
+    private function known(array $claims, Claim $claim, ?CopyRecord $copy): ?ClaimRecord
     {
-        $record = new CopyRecord($option);
-        $record->person = null === $copy->person ? null : $this->entities->getReference(PersonRecord::class, $copy->person->id);
-        [$record->size, $record->gradedTo] = [$copy->size, $copy->gradedTo];
+        $alike = array_filter(
+            $claims,
+            static fn (ClaimRecord $one): bool => $one->copy === $copy && $one->place() === $claim->place(),
+        );
+        $onCut = array_filter($alike, static fn (ClaimRecord $one): bool => $one->cut?->id === $claim->cut?->id);
 
-        return $record;
+        return array_values($onCut)[0] ?? array_values($alike)[0] ?? null;
+    }
+
+    private function store(Claim $claim, ClaimRecord $record, Account $account): void
+    {
+        $isSame = $record->cut?->id === $claim->cut?->id;
+        [$gate, $used, $asked] = [$record->gate, $record->used, $record->asked];
+        $this->mapper->storeClaim($claim, $record);
+        $record->gate = $isSame ? $gate : [];
+        [$record->used, $record->asked] = $isSame && $claim->cutOut ? [$used, $asked] : [null, null];
+        $record->cut = null === $claim->cut ? null : $this->stash->record($account, $claim->cut->id);
     }
 }

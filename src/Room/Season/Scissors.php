@@ -8,13 +8,14 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\ProjectState;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\ClaimRecord;
 use Octavum\Store\ClothMapper;
 use Octavum\Store\CutRecord;
+use Octavum\Store\Notice;
 use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
 use Octavum\Store\Sewings;
-use Octavum\Store\TakeBack;
 use Symfony\Component\Clock\ClockInterface;
 
 /** Writes what was said at the gate, and cuts: ledger, remnants, claim and project in one transaction, all or nothing. */
@@ -24,7 +25,7 @@ final readonly class Scissors
         private ProjectRepository $projects,
         private ClothMapper $cloths,
         private EntityManagerInterface $entities,
-        private TakeBack $takeBack,
+        private ChangeLog $changes,
         private Sewings $sewings,
         private ClockInterface $clock,
     ) {
@@ -42,47 +43,38 @@ final readonly class Scissors
         $this->entities->flush();
     }
 
-    /**
-     * @param array<string, string> $said
-     *
-     * @return string a key to take it back by
-     */
-    public function cut(Account $account, string $project, string $claim, CutRecord $cut, Taken $taken, array $said): string
+    /** @param array<string, string> $said */
+    public function cut(Account $account, string $project, string $claim, CutRecord $cut, Taken $taken, array $said, Notice $notice): void
     {
         $record = $this->project($account, $project);
         $claimed = $this->claim($record, $claim);
-        $note = $record->name.('' === $taken->spoilt ? '' : '; '.$taken->spoilt);
-        $before = $this->takeBack->state([$record, $claimed, $cut]);
-        $was = $this->cloths->cut($cut);
-        $made = [];
-        foreach ($taken->remnants as [$length, $width]) {
-            $remnant = new CutRecord($cut->cloth);
-            $this->cloths->storeCut($was->remnant($length, $width, $this->today(), $record->name), $remnant);
-            $remnant->removedAt = $this->clock->now();
-            $this->entities->persist($remnant);
-            $made[] = $remnant;
-        }
-        // taken back, they are thrown away
-        $before += $this->takeBack->state($made);
-        foreach ($made as $remnant) {
-            $remnant->removedAt = null;
-        }
-        $this->cloths->storeCut($was->cutOff($taken->used, $this->today(), $note), $cut);
-        $claimed->gate = $said;
-        $claimed->cutOut = true;
-        $again = null === $taken->again ? [] : [$this->again($claimed, $taken->again)];
-        [$claimed->used, $claimed->asked] = [$taken->used->micrometres, $taken->asked?->micrometres];
-        ++$record->changes;
-        $open = array_filter(
-            $record->current->claims->toArray(),
-            static fn (ClaimRecord $one): bool => !$one->cutOut && (null !== $one->cut || null !== $one->buy),
-        );
-        if (!$record->state->isCut()) {
-            $this->sewings->enter($record, [] === $open ? ProjectState::Cut : ProjectState::Ready);
-        }
-        $this->entities->flush();
+        $make = function () use ($record, $claimed, $cut, $taken, $said): array {
+            $note = $record->name.('' === $taken->spoilt ? '' : '; '.$taken->spoilt);
+            $was = $this->cloths->cut($cut);
+            $made = [];
+            foreach ($taken->remnants as [$length, $width]) {
+                $made[] = $remnant = new CutRecord($cut->cloth);
+                $this->cloths->storeCut($was->remnant($length, $width, $this->today(), $record->name), $remnant);
+            }
+            $this->cloths->storeCut($was->cutOff($taken->used, $this->today(), $note), $cut);
+            $claimed->gate = $said;
+            $claimed->cutOut = true;
+            [$claimed->used, $claimed->asked] = [$taken->used->micrometres, $taken->asked?->micrometres];
+            if (null !== $taken->again) {
+                $made[] = $this->again($claimed, $taken->again);
+            }
+            ++$record->changes;
+            $open = array_filter(
+                $record->current->claims->toArray(),
+                static fn (ClaimRecord $one): bool => !$one->cutOut && (null !== $one->cut || null !== $one->buy),
+            );
+            if (!$record->state->isCut()) {
+                $this->sewings->enter($record, [] === $open ? ProjectState::Cut : ProjectState::Ready);
+            }
 
-        return $this->takeBack->keep($before, [$record, $claimed, $cut, ...$made, ...$again], ['changes']);
+            return $made;
+        };
+        $this->changes->commit([$record, $claimed, $cut], $make, $notice, ['changes']);
     }
 
     /** What was spoilt claims its cloth once more, so that the plan says whether there is enough. */
@@ -91,7 +83,6 @@ final readonly class Scissors
         $claim = new ClaimRecord($spoilt->option, $spoilt->copy);
         [$claim->role, $claim->cut, $claim->pieces] = [$spoilt->role, $spoilt->cut, $spoilt->pieces];
         $claim->stated = $length->micrometres;
-        $this->entities->persist($claim);
 
         return $claim;
     }

@@ -17,6 +17,8 @@ use Octavum\Core\Season\WhatChanged;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Octavum\Store\Plan;
 use Octavum\Store\ProjectMapper;
 use Octavum\Store\ProjectRepository;
@@ -39,6 +41,7 @@ final class SeasonController extends AbstractController
         private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
         private readonly Toast $toast,
+        private readonly ChangeLog $changes,
         private readonly ClockInterface $clock,
     ) {
     }
@@ -142,11 +145,12 @@ final class SeasonController extends AbstractController
             return $this->redirectToRoute('season', ['id' => $id], Response::HTTP_SEE_OTHER);
         }
         $order = array_values(array_intersect(explode(',', $request->request->getString('order')), array_keys($before)));
-        $rank = 0;
-        foreach ([...$order, ...array_diff(array_keys($before), $order)] as $project) {
-            $before[$project]->rank = ++$rank;
-        }
-        $this->entities->flush();
+        $make = static function () use ($order, $before): void {
+            foreach ([...$order, ...array_diff(array_keys($before), $order)] as $place => $project) {
+                $before[$project]->rank = $place + 1;
+            }
+        };
+        $this->changes->commit(array_values($before), $make, null);
         if ($request->request->has('undone')) {
             $this->toast->say('The rank is as it was.');
         }
@@ -201,20 +205,25 @@ final class SeasonController extends AbstractController
                 Revision::check($entry, $record->revision, $values);
             }
             if ($entry->isSound() && null !== $starts && null !== $weeks && null !== $minutes) {
-                $record ??= new SeasonRecord($account, $starts);
-                $record->name = $name;
-                $record->starts = $starts;
-                $record->weeks = $weeks;
-                $record->minutesPerWeek = $minutes;
-                $record->most = $most;
-                $record->notes = $entry->text('notes');
-                $record->off = array_values(array_intersect(range(1, $weeks), array_map(intval(...), $entry->rows('off'))));
-                $this->entities->persist($record);
-                $account->season = $record->id;
-                $this->entities->flush();
-                $this->toast->say('{season} is saved.', ['season' => $name]);
+                $saved = $record ?? new SeasonRecord($account, $starts);
+                $make = static function () use ($saved, $record, $account, $entry, $name, $starts, $weeks, $minutes, $most): array {
+                    $saved->name = $name;
+                    $saved->starts = $starts;
+                    $saved->weeks = $weeks;
+                    $saved->minutesPerWeek = $minutes;
+                    $saved->most = $most;
+                    $saved->notes = $entry->text('notes');
+                    $saved->off = array_values(array_intersect(range(1, $weeks), array_map(intval(...), $entry->rows('off'))));
+                    $account->season = $saved->id;
 
-                return $this->redirectToRoute('season', ['id' => $record->id]);
+                    return null === $record ? [$saved] : [];
+                };
+                $here = $this->generateUrl('season', ['id' => $saved->id]);
+                $back = null === $record ? $this->generateUrl('season') : $here;
+                $notice = new Notice('{season} is saved.', ['season' => $name], $back);
+                $this->changes->commit(null === $record ? [] : [$record], $make, $notice);
+
+                return $this->redirect($here);
             }
         }
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Settings;
 
 use Octavum\Account\Account;
-use Octavum\Store\TakeBack;
+use Octavum\Store\ChangeLog;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -15,8 +15,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class ChangesController extends AbstractController
 {
     #[Route('/changes', name: 'changes', methods: ['GET'])]
-    public function show(TakeBack $takeBack, #[CurrentUser] Account $account): Response
+    public function show(ChangeLog $changes, #[CurrentUser] Account $account): Response
     {
-        return $this->render('account/changes.html.twig', ['changes' => $takeBack->changes($account)]);
+        return $this->render('account/changes.html.twig', ['changes' => $changes->newest($account)]);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Settings;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Match\Sewist;
@@ -14,8 +13,8 @@ use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Document\SettingsCodec;
 use Octavum\Input\Entry;
-use Octavum\Page\Toast;
-use Octavum\Store\TakeBack;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -30,15 +29,12 @@ final class SewingController extends AbstractController
         Request $request,
         AccountSettings $settings,
         SettingsCodec $codec,
-        EntityManagerInterface $entities,
-        TakeBack $takeBack,
-        Toast $toast,
+        ChangeLog $changes,
         #[CurrentUser] Account $account,
     ): Response {
         $entry = new Entry($request->request->all());
         $was = $settings->of($account);
-        $before = $takeBack->state([$account]);
-        $account->settings = $codec->write(new Settings(
+        $changed = new Settings(
             $was->system,
             $was->counter,
             $was->currency,
@@ -52,11 +48,12 @@ final class SewingController extends AbstractController
                 self::ticked($entry, 'lacks', Tool::cases()),
                 $entry->choice('toiles', ToileSchool::class) ?? $was->sewist->toiles,
             ),
-        ));
-        $entities->flush();
+        );
+        $make = static function () use ($account, $codec, $changed): void {
+            $account->settings = $codec->write($changed);
+        };
         $back = $this->generateUrl('settings').'#sewing';
-        $undo = $this->generateUrl('undo', ['key' => $takeBack->keep($before, [$account]), 'back' => $back]);
-        $toast->say('How you sew is saved.', [], $undo);
+        $changes->commit([$account], $make, new Notice('How you sew is saved.', [], $back));
 
         return $this->redirect($back);
     }

@@ -6,7 +6,7 @@ namespace Octavum\Room\Settings;
 
 use Octavum\Page\Back;
 use Octavum\Page\Toast;
-use Octavum\Store\TakeBack;
+use Octavum\Store\ChangeLog;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -16,9 +16,9 @@ use Symfony\Component\Routing\Attribute\Route;
 final class UndoController extends AbstractController
 {
     #[Route('/undo/{key}', name: 'undo', methods: ['POST'])]
-    public function undo(string $key, Request $request, TakeBack $takeBack, Toast $toast): Response
+    public function undo(string $key, Request $request, ChangeLog $changes, Toast $toast): Response
     {
-        $back = $takeBack->undo($key);
+        $back = $changes->undo($key);
         $toast->say($back->message, $back->with);
 
         return Back::to($request, '/');

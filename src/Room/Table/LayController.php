@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Room\Table;
 
 use Octavum\Account\Account;
-use Octavum\Store\LayRepository;
-use Octavum\Store\Removal;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -19,7 +19,7 @@ final class LayController extends AbstractController
 {
     public function __construct(
         private readonly Lays $lays,
-        private readonly Removal $removal,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -50,17 +50,9 @@ final class LayController extends AbstractController
     public function remove(string $id, #[CurrentUser] Account $account): Response
     {
         $record = $this->lays->record($account, $id);
-        $this->removal->out($record, '{lay} is put away.', ['lay' => $record->name], $this->generateUrl('table_restore', ['id' => $id]));
+        $notice = new Notice('{lay} is put away.', ['lay' => $record->name], $this->generateUrl('table'));
+        $this->changes->remove($record, $notice);
 
         return $this->redirectToRoute('table');
-    }
-
-    #[Route('/{id}/restore', name: 'table_restore', requirements: ['id' => Requirement::ULID], methods: ['POST'])]
-    public function restore(string $id, LayRepository $lays, #[CurrentUser] Account $account): Response
-    {
-        $record = $lays->oneOf($account, $id) ?? throw $this->createNotFoundException();
-        $this->removal->back($record, '{lay} is back on the table.', ['lay' => $record->name]);
-
-        return $this->redirectToRoute('table_lay', ['id' => $id]);
     }
 }

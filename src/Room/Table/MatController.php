@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Table;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Account\SentenceWriter;
@@ -14,9 +13,10 @@ use Octavum\Core\Lay\Status;
 use Octavum\Document\Refused;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
-use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
 use Octavum\Store\LayMapper;
 use Octavum\Store\LayRecord;
+use Octavum\Store\Notice;
 use Octavum\Store\Plan;
 use Octavum\Store\Stash;
 use Octavum\Work\Jobs;
@@ -41,8 +41,7 @@ final class MatController extends AbstractController
         private readonly Plan $plan,
         private readonly AccountSettings $settings,
         private readonly SentenceWriter $sentences,
-        private readonly EntityManagerInterface $entities,
-        private readonly Toast $toast,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -117,7 +116,8 @@ final class MatController extends AbstractController
             [$layRequest, $lay] = (new ByHand())->lay($setup, $asked);
             $sound = Status::Placed === $lay->status && [] === (new Judge())->faults($layRequest, $lay);
             $entry = new Entry($asked);
-            $record = '' === $entry->raw('id') ? new LayRecord($account) : $this->lays->record($account, $entry->raw('id'));
+            $isNew = '' === $entry->raw('id');
+            $record = $isNew ? new LayRecord($account) : $this->lays->record($account, $entry->raw('id'));
             Revision::check($entry, $record->revision);
             $name = $entry->name('name');
             if (isset($entry->faults()['revision'])) {
@@ -126,30 +126,29 @@ final class MatController extends AbstractController
             if (!$entry->isSound()) {
                 throw Refused::saying($this->sentences->write(array_values($entry->faults())[0], $this->settings->tape()));
             }
-            $this->mapper->store(
-                $setup->lay->saved(
-                    $record->id,
-                    $name,
-                    $lay,
-                    $sound,
-                    array_values(array_filter((array) ($asked['locked'] ?? []), is_string(...))),
-                ),
-                $record,
-            );
-            $this->entities->persist($record);
-            $this->plan->lay($account, $record, $setup->lay->garments, $sound, $setup->options);
-            $this->entities->flush();
-            $isPlanned = [] !== array_filter($setup->lay->garments, static fn (LaidGarment $garment): bool => null !== $garment->project);
-            $this->toast->say(
-                match (true) {
-                    !$sound => '{lay} is saved as it is. It counts once every piece is laid and none lies over another.',
-                    $isPlanned => '{lay} is saved: its projects count this length now.',
-                    default => '{lay} is saved.',
-                },
-                ['lay' => $name],
-            );
+            $locked = array_values(array_filter((array) ($asked['locked'] ?? []), is_string(...)));
+            $claims = $this->plan->findClaims($account, $setup->lay->garments, $setup->options);
+            $make = function () use ($setup, $record, $name, $lay, $sound, $locked, $claims, $isNew): array {
+                $this->mapper->store($setup->lay->saved($record->id, $name, $lay, $sound, $locked), $record);
+                foreach ($claims as $claim) {
+                    $claim->lay = $record;
+                    // a sound lay replaces a length that was stated
+                    $claim->stated = $sound ? null : $claim->stated;
+                }
 
-            return ['url' => $this->generateUrl('table_lay', ['id' => $record->id])];
+                return $isNew ? [$record] : [];
+            };
+            $isPlanned = [] !== array_filter($setup->lay->garments, static fn (LaidGarment $garment): bool => null !== $garment->project);
+            $says = match (true) {
+                !$sound => '{lay} is saved as it is. It counts once every piece is laid and none lies over another.',
+                $isPlanned => '{lay} is saved: its projects count this length now.',
+                default => '{lay} is saved.',
+            };
+            $here = $this->generateUrl('table_lay', ['id' => $record->id]);
+            $notice = new Notice($says, ['lay' => $name], $isNew ? $this->generateUrl('table') : $here);
+            $this->changes->commit($isNew ? $claims : [$record, ...$claims], $make, $notice);
+
+            return ['url' => $here];
         }, $request);
     }
 

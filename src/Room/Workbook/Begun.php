@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Workbook;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Sewing\Hours;
@@ -13,13 +12,13 @@ use Octavum\Core\Season\Sewing\Sewing;
 use Octavum\Core\Season\Sewing\Timer;
 use Octavum\Core\Workbook\Progress;
 use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Octavum\Store\Plan;
 use Octavum\Store\ProjectRecord;
 use Octavum\Store\ProjectRepository;
 use Octavum\Store\Sewings;
-use Octavum\Store\TakeBack;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
-use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
 /** A project of the account's own in the workbook: what is changed in it, saved and to be taken back. */
 final readonly class Begun
@@ -28,10 +27,7 @@ final readonly class Begun
         private ProjectRepository $projects,
         private Plan $plan,
         private Sewings $sewings,
-        private EntityManagerInterface $entities,
-        private TakeBack $takeBack,
-        private Toast $toast,
-        private UrlGeneratorInterface $urls,
+        private ChangeLog $changes,
     ) {
     }
 
@@ -82,13 +78,10 @@ final readonly class Begun
      */
     public function save(ProjectRecord $record, Project $project, Sewing $sewing, string $says, string $back): void
     {
-        $before = $this->takeBack->state([$record]);
-        $this->sewings->store($sewing, $record);
-        $this->sewings->enter($record, (new Progress($project))->state($sewing));
-        $this->entities->flush();
-        $key = $this->takeBack->keep($before, [$record]);
-        if ('' !== $says) {
-            $this->toast->say($says, ['project' => $record->name], $this->urls->generate('undo', ['key' => $key, 'back' => $back]));
-        }
+        $make = function () use ($record, $project, $sewing): void {
+            $this->sewings->store($sewing, $record);
+            $this->sewings->enter($record, (new Progress($project))->state($sewing));
+        };
+        $this->changes->commit([$record], $make, '' === $says ? null : new Notice($says, ['project' => $record->name], $back));
     }
 }

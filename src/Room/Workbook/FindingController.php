@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Workbook;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\KeptAlteration;
@@ -20,12 +19,12 @@ use Octavum\Core\Season\Sewing\Worn;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Back;
-use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Octavum\Store\PatternMapper;
 use Octavum\Store\PatternRecord;
 use Octavum\Store\ProjectRecord;
 use Octavum\Store\Sewings;
-use Octavum\Store\TakeBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -41,9 +40,7 @@ final class FindingController extends AbstractController
         private readonly Begun $begun,
         private readonly Sewings $sewings,
         private readonly PatternMapper $patterns,
-        private readonly EntityManagerInterface $entities,
-        private readonly TakeBack $takeBack,
-        private readonly Toast $toast,
+        private readonly ChangeLog $changes,
     ) {
     }
 
@@ -105,14 +102,11 @@ final class FindingController extends AbstractController
             Fate::tryFrom($entry->raw('fate')) ?? Fate::Kept,
             mb_substr($entry->raw('note'), 0, 300),
         );
-        $before = $this->takeBack->state([$record]);
-        $this->sewings->store($project->sewing->wearing([...$project->sewing->worn, $worn]), $record);
-        $this->entities->flush();
         $back = Back::to($request, $this->generateUrl('project', ['id' => $id]));
-        $this->toast->say(
-            'How {project} is worn is kept.',
-            ['project' => $record->name],
-            $this->generateUrl('undo', ['key' => $this->takeBack->keep($before, [$record]), 'back' => $back->getTargetUrl()]),
+        $this->changes->commit(
+            [$record],
+            fn () => $this->sewings->store($project->sewing->wearing([...$project->sewing->worn, $worn]), $record),
+            new Notice('How {project} is worn is kept.', ['project' => $record->name], $back->getTargetUrl()),
         );
 
         return $back;
@@ -122,24 +116,24 @@ final class FindingController extends AbstractController
     private function keep(ProjectRecord $record, Project $project, Finding $finding, bool $next): void
     {
         $pattern = $record->current->version?->pattern;
-        $touched = null === $pattern ? [$record] : [$record, $pattern];
-        $before = $this->takeBack->state($touched);
-        $sewing = $project->sewing->found($finding)->timed(null);
-        $this->sewings->store($sewing, $record);
-        if (ProjectState::Done !== $record->state) {
-            $this->sewings->enter($record, ProjectState::Done, on: $finding->on);
-        }
-        if ($next && null !== $pattern && null !== $project->current->pattern && null !== $project->person && '' !== $finding->change) {
-            $this->alteration($pattern, $project->current->pattern->alterations, new KeptAlteration(
-                $project->person->id,
-                mb_substr($finding->change, 0, 120),
-            ));
-        }
-        $this->entities->flush();
-        $this->toast->say('{project} is done.', ['project' => $record->name], $this->generateUrl('undo', [
-            'key' => $this->takeBack->keep($before, $touched),
-            'back' => $this->generateUrl('project', ['id' => $record->id]),
-        ]));
+        $make = function () use ($record, $project, $finding, $next, $pattern): void {
+            $this->sewings->store($project->sewing->found($finding)->timed(null), $record);
+            if (ProjectState::Done !== $record->state) {
+                $this->sewings->enter($record, ProjectState::Done, on: $finding->on);
+            }
+            if ($next && null !== $pattern && null !== $project->current->pattern && null !== $project->person && '' !== $finding->change) {
+                $this->alteration($pattern, $project->current->pattern->alterations, new KeptAlteration(
+                    $project->person->id,
+                    mb_substr($finding->change, 0, 120),
+                ));
+            }
+        };
+        $here = $this->generateUrl('project', ['id' => $record->id]);
+        $this->changes->commit(
+            null === $pattern ? [$record] : [$record, $pattern],
+            $make,
+            new Notice('{project} is done.', ['project' => $record->name], $here),
+        );
     }
 
     /** @param list<KeptAlteration> $known */

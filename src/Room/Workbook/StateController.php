@@ -10,8 +10,9 @@ use Octavum\Core\Season\ProjectState;
 use Octavum\Input\Entry;
 use Octavum\Page\Back;
 use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Octavum\Store\Sewings;
-use Octavum\Store\TakeBack;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -28,7 +29,7 @@ final class StateController extends AbstractController
         Request $request,
         Begun $begun,
         Sewings $sewings,
-        TakeBack $takeBack,
+        ChangeLog $changes,
         EntityManagerInterface $entities,
         Toast $toast,
         #[CurrentUser] Account $account,
@@ -43,18 +44,15 @@ final class StateController extends AbstractController
 
             return $back;
         }
-        $before = $takeBack->state([$record]);
-        $sewings->enter($record, $state, $why);
-        // what is done, rests or is given up is under nobody's needle
-        if (!$state->takesHours()) {
-            $sewings->store($sewings->of($record)->timed(null), $record);
-        }
-        $entities->flush();
-        $toast->say(
-            '{project} is {state}.',
-            ['project' => $record->name, 'state' => $state->value],
-            $this->generateUrl('undo', ['key' => $takeBack->keep($before, [$record]), 'back' => $back->getTargetUrl()]),
-        );
+        $make = static function () use ($sewings, $record, $state, $why): void {
+            $sewings->enter($record, $state, $why);
+            // what is done, rests or is given up is under nobody's needle
+            if (!$state->takesHours()) {
+                $sewings->store($sewings->of($record)->timed(null), $record);
+            }
+        };
+        $with = ['project' => $record->name, 'state' => $state->value];
+        $changes->commit([$record], $make, new Notice('{project} is {state}.', $with, $back->getTargetUrl()));
 
         return ProjectState::Done === $state ? $this->redirectToRoute('finding', ['id' => $id]) : $back;
     }

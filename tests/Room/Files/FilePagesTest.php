@@ -273,7 +273,7 @@ final class FilePagesTest extends PageTestCase
             self::assertResponseStatusCodeSame(404, $address);
         }
         $this->get('/cloth/new');
-        $this->post('/cloth/'.$id.'/photo/'.$photo.'/use');
+        $this->post('/cloth/'.$id.'/photo/remove');
         self::assertResponseStatusCodeSame(404);
     }
 

@@ -134,7 +134,7 @@ final class PeoplePagesTest extends PageTestCase
         $this->browser->loginUser($this->account());
         $this->browser->request('GET', '/people/'.$id);
         self::assertResponseStatusCodeSame(404);
-        foreach (['edit', 'remove', 'restore', 'day/remove'] as $action) {
+        foreach (['edit', 'remove', 'day/remove'] as $action) {
             $this->get('/people');
             $this->post('/people/'.$id.'/'.$action, ['name' => 'Mine']);
             self::assertResponseStatusCodeSame(404);

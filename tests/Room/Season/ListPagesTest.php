@@ -57,8 +57,9 @@ final class ListPagesTest extends PageTestCase
         self::assertEquals($list, $this->last());
         $this->get('/lists/'.$list->id);
         $this->send('Take the list out', []);
+        $undo = $this->offeredUndo();
         self::assertStringNotContainsString('Series', self::says($this->get('/lists'), '#main'));
-        $this->post('/lists/'.$list->id.'/restore');
+        $this->post($undo);
         self::assertEquals($list, $this->last());
     }
 
@@ -68,10 +69,11 @@ final class ListPagesTest extends PageTestCase
         $id = $list->projects[0];
         $this->get('/season');
         $this->post('/project/'.$id.'/remove');
+        $undo = $this->offeredUndo();
         $this->get('/lists/'.$list->id);
         $this->send('Save the list', ['target' => '8']);
         $this->get('/season');
-        $this->post('/project/'.$id.'/restore');
+        $this->post($undo);
         self::assertContains($id, $this->workroom($this->account)->lists[0]->projects);
     }
 

@@ -117,9 +117,10 @@ final class OptionPagesTest extends PageTestCase
         self::assertEquals($coat, $this->project('Towpath coat'));
         $this->get('/project/'.$coat->id);
         $this->post($path.'/remove');
+        $undo = $this->offeredUndo();
         self::assertCount(1, $this->project('Towpath coat')->others);
         $this->get('/project/'.$coat->id);
-        $this->post($path.'/restore');
+        $this->post($undo);
         self::assertEquals($coat, $this->project('Towpath coat'));
     }
 
@@ -198,7 +199,7 @@ final class OptionPagesTest extends PageTestCase
         $option = $coat->openOptions()[0]->id;
         $shirt = $this->project('Bow-locker shirt')->id;
         $this->get('/project/'.$coat->id);
-        foreach (['/take', '/let-go', '/back', '/remove', '/restore'] as $path) {
+        foreach (['/take', '/let-go', '/back', '/remove'] as $path) {
             $this->post('/project/'.$shirt.'/option/'.$option.$path);
             self::assertResponseStatusCodeSame(404, 'of another project: '.$path);
             $this->get('/project/'.$coat->id);

@@ -172,21 +172,23 @@ final class PiecePagesTest extends PageTestCase
         $pattern = $this->project('Bow-locker shirt')->current->parts[0]->pattern->id ?? '';
         $this->get('/patterns/'.$pattern);
         $this->post('/patterns/'.$pattern.'/remove');
+        $undo = $this->offeredUndo();
         $without = $this->project('Bow-locker shirt');
         $part = $without->current->parts[0];
         self::assertSame([null, ['Sleeve']], [$part->version, $part->pieces], 'what was said of it stays');
         self::assertStringContainsString('not known yet', self::says($this->get('/project/'.$shirt->id), '#role-1'));
-        $this->post('/patterns/'.$pattern.'/restore');
+        $this->post($undo);
         $this->get('/season');
         self::assertSame('Tiller tee', $this->project('Bow-locker shirt')->current->parts[0]->pattern?->title);
 
         $cushion = $this->project('Lockside cushion');
         $cloth = $cushion->current->claims[0]->cloth->id ?? '';
         $this->post('/cloth/'.$cloth.'/remove');
+        $undo = $this->offeredUndo();
         $claim = $this->project('Lockside cushion')->current->claims[0];
         self::assertSame([null, ['Band 1']], [$claim->cloth, $claim->pieces]);
         self::assertStringContainsString('no cloth yet', self::says($this->get('/project/'.$cushion->id.'/pieces'), '.cloths-to'));
-        $this->post('/cloth/'.$cloth.'/restore');
+        $this->post($undo);
         self::assertSame($cloth, $this->project('Lockside cushion')->current->claims[0]->cloth?->id);
     }
 

@@ -237,14 +237,14 @@ final class SeasonPagesTest extends PageTestCase
         self::assertSame('Rime', $this->project('Towpath coat', $account)->season->name);
         $this->get('/project/'.$coat->id.'/change');
         $this->send('Take it off the plan', []);
+        $undo = $this->offeredUndo();
         self::assertStringNotContainsString(
             'Towpath coat',
             $this->get('/season/'.$rime->id)
                 ->filter('.ranked, .empty')
                 ->text(),
         );
-        $this->get('/season/'.$rime->id);
-        $this->post('/project/'.$coat->id.'/restore');
+        $this->post($undo);
         self::assertStringContainsString('Towpath coat', $this->browser->followRedirect()->filter('.ranked')->text());
         $this->get('/project/'.$coat->id.'/change');
         $this->send('Save the project', ['state' => 'given up']);

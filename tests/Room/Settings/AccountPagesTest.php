@@ -247,7 +247,6 @@ final class AccountPagesTest extends PageTestCase
         foreach (
             [
                 '/cloth/'.$cloth->id.'/remove',
-                '/cloth/'.$cloth->id.'/restore',
                 '/cloth/'.$cloth->id.'/cuts',
                 '/cut/'.$cloth->cuts[0]->id.'/ledger',
                 '/cut/'.$cloth->cuts[0]->id.'/undo',
