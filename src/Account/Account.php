@@ -6,6 +6,7 @@ namespace Octavum\Account;
 
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Database\Identified;
+use Octavum\Database\LenientJson;
 use Octavum\Database\Revised;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
@@ -32,16 +33,20 @@ class Account implements UserInterface, PasswordAuthenticatedUserInterface
     public bool $demo = false;
 
     /** @var array<string, mixed> as in the exchange format */
-    #[ORM\Column]
+    #[ORM\Column(type: LenientJson::NAME)]
     public array $settings = [];
 
     /** @var array<string, string> name → query of the stash's list */
-    #[ORM\Column(options: ['default' => '[]'])]
+    #[ORM\Column(type: LenientJson::NAME, options: ['default' => '[]'])]
     public array $filters = [];
 
     /** The secret in the address under which a calendar looks at the plan; null while nobody may. */
     #[ORM\Column(length: 40, nullable: true, unique: true)]
     public ?string $feed = null;
+
+    /** Of how many of its rows something stored cannot be read. */
+    #[ORM\Column(options: ['default' => 0])]
+    public int $unreadable = 0;
 
     /** The season last looked at. */
     #[ORM\Column(length: 26, nullable: true)]

@@ -6,6 +6,7 @@ namespace Octavum\Account;
 
 use Octavum\Core\Measure\Tape;
 use Octavum\Core\Workroom\Settings;
+use Octavum\Document\BrokenRow;
 use Octavum\Document\Node;
 use Octavum\Document\SettingsCodec;
 use Symfony\Bundle\SecurityBundle\Security;
@@ -17,9 +18,25 @@ final readonly class AccountSettings
     {
     }
 
+    /** The usual ones where what is stored cannot be read. */
     public function of(Account $account): Settings
     {
-        return $this->codec->read(Node::stored($account->settings, 'account '.$account->id));
+        try {
+            return $this->codec->read(Node::stored($account->settings, 'account '.$account->id));
+        } catch (BrokenRow) {
+            return new Settings();
+        }
+    }
+
+    public function areReadable(Account $account): bool
+    {
+        try {
+            $this->codec->read(Node::stored($account->settings, 'account '.$account->id));
+
+            return true;
+        } catch (BrokenRow) {
+            return false;
+        }
     }
 
     public function current(): Settings

@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Octavum\Console;
 
 use Doctrine\DBAL\Types\ConversionException;
+use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\AccountRepository;
+use Octavum\Account\AccountSettings;
 use Octavum\Database\Checkup;
 use Octavum\Document\BrokenRow;
 use Octavum\Document\Refused;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
+use Octavum\Store\RowCheck;
+use Octavum\Store\RowMend;
 use Octavum\Store\Workrooms;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Attribute\Option;
@@ -31,13 +35,23 @@ final readonly class DoctorCommand
         private Workrooms $workrooms,
         private WorkroomWriter $writer,
         private WorkroomReader $reader,
+        private RowCheck $check,
+        private RowMend $mend,
+        private AccountSettings $settings,
+        private EntityManagerInterface $entities,
         #[Autowire('%env(resolve:OCTAVUM_DATA)%')] private string $data,
     ) {
     }
 
     public function __invoke(SymfonyStyle $io, #[Option('Put right what can be')] bool $mend = false): int
     {
-        $faults = [...$this->folder($mend), ...$this->checkup->file(), ...$this->checkup->texts($mend), ...$this->workrooms()];
+        $faults = [
+            ...$this->folder($mend),
+            ...$this->checkup->file(),
+            ...$this->checkup->texts($mend),
+            ...$this->rows($mend),
+            ...$this->workrooms(),
+        ];
         foreach ($faults as $fault) {
             $io->writeln($fault, SymfonyStyle::OUTPUT_RAW);
         }
@@ -82,6 +96,35 @@ final readonly class DoctorCommand
         if (@disk_free_space($this->data) < self::ROOM) {
             $faults[] = 'Less than 100 MB are free on the disk.';
         }
+
+        return $faults;
+    }
+
+    /**
+     * @param bool $mend make readable again what cannot be read
+     *
+     * @return list<string>
+     */
+    private function rows(bool $mend): array
+    {
+        $faults = [];
+        foreach ($this->accounts->findAll() as $account) {
+            if (!$this->settings->areReadable($account)) {
+                $faults[] = \sprintf('The settings of %s cannot be read%s.', $account->email, $mend ? ': the usual ones are set' : '');
+                $account->settings = $mend ? [] : $account->settings;
+            }
+            foreach ($this->check->find($account) as $id => [$table, $why]) {
+                $mended = $mend ? $this->mend->mend($account, $table, $id) : [];
+                $faults[] = \sprintf('%s %s: %s%s', $table, $id, $why, match (true) {
+                    !$mend => '',
+                    [] === $mended => ' It cannot be mended here.',
+                    default => ' Mended: '.implode(', ', $mended).'. What was there is kept in the table mended and in its notes.',
+                });
+            }
+            $this->check->leaveOut($account);
+        }
+        $this->entities->flush();
+        $this->entities->clear();
 
         return $faults;
     }

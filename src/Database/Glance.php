@@ -8,6 +8,7 @@ use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\ParameterType;
 use Doctrine\DBAL\Types\Type;
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\Mapping\ClassMetadata;
 
 /**
  * Reads rows into records that nobody manages: for pages that only look at many, and several times faster than the
@@ -32,7 +33,72 @@ final readonly class Glance
      */
     public function at(string $class, string $where, array $with, \Closure $links): array
     {
+        $found = [];
+        $left = $this->entities->getFilters()->isEnabled(UnreadableFilter::NAME)
+            ? array_flip(array_filter($this->entities->getConnection()->fetchFirstColumn('SELECT id FROM unreadable'), is_string(...)))
+            : [];
+        foreach ($this->rows($class, $where, $with, $links) as $id => $read) {
+            $record = isset($left[$id]) ? null : $read();
+            if (null !== $record) {
+                $found[$id] = $record;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * The same, each to be read by its own call, which throws where what is stored cannot be read.
+     *
+     * @template T of object
+     *
+     * @param class-string<T>                                            $class
+     * @param array<string, string|list<string>>                         $with
+     * @param \Closure(array<string, mixed>): array<string, object|null> $links
+     *
+     * @return iterable<string, \Closure(): ?T> by id; null for what was written between two reads of one look, with what it belongs to
+     */
+    public function rows(string $class, string $where, array $with, \Closure $links): iterable
+    {
         $metadata = $this->entities->getClassMetadata($class);
+        $fields = $this->fields($metadata);
+        foreach (
+            $this->entities
+                ->getConnection()
+                ->executeQuery('SELECT r.* FROM '.$metadata->getTableName().' r '.$where, $with, array_map(
+                    static fn (string|array $one): ArrayParameterType|ParameterType => \is_array($one)
+                        ? ArrayParameterType::STRING
+                        : ParameterType::STRING,
+                    $with,
+                ))
+                ->iterateAssociative() as $row
+        ) {
+            $id = $row['id'];
+            yield \is_string($id) ? $id : '' => static function () use ($metadata, $fields, $row, $links): ?object {
+                $record = $metadata->getReflectionClass()->newInstanceWithoutConstructor();
+                foreach ($fields as [$property, $column, $convert]) {
+                    $property->setValue($record, null === $convert ? $row[$column] : $convert($row[$column]));
+                }
+                foreach ($links($row) as $name => $other) {
+                    $link = $metadata->getReflectionClass()->getProperty($name);
+                    if (null === $other && false === $link->getType()?->allowsNull()) {
+                        return null;
+                    }
+                    $link->setValue($record, $other);
+                }
+
+                return $record;
+            };
+        }
+    }
+
+    /**
+     * @param ClassMetadata<object> $metadata
+     *
+     * @return list<array{\ReflectionProperty, string, ?\Closure(mixed): mixed}> each with its column and how its value is converted
+     */
+    private function fields(ClassMetadata $metadata): array
+    {
         $platform = $this->entities->getConnection()->getDatabasePlatform();
         $fields = [];
         foreach ($metadata->fieldMappings as $name => $mapping) {
@@ -53,34 +119,7 @@ final readonly class Glance
                 },
             ];
         }
-        $found = [];
-        foreach (
-            $this->entities
-                ->getConnection()
-                ->executeQuery('SELECT r.* FROM '.$metadata->getTableName().' r '.$where, $with, array_map(
-                    static fn (string|array $one): ArrayParameterType|ParameterType => \is_array($one)
-                        ? ArrayParameterType::STRING
-                        : ParameterType::STRING,
-                    $with,
-                ))
-                ->iterateAssociative() as $row
-        ) {
-            $record = $metadata->getReflectionClass()->newInstanceWithoutConstructor();
-            foreach ($fields as [$property, $column, $convert]) {
-                $property->setValue($record, null === $convert ? $row[$column] : $convert($row[$column]));
-            }
-            foreach ($links($row) as $name => $other) {
-                $link = $metadata->getReflectionClass()->getProperty($name);
-                if (null === $other && false === $link->getType()?->allowsNull()) {
-                    // written between two reads of one look, with what it belongs to: the next look has both
-                    continue 2;
-                }
-                $link->setValue($record, $other);
-            }
-            $id = $row['id'];
-            $found[\is_string($id) ? $id : ''] = $record;
-        }
 
-        return $found;
+        return $fields;
     }
 }

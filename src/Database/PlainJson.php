@@ -9,7 +9,7 @@ use Doctrine\DBAL\Types\JsonType;
 use Octavum\Document\Plain;
 
 /** Lists and maps as JSON: there a control character hides behind its escape, so texts are looked at before they are written. */
-final class PlainJson extends JsonType
+class PlainJson extends JsonType
 {
     public function convertToDatabaseValue(mixed $value, AbstractPlatform $platform): ?string
     {

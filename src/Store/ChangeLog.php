@@ -49,6 +49,7 @@ final readonly class ChangeLog
         private Toast $toast,
         private UrlGeneratorInterface $urls,
         private ClockInterface $clock,
+        private PatternMapper $patterns,
     ) {
     }
 
@@ -258,9 +259,11 @@ final readonly class ChangeLog
         // what pointed to what was made points elsewhere before that goes, which takes with it what points to it
         $this->entities->flush();
         foreach ($changes as [$name, $field]) {
-            $record = self::MADE === $field ? $this->find($name) : null;
-            if (null !== $record) {
+            $record = $this->find($name);
+            if (null !== $record && self::MADE === $field) {
                 $this->entities->remove($record);
+            } elseif ($record instanceof PieceSetRecord) {
+                $this->patterns->markPieces($record);
             }
         }
         $this->entities->flush();

@@ -73,6 +73,13 @@ final readonly class PatternMapper
         $this->entities->persist($stored);
     }
 
+    /** Gives a version the marks of its pieces as they are stored now. */
+    public function markPieces(PieceSetRecord $stored): void
+    {
+        $pieces = $this->pieces->read(Node::stored($stored->pieces, 'pieces of version '.$stored->version->id));
+        $this->storePieces(PieceSet::of($pieces, $stored->version->sizes), $stored->version, $stored);
+    }
+
     public function pattern(PatternRecord $record): Pattern
     {
         return new Pattern(

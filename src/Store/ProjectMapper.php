@@ -81,7 +81,11 @@ final readonly class ProjectMapper
     private function option(OptionRecord $record, Built $built): Option
     {
         $claims = $copies = [];
-        foreach ($record->claims as $claim) {
+        $all = $record->claims->toArray();
+        // the main cloth first, in whatever order they came to be
+        $place = static fn (ClaimRecord $claim): array => [Role::Main !== $claim->role, $claim->id];
+        usort($all, static fn (ClaimRecord $a, ClaimRecord $b): int => $place($a) <=> $place($b));
+        foreach ($all as $claim) {
             if (null === $claim->copy) {
                 $claims[] = $this->claim($claim, $built);
             } else {

@@ -8,7 +8,9 @@ use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\Driver\Exception as DriverFault;
 use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\Event\PostLoadEventArgs;
 use Doctrine\ORM\Events;
+use Octavum\Store\SeasonRecord;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -95,7 +97,8 @@ final class ConflictPagesTest extends PageTestCase
         $page = $this->get('/cloth/new');
         $this->browser->disableReboot();
         $this->service(EntityManagerInterface::class)->getEventManager()->addEventListener(
-            Events::preFlush,
+            // once the request has read it, and before its own transaction begins
+            Events::postLoad,
             new class($fault) {
                 public function __construct(private readonly string $fault)
                 {
@@ -132,7 +135,8 @@ final class ConflictPagesTest extends PageTestCase
         $this->browser->disableReboot();
         $connection = $this->service(Connection::class);
         $this->service(EntityManagerInterface::class)->getEventManager()->addEventListener(
-            Events::preFlush,
+            // once the request has read it, and before its own transaction begins
+            Events::postLoad,
             new class($connection, $sql) {
                 private bool $done = false;
 
@@ -140,12 +144,12 @@ final class ConflictPagesTest extends PageTestCase
                 {
                 }
 
-                public function preFlush(): void
+                public function postLoad(PostLoadEventArgs $event): void
                 {
-                    if (!$this->done) {
+                    if (!$this->done && $event->getObject() instanceof SeasonRecord) {
                         $this->connection->executeStatement($this->sql);
+                        $this->done = true;
                     }
-                    $this->done = true;
                 }
             },
         );

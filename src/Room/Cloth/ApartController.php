@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Cloth;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\Conservation;
@@ -37,7 +36,6 @@ final class ApartController extends AbstractController
         private readonly ClothMapper $mapper,
         private readonly ClothController $page,
         private readonly AccountSettings $settings,
-        private readonly EntityManagerInterface $entities,
         private readonly ClockInterface $clock,
         private readonly ChangeLog $changes,
     ) {
@@ -127,9 +125,7 @@ final class ApartController extends AbstractController
                 ];
                 $name = $part->name.($part->count > 1 ? ' '.$i : '');
                 $record = new CutRecord($cloth);
-                $record->removedAt = $on;
                 $this->mapper->storeCut(new Cut('', $ledger, trim($name), width: $part->width), $record);
-                $this->entities->persist($record);
                 $made[] = $record;
             }
         }

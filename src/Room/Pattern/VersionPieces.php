@@ -51,7 +51,7 @@ final readonly class VersionPieces
     {
         $stored = $this->mapper->pieceSet($version);
         $this->changes->commit(
-            [$version, $stored],
+            [$stored],
             fn () => $this->mapper->storePieces(PieceSet::of($pieces, $version->sizes), $version, $stored),
             new Notice($says, $with, $this->addresses->generate('pieces', ['id' => $version->id])),
         );

@@ -245,7 +245,7 @@ final class PiecePagesTest extends PageTestCase
         $this->get($this->path());
         $this->send('Take it out', []);
         self::assertSame([], $this->pieces());
-        $undo = $this->browser->followRedirect()->filter('form[action*="pieces/undo"]')->form();
+        $undo = $this->browser->followRedirect()->filter('.toast form')->form();
         $this->get($this->path('/new'));
         $this->send('Save the piece', [
             'pieceName' => 'Strap',
