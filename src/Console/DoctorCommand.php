@@ -135,7 +135,7 @@ final readonly class DoctorCommand
         $faults = [];
         foreach ($this->accounts->findAll() as $account) {
             try {
-                $this->reader->read($this->writer->write($this->workrooms->load($account)));
+                $this->reader->read($this->writer->write($this->workrooms->load($account)), own: true);
             } catch (BrokenRow|ConversionException|\JsonException $broken) {
                 $faults[] = \sprintf('The workroom of %s: %s', $account->email, $broken->getMessage());
             } catch (Refused $refused) {

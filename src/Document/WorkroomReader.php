@@ -33,6 +33,9 @@ final readonly class WorkroomReader
     /** The one that is written; what was written before is read, too. */
     public const VERSION = 3;
 
+    /** Seconds in which a page judges lays; those that are left count as not sound. */
+    private const JUDGED = 8.0;
+
     /** Larger documents are refused unread. */
     public const MOST_BYTES = 20_000_000;
 
@@ -51,11 +54,12 @@ final readonly class WorkroomReader
     }
 
     /**
-     * @param bool $bounded refuse, before work begins, what would take more memory than a page has
+     * @param bool $bounded refuse, before work begins, what would take more memory than a page has, and judge lays for no longer than one
+     * @param bool $own     written here a moment ago: its lays are sound where it says so
      *
      * @throws Refused with every fault found
      */
-    public function read(string $json, bool $bounded = false): Workroom
+    public function read(string $json, bool $bounded = false, bool $own = false): Workroom
     {
         $faults = new Faults();
         if ($bounded) {
@@ -83,7 +87,7 @@ final readonly class WorkroomReader
         if ($bounded) {
             Bounds::ofRows($document);
         }
-        $workroom = $this->workroom($document);
+        $workroom = $this->workroom($document, $own ? null : ($bounded ? self::JUDGED : \INF));
         $faults->refuse();
 
         return $workroom;
@@ -109,7 +113,8 @@ final readonly class WorkroomReader
         }
     }
 
-    private function workroom(Node $document): Workroom
+    /** @param ?float $seconds for which lays are judged; null to judge none */
+    private function workroom(Node $document, ?float $seconds): Workroom
     {
         $settings = $this->settings->read($document->at('settings'));
         $people = $this->byId($document->at('people'), $this->people->read(...));
@@ -126,8 +131,11 @@ final readonly class WorkroomReader
         );
         $lays = $this->byId($document->at('lays'), fn (Node $node): SavedLay => $this->lays->read($node, $cuts));
         $projects = $this->projects($document->at('projects'), new References($people, $cuts, $versions, $seasons, $lays));
-        $lays = $this->reviewed($lays, $projects, $versions, new LayReview($settings->assumptions));
-        $projects = array_map(static fn (Project $project): Project => $project->relaid($lays), $projects);
+        $unjudged = 0;
+        if (null !== $seconds) {
+            [$lays, $unjudged] = $this->reviewed($lays, $projects, $versions, new LayReview($settings->assumptions), $seconds);
+            $projects = array_map(static fn (Project $project): Project => $project->relaid($lays), $projects);
+        }
         $notions = array_values($this->byId($document->at('notions'), $this->notions->read(...)));
         $lists = $this->byId($document->at('lists'), $this->lists->read(...));
 
@@ -146,6 +154,7 @@ final readonly class WorkroomReader
                 fn (Node $node): ?Overrule => $this->overrules->read($node, $cloths, $versions),
                 $document->at('overrules')->items(5000),
             ))),
+            $unjudged,
         );
 
         return $workroom->withKnownReferences();
@@ -158,19 +167,26 @@ final readonly class WorkroomReader
      * @param list<Project>                          $projects
      * @param array<string, array{Pattern, Version}> $versions
      *
-     * @return array<string, SavedLay> by id
+     * @return array{array<string, SavedLay>, int} by id, and for how many there was no time: they are not sound until they are judged
      */
-    private function reviewed(array $lays, array $projects, array $versions, LayReview $review): array
+    private function reviewed(array $lays, array $projects, array $versions, LayReview $review, float $seconds): array
     {
+        $end = microtime(true) + $seconds;
+        $unjudged = 0;
         $byId = array_column($projects, null, 'id');
         $reviewed = [];
         foreach ($lays as $lay) {
+            if ($lay->sound && microtime(true) > $end) {
+                $reviewed[$lay->id] = $lay->unjudged();
+                ++$unjudged;
+                continue;
+            }
             $reviewed[$lay->id] = $review->of($lay, $versions, static fn (LaidGarment $garment): array => isset($byId[$garment->project])
                 ? Cutting::laid($byId[$garment->project], $garment)
                 : []);
         }
 
-        return $reviewed;
+        return [$reviewed, $unjudged];
     }
 
     /**

@@ -12,6 +12,7 @@ use Octavum\Core\Season\Copy;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\Refused;
 use Octavum\Document\SettingsCodec;
+use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
 
 /** A whole workroom out of the database and into it. */
@@ -38,6 +39,7 @@ final readonly class Workrooms
         private ProjectMapper $projectMapper,
         private AccountSettings $settings,
         private WorkroomWriter $writer,
+        private WorkroomReader $reader,
         private SettingsCodec $settingsCodec,
         private LayRepository $lays,
         private LayMapper $layMapper,
@@ -117,7 +119,7 @@ final readonly class Workrooms
                     'There is something in this workroom: tick the box to say that the file takes its place. Nothing has been changed.',
                 );
             }
-            $kept = $empty ? null : $this->replaced->keep($account, $this->writer->write($this->load($account)));
+            $kept = $empty ? null : $this->replaced->keep($account, $this->proved($account));
             foreach (self::HELD as $class) {
                 $this->entities->createQuery('DELETE '.$class.' r WHERE r.account = :account')->execute(['account' => $account]);
             }
@@ -128,6 +130,25 @@ final readonly class Workrooms
 
             return $kept;
         });
+    }
+
+    /**
+     * What is here as a document that was read again, so that it can be put back.
+     *
+     * @throws Refused when it could not be
+     */
+    private function proved(Account $account): string
+    {
+        $document = $this->writer->write($this->load($account));
+        try {
+            $this->reader->read($document, own: true);
+        } catch (Refused) {
+            throw Refused::because(
+                'What is here now could not be put back afterwards, so nothing is replaced. On the machine, bin/octavum doctor --mend puts it right.',
+            );
+        }
+
+        return $document;
     }
 
     private function add(Account $account, Workroom $workroom): void

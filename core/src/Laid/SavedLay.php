@@ -41,6 +41,22 @@ final readonly class SavedLay
     ) {
     }
 
+    /** The same, which counts for nothing until it is judged. */
+    public function unjudged(): self
+    {
+        return new self(
+            $this->id,
+            $this->name,
+            $this->fold,
+            $this->sheets,
+            $this->garments,
+            $this->pieces,
+            false,
+            $this->utilisation,
+            $this->rules,
+        );
+    }
+
     /**
      * Without the ids of projects and versions that are none of these; the names stay.
      *

@@ -112,7 +112,9 @@ final readonly class Judge
     private function overlaps(Lay $lay): array
     {
         $faults = [];
-        $parts = array_map(static fn (Placement $placement): array => $placement->outline->convexParts(), $lay->placements);
+        $convex = array_map(static fn (Placement $placement): array => $placement->outline->convexParts(), $lay->placements);
+        // the box around each part, since most pairs of parts are far from each other
+        $parts = array_map(static fn (array $all): array => array_map(self::box(...), $all), $convex);
         foreach ($lay->placements as $i => $a) {
             for ($j = $i + 1; $j < \count($lay->placements); ++$j) {
                 $b = $lay->placements[$j];
@@ -125,9 +127,12 @@ final readonly class Judge
                 ) {
                     continue;
                 }
-                foreach ($parts[$i] as $p) {
-                    foreach ($parts[$j] as $q) {
-                        if ($this->convex->depth($p, $q) > self::TOLERANCE) {
+                foreach ($parts[$i] as $p => [$left, $bottom, $right, $top]) {
+                    foreach ($parts[$j] as $q => $other) {
+                        if ($right <= $other[0] || $other[2] <= $left || $top <= $other[1] || $other[3] <= $bottom) {
+                            continue;
+                        }
+                        if ($this->convex->depth($convex[$i][$p], $convex[$j][$q]) > self::TOLERANCE) {
                             $faults[] = new Fault(
                                 FaultKind::Overlap,
                                 \sprintf('%s %d and %s %d overlap', $a->piece->id, $a->copy, $b->piece->id, $b->copy),
@@ -207,6 +212,18 @@ final readonly class Judge
         }
 
         return $faults;
+    }
+
+    /**
+     * @param list<array{float, float}> $part
+     *
+     * @return array{float, float, float, float} left, bottom, right, top
+     */
+    private static function box(array $part): array
+    {
+        [$x, $y] = [array_column($part, 0), array_column($part, 1)];
+
+        return [min(\INF, ...$x), min(\INF, ...$y), max(-\INF, ...$x), max(-\INF, ...$y)];
     }
 
     /** @return list<Fault> */

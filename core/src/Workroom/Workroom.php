@@ -28,6 +28,7 @@ final readonly class Workroom
      * @param list<Notion>     $notions
      * @param list<SewingList> $lists
      * @param list<Overrule>   $overrules
+     * @param int              $unjudged  how many of its lays there was no time to judge, and which count as not sound
      */
     public function __construct(
         public string $name,
@@ -41,6 +42,7 @@ final readonly class Workroom
         public array $notions = [],
         public array $lists = [],
         public array $overrules = [],
+        public int $unjudged = 0,
     ) {
     }
 
@@ -65,6 +67,7 @@ final readonly class Workroom
             $this->notions,
             array_map(static fn (SewingList $list): SewingList => $list->withKnown($projects), $this->lists),
             $this->overrules,
+            $this->unjudged,
         );
     }
 

@@ -62,8 +62,10 @@ final class ExchangeController extends AbstractController
             return $page->show($account, $entry, $refused->faults);
         }
         $this->toast->say(
-            'The workroom “{name}” is imported.',
-            ['name' => $workroom->name],
+            0 === $workroom->unjudged
+                ? 'The workroom “{name}” is imported.'
+                : 'The workroom “{name}” is imported. {count, plural, one {One lay was} other {# lays were}} not judged yet: open each on the table and save it, then it counts.',
+            ['name' => $workroom->name, 'count' => (string) $workroom->unjudged],
             null === $kept ? null : $this->generateUrl('import_undo', ['key' => $kept]),
         );
 
@@ -75,7 +77,7 @@ final class ExchangeController extends AbstractController
     public function undo(string $key, Replaced $replaced, #[CurrentUser] Account $account): Response
     {
         $workroom = $replaced->workroom($account, $key) ?? throw $this->createNotFoundException();
-        $kept = $this->workrooms->replace($account, $this->reader->read($workroom));
+        $kept = $this->workrooms->replace($account, $this->reader->read($workroom, own: true));
         // only now that it stands in its place again
         $replaced->forget($account, $key);
         $this->toast->say(
