@@ -6,6 +6,7 @@ namespace Octavum\Room\Settings;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Backup\Backups;
 use Octavum\Core\Measure\Tape;
 use Octavum\Document\Fault;
 use Octavum\Input\Entry;
@@ -22,6 +23,7 @@ final readonly class SettingsPage
         private AccountSettings $settings,
         private People $people,
         private Replaced $replaced,
+        private Backups $backups,
     ) {
     }
 
@@ -33,6 +35,7 @@ final readonly class SettingsPage
                 'account' => $account,
                 'people' => $this->people->all($account),
                 'replaced' => $this->replaced->of($account),
+                'backup' => $this->backups->last()[0] ?? null,
                 'values' => $entry->typed + $this->values($account),
                 'faults' => $entry->faults(),
                 'documentFaults' => $documentFaults,
