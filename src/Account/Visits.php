@@ -24,6 +24,9 @@ final class Visits extends AbstractSessionHandler
     private const LONGEST = 30 * self::DAY;
     private const NOTED_EVERY = 300;
 
+    /** By how much two clocks may differ. */
+    private const AHEAD = 300;
+
     /** When the visit that was read was last noted, by its digest. */
     private ?int $noted = null;
 
@@ -51,8 +54,14 @@ final class Visits extends AbstractSessionHandler
         $now = $this->now();
 
         return (int) $this->connection->executeStatement(
-            'DELETE FROM visit WHERE began < :longest OR seen < :idle OR (account_id IS NULL AND seen < :unnamed)',
-            ['longest' => $now - self::LONGEST, 'idle' => $now - self::IDLE, 'unnamed' => $now - self::IDLE_UNNAMED],
+            'DELETE FROM visit WHERE began < :longest OR began > :ahead OR seen < :idle
+                OR (account_id IS NULL AND seen < :unnamed)',
+            [
+                'ahead' => $now + self::AHEAD,
+                'longest' => $now - self::LONGEST,
+                'idle' => $now - self::IDLE,
+                'unnamed' => $now - self::IDLE_UNNAMED,
+            ],
         );
     }
 
@@ -74,8 +83,17 @@ final class Visits extends AbstractSessionHandler
     {
         $now = $this->now();
         $row = $this->connection->fetchNumeric(
-            'SELECT data, seen FROM visit WHERE id = ? AND began >= ? AND seen >= CASE WHEN account_id IS NULL THEN ? ELSE ? END',
-            [self::digest($sessionId), $now - self::LONGEST, $now - self::IDLE_UNNAMED, $now - self::IDLE],
+            'SELECT data, seen FROM visit WHERE id = ? AND began BETWEEN ? AND ?
+                AND seen BETWEEN CASE WHEN account_id IS NULL THEN ? ELSE ? END AND ?',
+            [
+                self::digest($sessionId),
+                $now - self::LONGEST,
+                // a clock that was set back keeps no visit alive
+                $now + self::AHEAD,
+                $now - self::IDLE_UNNAMED,
+                $now - self::IDLE,
+                $now + self::AHEAD,
+            ],
         );
         [$data, $noted] = false === $row ? ['', null] : $row;
         $this->noted = \is_int($noted) ? $noted : null;

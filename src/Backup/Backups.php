@@ -184,7 +184,8 @@ final readonly class Backups
         if (!\is_array($said) || 'octavum-backup' !== ($said['format'] ?? null) || 1 !== ($said['version'] ?? null)) {
             throw new Damaged('This is no archive that bin/octavum backup has made.');
         }
-        ['at' => $at, 'files' => $files, 'rows' => $rows, 'bytes' => $bytes] = $said + ['at' => '', 'files' => [], 'rows' => [], 'bytes' => 0];
+        $said += ['at' => '', 'files' => [], 'rows' => [], 'bytes' => 0];
+        ['at' => $at, 'files' => $files, 'rows' => $rows, 'bytes' => $bytes] = $said;
         foreach (\is_array($files) ? $files : [] as $name => $hash) {
             if (!is_file($folder.'/'.$name) || hash_file('sha256', $folder.'/'.$name) !== $hash) {
                 throw new Damaged($name.' is not as it was when the archive was made.');

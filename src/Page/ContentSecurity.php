@@ -47,7 +47,7 @@ final readonly class ContentSecurity
         $headers->set('X-Frame-Options', 'DENY');
         $headers->set('Permissions-Policy', 'camera=(), geolocation=(), microphone=()');
         $headers->set('Cross-Origin-Opener-Policy', 'same-origin');
-        if (!$headers->hasCacheControlDirective('public') && !$headers->hasCacheControlDirective('immutable')) {
+        if ([] === array_filter(['public', 'immutable', 'no-store'], $headers->hasCacheControlDirective(...))) {
             $headers->set('Cache-Control', 'no-cache, private');
             $headers->remove('Expires');
         }

@@ -28,6 +28,7 @@ final readonly class Jobs
 
     public function __construct(
         #[Autowire('%env(resolve:OCTAVUM_DATA)%/work')] private string $folder,
+        #[Autowire('%env(resolve:OCTAVUM_DATA)%/locks')] private string $lockFolder,
         private Filesystem $disk,
         private LockFactory $locks,
         private Slots $slots,
@@ -45,15 +46,22 @@ final readonly class Jobs
                 ->in($this->folder)
                 ->date('before '.self::KEPT),
         );
-        if (
-            \count(array_filter($this->waiting(), static fn (string $name): bool => str_ends_with($name, '-'.$account->id))) >= self::MOST
-        ) {
-            return null;
+        $this->disk->remove((new Finder())->files()->in($this->lockFolder)->name('/^sf\.(job|counting)-/')->date('before '.self::KEPT));
+        // counted and begun in one step: two requests at once are two
+        $counting = $this->locks->createLock('counting-'.$account->id, 5.0);
+        $counting->acquire(true);
+        try {
+            $own = static fn (string $name): bool => str_ends_with($name, '-'.$account->id);
+            if (\count(array_filter($this->waiting(), $own)) >= self::MOST) {
+                return null;
+            }
+            $id = (string) new Ulid();
+            $this->disk->dumpFile($this->path($account->id, $id, 'out'), '');
+            $this->disk->dumpFile($this->path($account->id, $id, 'json'), $asked);
+            touch($this->path($account->id, $id, 'seen'));
+        } finally {
+            $counting->release();
         }
-        $id = (string) new Ulid();
-        $this->disk->dumpFile($this->path($account->id, $id, 'out'), '');
-        $this->disk->dumpFile($this->path($account->id, $id, 'json'), $asked);
-        touch($this->path($account->id, $id, 'seen'));
         $this->launcher->launch($command, $account->email, $id);
 
         return $id;

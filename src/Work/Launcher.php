@@ -19,16 +19,12 @@ class Launcher
     public function launch(string $command, string $account, string $job): void
     {
         $settings = ['memory_limit=256M', 'opcache.enable_cli=1', 'opcache.jit=tracing', 'opcache.jit_buffer_size=32M'];
-        $process = new Process(
-            $this->apart->command(self::PROCESSOR_SECONDS, self::MEGABYTES, $settings, 'bin/console', [
-                $command,
-                '--account='.$account,
-                $job,
-            ]),
-        );
-        $process->disableOutput();
-        // it goes on when this request has ended
-        $process->setOptions(['create_new_console' => true]);
-        $process->start();
+        $work = $this->apart->command(self::PROCESSOR_SECONDS, self::MEGABYTES, $settings, 'bin/console', [
+            $command,
+            '--account='.$account,
+            $job,
+        ]);
+        // it goes on when this request has ended, and is nobody's child here who would have to see it off
+        (new Process(['setsid', 'sh', '-c', '"$@" < /dev/null > /dev/null 2>&1 &', 'sh', ...$work]))->run();
     }
 }

@@ -7,13 +7,23 @@ namespace Octavum\Tests\Account;
 use Doctrine\DBAL\Connection;
 use Octavum\Account\Account;
 use Octavum\Account\Brake;
+use Octavum\Account\StaySignedIn;
 use Octavum\Account\Visits;
 use Octavum\Tests\PageTestCase;
 use Psr\Log\NullLogger;
 use Symfony\Component\Clock\MockClock;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\RequestStack;
+use Symfony\Component\HttpFoundation\Session\Session;
+use Symfony\Component\HttpFoundation\Session\Storage\MockArraySessionStorage;
 use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorage;
 use Symfony\Component\Security\Core\Authentication\Token\UsernamePasswordToken;
+use Symfony\Component\Security\Http\Authenticator\AuthenticatorInterface;
+use Symfony\Component\Security\Http\Authenticator\Passport\Badge\UserBadge;
+use Symfony\Component\Security\Http\Authenticator\Passport\SelfValidatingPassport;
+use Symfony\Component\Security\Http\Event\LoginSuccessEvent;
+use Symfony\Component\Security\Http\Event\LogoutEvent;
+use Symfony\Component\Security\Http\RememberMe\RememberMeDetails;
 
 final class VisitsTest extends PageTestCase
 {
@@ -67,6 +77,36 @@ final class VisitsTest extends PageTestCase
         $this->visits()->destroy('cookie');
         $slow->write('cookie', 'still mine');
         self::assertSame('', $this->visits()->read('cookie'));
+    }
+
+    public function testAClockThatIsSetBackKeepsNoVisitAlive(): void
+    {
+        $this->begin('cookie', 'mine', $this->demo());
+        $this->clock->modify('-4 minutes');
+        self::assertSame('mine', $this->visits()->read('cookie'), 'two clocks may differ a little');
+        $this->clock->modify('-1 year');
+        self::assertSame('', $this->visits()->read('cookie'));
+        self::assertSame(1, $this->visits()->gc(0));
+    }
+
+    public function testSigningOutEndsTheVisitsThatBeganWithACopyOfTheCookie(): void
+    {
+        $account = $this->demo();
+        $raw = (new RememberMeDetails($account->email, 2_000_000_000, 'series:secret'))->toString();
+        $request = new Request(cookies: ['REMEMBERME' => $raw]);
+        $session = new Session(new MockArraySessionStorage());
+        $request->setSession($session);
+        $token = new UsernamePasswordToken($account, 'main', ['ROLE_USER']);
+        $passport = new SelfValidatingPassport(new UserBadge($account->email));
+        $authenticator = self::createStub(AuthenticatorInterface::class);
+        $stay = $this->service(StaySignedIn::class);
+        $stay->onLogin(new LoginSuccessEvent($authenticator, $passport, $token, $request, null, 'main'));
+        $this->begin('copy', serialize($session->all()), $account);
+        $this->begin('other device', 'mine', $account);
+        $stay->onLogout(new LogoutEvent($request, $token));
+        self::assertSame(['', 'mine'], [$this->visits()->read('copy'), $this->visits()->read('other device')]);
+        $stay->onLogout(new LogoutEvent(new Request(cookies: ['REMEMBERME' => 'nonsense']), $token));
+        self::assertSame('mine', $this->visits()->read('other device'));
     }
 
     public function testEveryVisitAndEveryDeviceOfAnAccountIsEndedAtOnce(): void

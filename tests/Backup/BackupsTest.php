@@ -113,7 +113,8 @@ final class BackupsTest extends TestCase
         $this->disk->dumpFile($folder.'/octavum-2026-12-01T090000.tar', '');
         $this->disk->dumpFile($folder.'/mine.tar', '');
         $this->backups()->thin($folder);
-        $left = array_map(static fn (string $path): string => substr(basename($path), 8, 10), glob($folder.'/octavum-*.tar') ?: []);
+        $paths = array_filter((array) glob($folder.'/octavum-*.tar'), is_string(...));
+        $left = array_map(static fn (string $path): string => substr(basename($path), 8, 10), array_values($paths));
         self::assertSame([
             '2026-01-31', '2026-02-28', '2026-03-31', '2026-04-30', '2026-05-31', '2026-06-30', '2026-07-31', '2026-08-31', '2026-09-30',
             '2026-10-31', '2026-11-15', '2026-11-22', '2026-11-25', '2026-11-26', '2026-11-27', '2026-11-28', '2026-11-29', '2026-11-30',

@@ -24,7 +24,8 @@ final class JobsTest extends TestCase
     {
         $this->folder = sys_get_temp_dir().'/octavum-jobs-'.bin2hex(random_bytes(4));
         $locks = new LockFactory(new InMemoryStore());
-        $this->jobs = new Jobs($this->folder, new Filesystem(), $locks, new Slots($locks, 2), new NoLauncher(new Apart($this->folder)));
+        $launcher = new NoLauncher(new Apart($this->folder));
+        $this->jobs = new Jobs($this->folder, $this->folder, new Filesystem(), $locks, new Slots($locks, 2), $launcher);
         $this->account = new Account('maud@example.org', 'Maud');
     }
 

@@ -115,7 +115,7 @@ final readonly class CsvReader
     {
         sort($lengths);
 
-        return mb_strtolower($name).'|'.$width.'|'.implode(',', array_map(strval(...), $lengths));
+        return serialize([mb_strtolower($name), $width, $lengths]);
     }
 
     private function withUnit(Column $column, string $cell, string $heading, System $system): string

@@ -41,7 +41,7 @@ final class HaulCursor
     public function __construct(string $line)
     {
         $spoken = new Spoken();
-        $this->rest = $this->named = ' '.$spoken->plain(mb_strtolower(strtr($line, ['’' => "'", '×' => 'x']))).' ';
+        $this->rest = $this->named = ' '.$spoken->plain(mb_strtolower(strtr($line, ['’' => "'", '×' => 'x', '|' => ',']))).' ';
         foreach ($spoken->ranges as $range) {
             $this->doubt(new Sentence('{said} is a range: the smaller is taken until it is measured', ['said' => trim($range)]));
         }

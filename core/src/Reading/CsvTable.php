@@ -89,7 +89,7 @@ final readonly class CsvTable
     {
         $seen = $doubles = [];
         foreach ($this->rows as $number => $cells) {
-            $key = mb_strtolower(implode('|', $cells));
+            $key = mb_strtolower(serialize($cells));
             if (isset($seen[$key])) {
                 $doubles[$number] = (string) $seen[$key];
             }

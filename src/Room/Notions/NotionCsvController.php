@@ -158,7 +158,7 @@ final class NotionCsvController extends AbstractController
 
     private static function key(Notion $notion): string
     {
-        return implode('|', [
+        return serialize([
             $notion->kind->value,
             $notion->measure?->micrometres,
             $notion->count,

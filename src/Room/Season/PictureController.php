@@ -46,7 +46,9 @@ final class PictureController extends AbstractController
         try {
             $file = $intake->photo($request->files->get('picture'), $account);
         } catch (Unreadable $unreadable) {
-            return $this->said($id, $unreadable->sentence->message, array_filter($unreadable->sentence->with, is_string(...)));
+            $with = array_map(strval(...), array_filter($unreadable->sentence->with, is_scalar(...)));
+
+            return $this->said($id, $unreadable->sentence->message, $with);
         }
         $note = mb_substr(trim($request->request->getString('note')), 0, 200);
         $make = function () use ($record, $project, $file, $note): void {

@@ -8,6 +8,7 @@ use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
+use Octavum\Account\AccountSettings;
 use Octavum\Account\Brake;
 use Octavum\Account\Visits;
 use Octavum\Core\Measure\Assumptions;
@@ -18,13 +19,14 @@ use Octavum\Core\Shopping\Counter;
 use Octavum\Core\Workroom\DateStyle;
 use Octavum\Core\Workroom\Dialect;
 use Octavum\Core\Workroom\Settings;
-use Octavum\Document\Node;
 use Octavum\Document\SettingsCodec;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Back;
 use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
@@ -50,6 +52,8 @@ final class AccountController extends AbstractController
         private readonly Toast $toast,
         private readonly Brake $brake,
         private readonly Visits $visits,
+        private readonly AccountSettings $settings,
+        private readonly ChangeLog $changes,
         #[Autowire('%env(bool:OCTAVUM_REGISTERING)%')] private readonly bool $registering,
     ) {
     }
@@ -128,16 +132,18 @@ final class AccountController extends AbstractController
                 $entry->choice('dialect', Dialect::class) ?? Dialect::British,
                 $entry->choice('dates', DateStyle::class) ?? DateStyle::DayFirst,
                 $entry->boolean('bothUnits'),
-                $codec->read(Node::stored($account->settings, 'account '.$account->id))->sewist,
+                $this->settings->of($account)->sewist,
             );
             Revision::check($entry, $account->revision, $page->values($account));
             if ($entry->isSound()) {
-                $account->name = $name;
-                $account->settings = $codec->write($settings);
-                $this->entities->flush();
-                $this->toast->say('The settings are saved.');
+                $make = static function () use ($account, $name, $codec, $settings): void {
+                    $account->name = $name;
+                    $account->settings = $codec->write($settings);
+                };
+                $here = $this->generateUrl('settings');
+                $this->changes->commit([$account], $make, new Notice('The settings are saved.', [], $here));
 
-                return $this->redirectToRoute('settings');
+                return $this->redirect($here);
             }
         }
 
@@ -154,11 +160,17 @@ final class AccountController extends AbstractController
             return $page->show($account, $entry);
         }
         $account->password = $this->hasher->hashPassword($account, $password);
+        $hadFeed = null !== $account->feed;
+        $account->feed = null;
         $this->entities->flush();
         $this->visits->endAll($account);
         // this visit goes on under another name
         $request->getSession()->migrate(true);
-        $this->toast->say('The password is changed. Other devices are signed out.');
+        $this->toast->say(
+            $hadFeed
+                ? 'The password is changed. Other devices are signed out, and the calendar’s private address has ended: make a new one if you use it.'
+                : 'The password is changed. Other devices are signed out.',
+        );
         $this->security->login($account, 'form_login', 'main');
 
         return $this->redirectToRoute('settings');

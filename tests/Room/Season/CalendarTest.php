@@ -33,6 +33,7 @@ final class CalendarTest extends PageTestCase
         $this->browser->getCookieJar()->clear();
         $this->browser->request('GET', $address);
         self::assertSame(200, $this->browser->getResponse()->getStatusCode());
+        self::assertTrue($this->browser->getResponse()->headers->hasCacheControlDirective('no-store'));
         $this->sound((string) $this->browser->getResponse()->getContent());
         $this->browser->request('GET', (string) preg_replace('~[0-9a-f]{40}~', str_repeat('0', 40), $address));
         self::assertSame(404, $this->browser->getResponse()->getStatusCode());
@@ -43,6 +44,18 @@ final class CalendarTest extends PageTestCase
         $this->browser->loginUser($this->account('else@example.org'));
         $this->browser->request('GET', '/season/'.$this->project('Choir dress')->season->id.'/calendar.ics');
         self::assertSame(404, $this->browser->getResponse()->getStatusCode(), 'another account’s');
+    }
+
+    public function testAChangedPasswordEndsThePrivateAddress(): void
+    {
+        $this->browser->loginUser($this->account('else@example.org'));
+        $this->browser->submit($this->get('/settings')->selectButton('Make a private address')->form());
+        $page = $this->browser->followRedirect();
+        $address = (string) $page->filter('#feed')->attr('value');
+        $this->send('Change the password', ['currentPassword' => 'four quiet lockers', 'password' => 'five quiet lockers']);
+        self::assertStringContainsString('the calendar’s private address has ended', self::says($this->browser->followRedirect()));
+        $this->browser->request('GET', $address);
+        self::assertResponseStatusCodeSame(404);
     }
 
     private function sound(string $calendar): void
