@@ -7,11 +7,13 @@ namespace Octavum\Console;
 use Octavum\Account\AccountRepository;
 use Octavum\Document\Refused;
 use Octavum\Document\WorkroomWriter;
+use Octavum\Files\PictureArchive;
 use Octavum\Store\Workrooms;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Attribute\Option;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Style\SymfonyStyle;
+use Symfony\Component\Filesystem\Filesystem;
 
 #[AsCommand('octavum:export', 'Prints an account’s workroom as a document')]
 final readonly class ExportCommand
@@ -21,12 +23,15 @@ final readonly class ExportCommand
         private Workrooms $workrooms,
         private AccountRepository $accounts,
         private DocumentFile $documents,
+        private PictureArchive $archive,
+        private Filesystem $disk,
     ) {
     }
 
     public function __invoke(
         SymfonyStyle $io,
         #[Option('E-mail address of the account; the demo workroom when left out')] ?string $account = null,
+        #[Option('Write an archive with the pictures to this path, instead of printing the document')] ?string $pictures = null,
     ): int {
         try {
             $owner = $this->accounts->named($account);
@@ -35,7 +40,12 @@ final readonly class ExportCommand
 
             return Command::INVALID;
         }
-        $io->write($this->writer->write($this->workrooms->load($owner)), false, SymfonyStyle::OUTPUT_RAW);
+        $document = $this->writer->write($this->workrooms->load($owner));
+        if (null !== $pictures) {
+            $this->disk->rename($this->archive->write($owner, $document), $pictures, true);
+        } else {
+            $io->write($document, false, SymfonyStyle::OUTPUT_RAW);
+        }
 
         return Command::SUCCESS;
     }

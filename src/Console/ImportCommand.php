@@ -7,6 +7,7 @@ namespace Octavum\Console;
 use Octavum\Account\AccountRepository;
 use Octavum\Document\Refused;
 use Octavum\Document\WorkroomReader;
+use Octavum\Files\PictureArchive;
 use Octavum\Store\Workrooms;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -22,18 +23,23 @@ final readonly class ImportCommand
         private Workrooms $workrooms,
         private AccountRepository $accounts,
         private DocumentFile $documents,
+        private PictureArchive $archive,
     ) {
     }
 
     public function __invoke(
         SymfonyStyle $io,
-        #[Argument('An octavum-workroom document')] string $file,
+        #[Argument('An octavum-workroom document, or an archive with its pictures')] string $file,
         #[Option('E-mail address of the account')] string $account = '',
         #[Option('Take the place of what is in the workroom')] bool $replace = false,
     ): int {
+        $files = [];
         try {
-            $workroom = $this->reader->read($this->documents->contents($file));
             $owner = $this->accounts->named($account);
+            [$document, $files] = is_file($file) && PictureArchive::isOne($file)
+                ? $this->archive->read($file, $owner)
+                : [$this->documents->contents($file), []];
+            $workroom = $this->reader->read($document);
             if (!$replace && !$this->workrooms->isEmpty($owner)) {
                 throw Refused::because(
                     'There is something in this workroom; say --replace to put the document in its place. Nothing has been changed.',
@@ -41,6 +47,7 @@ final readonly class ImportCommand
             }
             $this->workrooms->replace($owner, $workroom, $replace);
         } catch (Refused $refused) {
+            $this->archive->discard($files);
             $this->documents->explain($refused, $io);
 
             return Command::INVALID;

@@ -66,6 +66,13 @@ final readonly class FileShelf
         return array_values($files);
     }
 
+    /** One that was put here a moment ago and is not wanted after all. */
+    public function discard(FileRecord $file): void
+    {
+        $this->disk->remove([$this->path($file), $this->path($file, true)]);
+        $this->entities->detach($file);
+    }
+
     /** With an account go all its files. */
     public function clear(Account $account): void
     {

@@ -97,8 +97,7 @@ final class ConflictPagesTest extends PageTestCase
         $page = $this->get('/cloth/new');
         $this->browser->disableReboot();
         $this->service(EntityManagerInterface::class)->getEventManager()->addEventListener(
-            // once the request has read it, and before its own transaction begins
-            Events::postLoad,
+            Events::preFlush,
             new class($fault) {
                 public function __construct(private readonly string $fault)
                 {

@@ -18,9 +18,9 @@ final class PurgeTest extends PageTestCase
     {
         $account = $this->demo();
         $workroom = $this->workroom($account);
-        $cloths = static fn (Project $project): array => array_filter(array_map(
-            static fn (Claim $claim): string => $claim->cloth->id ?? '',
-            $project->current->claims,
+        $cloths = static fn (Project $project): array => array_values(array_filter(
+            array_map(static fn (Claim $claim): string => $claim->cloth->id ?? '', $project->current->claims),
+            static fn (string $id): bool => '' !== $id,
         ));
         $used = array_merge(...array_map($cloths, $workroom->projects));
         $free = array_values(array_filter($workroom->cloths, static fn (Cloth $cloth): bool => !\in_array($cloth->id, $used, true)));

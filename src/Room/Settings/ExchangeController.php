@@ -9,14 +9,17 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Document\Refused;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
+use Octavum\Files\PictureArchive;
 use Octavum\Input\Entry;
 use Octavum\Page\Toast;
 use Octavum\Store\Replaced;
 use Octavum\Store\Workrooms;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpFoundation\ResponseHeaderBag;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
@@ -42,23 +45,40 @@ final class ExchangeController extends AbstractController
         );
     }
 
+    /** The same with the pictures and files, in one archive. */
+    #[Route('/settings/export/pictures', name: 'export_pictures', methods: ['GET'])]
+    public function exportPictures(WorkroomWriter $writer, PictureArchive $archive, #[CurrentUser] Account $account): Response
+    {
+        $path = $archive->write($account, $writer->write($this->workrooms->load($account)));
+
+        return (new BinaryFileResponse($path, headers: ['Content-Type' => 'application/x-tar']))
+            ->setContentDisposition(ResponseHeaderBag::DISPOSITION_ATTACHMENT, 'octavum-workroom.tar')
+            ->deleteFileAfterSend();
+    }
+
     #[Route('/settings/import', name: 'import', methods: ['POST'])]
-    public function import(Request $request, SettingsPage $page, #[CurrentUser] Account $account): Response
+    public function import(Request $request, SettingsPage $page, PictureArchive $archive, #[CurrentUser] Account $account): Response
     {
         $entry = new Entry($request->request->all());
         $file = $request->files->get('document');
         if (!$file instanceof UploadedFile) {
-            $entry->fault('document', new Sentence('Choose a file first: one that was exported from here ends in .json.'));
-        } elseif (!$file->isValid() || $file->getSize() > WorkroomReader::MOST_BYTES) {
+            $entry->fault('document', new Sentence('Choose a file first: one that was exported from here ends in .json or .tar.'));
+        } elseif (!$file->isValid() || ($file->getSize() > WorkroomReader::MOST_BYTES && !PictureArchive::isOne($file->getPathname()))) {
             $entry->fault('document', new Sentence('This file is larger than 20 MB, or did not arrive whole. Nothing has been changed.'));
         }
         if (!$entry->isSound() || !($file instanceof UploadedFile)) {
             return $page->show($account, $entry);
         }
+        $files = [];
         try {
-            $workroom = $this->reader->read($file->getContent(), bounded: true);
+            [$document, $files] = PictureArchive::isOne($file->getPathname())
+                ? $archive->read($file->getPathname(), $account)
+                : [$file->getContent(), []];
+            $workroom = $this->reader->read($document, bounded: true);
             $kept = $this->workrooms->replace($account, $workroom, $entry->boolean('replace'));
         } catch (Refused $refused) {
+            $archive->discard($files);
+
             return $page->show($account, $entry, $refused->faults);
         }
         $this->toast->say(

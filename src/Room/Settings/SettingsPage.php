@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Settings;
 
+use Doctrine\ORM\EntityManagerInterface;
+use Doctrine\ORM\EntityRepository;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Backup\Backups;
 use Octavum\Core\Measure\Tape;
 use Octavum\Document\Fault;
+use Octavum\Files\FileRecord;
 use Octavum\Input\Entry;
 use Octavum\Store\People;
 use Octavum\Store\Replaced;
@@ -18,13 +21,18 @@ use Twig\Environment;
 /** The settings page, which several forms come back to with what was typed into them. */
 final readonly class SettingsPage
 {
+    /** @var EntityRepository<FileRecord> */
+    private EntityRepository $files;
+
     public function __construct(
         private Environment $twig,
         private AccountSettings $settings,
         private People $people,
         private Replaced $replaced,
         private Backups $backups,
+        EntityManagerInterface $entities,
     ) {
+        $this->files = $entities->getRepository(FileRecord::class);
     }
 
     /** @param list<Fault> $documentFaults of a document that was refused */
@@ -35,6 +43,7 @@ final readonly class SettingsPage
                 'account' => $account,
                 'people' => $this->people->all($account),
                 'replaced' => $this->replaced->of($account),
+                'files' => $this->files->count(['account' => $account, 'removedAt' => null]),
                 'backup' => $this->backups->last()[0] ?? null,
                 'values' => $entry->typed + $this->values($account),
                 'faults' => $entry->faults(),
