@@ -13,6 +13,7 @@ use Octavum\Console\Trial\Server;
 use Octavum\Console\Trial\Span;
 use Octavum\Console\Trial\Tally;
 use Octavum\Console\Trial\Trial;
+use Octavum\Console\Trial\Undoing;
 use Octavum\Console\Trial\Uploads;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -34,7 +35,7 @@ final readonly class TrialCommand
 
     public function __invoke(
         SymfonyStyle $io,
-        #[Argument('import, forms, isolation, uploads, kill, load, beside or full; the first six when left out')] string $what = '',
+        #[Argument('import, forms, isolation, uploads, kill, load, undo, beside or full; the first seven when left out')] string $what = '',
         #[Option('For each, about')] int $seconds = 20,
         #[Option('Where the odd values begin; the same gives the same')] int $seed = 1,
         #[Option('Seconds that an answer may take')] float $slow = 2,
@@ -45,7 +46,7 @@ final readonly class TrialCommand
             $this->trials(),
             static fn (Trial $trial, int $at): bool => match (true) {
                 null !== $base => 'load' === $trial->name(),
-                '' === $what => $at < 6,
+                '' === $what => $at < 7,
                 default => $what === $trial->name(),
             },
             \ARRAY_FILTER_USE_BOTH,
@@ -84,6 +85,7 @@ final readonly class TrialCommand
             new Uploads(),
             new Kills(),
             new Load(),
+            new Undoing(),
             new Load(beside: true),
             new Kills(full: true),
         ];
