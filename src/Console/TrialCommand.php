@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
+use Octavum\Console\Trial\Backing;
 use Octavum\Console\Trial\Documents;
 use Octavum\Console\Trial\Forms;
 use Octavum\Console\Trial\Isolation;
@@ -35,7 +36,7 @@ final readonly class TrialCommand
 
     public function __invoke(
         SymfonyStyle $io,
-        #[Argument('import, forms, isolation, uploads, kill, load, undo, beside or full; the first seven when left out')] string $what = '',
+        #[Argument('One by its name: import, forms, isolation, uploads, kill, load, undo, backup; or beside or full')] string $what = '',
         #[Option('For each, about')] int $seconds = 20,
         #[Option('Where the odd values begin; the same gives the same')] int $seed = 1,
         #[Option('Seconds that an answer may take')] float $slow = 2,
@@ -46,7 +47,7 @@ final readonly class TrialCommand
             $this->trials(),
             static fn (Trial $trial, int $at): bool => match (true) {
                 null !== $base => 'load' === $trial->name(),
-                '' === $what => $at < 7,
+                '' === $what => $at < 8,
                 default => $what === $trial->name(),
             },
             \ARRAY_FILTER_USE_BOTH,
@@ -86,6 +87,7 @@ final readonly class TrialCommand
             new Kills(),
             new Load(),
             new Undoing(),
+            new Backing($this->project),
             new Load(beside: true),
             new Kills(full: true),
         ];

@@ -36,6 +36,15 @@ final class Together
         }
     }
 
+    /** @return list<list<string>> what each has told until now, whole lines only */
+    public function soFar(): array
+    {
+        return array_map(
+            static fn (string $file): array => \array_slice(explode("\n", (string) file_get_contents($file)), 0, -1),
+            array_values($this->running),
+        );
+    }
+
     /** @return list<list<string>> what each has told, when all have ended */
     public function told(): array
     {
