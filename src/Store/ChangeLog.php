@@ -8,6 +8,8 @@ use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\DBAL\ParameterType;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
+use Octavum\Core\Season\Option;
+use Octavum\Core\Season\Picture;
 use Octavum\Database\Newest;
 use Octavum\Database\RemovableRecord;
 use Octavum\Page\Toast;
@@ -118,23 +120,70 @@ final readonly class ChangeLog
 
     public function undo(string $key): TakenBack
     {
-        return $this->entities->getConnection()->transactional(function () use ($key): TakenBack {
-            $changes = $this->kept($key);
-            if (null === $changes) {
-                return new TakenBack(false, 'There is nothing left to undo.');
-            }
-            if ([] === $changes) {
-                return new TakenBack(false, 'That is undone already.');
-            }
-            $hindrance = $this->hindrance($changes);
-            if (null !== $hindrance) {
-                return $hindrance;
-            }
-            $this->apply($changes);
-            $this->entities->getConnection()->executeStatement('UPDATE undo SET undone = 1 WHERE "key" = ?', [$key]);
+        $connection = $this->entities->getConnection();
+        $connection->beginTransaction();
+        try {
+            $back = $this->takeBack($key);
+            $back->isWhole ? $connection->commit() : $connection->rollBack();
 
-            return new TakenBack(true, 'That is undone.');
-        });
+            return $back;
+        } catch (\Throwable $fault) {
+            $connection->rollBack();
+            throw $fault;
+        }
+    }
+
+    private function takeBack(string $key): TakenBack
+    {
+        $changes = $this->kept($key);
+        if (null === $changes) {
+            return new TakenBack(false, 'There is nothing left to undo.');
+        }
+        if ([] === $changes) {
+            return new TakenBack(false, 'That is undone already.');
+        }
+        $hindrance = $this->hindrance($changes);
+        if (null !== $hindrance) {
+            return $hindrance;
+        }
+        $this->apply($changes);
+        $full = $this->full($changes);
+        if (null !== $full) {
+            $this->entities->clear();
+
+            return new TakenBack(
+                false,
+                '{name} would have more than can be kept, so nothing is undone. Take one out first.',
+                ['name' => $full],
+            );
+        }
+        $this->entities->getConnection()->executeStatement('UPDATE undo SET undone = 1 WHERE "key" = ?', [$key]);
+
+        return new TakenBack(true, 'That is undone.');
+    }
+
+    /**
+     * The name of what has more now than its forms would have let it have.
+     *
+     * @param list<array{string, string, mixed, mixed, bool}> $changes
+     */
+    private function full(array $changes): ?string
+    {
+        foreach (array_unique(array_column($changes, 0)) as $name) {
+            $record = $this->find($name);
+            $project = $record instanceof OptionRecord ? $record->project : $record;
+            if ($project instanceof ProjectRecord) {
+                $this->entities->refresh($project);
+                $open = array_filter($project->others(), static fn (OptionRecord $option): bool => !$option->past);
+                if (\count($open) >= Option::MOST || \count($project->pictures) > Picture::MOST) {
+                    return $project->name;
+                }
+            } elseif ($record instanceof PatternRecord && \count($record->files) > Picture::MOST) {
+                return $record->title;
+            }
+        }
+
+        return null;
     }
 
     /**

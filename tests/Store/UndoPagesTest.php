@@ -8,6 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Piece\PieceSet;
+use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Tests\PageTestCase;
 
@@ -237,6 +238,62 @@ final class UndoPagesTest extends PageTestCase
     }
 
     /** Presses an undo, now or on a page from before, and is told what came of it. */
+    public function testAnUndoKeepsToTheLimitsOfTheForms(): void
+    {
+        $coat = $this->project('Towpath coat');
+        $this->get('/project/'.$coat->id);
+        $this->post('/project/'.$coat->id.'/option/'.$coat->openOptions()[0]->id.'/let-go');
+        $undo = $this->undo();
+        foreach (['XS', 'S', 'M'] as $size) {
+            $this->get('/project/'.$coat->id.'/option/new');
+            $this->send('Save the option', ['size' => $size, 'version' => '']);
+        }
+        $before = $this->project('Towpath coat');
+        self::assertCount(4, $before->openOptions());
+        $this->undoing($undo, 'Towpath coat would have more than can be kept, so nothing is undone.');
+        self::assertEquals($before, $this->project('Towpath coat'));
+    }
+
+    public function testATakenOutThingAndANewOneAreAmongTheChanges(): void
+    {
+        $this->get('/cloth/haul');
+        $this->send('Put them into the stash', ['haul' => "1.2 m lawn 140 wide\n2 m red twill 150 wide"]);
+        $haul = $this->undo();
+        $cloths = \count($this->workroom($this->account)->cloths);
+        $twill = array_values(array_filter(
+            $this->workroom($this->account)->cloths,
+            static fn (Cloth $cloth): bool => str_contains(mb_strtolower($cloth->name), 'red twill'),
+        ))[0];
+        $this->get('/cloth/'.$twill->id);
+        $this->post('/cloth/'.$twill->id.'/remove');
+        $removed = $this->undo();
+        $says = self::says($this->get('/changes'));
+        self::assertStringContainsString('2 cloths are in the stash.', $says);
+        self::assertStringContainsString('is taken out of the stash.', $says);
+        $this->undoing($haul, 'was changed since, so nothing is undone.');
+        $this->undoing($removed, 'That is undone.');
+        $this->undoing($haul, 'That is undone.');
+        self::assertCount($cloths - 2, $this->workroom($this->account)->cloths);
+    }
+
+    public function testWhatASavedProjectLostComesBackAsItWas(): void
+    {
+        $shorts = $this->project('Allotment shorts');
+        $option = $shorts->openOptions()[0];
+        self::assertCount(1, $option->copies);
+        $this->get('/project/'.$shorts->id.'/option/'.$option->id);
+        $this->send('Save the option', [
+            'copies' => [['person' => '', 'size' => '', 'gradedTo' => '', 'cut' => '']],
+            'claims' => [['role' => 'lining', 'cut' => '', 'buy' => 'Silk']],
+        ]);
+        $undo = $this->undo();
+        $changed = $this->project('Allotment shorts')->openOptions()[0];
+        self::assertSame([], $changed->copies);
+        self::assertSame(['lining'], array_map(static fn (Claim $claim): string => $claim->role->value, $changed->claims));
+        $this->undoing($undo, 'That is undone.');
+        self::assertEquals($shorts, $this->project('Allotment shorts'));
+    }
+
     private function undoing(string $undo, string $says): void
     {
         $this->get('/cloth');
