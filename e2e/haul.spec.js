@@ -21,7 +21,7 @@ test('thirty cloths are typed by keyboard in one go, shown as they are understoo
     await page.keyboard.press('Control+Enter');
     await expect(page.getByText('30 cloths are in the stash.')).toBeVisible();
     await page.getByRole('button', { name: 'undo' }).click();
-    await expect(page.getByText('The haul is taken out of the stash again.')).toBeVisible();
+    await expect(page.getByText('That is undone.')).toBeVisible();
 });
 
 test('on a phone a haul fits the screen', async ({ empty: page }) => {
