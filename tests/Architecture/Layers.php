@@ -52,6 +52,7 @@ final class Layers
         'Database',
         'Page',
         'Input',
+        'Backup',
         'Strip',
         'Account',
         'Work',
