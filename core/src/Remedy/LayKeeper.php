@@ -18,12 +18,13 @@ use Octavum\Core\Piece\Piece;
 /**
  * Makes the lay that keeps what makes a cloth enough. Pieces that come from elsewhere are left off it; what changes shapes is not in
  * it, and is kept as an alteration that saves as much as a lay with it takes less, so that the need afterwards is that of the
- * whole lay. What was promised is laid again as it was, so that a longer search can only better it.
+ * whole lay. What was promised is laid again as it was, which takes a fraction of a second; it is searched for longer only where that
+ * comes out longer than promised.
  */
 final readonly class LayKeeper
 {
-    /** Seconds of the searches that follow while the lay is longer than what was promised. */
-    private const SECONDS = [1.5, 4.0, 8.0];
+    /** Seconds of the searches that follow while the lay is longer than what was promised: a page waits for them. */
+    private const SECONDS = [1.5, 3.0];
 
     /**
      * @param \Closure(list<Piece>, list<string>): LaySetup $setup  of pieces, with the names of those left off
@@ -72,11 +73,11 @@ final readonly class LayKeeper
         );
         $best = $promised[1]->used['s0'] < $promised[0]->used['s0'] ? $promised[1] : $promised[0];
         foreach (self::SECONDS as $seconds) {
-            $lay = ($this->search)($setup->request([Fold::Flat, Fold::Lengthwise, Fold::Gate], $seconds) ?? $flat);
-            $best = [] === $lay->unplaced && ([] !== $best->unplaced || $lay->used['s0'] < $best->used['s0']) ? $lay : $best;
-            if (null === $reaches || $reaches(self::used($best))) {
+            if (null === $reaches || ([] === $best->unplaced && $reaches(self::used($best)))) {
                 break;
             }
+            $lay = ($this->search)($setup->request([Fold::Flat, Fold::Lengthwise, Fold::Gate], $seconds) ?? $flat);
+            $best = [] === $lay->unplaced && ([] !== $best->unplaced || $lay->used['s0'] < $best->used['s0']) ? $lay : $best;
         }
 
         return $best;
