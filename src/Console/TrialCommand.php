@@ -12,6 +12,7 @@ use Octavum\Console\Trial\Kills;
 use Octavum\Console\Trial\Load;
 use Octavum\Console\Trial\Server;
 use Octavum\Console\Trial\Span;
+use Octavum\Console\Trial\Spoilt;
 use Octavum\Console\Trial\Tally;
 use Octavum\Console\Trial\Trial;
 use Octavum\Console\Trial\Undoing;
@@ -36,7 +37,7 @@ final readonly class TrialCommand
 
     public function __invoke(
         SymfonyStyle $io,
-        #[Argument('One by its name: import, forms, isolation, uploads, kill, load, undo, backup; or beside or full')] string $what = '',
+        #[Argument('import, forms, isolation, uploads, kill, load, undo, backup, spoilt; or beside or full')] string $what = '',
         #[Option('For each, about')] int $seconds = 20,
         #[Option('Where the odd values begin; the same gives the same')] int $seed = 1,
         #[Option('Seconds that an answer may take')] float $slow = 2,
@@ -47,7 +48,7 @@ final readonly class TrialCommand
             $this->trials(),
             static fn (Trial $trial, int $at): bool => match (true) {
                 null !== $base => 'load' === $trial->name(),
-                '' === $what => $at < 8,
+                '' === $what => $at < 9,
                 default => $what === $trial->name(),
             },
             \ARRAY_FILTER_USE_BOTH,
@@ -88,6 +89,7 @@ final readonly class TrialCommand
             new Load(),
             new Undoing(),
             new Backing($this->project),
+            new Spoilt(),
             new Load(beside: true),
             new Kills(full: true),
         ];
