@@ -484,7 +484,7 @@ final class SeasonPagesTest extends PageTestCase
             '/people' => 3,
             '/people/'.$workroom->people[0]->id => 5,
             '/notions' => 3,
-            '/settings' => 4,
+            '/settings' => 5,
             '/table' => 18,
             '/table/new?project='.$project->id => 17,
         ];
