@@ -51,7 +51,7 @@ final readonly class Claim
     /** What tells it from the others of a way to make a project. */
     public function place(): string
     {
-        return serialize([$this->role->value, ...$this->pieces]);
+        return $this->role->value.([] === $this->pieces ? '' : serialize($this->pieces));
     }
 
     /** About when its cloth comes, where that is ordered and not cut out; null when it waits for no day. */
