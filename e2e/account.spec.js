@@ -3,7 +3,10 @@ import { expect, open, ready, test } from './workroom.js';
 
 test('a workroom is exported, and what an import replaces is put back', async ({ demo: page }) => {
     await open(page, '/settings');
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export the document alone' }).click()]);
+    const [download] = await Promise.all([
+        page.waitForEvent('download'),
+        page.getByRole('link', { name: 'Export the document alone' }).click(),
+    ]);
     const document = JSON.parse(readFileSync(await download.path(), 'utf8'));
     expect(document).toMatchObject({ format: 'octavum-workroom', version: 3 });
     expect(document.cloths).toHaveLength(42);
