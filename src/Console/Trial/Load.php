@@ -38,7 +38,7 @@ final readonly class Load implements Trial
         $people = $span->seconds < self::SHORT ? self::FEW : self::PEOPLE;
         $visitors = [];
         for ($i = 0; $i < $people; ++$i) {
-            $visitors[] = Visitor::withDemo($server);
+            $visitors[] = Visitor::oneOfMany($server);
         }
         $work = $this->beside ? $this->work($server) : [];
         // what is worked out once and kept is not what is measured
@@ -59,8 +59,9 @@ final readonly class Load implements Trial
             usleep(intdiv(1_000_000 * self::PAUSE * $i, $people));
             while ($span->more()) {
                 $began = microtime(true);
-                $answer = random_int(1, 10) <= self::WRITES ? $this->write($visitors[$i]) : $this->look($visitors[$i]);
-                $tell($answer->status.' '.(microtime(true) - $began));
+                $isWrite = random_int(1, 10) <= self::WRITES;
+                $answer = $isWrite ? $this->write($visitors[$i]) : $this->look($visitors[$i]);
+                $tell(($isWrite === (302 === $answer->status) ? $answer->status : '4'.$answer->status).' '.(microtime(true) - $began));
                 usleep(max(0, (int) (1_000_000 * (self::PAUSE - microtime(true) + $began))));
             }
         });

@@ -29,6 +29,16 @@ final class Server
         return (new Filesystem())->readFile($this->project.'/fixtures/demo-workroom.json');
     }
 
+    /** Makes an account with what the demo holds, past the page that lets only a few register. */
+    public function makeAccount(string $email, string $password): void
+    {
+        (new Process(
+            ['php', 'bin/console', 'octavum:demo', '--account', $email, '--password', $password],
+            $this->project,
+            ['OCTAVUM_DATA' => $this->data, 'APP_ENV' => 'prod', 'APP_DEBUG' => '0'],
+        ))->mustRun();
+    }
+
     public function start(): void
     {
         if (null !== $this->running) {

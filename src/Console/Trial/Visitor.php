@@ -42,6 +42,19 @@ final class Visitor
         return $visitor;
     }
 
+    /** One of many, with a workroom that holds what the demo holds. */
+    public static function oneOfMany(Server $server): self
+    {
+        $email = bin2hex(random_bytes(6)).'@example.org';
+        $server->makeAccount($email, 'four quiet lockers');
+        $visitor = new self($server->base);
+        $visitor->page('/sign-in');
+        $visitor->send('/sign-in', ['email' => $email, 'password' => 'four quiet lockers']);
+        $visitor->page('/settings');
+
+        return $visitor;
+    }
+
     private function register(string $email): void
     {
         $this->page('/register');
