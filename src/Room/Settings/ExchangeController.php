@@ -51,7 +51,7 @@ final class ExchangeController extends AbstractController
     {
         $path = $archive->write($account, $writer->write($this->workrooms->load($account)));
 
-        return (new BinaryFileResponse($path, headers: ['Content-Type' => 'application/x-tar']))
+        return (new BinaryFileResponse($path, headers: ['Content-Type' => 'application/x-tar'], public: false))
             ->setContentDisposition(ResponseHeaderBag::DISPOSITION_ATTACHMENT, 'octavum-workroom.tar')
             ->deleteFileAfterSend();
     }
