@@ -13,6 +13,10 @@ final class Undoing implements Trial
 {
     private const CHANGES = 20;
 
+    /** In a run of a few seconds. */
+    private const FEW = 6;
+    private const SHORT = 10;
+
     /** @var array<string, int> how often each kind of change was made */
     private array $made = [];
 
@@ -34,7 +38,7 @@ final class Undoing implements Trial
         $tab = Visitor::withDemo($server);
         $other = Visitor::newcomer($server);
         while ($span->more() || [] === $this->made) {
-            $this->episode([$tab, clone $tab], $odd, $tally);
+            $this->episode([$tab, clone $tab], $span->seconds < self::SHORT ? self::FEW : self::CHANGES, $odd, $tally);
             $this->comesHome($tab, $other, $tally);
         }
         ksort($this->made);
@@ -43,12 +47,12 @@ final class Undoing implements Trial
     }
 
     /** @param array{Visitor, Visitor} $tabs of one person */
-    private function episode(array $tabs, Odd $odd, Tally $tally): void
+    private function episode(array $tabs, int $changes, Odd $odd, Tally $tally): void
     {
         $begun = $now = $this->export($tabs[0]);
         /** @var list<array{undo: string, kind: string, before: ?string}> $stack the newest last, each with what undoing it leads to */
         $stack = [];
-        for ($i = 0; $i < self::CHANGES; ++$i) {
+        for ($i = 0; $i < $changes; ++$i) {
             $tab = $tabs[$odd->number(0, 1)];
             if ([] !== $stack && 0 === $odd->number(0, 3)) {
                 $at = $odd->number(0, 1) * $odd->number(0, \count($stack) - 1);
