@@ -17,11 +17,11 @@ final class TrialTest extends TestCase
             \dirname(__DIR__, 2),
             ['APP_ENV' => false, 'APP_DEBUG' => false, 'APP_SECRET' => false, 'OCTAVUM_DATA' => false, 'KERNEL_CLASS' => false],
             null,
-            600,
+            1200,
         );
         $trial->run();
         self::assertSame(0, $trial->getExitCode(), $trial->getOutput().$trial->getErrorOutput());
-        foreach (['import', 'forms', 'isolation', 'uploads', 'kill', 'load'] as $name) {
+        foreach (['import', 'forms', 'isolation', 'uploads', 'kill', 'load', 'undo', 'backup', 'spoilt'] as $name) {
             self::assertMatchesRegularExpression('/^'.$name.' +[1-9]\d* tried, 0 bad/m', $trial->getOutput());
         }
     }

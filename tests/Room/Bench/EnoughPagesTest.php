@@ -199,7 +199,7 @@ final class EnoughPagesTest extends PageTestCase
         $project = $this->project($name);
         $this->url = '/project/'.$project->id.'/enough/'.$project->current->claims[0]->id;
 
-        for ($i = 0; $i < 40; ++$i) {
+        for ($i = 0; $i < 200; ++$i) {
             $panel = $this->get($this->url);
             if (0 === $panel->filter('[data-waiting]')->count()) {
                 return $panel;
