@@ -48,7 +48,7 @@ final readonly class TrialCommand
             $this->trials(),
             static fn (Trial $trial, int $at): bool => match (true) {
                 null !== $base => 'load' === $trial->name(),
-                '' === $what => $at < 9,
+                '' === $what => $at < 6,
                 default => $what === $trial->name(),
             },
             \ARRAY_FILTER_USE_BOTH,

@@ -28,7 +28,7 @@ final readonly class Backing implements Trial
     {
         $writers = [];
         for ($i = 0; $i < self::WRITERS; ++$i) {
-            $writers[] = new AddsCloths(Visitor::newcomer($server));
+            $writers[] = new AddsCloths(Visitor::oneOfMany($server));
         }
         $folder = $server->data.'-archives';
         $kills = $good = 0;

@@ -40,7 +40,7 @@ final readonly class Spoilt implements Trial
     {
         // ids sort by when they were made: the rows of this visitor's workroom
         $since = (string) new Ulid();
-        $visitor = Visitor::withDemo($server);
+        $visitor = Visitor::oneOfMany($server);
         $odd = new Odd($seed);
         $database = new \PDO('sqlite:'.$server->data.'/octavum.sqlite', options: [\PDO::ATTR_TIMEOUT => 20]);
         $rows = [];

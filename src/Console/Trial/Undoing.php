@@ -35,8 +35,8 @@ final class Undoing implements Trial
     public function run(Server $server, Span $span, int $seed, Tally $tally): void
     {
         $odd = new Odd($seed);
-        $tab = Visitor::withDemo($server);
-        $other = Visitor::newcomer($server);
+        $tab = Visitor::oneOfMany($server);
+        $other = Visitor::oneOfMany($server);
         while ($span->more() || [] === $this->made) {
             $this->episode([$tab, clone $tab], $span->seconds < self::SHORT ? self::FEW : self::CHANGES, $odd, $tally);
             $this->comesHome($tab, $other, $tally);
