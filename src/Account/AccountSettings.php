@@ -21,21 +21,20 @@ final readonly class AccountSettings
     /** The usual ones where what is stored cannot be read. */
     public function of(Account $account): Settings
     {
-        try {
-            return $this->codec->read(Node::stored($account->settings, 'account '.$account->id));
-        } catch (BrokenRow) {
-            return new Settings();
-        }
+        return $this->read($account) ?? new Settings();
     }
 
     public function areReadable(Account $account): bool
     {
-        try {
-            $this->codec->read(Node::stored($account->settings, 'account '.$account->id));
+        return null !== $this->read($account);
+    }
 
-            return true;
+    private function read(Account $account): ?Settings
+    {
+        try {
+            return $this->codec->read(Node::stored($account->settings, 'account '.$account->id));
         } catch (BrokenRow) {
-            return false;
+            return null;
         }
     }
 

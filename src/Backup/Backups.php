@@ -193,13 +193,14 @@ final readonly class Backups
         }
         $this->disk->remove($folder.'/contents.json');
         $check = $this->database($folder.'/'.self::DATABASE)->query('PRAGMA integrity_check');
-        if (false === $check || 'ok' !== $check->fetchColumn() || $this->rows($folder) !== $rows) {
+        $there = false === $check || 'ok' !== $check->fetchColumn() ? [] : $this->rows($folder);
+        if ([] === $there || $there !== $rows) {
             throw new Damaged('The database in the archive is not whole.');
         }
 
         return new Contents(
             new \DateTimeImmutable(\is_string($at) ? $at : ''),
-            $this->rows($folder),
+            $there,
             \is_array($files) ? \count($files) - 2 : 0,
             \is_int($bytes) ? $bytes : 0,
         );

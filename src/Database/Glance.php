@@ -17,7 +17,7 @@ use Doctrine\ORM\Mapping\ClassMetadata;
  */
 final readonly class Glance
 {
-    public function __construct(private EntityManagerInterface $entities)
+    public function __construct(private EntityManagerInterface $entities, private UnreadableIds $unreadable)
     {
     }
 
@@ -34,11 +34,8 @@ final readonly class Glance
     public function at(string $class, string $where, array $with, \Closure $links): array
     {
         $found = [];
-        $left = $this->entities->getFilters()->isEnabled(UnreadableFilter::NAME)
-            ? array_flip(array_filter($this->entities->getConnection()->fetchFirstColumn('SELECT id FROM unreadable'), is_string(...)))
-            : [];
         foreach ($this->rows($class, $where, $with, $links) as $id => $read) {
-            $record = isset($left[$id]) ? null : $read();
+            $record = $this->unreadable->has($this->entities, $id) ? null : $read();
             if (null !== $record) {
                 $found[$id] = $record;
             }

@@ -66,6 +66,12 @@ final readonly class FileShelf
         return array_values($files);
     }
 
+    /** How many an account has, without those taken out. */
+    public function count(Account $account): int
+    {
+        return $this->entities->getRepository(FileRecord::class)->count(['account' => $account, 'removedAt' => null]);
+    }
+
     /** One that was put here a moment ago and is not wanted after all. */
     public function discard(FileRecord $file): void
     {

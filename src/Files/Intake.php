@@ -22,7 +22,7 @@ use Symfony\Component\Process\Process;
 final readonly class Intake
 {
     private const MOST_BYTES = 25_000_000;
-    private const MOST_PIXELS = 60_000_000;
+    public const MOST_PIXELS = 60_000_000;
     private const PICTURES = ['image/jpeg', 'image/png', 'image/webp'];
 
     /** What painting one may take: seconds of the processor, memory; and how long to wait for others, in tenths of a second. */

@@ -18,7 +18,6 @@ final readonly class PictureArchive
     /** Bytes of all files together. */
     private const MOST_BYTES = 500_000_000;
     private const MOST_FILES = 5_000;
-    private const MOST_PIXELS = 60_000_000;
 
     public function __construct(private FileShelf $shelf, private Filesystem $disk)
     {
@@ -57,12 +56,6 @@ final readonly class PictureArchive
         $tar->stopBuffering();
 
         return $path;
-    }
-
-    /** How many files a document names that are here: a document alone leaves them out. */
-    public function count(Account $account, string $document): int
-    {
-        return \count($this->shelf->these($account, $this->named($document)));
     }
 
     /** Whether a file begins as a tar file does. */
@@ -171,7 +164,7 @@ final readonly class PictureArchive
             if (
                 false === $measures
                 || FileKind::Picture->mime() !== $measures['mime']
-                || $measures[0] * $measures[1] > self::MOST_PIXELS
+                || $measures[0] * $measures[1] > Intake::MOST_PIXELS
             ) {
                 return false;
             }

@@ -62,11 +62,9 @@ final readonly class ChangeLog
      * @param list<object>      $touched records that the change may touch, as they are before
      * @param \Closure(): mixed $make    makes the change; gives back a list of the records it made, if any
      * @param list<string>      $counts  fields that hold an amount
-     * @param ?Notice           $notice  null to say nothing and list nothing: the change can still be undone by its key
-     *
-     * @return ?string the change's key for undo(); null when nothing changed
+     * @param ?Notice           $notice  null for what has an undo of its own: it is neither said nor listed
      */
-    public function commit(array $touched, \Closure $make, ?Notice $notice, array $counts = []): ?string
+    public function commit(array $touched, \Closure $make, ?Notice $notice, array $counts = []): void
     {
         $key = $this->entities->getConnection()->transactional(function () use ($touched, $make, $notice, $counts): ?string {
             $before = $this->state->read($touched);
@@ -76,13 +74,11 @@ final readonly class ChangeLog
             }
             $this->entities->flush();
 
-            return $this->keep($before, [...$touched, ...$made], $notice, $counts);
+            return null === $notice ? null : $this->keep($before, [...$touched, ...$made], $notice, $counts);
         });
         if (null !== $notice) {
             $this->toast->say($notice->message, $notice->with, null === $key ? null : $this->address($key, $notice->back));
         }
-
-        return $key;
     }
 
     /** Takes a record out of its room; it stays whole, and undoing puts it back. */
@@ -191,7 +187,7 @@ final readonly class ChangeLog
      * @param list<object>                        $records
      * @param list<string>                        $counts
      */
-    private function keep(array $before, array $records, ?Notice $notice, array $counts): ?string
+    private function keep(array $before, array $records, Notice $notice, array $counts): ?string
     {
         $there = array_filter($records, $this->entities->contains(...));
         $changes = [];
@@ -216,7 +212,7 @@ final readonly class ChangeLog
             return null;
         }
         $key = (string) new Ulid();
-        $says = null === $notice ? null : json_encode([$notice->message, $notice->with, $notice->back], \JSON_THROW_ON_ERROR);
+        $says = json_encode([$notice->message, $notice->with, $notice->back], \JSON_THROW_ON_ERROR);
         $this->entities->getConnection()->insert(
             'undo',
             ['"key"' => $key, 'account_id' => $this->account(), 'changes' => serialize($changes), 'says' => $says],
@@ -269,7 +265,7 @@ final readonly class ChangeLog
                     ]);
                 }
             } elseif (!\in_array($field, self::FOLLOWS, true)) {
-                $now = $this->state->field($this->entities->getClassMetadata($record::class), $record, $field);
+                $now = $this->state->field($record, $field);
                 if (!FieldChange::isReversible($now, $before, $after, $counts)) {
                     return $this->changed($record);
                 }
@@ -292,17 +288,11 @@ final readonly class ChangeLog
             if (null === $record || self::MADE === $field) {
                 continue;
             }
-            foreach (self::GONE === $field ? (array) $before : [$field => null] as $one => $value) {
-                $now = self::GONE === $field ? null : $this->state->field(
-                    $this->entities->getClassMetadata($record::class),
-                    $record,
-                    (string) $one,
-                );
-                $this->state->set(
-                    $record,
-                    (string) $one,
-                    self::GONE === $field ? $value : FieldChange::without($now, $before, $after, $counts),
-                );
+            $values = self::GONE === $field
+                ? (array) $before
+                : [$field => FieldChange::without($this->state->field($record, $field), $before, $after, $counts)];
+            foreach ($values as $one => $value) {
+                $this->state->set($record, (string) $one, $value);
             }
         }
         // what pointed to what was made points elsewhere before that goes, which takes with it what points to it

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Octavum\Store;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Doctrine\ORM\Mapping\ClassMetadata;
 
 /** Reads the fields of records, so that a change to them can be compared and taken back. */
 final readonly class RecordState
@@ -33,7 +32,7 @@ final readonly class RecordState
                 ] as $field
             ) {
                 if (!\in_array($field, ['id', 'revision'], true)) {
-                    $state[$this->key($record)][$field] = $this->field($metadata, $record, $field);
+                    $state[$this->key($record)][$field] = $this->field($record, $field);
                 }
             }
         }
@@ -47,13 +46,10 @@ final readonly class RecordState
         return $this->entities->getClassMetadata($record::class)->getName().' '.$this->id($record);
     }
 
-    /**
-     * @param ClassMetadata<object> $metadata
-     *
-     * @return mixed the id of another record in place of that record
-     */
-    public function field(ClassMetadata $metadata, object $record, string $field): mixed
+    /** @return mixed the id of another record in place of that record */
+    public function field(object $record, string $field): mixed
     {
+        $metadata = $this->entities->getClassMetadata($record::class);
         $value = $metadata->getFieldValue($record, $field);
 
         return $metadata->hasAssociation($field) && \is_object($value) ? $this->id($value) : $value;

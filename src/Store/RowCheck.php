@@ -284,7 +284,6 @@ final readonly class RowCheck
                     (new ListCodec())->read(self::node((new ListCodec())->write($this->lists->list($record))));
                 }),
             ],
-            CopyRecord::class => [static fn (): array => ['person' => null, 'option' => $project->current], static fn (): bool => true],
             default => [static fn (): array => [], static fn (): bool => true],
         };
     }

@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Settings;
 
-use Doctrine\ORM\EntityManagerInterface;
-use Doctrine\ORM\EntityRepository;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Backup\Backups;
 use Octavum\Core\Measure\Tape;
 use Octavum\Document\Fault;
-use Octavum\Files\FileRecord;
+use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Store\People;
 use Octavum\Store\Replaced;
@@ -21,18 +19,14 @@ use Twig\Environment;
 /** The settings page, which several forms come back to with what was typed into them. */
 final readonly class SettingsPage
 {
-    /** @var EntityRepository<FileRecord> */
-    private EntityRepository $files;
-
     public function __construct(
         private Environment $twig,
         private AccountSettings $settings,
         private People $people,
         private Replaced $replaced,
         private Backups $backups,
-        EntityManagerInterface $entities,
+        private FileShelf $shelf,
     ) {
-        $this->files = $entities->getRepository(FileRecord::class);
     }
 
     /** @param list<Fault> $documentFaults of a document that was refused */
@@ -43,7 +37,7 @@ final readonly class SettingsPage
                 'account' => $account,
                 'people' => $this->people->all($account),
                 'replaced' => $this->replaced->of($account),
-                'files' => $this->files->count(['account' => $account, 'removedAt' => null]),
+                'files' => $this->shelf->count($account),
                 'backup' => $this->backups->last()[0] ?? null,
                 'values' => $entry->typed + $this->values($account),
                 'faults' => $entry->faults(),
