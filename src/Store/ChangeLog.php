@@ -21,8 +21,8 @@ use Symfony\Component\Uid\Ulid;
 /**
  * Commits each change to records once, says so, and takes it back whole or not at all. Where a field, or what the change made, was
  * changed since, or where something that came later points to what it made, nothing is changed, and the answer names it. Entries that
- * the change added to a list are taken out of it, a number that counts is changed by as much, and what follows from other rows (the
- * place in the list) stays as it is now.
+ * the change added to a list are taken out of it, a number that counts and what follows from other rows (the place in the list) are
+ * changed by as much.
  * Longer than other files: what a change did, whether it can be undone, and undoing it are read together.
  */
 final readonly class ChangeLog
@@ -40,7 +40,7 @@ final readonly class ChangeLog
         [OptionRecord::class, 'parts', 'JOIN r.project p JOIN p.season s WHERE s.account', [VersionRecord::class]],
     ];
 
-    /** Follow from other rows, or count changes: of no weight where they are another now. */
+    /** Follow from other rows, or count changes: they hinder no undo, and what the change added to them is taken off again. */
     private const FOLLOWS = ['rank', 'changes'];
 
     public function __construct(
@@ -201,7 +201,7 @@ final readonly class ChangeLog
             foreach ($fields as $field => $after) {
                 $was = $before[$record][$field] ?? null;
                 if (!FieldChange::same($was, $after)) {
-                    $changes[] = [$record, $field, $was, $after, \in_array($field, $counts, true)];
+                    $changes[] = [$record, $field, $was, $after, \in_array($field, [...self::FOLLOWS, ...$counts], true)];
                 }
             }
         }

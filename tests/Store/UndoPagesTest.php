@@ -57,6 +57,24 @@ final class UndoPagesTest extends PageTestCase
         self::assertEquals($before, $this->cloth('Midnight sateen'));
     }
 
+    public function testTheOrderOfTheListIsAsBeforeWhenMovesAreUndoneOutOfOrder(): void
+    {
+        $ranks = fn (): array => array_column($this->workroom($this->account)->projects, 'rank', 'name');
+        $before = $ranks();
+        [$top, $dress] = [$this->project('Naming-day top')->id, $this->project('Choir dress')->id];
+        $undos = [];
+        foreach ([$top, $dress, $dress] as $id) {
+            $this->get('/project/'.$id);
+            $this->post('/project/'.$id.'/move');
+            $undos[] = $this->undo();
+        }
+        self::assertNotSame($before, $ranks());
+        foreach ($undos as $undo) {
+            $this->undoing($undo, 'That is undone.');
+        }
+        self::assertSame($before, $ranks());
+    }
+
     public function testWhatChangedListsEachChangeAndUndoesIt(): void
     {
         $before = $this->cloth('Midnight sateen');

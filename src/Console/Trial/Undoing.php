@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace Octavum\Console\Trial;
 
+use Octavum\Core\Season\Gate\Check;
+
 /**
  * A walk by chance over the changes of a workroom in two tabs, with undos in and out of order, against what must be left: a change that
  * is undone first leaves what was there before it, an undo that is refused leaves all as it is, and what is undone from the last to the
- * first leaves the beginning. After twenty changes each the export is read into another account and exported again.
+ * first leaves the beginning. What is there is read in the database itself after each step. After twenty changes each the export is read
+ * into another account and exported again.
  */
 final class Undoing implements Trial
 {
@@ -17,12 +20,15 @@ final class Undoing implements Trial
     private const FEW = 6;
     private const SHORT = 10;
 
+    /** One change in so many is looked for on the page that follows. */
+    private const SEEN = 8;
+
     /** @var array<string, int> how often each kind of change was made */
     private array $made = [];
 
-    /** The document as it was exported last. */
-    private string $raw = '';
-
+    private \PDO $database;
+    private string $account = '';
+    private int $steps = 0;
     private int $undone = 0;
     private int $refused = 0;
     private int $exported = 0;
@@ -36,21 +42,25 @@ final class Undoing implements Trial
     {
         $odd = new Odd($seed);
         $tab = Visitor::oneOfMany($server);
+        $this->database = new \PDO('sqlite:'.$server->data.'/octavum.sqlite', options: [\PDO::ATTR_TIMEOUT => 20]);
+        $this->account = $this->value('SELECT MAX(id) FROM account');
         $other = Visitor::oneOfMany($server);
-        while ($span->more() || [] === $this->made) {
+        while ($span->more() || 0 === array_sum($this->made)) {
             $this->episode([$tab, clone $tab], $span->seconds < self::SHORT ? self::FEW : self::CHANGES, $odd, $tally);
             $this->comesHome($tab, $other, $tally);
         }
-        ksort($this->made);
-        $tally->figures[] = \sprintf('%d changes of %d kinds', array_sum($this->made), \count($this->made));
+        $never = implode(', ', array_keys($this->made, 0, true));
+        $this->made = array_filter($this->made, static fn (int $times): bool => $times > 0);
+        $tally->figures[] = \sprintf('%d steps, %d changes of %d kinds', $this->steps, array_sum($this->made), \count($this->made));
+        $tally->figures[] = 'never changed anything: '.('' === $never ? 'none' : $never);
         $tally->figures[] = \sprintf('%d undone, %d refused, %d exports read again', $this->undone, $this->refused, $this->exported);
     }
 
     /** @param array{Visitor, Visitor} $tabs of one person */
     private function episode(array $tabs, int $changes, Odd $odd, Tally $tally): void
     {
-        $begun = $now = $this->export($tabs[0]);
-        /** @var list<array{undo: string, kind: string, before: ?string}> $stack the newest last, each with what undoing it leads to */
+        $begun = $now = $this->rows();
+        /** @var list<array{undo: string, kind: string, before: ?StoredRows}> $stack the newest last, each with what undoing it leads to */
         $stack = [];
         for ($i = 0; $i < $changes; ++$i) {
             $tab = $tabs[$odd->number(0, 1)];
@@ -59,23 +69,27 @@ final class Undoing implements Trial
                 $now = $this->undo($tab, $stack, \count($stack) - 1 - $at, $now, $tally);
                 continue;
             }
-            [$kind, $page, $path, $fields] = $this->change($odd);
+            [$kind, $page, $path, $fields] = $this->change($now, $odd);
             if ('' === $path) {
                 continue;
             }
-            $content = $tab->page($page)->content;
-            if (1 === preg_match('/name="revision"\s+value="(\d+)"/', $content, $revision)) {
-                $fields += ['revision' => $revision[1]];
+            if ('' !== $page) {
+                $fields += $this->found($tab->page($page)->content);
             }
+            $newest = $this->newestUndo();
             $answer = $tab->send($path, $fields);
+            ++$this->steps;
             $tally->answer($answer, $kind);
-            $undo = $this->toast($tab, $answer)[1];
-            $after = $this->export($tab);
-            if ($after !== $now) {
-                $this->made[$kind] = ($this->made[$kind] ?? 0) + 1;
-                $tally->expect('' !== $undo, $kind.' changed something and offers no undo');
-                if ('' !== $undo) {
+            $undo = $this->newestUndo();
+            $after = $this->rows();
+            if (!$after->isAs($now)) {
+                ++$this->made[$kind];
+                $tally->expect($undo !== $newest, $kind.' changed something and offers no undo: '.$now->difference($after));
+                if ($undo !== $newest) {
                     $stack[] = ['undo' => $undo, 'kind' => $kind, 'before' => $now];
+                    if (0 === $odd->number(0, self::SEEN - 1)) {
+                        $tally->expect(str_contains($this->toast($tab, $answer), '/undo/'.$undo), $kind.': its page has no undo');
+                    }
                 }
             }
             $now = $after;
@@ -92,31 +106,30 @@ final class Undoing implements Trial
             }
         }
         if ($whole) {
-            $tally->expect($begun === $now, 'all undone, it is not as it was at the beginning: '.$this->difference($begun, $now));
+            $tally->expect($now->isAs($begun), 'all undone, it is not as it was at the beginning: '.$begun->difference($now));
         }
     }
 
-    /** @param list<array{undo: string, kind: string, before: ?string}> $stack loses the change when it is undone */
-    private function undo(Visitor $tab, array &$stack, int $at, string $now, Tally $tally): string
+    /** @param list<array{undo: string, kind: string, before: ?StoredRows}> $stack loses the change when it is undone */
+    private function undo(Visitor $tab, array &$stack, int $at, StoredRows $now, Tally $tally): StoredRows
     {
         $change = $stack[$at];
         $isNewest = $at === \count($stack) - 1;
-        $tab->page('/settings');
-        $answer = $tab->send($change['undo'], []);
+        $answer = $tab->send('/undo/'.$change['undo'], []);
+        ++$this->steps;
         $tally->answer($answer, 'undo of '.$change['kind']);
-        $said = $this->toast($tab, $answer)[0];
-        $after = $this->export($tab);
-        if (!str_contains($said, 'That is undone.')) {
+        $after = $this->rows();
+        if ('1' !== $this->value('SELECT undone FROM undo WHERE "key" = ?', $change['undo'])) {
             ++$this->refused;
-            $tally->expect($after === $now, $change['kind'].' was not undone, and yet something changed: '.$this->difference($now, $after));
+            $tally->expect($after->isAs($now), $change['kind'].' was not undone, and yet something changed: '.$now->difference($after));
 
             return $after;
         }
         ++$this->undone;
         if ($isNewest && null !== $change['before']) {
             $tally->expect(
-                $after === $change['before'],
-                $change['kind'].' is undone, and it is not as before: '.$this->difference($change['before'], $after),
+                $after->isAs($change['before']),
+                $change['kind'].' is undone, and it is not as before: '.$change['before']->difference($after),
             );
         }
         foreach (array_keys($stack) as $later) {
@@ -133,21 +146,32 @@ final class Undoing implements Trial
     private function comesHome(Visitor $tab, Visitor $other, Tally $tally): void
     {
         $document = $tab->page('/settings/export')->content;
-        $tally->answer($other->page('/settings'), 'the settings of another account');
         $answer = $other->upload('/settings/import', 'document', 'w.json', $document, ['replace' => '1']);
         $tally->answer($answer, 'its export is read by another account', 10);
         $tally->expect(302 === $answer->status, 'its export is refused by another account');
-        $back = $this->export($other);
+        $back = $this->plain($other->page('/settings/export')->content);
         $sent = $this->plain($document);
         $tally->expect($sent === $back, 'its export comes home another: '.$this->difference($sent, $back));
         ++$this->exported;
     }
 
-    private function export(Visitor $tab): string
+    private function rows(): StoredRows
     {
-        $this->raw = $tab->page('/settings/export')->content;
+        return StoredRows::read($this->database, $this->account);
+    }
 
-        return $this->plain($this->raw);
+    private function newestUndo(): string
+    {
+        return $this->value('SELECT MAX("key") FROM undo WHERE account_id = ?', $this->account);
+    }
+
+    private function value(string $query, string ...$with): string
+    {
+        $found = $this->database->prepare($query);
+        $found->execute($with);
+        $value = $found->fetchColumn();
+
+        return \is_scalar($value) ? (string) $value : '';
     }
 
     /** Without what follows from other rows, and with ids named by their order, since each account has its own. */
@@ -176,73 +200,115 @@ final class Undoing implements Trial
         return \sprintf('%d lines and %d', \count($a), \count($b));
     }
 
-    /** @return array{string, string} what the next page says, and the address that undoes it, empty for none */
-    private function toast(Visitor $tab, Answer $answer): array
+    /** What the next page says of the change. */
+    private function toast(Visitor $tab, Answer $answer): string
     {
         for ($i = 0; $i < 3 && '' !== $answer->location; ++$i) {
             $answer = $tab->page((string) preg_replace('~^https?://[^/]+~', '', $answer->location));
         }
         preg_match('~<div class="toasts".*~s', $answer->content, $toasts);
-        preg_match('~action="(/undo/[^"]+)"~', $toasts[0] ?? '', $undo);
 
-        return [html_entity_decode(strip_tags($toasts[0] ?? '')), html_entity_decode($undo[1] ?? '')];
+        return $toasts[0] ?? '';
     }
 
-    /** @return array{string, string, string, array<string, mixed>} kind, the page whose token it takes, path (empty for none), fields */
-    private function change(Odd $odd): array
+    /** @return array{string, string, string, array<string, mixed>} kind, the page whose revision is sent, path (empty for none), fields */
+    private function change(StoredRows $rows, Odd $odd): array
     {
-        $all = json_decode($this->raw, true);
-        $all = \is_array($all) ? $all : [];
-        $id = static fn (string $list, string $parts = ''): string => self::pick($odd, $all[$list] ?? null, $parts);
-        $one = $id('projects');
+        $id = static function (string $table) use ($rows, $odd): string {
+            $ids = $rows->ids($table);
+
+            return [] === $ids ? '' : $odd->of($ids);
+        };
+        $one = $id('project');
         $project = '/project/'.$one;
-        $cloth = '/cloth/'.$id('cloths');
-        $option = $this->option($all['projects'] ?? null, $odd);
-        $named = ['season' => $id('seasons'), 'name' => 'By chance '.$odd->number(1, 999)];
-        $cut = '/cut/'.$id('cloths', 'cuts');
-        $some = [$id('cloths'), $id('cloths')];
+        $cloth = '/cloth/'.$id('cloth');
+        $whole = $id('cut');
+        $cut = '/cut/'.$whole;
+        $claims = array_values(array_filter(
+            $rows->ids('claim'),
+            static fn (string $claim): bool => '' !== $rows->column('claim', $claim, 'cut_id')
+                && '0' === $rows->column('claim', $claim, 'cut_out')
+                && '' !== self::owner($rows, $claim),
+        ));
+        $claim = [] === $claims ? '' : $odd->of($claims);
+        $claimed = '/project/'.('' === $claim ? '' : self::owner($rows, $claim));
+        $current = array_map(static fn (string $id): string => $rows->column('project', $id, 'current_id'), $rows->ids('project'));
+        $others = array_values(array_diff($rows->ids('project_option'), $current));
+        $other = [] === $others ? '' : $odd->of($others);
+        $head = '/project/'.$rows->column('project_option', $other, 'project_id');
+        $option = $head.'/option/'.$other;
+        $named = ['season' => $id('season'), 'name' => 'By chance '.$odd->number(1, 999)];
         $kept = ['reason' => 'by chance', 'keep' => (string) $odd->number(0, 1)];
         $state = $odd->of(['planned', 'ready to cut', 'sewing', 'resting', 'given up', 'done']);
+        $bulk = ['cloths' => [$id('cloth'), $id('cloth')], 'what' => $odd->of(['aside', 'back', 'move', 'remove']), 'text' => 'locker 9'];
         $kinds = [
-            'take' => [$option[0], $option[0].'/option/'.$option[1].'/take', $kept],
-            'let go' => [$option[0], $option[0].'/option/'.$option[1].'/let-go', []],
-            'bring back' => [$option[0], $option[0].'/option/'.$option[1].'/back', []],
-            'take an option out' => [$option[0], $option[0].'/option/'.$option[1].'/remove', []],
-            'new option' => [$project.'/option/new', $project.'/option/new', ['size' => '16', 'when' => 'by chance']],
-            'move up' => [$project, $project.'/move', []],
-            'next year' => [$project, $project.'/season', ['season' => 'next year']],
-            'in no season' => [$project, $project.'/season', ['season' => 'none']],
-            'to a season' => [$project, $project.'/season', ['season' => $id('seasons')]],
-            'split' => [$project, $project.'/split', ['first' => 'Half a '.$odd->number(1, 99), 'second' => 'Other half']],
-            'decline' => [$project, $project.'/decline', ['role' => 'lining']],
+            'take' => [$head, $option.'/take', $kept],
+            'let go' => ['', $option.'/let-go', []],
+            'bring back' => ['', $option.'/back', []],
+            'take an option out' => ['', $option.'/remove', []],
+            'new option' => ['', $project.'/option/new', ['size' => '16', 'when' => 'by chance']],
+            'move up' => ['', $project.'/move', []],
+            'next year' => ['', $project.'/season', ['season' => 'next year']],
+            'in no season' => ['', $project.'/season', ['season' => 'none']],
+            'to a season' => ['', $project.'/season', ['season' => $id('season')]],
+            'split' => ['', $project.'/split', ['first' => 'Half a '.$odd->number(1, 99), 'second' => 'Other half']],
+            'decline' => ['', $project.'/decline', ['role' => 'lining']],
             'state' => [$project, $project.'/state', ['state' => $state, 'why' => 'by chance']],
-            'take a project out' => [$project, $project.'/remove', []],
-            'save a project' => [$project.'/change', $project.'/change', $this->saved($odd)],
-            'new project' => ['/project/new', '/project/new', $named + $this->saved($odd)],
-            'take a cloth out' => [$cloth, $cloth.'/remove', []],
-            'more cloth' => ['/cloth/haul', '/cloth/haul', ['haul' => "1.2 m lawn 140 wide\n2 m red twill 150 wide"]],
+            'take a project out' => ['', $project.'/remove', []],
+            'save a project' => [$project.'/change', $project.'/change', [
+                'season' => $rows->column('project', $one, 'season_id'),
+                'name' => $rows->column('project', $one, 'name'),
+            ] + $this->saved($odd)],
+            'new project' => ['', '/project/new', $named + $this->saved($odd)],
+            'take a cloth out' => ['', $cloth.'/remove', []],
+            'more cloth' => ['', '/cloth/haul', ['haul' => "1.2 m lawn 140 wide\n2 m red twill 150 wide"]],
             'another cut' => [$cloth, $cloth.'/cuts', ['length' => '1.1', 'label' => 'by chance']],
             'ledger' => [$cloth, $cut.'/ledger', ['kind' => $odd->of(['washed', 'measured', 'steamed']), 'length' => '0.9']],
-            'take a cut out' => [$cloth, $cut.'/remove', []],
-            'several cloths' => ['/cloth', '/cloth/bulk', [
-                'cloths' => $some,
-                'what' => $odd->of(['aside', 'back', 'move', 'remove']),
-                'text' => 'locker 9',
+            'take a cut out' => ['', $cut.'/remove', []],
+            'several cloths' => ['', '/cloth/bulk', $bulk],
+            'keep what makes it enough' => [$claimed.'/enough/'.$claim, $claimed.'/enough/'.$claim.'/keep', []],
+            'cut' => ['', $claimed.'/gate/'.$claim, [
+                ...['cut' => '1', 'used' => '5 cm', 'remnants' => [['length' => '5 cm', 'width' => '5 cm']], 'spoilt' => 'trial'],
+                'word' => array_fill_keys(array_column(Check::cases(), 'value'), 'trial'),
             ]],
-            'apart' => [$cloth, $cloth.'/apart', ['parts' => "Back 60 x 40 cm\nFront 50 x 40 cm"]],
-            'take a notion out' => ['/notions', '/notions/'.$id('notions').'/remove', []],
-            'more notions' => ['/notions', '/notions', ['lines' => "6 buttons 15 mm\nzip 20 cm"]],
-            'use notions' => ['/shopping', '/notions/use/'.$one, []],
-            'take a list out' => ['/lists', '/lists/'.$id('lists').'/remove', []],
-            'take a person out' => ['/people', '/people/'.$id('people').'/remove', []],
-            'take a pattern out' => ['/patterns', '/patterns/'.$id('patterns').'/remove', []],
-            'take a version out' => ['/patterns', '/versions/'.$id('patterns', 'versions').'/remove', []],
-            'take a lay away' => ['/table', '/table/'.$id('lays').'/remove', []],
+            'a cut apart' => ['', '/cloth/'.$rows->column('cut', $whole, 'cloth_id').'/apart', [
+                'parts' => 'Back 10 x 10 cm',
+                'cut' => $whole,
+            ]],
+            'apart' => ['', $cloth.'/apart', ['parts' => "Back 60 x 40 cm\nFront 50 x 40 cm"]],
+            'take a notion out' => ['', '/notions/'.$id('notion').'/remove', []],
+            'more notions' => ['', '/notions', ['lines' => "6 buttons 15 mm\nzip 20 cm"]],
+            'use notions' => ['', '/notions/use/'.$one, []],
+            'take a list out' => ['', '/lists/'.$id('sewing_list').'/remove', []],
+            'take a person out' => ['', '/people/'.$id('person').'/remove', []],
+            'take a pattern out' => ['', '/patterns/'.$id('pattern').'/remove', []],
+            'take a version out' => ['', '/versions/'.$id('version').'/remove', []],
+            'take a lay away' => ['', '/table/'.$id('lay').'/remove', []],
         ];
+        $this->made += array_fill_keys(array_keys($kinds), 0);
         $kind = $odd->of(array_keys($kinds));
         [$page, $path, $fields] = $kinds[$kind];
 
-        return [$kind, $page, str_contains($path, '//') || str_ends_with($page, '/') ? '' : $path, $fields];
+        return [$kind, $page, str_contains($path, '//') ? '' : $path, $fields];
+    }
+
+    /** The project whose current option a claim belongs to, empty when it belongs to another option. */
+    private static function owner(StoredRows $rows, string $claim): string
+    {
+        $option = $rows->column('claim', $claim, 'option_id');
+        $project = $rows->column('project_option', $option, 'project_id');
+
+        return $rows->column('project', $project, 'current_id') === $option ? $project : '';
+    }
+
+    /** @return array<string, mixed> the revision that a page sends, and the first thing that may be ticked to make a cloth enough */
+    private function found(string $page): array
+    {
+        preg_match('/name="revision"\s+value="(\d+)"/', $page, $revision);
+        preg_match('/name="with\[\]"\s+value="([^"]+)"/', $page, $with);
+
+        return (isset($revision[1]) ? ['revision' => $revision[1]] : [])
+            + (isset($with[1]) ? ['with' => [html_entity_decode($with[1])]] : []);
     }
 
     /** @return array<string, mixed> what a project's form is sent with */
@@ -256,37 +322,5 @@ final class Undoing implements Trial
             'certainty' => 'likely',
             'state' => 'planned',
         ];
-    }
-
-    /** @return array{string, string} the address of a project, and an option of it that is not current; empty for none */
-    private function option(mixed $projects, Odd $odd): array
-    {
-        $found = [];
-        foreach (\is_array($projects) ? $projects : [] as $project) {
-            $options = \is_array($project) && \is_array($project['options'] ?? null) ? $project['options'] : [];
-            foreach ($options as $option) {
-                if (\is_array($option) && \is_array($project) && ($option['id'] ?? '') !== ($project['current'] ?? '')) {
-                    $found[] = ['/project/'.self::text($project['id'] ?? ''), self::text($option['id'] ?? '')];
-                }
-            }
-        }
-
-        return [] === $found ? ['', ''] : $found[$odd->number(0, \count($found) - 1)];
-    }
-
-    private static function pick(Odd $odd, mixed $list, string $parts): string
-    {
-        $list = \is_array($list) ? array_values($list) : [];
-        $one = [] === $list ? null : $list[$odd->number(0, \count($list) - 1)];
-        if ('' !== $parts) {
-            return self::pick($odd, \is_array($one) ? $one[$parts] ?? null : null, '');
-        }
-
-        return self::text(\is_array($one) ? $one['id'] ?? '' : '');
-    }
-
-    private static function text(mixed $value): string
-    {
-        return \is_string($value) ? $value : '';
     }
 }

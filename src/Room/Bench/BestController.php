@@ -138,7 +138,7 @@ final class BestController extends AbstractController
         } else {
             $says = '{count, plural, one {One change is} other {# changes are}} taken.';
             $notice = new Notice($says, ['count' => (string) \count($changes)], $back->getTargetUrl());
-            $changeLog->commit($touched, $make, $notice, ['changes']);
+            $changeLog->commit($touched, $make, $notice);
         }
 
         return $back;

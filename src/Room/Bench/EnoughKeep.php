@@ -78,7 +78,7 @@ final readonly class EnoughKeep
 
             return $made;
         };
-        $this->changes->commit([$record, $record->current, ...$claims], $make, $notice, ['changes']);
+        $this->changes->commit([$record, $record->current, ...$claims], $make, $notice);
 
         return true;
     }

@@ -116,7 +116,7 @@ final class VersionController extends AbstractController
                 $with = ['version' => $changed->name, 'pattern' => $pattern->title];
                 $here = $this->generateUrl('pattern', ['id' => $pattern->id]);
                 $notice = new Notice('Version {version} of {pattern} is saved.', $with, $here);
-                $this->changes->commit(null === $record ? [$pattern] : [$pattern, $record], $make, $notice, ['changes']);
+                $this->changes->commit(null === $record ? [$pattern] : [$pattern, $record], $make, $notice);
 
                 return $this->redirect($here);
             }

@@ -62,7 +62,7 @@ final readonly class ProjectStore
             return $this->made([$saved, ...$this->parts($saved->current)], $touched);
         };
         $notice = new Notice('{project} is saved.', ['project' => $project->name], $back);
-        $this->changes->commit([...$touched, ...array_values(array_diff_key($ranked, [$saved->id => 0]))], $make, $notice, ['changes']);
+        $this->changes->commit([...$touched, ...array_values(array_diff_key($ranked, [$saved->id => 0]))], $make, $notice);
 
         return $saved;
     }
@@ -83,7 +83,7 @@ final readonly class ProjectStore
             return $this->made($this->parts($saved), $touched);
         };
         $notice = new Notice('The option of {project} is saved.', ['project' => $project->name], $back);
-        $this->changes->commit($touched, $make, $notice, ['changes']);
+        $this->changes->commit($touched, $make, $notice);
 
         return $saved;
     }

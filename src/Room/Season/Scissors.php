@@ -74,7 +74,7 @@ final readonly class Scissors
 
             return $made;
         };
-        $this->changes->commit([$record, $claimed, $cut], $make, $notice, ['changes']);
+        $this->changes->commit([$record, $claimed, $cut], $make, $notice);
     }
 
     /** What was spoilt claims its cloth once more, so that the plan says whether there is enough. */
