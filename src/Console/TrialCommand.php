@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
+use Octavum\Console\Trial\Addresses;
 use Octavum\Console\Trial\Backing;
 use Octavum\Console\Trial\Documents;
 use Octavum\Console\Trial\Forms;
@@ -23,6 +24,7 @@ use Symfony\Component\Console\Attribute\Option;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Style\SymfonyStyle;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
+use Symfony\Component\Routing\RouterInterface;
 
 /** Exit 0 when nothing bad was found, 1 when something was, 2 for a trial it does not know. */
 #[AsCommand('octavum:trial', 'Tries what docs/security.md promises on a server of its own')]
@@ -31,13 +33,15 @@ final readonly class TrialCommand
     /** Megabytes that a worker may take. */
     private const MOST_MEMORY = 256;
 
-    public function __construct(#[Autowire('%kernel.project_dir%')] private string $project)
-    {
+    public function __construct(
+        #[Autowire('%kernel.project_dir%')] private string $project,
+        private RouterInterface $router,
+    ) {
     }
 
     public function __invoke(
         SymfonyStyle $io,
-        #[Argument('import, forms, isolation, uploads, kill, load, undo, backup, spoilt; or beside or full')] string $what = '',
+        #[Argument('import, forms, isolation, uploads, kill, load, undo, backup, spoilt, paths; or beside or full')] string $what = '',
         #[Option('For each, about')] int $seconds = 20,
         #[Option('Where the odd values begin; the same gives the same')] int $seed = 1,
         #[Option('Seconds that an answer may take')] float $slow = 2,
@@ -90,9 +94,21 @@ final readonly class TrialCommand
             new Undoing(),
             new Backing($this->project),
             new Spoilt(),
+            new Addresses($this->paths()),
             new Load(beside: true),
             new Kills(full: true),
         ];
+    }
+
+    /** @return non-empty-list<string> */
+    private function paths(): array
+    {
+        $paths = [];
+        foreach ($this->router->getRouteCollection() as $route) {
+            $paths[] = $route->getPath();
+        }
+
+        return [] === $paths ? throw new \LogicException('There are routes.') : array_values(array_unique($paths));
     }
 
     private function weigh(Server $server, Tally $tally): void
