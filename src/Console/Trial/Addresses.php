@@ -10,8 +10,11 @@ namespace Octavum\Console\Trial;
  */
 final readonly class Addresses implements Trial
 {
-    /** What would end the trial itself or its account, take longer than a page by design, or is another trial's. */
-    private const LEFT_ALONE = ['/sign-out', '/settings/delete', '/settings/password', '/settings/import', '/demo', '/register', '/sign-in'];
+    /** What would end the trial itself or its account, or is another trial's. */
+    private const LEFT_ALONE = [
+        ...['/sign-out', '/settings/delete', '/settings/password', '/settings/import', '/demo'],
+        ...['/register', '/sign-in'],
+    ];
 
     /** Typed line by line, or read from a table: address and field. */
     private const LINES = [

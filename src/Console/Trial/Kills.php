@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace Octavum\Console\Trial;
 
 /**
- * Five writers, and power cuts: what was acknowledged is there, nobody is signed out, the file is whole. Two add cloths, one
- * ranks the projects of a season, one brings in documents, one cuts at the gate. With “full” the disk is filled while they write.
+ * Ten writers, and power cuts: what was acknowledged is there, nothing is half there, nobody is signed out, the file is whole. Two add
+ * cloths, one ranks the projects of a season, one brings in documents, one cuts at the gate and takes it back; five take options, keep
+ * what makes a cloth enough, split projects, cut, take cuts apart, and undo each. With “full” the disk is filled while they write.
  */
 final readonly class Kills implements Trial
 {
     /** More than this is nobody's small file system: it is not filled. */
     private const MOST_TO_FILL = 1_000_000_000;
+
+    private const CHANGES = ['take', 'keep what makes it enough', 'split', 'cut', 'a cut apart'];
 
     public function __construct(private bool $full = false)
     {
@@ -31,6 +34,9 @@ final readonly class Kills implements Trial
             new BringsIn(Visitor::newcomer($server), $server->demo()),
             new Cuts(Visitor::withDemo($server), $server->demo()),
         ];
+        foreach (self::CHANGES as $kind) {
+            $writers[] = new ChangesOnce($server, Visitor::oneOfMany($server), $kind);
+        }
         $kills = $refused = 0;
         $acknowledged = array_fill(0, \count($writers), 0);
         while ($span->more() || 0 === $kills) {

@@ -24,6 +24,11 @@ final readonly class StoredRows
     {
     }
 
+    public static function none(): self
+    {
+        return new self([]);
+    }
+
     public static function read(\PDO $database, string $account): self
     {
         $kept = [$account => true];
@@ -47,7 +52,7 @@ final readonly class StoredRows
     /** @return list<string> */
     public function ids(string $table): array
     {
-        return array_keys($this->rows[$table]);
+        return array_keys($this->rows[$table] ?? []);
     }
 
     public function column(string $table, string $id, string $column): string
@@ -55,6 +60,11 @@ final readonly class StoredRows
         $value = $this->rows[$table][$id][$column] ?? '';
 
         return \is_scalar($value) ? (string) $value : '';
+    }
+
+    public function hash(): string
+    {
+        return hash('xxh128', serialize($this->rows));
     }
 
     public function isAs(self $other): bool

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Console\Trial;
 
-use Octavum\Core\Season\Gate\Check;
-
 /**
  * A walk by chance over the changes of a workroom in two tabs, with undos in and out of order, against what must be left: a change that
  * is undone first leaves what was there before it, an undo that is refused leaves all as it is, and what is undone from the last to the
@@ -26,8 +24,8 @@ final class Undoing implements Trial
     /** @var array<string, int> how often each kind of change was made */
     private array $made = [];
 
-    private \PDO $database;
-    private string $account = '';
+    private Stored $stored;
+    private Changes $changes;
     private int $steps = 0;
     private int $undone = 0;
     private int $refused = 0;
@@ -42,8 +40,9 @@ final class Undoing implements Trial
     {
         $odd = new Odd($seed);
         $tab = Visitor::oneOfMany($server);
-        $this->database = new \PDO('sqlite:'.$server->data.'/octavum.sqlite', options: [\PDO::ATTR_TIMEOUT => 20]);
-        $this->account = $this->value('SELECT MAX(id) FROM account');
+        $this->stored = Stored::ofNewestAccount($server);
+        $this->changes = new Changes();
+        $this->made = array_fill_keys($this->changes->kinds(), 0);
         $other = Visitor::oneOfMany($server);
         while ($span->more() || 0 === array_sum($this->made)) {
             $this->episode([$tab, clone $tab], $span->seconds < self::SHORT ? self::FEW : self::CHANGES, $odd, $tally);
@@ -59,7 +58,7 @@ final class Undoing implements Trial
     /** @param array{Visitor, Visitor} $tabs of one person */
     private function episode(array $tabs, int $changes, Odd $odd, Tally $tally): void
     {
-        $begun = $now = $this->rows();
+        $begun = $now = $this->stored->rows();
         /** @var list<array{undo: string, kind: string, before: ?StoredRows}> $stack the newest last, each with what undoing it leads to */
         $stack = [];
         for ($i = 0; $i < $changes; ++$i) {
@@ -69,19 +68,16 @@ final class Undoing implements Trial
                 $now = $this->undo($tab, $stack, \count($stack) - 1 - $at, $now, $tally);
                 continue;
             }
-            [$kind, $page, $path, $fields] = $this->change($now, $odd);
-            if ('' === $path) {
+            $kind = $odd->of($this->changes->kinds());
+            $newest = $this->stored->newestUndo();
+            $answer = $this->changes->send($kind, $now, $tab, $odd);
+            if (null === $answer) {
                 continue;
             }
-            if ('' !== $page) {
-                $fields += $this->found($tab->page($page)->content);
-            }
-            $newest = $this->newestUndo();
-            $answer = $tab->send($path, $fields);
             ++$this->steps;
             $tally->answer($answer, $kind);
-            $undo = $this->newestUndo();
-            $after = $this->rows();
+            $undo = $this->stored->newestUndo();
+            $after = $this->stored->rows();
             if (!$after->isAs($now)) {
                 ++$this->made[$kind];
                 $tally->expect($undo !== $newest, $kind.' changed something and offers no undo: '.$now->difference($after));
@@ -118,8 +114,8 @@ final class Undoing implements Trial
         $answer = $tab->send('/undo/'.$change['undo'], []);
         ++$this->steps;
         $tally->answer($answer, 'undo of '.$change['kind']);
-        $after = $this->rows();
-        if ('1' !== $this->value('SELECT undone FROM undo WHERE "key" = ?', $change['undo'])) {
+        $after = $this->stored->rows();
+        if (!$this->stored->isUndone($change['undo'])) {
             ++$this->refused;
             $tally->expect($after->isAs($now), $change['kind'].' was not undone, and yet something changed: '.$now->difference($after));
 
@@ -153,25 +149,6 @@ final class Undoing implements Trial
         $sent = $this->plain($document);
         $tally->expect($sent === $back, 'its export comes home another: '.$this->difference($sent, $back));
         ++$this->exported;
-    }
-
-    private function rows(): StoredRows
-    {
-        return StoredRows::read($this->database, $this->account);
-    }
-
-    private function newestUndo(): string
-    {
-        return $this->value('SELECT MAX("key") FROM undo WHERE account_id = ?', $this->account);
-    }
-
-    private function value(string $query, string ...$with): string
-    {
-        $found = $this->database->prepare($query);
-        $found->execute($with);
-        $value = $found->fetchColumn();
-
-        return \is_scalar($value) ? (string) $value : '';
     }
 
     /** Without what follows from other rows, and with ids named by their order, since each account has its own. */
@@ -209,118 +186,5 @@ final class Undoing implements Trial
         preg_match('~<div class="toasts".*~s', $answer->content, $toasts);
 
         return $toasts[0] ?? '';
-    }
-
-    /** @return array{string, string, string, array<string, mixed>} kind, the page whose revision is sent, path (empty for none), fields */
-    private function change(StoredRows $rows, Odd $odd): array
-    {
-        $id = static function (string $table) use ($rows, $odd): string {
-            $ids = $rows->ids($table);
-
-            return [] === $ids ? '' : $odd->of($ids);
-        };
-        $one = $id('project');
-        $project = '/project/'.$one;
-        $cloth = '/cloth/'.$id('cloth');
-        $whole = $id('cut');
-        $cut = '/cut/'.$whole;
-        $claims = array_values(array_filter(
-            $rows->ids('claim'),
-            static fn (string $claim): bool => '' !== $rows->column('claim', $claim, 'cut_id')
-                && '0' === $rows->column('claim', $claim, 'cut_out')
-                && '' !== self::owner($rows, $claim),
-        ));
-        $claim = [] === $claims ? '' : $odd->of($claims);
-        $claimed = '/project/'.('' === $claim ? '' : self::owner($rows, $claim));
-        $current = array_map(static fn (string $id): string => $rows->column('project', $id, 'current_id'), $rows->ids('project'));
-        $others = array_values(array_diff($rows->ids('project_option'), $current));
-        $other = [] === $others ? '' : $odd->of($others);
-        $head = '/project/'.$rows->column('project_option', $other, 'project_id');
-        $option = $head.'/option/'.$other;
-        $named = ['season' => $id('season'), 'name' => 'By chance '.$odd->number(1, 999)];
-        $kept = ['reason' => 'by chance', 'keep' => (string) $odd->number(0, 1)];
-        $state = $odd->of(['planned', 'ready to cut', 'sewing', 'resting', 'given up', 'done']);
-        $bulk = ['cloths' => [$id('cloth'), $id('cloth')], 'what' => $odd->of(['aside', 'back', 'move', 'remove']), 'text' => 'locker 9'];
-        $kinds = [
-            'take' => [$head, $option.'/take', $kept],
-            'let go' => ['', $option.'/let-go', []],
-            'bring back' => ['', $option.'/back', []],
-            'take an option out' => ['', $option.'/remove', []],
-            'new option' => ['', $project.'/option/new', ['size' => '16', 'when' => 'by chance']],
-            'move up' => ['', $project.'/move', []],
-            'next year' => ['', $project.'/season', ['season' => 'next year']],
-            'in no season' => ['', $project.'/season', ['season' => 'none']],
-            'to a season' => ['', $project.'/season', ['season' => $id('season')]],
-            'split' => ['', $project.'/split', ['first' => 'Half a '.$odd->number(1, 99), 'second' => 'Other half']],
-            'decline' => ['', $project.'/decline', ['role' => 'lining']],
-            'state' => [$project, $project.'/state', ['state' => $state, 'why' => 'by chance']],
-            'take a project out' => ['', $project.'/remove', []],
-            'save a project' => [$project.'/change', $project.'/change', [
-                'season' => $rows->column('project', $one, 'season_id'),
-                'name' => $rows->column('project', $one, 'name'),
-            ] + $this->saved($odd)],
-            'new project' => ['', '/project/new', $named + $this->saved($odd)],
-            'take a cloth out' => ['', $cloth.'/remove', []],
-            'more cloth' => ['', '/cloth/haul', ['haul' => "1.2 m lawn 140 wide\n2 m red twill 150 wide"]],
-            'another cut' => [$cloth, $cloth.'/cuts', ['length' => '1.1', 'label' => 'by chance']],
-            'ledger' => [$cloth, $cut.'/ledger', ['kind' => $odd->of(['washed', 'measured', 'steamed']), 'length' => '0.9']],
-            'take a cut out' => ['', $cut.'/remove', []],
-            'several cloths' => ['', '/cloth/bulk', $bulk],
-            'keep what makes it enough' => [$claimed.'/enough/'.$claim, $claimed.'/enough/'.$claim.'/keep', []],
-            'cut' => ['', $claimed.'/gate/'.$claim, [
-                ...['cut' => '1', 'used' => '5 cm', 'remnants' => [['length' => '5 cm', 'width' => '5 cm']], 'spoilt' => 'trial'],
-                'word' => array_fill_keys(array_column(Check::cases(), 'value'), 'trial'),
-            ]],
-            'a cut apart' => ['', '/cloth/'.$rows->column('cut', $whole, 'cloth_id').'/apart', [
-                'parts' => 'Back 10 x 10 cm',
-                'cut' => $whole,
-            ]],
-            'apart' => ['', $cloth.'/apart', ['parts' => "Back 60 x 40 cm\nFront 50 x 40 cm"]],
-            'take a notion out' => ['', '/notions/'.$id('notion').'/remove', []],
-            'more notions' => ['', '/notions', ['lines' => "6 buttons 15 mm\nzip 20 cm"]],
-            'use notions' => ['', '/notions/use/'.$one, []],
-            'take a list out' => ['', '/lists/'.$id('sewing_list').'/remove', []],
-            'take a person out' => ['', '/people/'.$id('person').'/remove', []],
-            'take a pattern out' => ['', '/patterns/'.$id('pattern').'/remove', []],
-            'take a version out' => ['', '/versions/'.$id('version').'/remove', []],
-            'take a lay away' => ['', '/table/'.$id('lay').'/remove', []],
-        ];
-        $this->made += array_fill_keys(array_keys($kinds), 0);
-        $kind = $odd->of(array_keys($kinds));
-        [$page, $path, $fields] = $kinds[$kind];
-
-        return [$kind, $page, str_contains($path, '//') ? '' : $path, $fields];
-    }
-
-    /** The project whose current option a claim belongs to, empty when it belongs to another option. */
-    private static function owner(StoredRows $rows, string $claim): string
-    {
-        $option = $rows->column('claim', $claim, 'option_id');
-        $project = $rows->column('project_option', $option, 'project_id');
-
-        return $rows->column('project', $project, 'current_id') === $option ? $project : '';
-    }
-
-    /** @return array<string, mixed> the revision that a page sends, and the first thing that may be ticked to make a cloth enough */
-    private function found(string $page): array
-    {
-        preg_match('/name="revision"\s+value="(\d+)"/', $page, $revision);
-        preg_match('/name="with\[\]"\s+value="([^"]+)"/', $page, $with);
-
-        return (isset($revision[1]) ? ['revision' => $revision[1]] : [])
-            + (isset($with[1]) ? ['with' => [html_entity_decode($with[1])]] : []);
-    }
-
-    /** @return array<string, mixed> what a project's form is sent with */
-    private function saved(Odd $odd): array
-    {
-        return [
-            'notes' => 'by chance '.$odd->number(1, 999),
-            'size' => $odd->of(['14', '16', '']),
-            'claims' => [['role' => 'main', 'buy' => 'Tweed '.$odd->number(1, 9)], ['role' => 'lining', 'buy' => 'Silk']],
-            'copies' => [['size' => '12'], ['size' => '18']],
-            'certainty' => 'likely',
-            'state' => 'planned',
-        ];
     }
 }
