@@ -42,7 +42,8 @@ final readonly class Kills implements Trial
         while ($span->more() || 0 === $kills) {
             $writing = new Together(\count($writers), static fn (int $i, \Closure $tell) => $writers[$i]->write($kills, $tell));
             $odd = new Odd($seed + $kills);
-            usleep(300_000 + 1000 * $odd->number(0, 1000));
+            $this->wait($writing);
+            usleep(1000 * $odd->number(0, 1000));
             $filler = $this->full ? $this->fill($server->data) : null;
             if (null !== $filler) {
                 usleep(300_000 + 1000 * $odd->number(0, 700));
@@ -70,6 +71,18 @@ final readonly class Kills implements Trial
         $said = (new \PDO('sqlite:'.$server->data.'/octavum.sqlite'))->query('PRAGMA integrity_check');
         $tally->expect(false !== $said && 'ok' === $said->fetchColumn(), 'the database is damaged');
         $tally->figures[] = \sprintf('%d kills, %s acknowledged, %d refused', $kills, implode(' + ', $acknowledged), $refused);
+    }
+
+    /** Until half of them write: a server that has just begun takes its time. */
+    private function wait(Together $writing): void
+    {
+        for ($i = 0; $i < 100; ++$i) {
+            $told = array_filter($writing->soFar(), static fn (array $lines): bool => [] !== Writer::acknowledged($lines));
+            if (2 * \count($told) >= \count($writing->soFar())) {
+                return;
+            }
+            usleep(100_000);
+        }
     }
 
     /** The file that leaves no room. */
