@@ -14,6 +14,8 @@ final readonly class Kills implements Trial
     /** More than this is nobody's small file system: it is not filled. */
     private const MOST_TO_FILL = 1_000_000_000;
 
+    /** Tenths of a second. */
+    private const PATIENCE = 100;
     private const CHANGES = ['take', 'keep what makes it enough', 'split', 'cut', 'a cut apart'];
 
     public function __construct(private bool $full = false)
@@ -42,7 +44,7 @@ final readonly class Kills implements Trial
         while ($span->more() || 0 === $kills) {
             $writing = new Together(\count($writers), static fn (int $i, \Closure $tell) => $writers[$i]->write($kills, $tell));
             $odd = new Odd($seed + $kills);
-            $this->wait($writing);
+            $this->wait($writing, $odd->number(\count($writers) >> 1, \count($writers)));
             usleep(1000 * $odd->number(0, 1000));
             $filler = $this->full ? $this->fill($server->data) : null;
             if (null !== $filler) {
@@ -73,12 +75,12 @@ final readonly class Kills implements Trial
         $tally->figures[] = \sprintf('%d kills, %s acknowledged, %d refused', $kills, implode(' + ', $acknowledged), $refused);
     }
 
-    /** Until half of them write: a server that has just begun takes its time. */
-    private function wait(Together $writing): void
+    /** Until so many of them have been answered, for a while: a server that has just begun takes its time, and some writing too. */
+    private function wait(Together $writing, int $writers): void
     {
-        for ($i = 0; $i < 100; ++$i) {
+        for ($i = 0; $i < self::PATIENCE; ++$i) {
             $told = array_filter($writing->soFar(), static fn (array $lines): bool => [] !== Writer::acknowledged($lines));
-            if (2 * \count($told) >= \count($writing->soFar())) {
+            if (\count($told) >= $writers) {
                 return;
             }
             usleep(100_000);
