@@ -32,6 +32,19 @@ final class OddAddressesTest extends PageTestCase
         }
     }
 
+    public function testMoreTextThanATableHoldsIsRefusedAndNotSentBack(): void
+    {
+        $this->signInToDemo();
+        $this->get('/cloth/haul');
+        $page = $this->post('/cloth/haul', ['haul' => str_repeat('wool ', 1_300_000)]);
+        self::assertResponseStatusCodeSame(413);
+        self::assertStringContainsString('Save it in parts.', self::says($page));
+        self::assertLessThan(100_000, \strlen((string) $this->browser->getResponse()->getContent()));
+        $this->get('/cloth/haul');
+        $this->post('/cloth/haul', ['haul' => str_repeat('wool ', 1_000_000)]);
+        self::assertResponseStatusCodeSame(422);
+    }
+
     public function testAnothersProjectIsNowhere(): void
     {
         $this->signInToDemo();
