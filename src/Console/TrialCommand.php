@@ -45,8 +45,8 @@ final readonly class TrialCommand
         #[Option('For each, about')] int $seconds = 20,
         #[Option('Where the odd values begin; the same gives the same')] int $seed = 1,
         #[Option('Seconds that an answer may take')] float $slow = 2,
-        #[Option('Of a server with a demo that runs already, for “load”')] ?string $base = null,
-        #[Option('Where the server keeps its data; for “full” a small file system, which is filled')] ?string $folder = null,
+        #[Option('Address of a server that runs already, for “load”')] ?string $base = null,
+        #[Option('Where the server keeps its data, as “base” needs it; for “full” a small file system, which is filled')] ?string $folder = null,
     ): int {
         $trials = array_filter(
             $this->trials(),

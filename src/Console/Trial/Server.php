@@ -15,10 +15,15 @@ final class Server
     private readonly int $port;
     private ?Process $process = null;
 
-    /** @param ?string $running the address of one that runs already, to be looked at only */
+    /**
+     * @param ?string $running the address of one that runs already: only accounts are made there
+     * @param ?string $folder  where its data is; of one that begins here, where a folder for its data is made
+     */
     public function __construct(private readonly string $project, private readonly ?string $running = null, ?string $folder = null)
     {
-        $this->data = ($folder ?? sys_get_temp_dir()).'/octavum-trial-'.bin2hex(random_bytes(4));
+        $this->data = null === $running
+            ? ($folder ?? sys_get_temp_dir()).'/octavum-trial-'.bin2hex(random_bytes(4))
+            : $folder ?? throw new \InvalidArgumentException('--base needs --folder: where the data of that server is.');
         $this->port = random_int(20_000, 40_000);
         $this->base = $running ?? 'http://127.0.0.1:'.$this->port;
     }
@@ -78,15 +83,24 @@ final class Server
 
     public function clear(): void
     {
+        if (null !== $this->running) {
+            return;
+        }
         $this->kill();
         (new Filesystem())->remove($this->data);
+    }
+
+    /** Whether its workers are there until it ends; php-fpm ends some and begins others. */
+    public function hasFixedWorkers(): bool
+    {
+        return null === $this->running;
     }
 
     /** @return array<int, float> process of a worker → megabytes it ever held */
     public function workers(): array
     {
         $held = [];
-        foreach ($this->processes('127.0.0.1:'.$this->port) as $id) {
+        foreach ($this->processes(null === $this->running ? '127.0.0.1:'.$this->port : 'php-fpm: pool octavum') as $id) {
             if (1 === preg_match('/VmHWM:\s+(\d+)/', (string) @file_get_contents('/proc/'.$id.'/status'), $found)) {
                 $held[$id] = (int) $found[1] / 1000;
             }
