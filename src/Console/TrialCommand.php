@@ -46,7 +46,7 @@ final readonly class TrialCommand
         #[Option('Where the odd values begin; the same gives the same')] int $seed = 1,
         #[Option('Seconds that an answer may take')] float $slow = 2,
         #[Option('Address of a server that runs already, for “load”')] ?string $base = null,
-        #[Option('Where the server keeps its data, as “base” needs; for “full” a small file system, which is filled')] ?string $folder = null,
+        #[Option('Where the server keeps its data (with --base); for “full” a small file system, which is filled')] ?string $folder = null,
     ): int {
         $trials = array_filter(
             $this->trials(),
