@@ -52,7 +52,7 @@ final readonly class AlterationCodec
                 $item->at('drawn')->boolean(),
                 $this->roles($item->at('roles')),
             );
-        }, $node->items(1_000));
+        }, $node->items());
     }
 
     /**

@@ -229,7 +229,7 @@ final readonly class ClothCodec
                 $item->at('kind')->choice(TestKind::class) ?? TestKind::Width,
                 $item->at('showed')->text(200),
             );
-        }, $node->items(2_000));
+        }, $node->items());
     }
 
     /**

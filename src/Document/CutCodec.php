@@ -14,6 +14,8 @@ use Octavum\Core\Measure\Length;
 /** A cut, its ledger, and what is missing from it. */
 final readonly class CutCodec
 {
+    public const MOST_BITES = 20;
+
     public function read(Node $node): Cut
     {
         $node->object(['id', 'label', 'state', 'expected', 'ledger', 'bites', 'width']);
@@ -95,7 +97,7 @@ final readonly class CutCodec
                 $bite->at('length')->requiredLength(),
                 $bite->at('width')->requiredLength(),
             );
-        }, $node->items(20));
+        }, $node->items(self::MOST_BITES));
     }
 
     /**

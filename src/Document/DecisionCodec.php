@@ -13,7 +13,7 @@ final readonly class DecisionCodec
     public function read(Node $list): array
     {
         $decisions = [];
-        foreach ($list->items(2_000) as $node) {
+        foreach ($list->items() as $node) {
             $node->object(['on', 'took', 'instead', 'reason']);
             $on = $node->at('on')->date();
             if (null === $on && !$node->at('on')->isThere()) {

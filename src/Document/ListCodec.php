@@ -22,7 +22,7 @@ final readonly class ListCodec
             $node->at('target')->integer(1, 1000),
             $node->at('rule')->choice(ListRule::class),
             $node->at('subject')->text(200),
-            array_values(array_unique(array_map(static fn (Node $item): string => $item->name(60), $node->at('projects')->items(500)))),
+            array_values(array_unique(array_map(static fn (Node $item): string => $item->name(60), $node->at('projects')->items()))),
             $node->at('notes')->text(),
         );
     }

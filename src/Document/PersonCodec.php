@@ -107,7 +107,7 @@ final readonly class PersonCodec
                 $fact->at('length')->isThere() ? $fact->at('length')->requiredChange() : null,
                 $fact->at('garment')->choice(Garment::class)->value ?? '',
             );
-        }, $node->items(1_000));
+        }, $node->items());
     }
 
     /**

@@ -16,7 +16,8 @@ use Octavum\Core\Piece\Shape;
 /** Pattern pieces with their shapes. */
 final readonly class PieceCodec
 {
-    private const MOST_PIECES = 120;
+    /** Of one version. */
+    public const MOST_PIECES = 300;
     private const MOST_QUANTITY = 60;
 
     public function __construct(private OutlineCodec $outlines = new OutlineCodec())

@@ -18,6 +18,9 @@ use Octavum\Core\Season\Season;
 /** A project: what it is, and the options of how to make it, with what each claims. */
 final readonly class ProjectCodec
 {
+    /** Claims, or copies, of one option. */
+    public const MOST = 50;
+
     /** What an option has, and before version 3 a project of its current one. */
     private const OPTION = [
         'id',
@@ -136,7 +139,7 @@ final readonly class ProjectCodec
     private function options(Node $project, string $id, References $known): array
     {
         $options = [];
-        foreach ($project->at('options')->items(1_000) as $node) {
+        foreach ($project->at('options')->items() as $node) {
             $node->object([...self::OPTION, 'past']);
             $option = $this->option($node, $node->at('id')->name(60), $known);
             if (isset($options['#'.$option->id])) {
@@ -207,7 +210,7 @@ final readonly class ProjectCodec
     private function copies(Node $list, string $option, References $known): array
     {
         $copies = [];
-        foreach ($list->items(50) as $i => $node) {
+        foreach ($list->items(self::MOST) as $i => $node) {
             $node->object(['person', 'size', 'gradedTo', 'claims']);
             $claims = $this->claims($node->at('claims'), $option.'×'.$i, $known);
             if ([] === $claims) {
@@ -228,7 +231,7 @@ final readonly class ProjectCodec
     private function claims(Node $list, string $project, References $known): array
     {
         $claims = [];
-        foreach ($list->items(50) as $i => $node) {
+        foreach ($list->items(self::MOST) as $i => $node) {
             $node->object(['role', 'cut', 'buy', 'length', 'cutOut', 'lay', 'pieces', 'gate', 'used', 'asked']);
             [$cloth, $cut] = $node->at('cut')->named($known->cuts, 'cut') ?? [null, null];
             if (null !== $cut && $node->at('buy')->isThere()) {

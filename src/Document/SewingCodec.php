@@ -37,11 +37,11 @@ final readonly class SewingCodec
 
         return new Sewing(
             array_map($this->step(...), $node->at('steps')->items(500)),
-            array_map($this->stretch(...), $node->at('stretches')->items(20_000)),
+            array_map($this->stretch(...), $node->at('stretches')->items()),
             $timer->isThere() ? $this->timer($timer) : null,
-            array_map($this->entered(...), $node->at('states')->items(2_000)),
+            array_map($this->entered(...), $node->at('states')->items()),
             $node->at('finding')->isThere() ? $this->finding($node->at('finding')) : null,
-            array_map($this->worn(...), $node->at('worn')->items(10_000)),
+            array_map($this->worn(...), $node->at('worn')->items()),
         );
     }
 

@@ -152,7 +152,7 @@ final readonly class WorkroomReader
             array_values($lists),
             array_values(array_filter(array_map(
                 fn (Node $node): ?Overrule => $this->overrules->read($node, $cloths, $versions),
-                $document->at('overrules')->items(5000),
+                $document->at('overrules')->items(),
             ))),
             $unjudged,
         );

@@ -85,12 +85,19 @@ final class Entry
         return $value;
     }
 
-    /** @return list<string> the keys of a repeated part */
-    public function rows(string $part): array
+    /** @return list<string> the keys of a repeated part; a fault when it is repeated too often */
+    public function rows(string $part, int $most = 500): array
     {
         $rows = $this->typed[$part] ?? [];
+        $rows = \is_array($rows) ? array_keys($rows) : [];
+        if (\count($rows) > $most) {
+            $this->fault($part, new Sentence('{count} entries are more than the {most} that can be kept here. Take some out.', [
+                'count' => \count($rows),
+                'most' => $most,
+            ]));
+        }
 
-        return \is_array($rows) ? array_map(strval(...), \array_slice(array_keys($rows), 0, 500)) : [];
+        return array_map(strval(...), \array_slice($rows, 0, $most));
     }
 
     public function text(string $field, int $most = self::LONGEST_TEXT): string

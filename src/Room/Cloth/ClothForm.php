@@ -39,6 +39,7 @@ use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Reading\Words;
 use Octavum\Core\Workroom\Settings;
+use Octavum\Document\CutCodec;
 use Octavum\Input\Entry;
 use Psr\Clock\ClockInterface;
 
@@ -320,7 +321,7 @@ final readonly class ClothForm
     public function bites(Entry $entry, System $system): array
     {
         $bites = [];
-        foreach ($entry->rows('bites') as $i) {
+        foreach ($entry->rows('bites', CutCodec::MOST_BITES) as $i) {
             $at = 'bites.'.$i.'.';
             $read = static fn (string $field): ?Length => \in_array($entry->raw($at.$field), ['', '0'], true)
                 ? null

@@ -136,6 +136,9 @@ final class PieceController extends AbstractController
                 $system,
             );
             if (!$entry->boolean('redraw') && !$entry->boolean('more')) {
+                if (null === $this->place($this->pieces->of($version), $was)) {
+                    $this->pieces->checkRoom($version, [$entry->raw('pieceName')], $entry, 'pieceName');
+                }
                 Revision::check($entry, $revision, null === $at ? [] : $this->form->values($piece, $system));
                 if ($entry->isSound()) {
                     $all = $this->pieces->of($version);

@@ -51,6 +51,8 @@ final class PieceCopyController extends AbstractController
                 );
             }
             $this->pieces->checkSizes($sizes, $version, $entry, 'toSizes');
+            $copied = array_map(static fn (Piece $piece): string => $piece->name, $from?->pieces->all() ?? []);
+            $this->pieces->checkRoom($version, $copied, $entry, 'fromSize');
             if ($entry->isSound() && null !== $from) {
                 $graded = array_values(
                     array_filter(

@@ -82,6 +82,7 @@ final readonly class PieceImport
             $pieces[] = $piece;
         }
         $pieces = array_values(array_filter($pieces));
+        $this->pieces->checkRoom($version, array_column($pieces, 'name'), $entry, 'found');
         if ([] === $pieces && $entry->isSound()) {
             $entry->fault('found', new Sentence('Nothing is ticked: tick the outlines that are pieces of this version.'));
         }

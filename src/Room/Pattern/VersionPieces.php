@@ -8,6 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\PieceSet;
+use Octavum\Document\PieceCodec;
 use Octavum\Input\Entry;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
@@ -79,6 +80,19 @@ final readonly class VersionPieces
         }
 
         $this->store($version, array_values($pieces), $says, ['count' => (string) \count($new)]);
+    }
+
+    /** @param list<string> $new names of pieces that join those of the version */
+    public function checkRoom(VersionRecord $version, array $new, Entry $entry, string $field): void
+    {
+        $names = array_map(static fn (Piece $piece): string => $piece->name, $this->of($version));
+        $count = \count(array_unique(array_map(mb_strtolower(...), [...$names, ...$new])));
+        if ($count > PieceCodec::MOST_PIECES) {
+            $entry->fault($field, new Sentence(
+                'The version would have {count} pieces; it holds {most}. Take some out, or leave some of these out.',
+                ['count' => $count, 'most' => PieceCodec::MOST_PIECES],
+            ));
+        }
     }
 
     /** @param list<string> $sizes each must be in the version's table, where it has one */

@@ -19,6 +19,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Wish;
+use Octavum\Document\ProjectCodec;
 use Octavum\Input\Entry;
 
 /** What a project or an option claims, role by role: what the fields show, and what was typed into them. */
@@ -67,7 +68,7 @@ final readonly class ClaimForm
     public function read(Entry $entry, string $project, array $cuts, System $system): array
     {
         $claims = [];
-        foreach ($entry->rows('claims') as $i) {
+        foreach ($entry->rows('claims', ProjectCodec::MOST) as $i) {
             $at = 'claims.'.$i.'.';
             $from = $entry->raw($at.'from');
             [$cloth, $cut] = 'own' === $from ? $this->cut($entry, $at.'cut', $cuts) : [null, null];

@@ -21,6 +21,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Copy;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
+use Octavum\Document\ProjectCodec;
 use Octavum\Input\Entry;
 
 /** The form of a way to make a project, the leading one or another: what its fields show, and what was typed into them. */
@@ -139,7 +140,7 @@ final readonly class OptionForm
     private function copies(Entry $entry, array $first, array $cuts, array $people, ?Version $version): array
     {
         $copies = [];
-        foreach ($entry->rows('copies') as $i) {
+        foreach ($entry->rows('copies', ProjectCodec::MOST) as $i) {
             $at = 'copies.'.$i.'.';
             if ('' === $entry->raw($at.'person').$entry->raw($at.'size').$entry->raw($at.'cut')) {
                 continue;

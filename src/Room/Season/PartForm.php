@@ -51,7 +51,7 @@ final readonly class PartForm
     public function read(Entry $entry, Choices $choices, Account $account, ?Version $own, string $size): array
     {
         $parts = [];
-        foreach (\array_slice($entry->rows('parts'), 0, PartCodec::MOST) as $i) {
+        foreach ($entry->rows('parts', PartCodec::MOST) as $i) {
             $at = 'parts.'.$i.'.';
             $kind = $entry->choice($at.'kind', PartKind::class);
             if (null === $kind && '' === $entry->raw($at.'version')) {

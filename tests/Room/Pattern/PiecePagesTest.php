@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Room\Pattern;
 
+use Doctrine\DBAL\Connection;
 use Octavum\Account\Account;
 use Octavum\Core\Lay\Grain;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Draft;
 use Octavum\Core\Piece\Instead;
 use Octavum\Core\Piece\Piece;
+use Octavum\Document\PieceCodec;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
@@ -256,6 +258,26 @@ final class PiecePagesTest extends PageTestCase
         self::assertSame(['Strap'], array_column($this->pieces(), 'name'), 'said twice, it takes out no other');
         $this->browser->submit($undo);
         self::assertSame(['Panel', 'Strap'], array_column($this->pieces(), 'name'), 'what was added since stays');
+    }
+
+    public function testAVersionHoldsThreeHundredPiecesAndNotOneMore(): void
+    {
+        $this->get($this->path('/new'));
+        $strap = ['pieceName' => 'Strap', 'shapes' => [['sizes' => '14', 'allowance' => '', 'm' => ['length' => '50', 'width' => '4']]]];
+        $this->send('Save the piece', $strap);
+        $connection = $this->service(Connection::class);
+        $stored = $connection->fetchOne('SELECT pieces FROM piece_set');
+        $piece = ((array) json_decode(\is_string($stored) ? $stored : '', true))[0];
+        self::assertIsArray($piece);
+        $all = array_map(static fn (int $i): array => ['name' => 'Strap '.$i] + $piece, range(1, PieceCodec::MOST_PIECES));
+        $connection->executeStatement('UPDATE piece_set SET pieces = ?', [json_encode($all)]);
+        $this->get($this->path('/new'));
+        $page = $this->send('Save the piece', $strap);
+        self::assertStringContainsString('The version would have 301 pieces; it holds 300.', self::says($page));
+        $this->get($this->path('/copy'));
+        $this->send('Copy the pieces', ['from' => 'Evensong dress, A', 'fromSize' => '14', 'toSizes' => '16']);
+        self::assertResponseRedirects(message: 'further sizes of the same pieces');
+        self::assertCount(PieceCodec::MOST_PIECES, $this->pieces());
     }
 
     public function testAnotherAccountsPiecesAreNotThere(): void
