@@ -56,7 +56,7 @@ final class FullListsTest extends PageTestCase
         }
     }
 
-    /** @return iterable<string, array{string, string, string, int, array<string, string>}> page, button or address of its form, part, limit, an entry */
+    /** @return iterable<string, array{string, string, string, int, array<string, string>}> page, button or address of a form, part, limit, entry */
     public static function lists(): iterable
     {
         $buy = ['role' => 'contrast', 'buy' => 'Lawn {n}'];
@@ -64,7 +64,8 @@ final class FullListsTest extends PageTestCase
         yield 'copies of a project' => ['/project/{project}/change', 'Save the project', 'copies', 50, ['size' => '14']];
         $part = ['kind' => 'other pieces', 'version' => 'Lock-keeper trousers', 'pieces' => 'Pocket'];
         yield 'parts of other patterns' => ['/project/{project}/change', 'Save the project', 'parts', 10, $part];
-        yield 'what is missing from a cut' => ['/cloth/{cloth}', '/cut/{cut}/bites', 'bites', 20, ['length' => '1', 'width' => '1', 'from' => '{n}']];
+        $bite = ['length' => '1', 'width' => '1', 'from' => '{n}'];
+        yield 'what is missing from a cut' => ['/cloth/{cloth}', '/cut/{cut}/bites', 'bites', 20, $bite];
         yield 'steps' => ['/project/{project}/steps', 'Keep the steps', 'rows', 500, ['name' => 'Step {n}', 'kind' => 'sew']];
     }
 
