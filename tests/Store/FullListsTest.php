@@ -56,7 +56,7 @@ final class FullListsTest extends PageTestCase
         }
     }
 
-    /** @return iterable<string, array{string, string, string, int, array<string, string>}> page, button or address of a form, part, limit, entry */
+    /** @return iterable<string, array{string, string, string, int, array<string, string>}> page, button or form, part, limit, entry */
     public static function lists(): iterable
     {
         $buy = ['role' => 'contrast', 'buy' => 'Lawn {n}'];
