@@ -55,6 +55,12 @@ abstract class PageTestCase extends WebTestCase
         return $service;
     }
 
+    /** The folder of this process of tests. */
+    public static function data(): string
+    {
+        return \is_string($_SERVER['OCTAVUM_DATA']) ? $_SERVER['OCTAVUM_DATA'] : self::fail('The data has a folder.');
+    }
+
     protected function demo(): Account
     {
         return $this->service(AccountRepository::class)->demo() ?? self::fail('The demo workroom is not loaded.');

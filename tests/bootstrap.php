@@ -2,27 +2,27 @@
 
 declare(strict_types=1);
 
+/*
+ * A fresh database for every run; each test's changes are rolled back. Of several processes each has a copy of its own of what
+ * tests/prepare.php has made for all of them.
+ */
+
 use Octavum\Kernel;
-use Symfony\Bundle\FrameworkBundle\Console\Application;
-use Symfony\Component\Console\Input\ArrayInput;
-use Symfony\Component\Console\Output\NullOutput;
 use Symfony\Component\Filesystem\Filesystem;
 
 require dirname(__DIR__).'/vendor/autoload.php';
 
-// A fresh database for every run; each test's changes are rolled back.
-$data = dirname(__DIR__).'/var/test-data';
-(new Filesystem())->remove([$data, dirname(__DIR__).'/var/cache/test']);
-(new Filesystem())->mkdir($data);
+$process = getenv('TEST_TOKEN');
+$made = dirname(__DIR__).'/var/test-data';
+$data = false === $process ? $made : $made.'-'.$process;
 $set = ['APP_ENV' => 'test', 'APP_DEBUG' => '0', 'APP_SECRET' => 'test', 'OCTAVUM_DATA' => $data, 'KERNEL_CLASS' => Kernel::class];
 foreach ($set as $name => $value) {
     putenv($name.'='.$value);
     $_SERVER[$name] = $_ENV[$name] = $value;
 }
-$application = new Application(new Kernel('test', false));
-$application->setAutoExit(false);
-foreach (['doctrine:migrations:migrate', 'octavum:demo'] as $command) {
-    if (0 !== $application->run(new ArrayInput(['command' => $command, '--no-interaction' => true]), new NullOutput())) {
-        throw new RuntimeException($command.' failed.');
-    }
+if (false === $process) {
+    require __DIR__.'/prepare.php';
+} else {
+    (new Filesystem())->remove($data);
+    (new Filesystem())->mirror($made, $data);
 }

@@ -19,7 +19,7 @@ final class DoctorTest extends PageTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        $this->secret = \dirname(__DIR__, 2).'/var/test-data/secret';
+        $this->secret = self::data().'/secret';
         file_put_contents($this->secret, 'quiet');
         $this->doctor('--mend');
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Room\Season;
 
+use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\Process\Exception\ProcessSignaledException;
@@ -20,7 +21,7 @@ final class InterruptedCutTest extends TestCase
     {
         $this->data = sys_get_temp_dir().'/octavum-killed-'.bin2hex(random_bytes(4));
         (new Filesystem())->mkdir($this->data);
-        (new \PDO('sqlite:'.\dirname(__DIR__, 3).'/var/test-data/octavum.sqlite'))->exec("VACUUM INTO '$this->data/whole.sqlite'");
+        (new \PDO('sqlite:'.PageTestCase::data().'/octavum.sqlite'))->exec("VACUUM INTO '$this->data/whole.sqlite'");
     }
 
     protected function tearDown(): void

@@ -34,7 +34,7 @@ final class TablePagesTest extends PageTestCase
     protected function setUp(): void
     {
         parent::setUp();
-        (new Filesystem())->remove(\dirname(__DIR__, 3).'/var/test-data/work');
+        (new Filesystem())->remove(self::data().'/work');
         $this->account = $this->signInToDemo();
     }
 
