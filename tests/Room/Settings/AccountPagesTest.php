@@ -8,7 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
 use Octavum\Account\Brake;
 use Octavum\Account\SignInThrottle;
-use Octavum\Page\Door;
+use Octavum\Page\PlainTextListener;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\Request;
@@ -304,7 +304,7 @@ final class AccountPagesTest extends PageTestCase
         $request = Request::create('/sign-in');
         $request->headers->set('Host', 'a b');
         $this->expectException(BadRequestHttpException::class);
-        (new Door())->onRequest(
+        (new PlainTextListener())->onRequest(
             new RequestEvent(self::createStub(HttpKernelInterface::class), $request, HttpKernelInterface::MAIN_REQUEST),
         );
     }

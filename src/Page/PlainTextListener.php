@@ -12,7 +12,7 @@ use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
 use Symfony\Component\HttpKernel\Exception\HttpException;
 
 /** Every request passes here before anything reads it: what is typed is plain text from here on, also where no form reads it. */
-final readonly class Door
+final readonly class PlainTextListener
 {
     private const LONGEST_ADDRESS = 8_000;
 
