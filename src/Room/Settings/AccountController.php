@@ -10,7 +10,7 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
 use Octavum\Account\AccountSettings;
 use Octavum\Account\Brake;
-use Octavum\Account\Visits;
+use Octavum\Account\DatabaseSessionHandler;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\Sentence;
@@ -51,7 +51,7 @@ final class AccountController extends AbstractController
         private readonly Security $security,
         private readonly Toast $toast,
         private readonly Brake $brake,
-        private readonly Visits $visits,
+        private readonly DatabaseSessionHandler $visits,
         private readonly AccountSettings $settings,
         private readonly ChangeLog $changes,
         #[Autowire('%env(bool:OCTAVUM_REGISTERING)%')] private readonly bool $registering,

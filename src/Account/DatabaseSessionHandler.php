@@ -16,7 +16,7 @@ use Symfony\Component\Security\Core\Authentication\Token\Storage\TokenStorageInt
  * Sessions in the database: written whole or not at all, ended when they are signed out of, two days after they were last
  * used, and a month after they began. No lock is held while a request works. Only a digest of the cookie is kept.
  */
-final class Visits extends AbstractSessionHandler
+final class DatabaseSessionHandler extends AbstractSessionHandler
 {
     private const DAY = 86_400;
     private const IDLE = 2 * self::DAY;

@@ -7,8 +7,8 @@ namespace Octavum\Tests\Account;
 use Doctrine\DBAL\Connection;
 use Octavum\Account\Account;
 use Octavum\Account\Brake;
+use Octavum\Account\DatabaseSessionHandler;
 use Octavum\Account\StaySignedIn;
-use Octavum\Account\Visits;
 use Octavum\Tests\PageTestCase;
 use Psr\Log\NullLogger;
 use Symfony\Component\Clock\MockClock;
@@ -25,7 +25,7 @@ use Symfony\Component\Security\Http\Event\LoginSuccessEvent;
 use Symfony\Component\Security\Http\Event\LogoutEvent;
 use Symfony\Component\Security\Http\RememberMe\RememberMeDetails;
 
-final class VisitsTest extends PageTestCase
+final class DatabaseSessionHandlerTest extends PageTestCase
 {
     private MockClock $clock;
 
@@ -144,11 +144,11 @@ final class VisitsTest extends PageTestCase
         $visits->updateTimestamp($cookie, (string) $visits->read($cookie));
     }
 
-    private function visits(?Account $account = null): Visits
+    private function visits(?Account $account = null): DatabaseSessionHandler
     {
         $tokens = new TokenStorage();
         $tokens->setToken(null === $account ? null : new UsernamePasswordToken($account, 'main'));
-        $visits = new Visits($this->service(Connection::class), $tokens, $this->clock, new NullLogger());
+        $visits = new DatabaseSessionHandler($this->service(Connection::class), $tokens, $this->clock, new NullLogger());
         $visits->open('', 'octavum');
 
         return $visits;
