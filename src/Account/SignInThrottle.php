@@ -23,7 +23,7 @@ final readonly class SignInThrottle
     private const MOST_FOR_PLACE = 30;
 
     public function __construct(
-        private Brake $brake,
+        private RateLimiter $brake,
         private AccountRepository $accounts,
         private PasswordHasherFactoryInterface $hashers,
     ) {
@@ -40,7 +40,7 @@ final readonly class SignInThrottle
         }
         $address = $badge->getUserIdentifier();
         if (!$this->brake->try('sign in', self::MOST_FOR_PLACE) || !$this->brake->try(self::key($address), self::MOST_FOR_ADDRESS)) {
-            throw new TooManyLoginAttemptsAuthenticationException(Brake::MINUTES);
+            throw new TooManyLoginAttemptsAuthenticationException(RateLimiter::MINUTES);
         }
         if (null === $this->accounts->byEmail($address)) {
             $this->hashers->getPasswordHasher(Account::class)->hash($credentials->getPassword());

@@ -6,8 +6,8 @@ namespace Octavum\Tests\Account;
 
 use Doctrine\DBAL\Connection;
 use Octavum\Account\Account;
-use Octavum\Account\Brake;
 use Octavum\Account\DatabaseSessionHandler;
+use Octavum\Account\RateLimiter;
 use Octavum\Account\StaySignedIn;
 use Octavum\Tests\PageTestCase;
 use Psr\Log\NullLogger;
@@ -120,7 +120,7 @@ final class DatabaseSessionHandlerTest extends PageTestCase
 
     public function testTriesAreCountedBeforeTheyAreLookedAt(): void
     {
-        $brake = new Brake($this->service(Connection::class), new RequestStack(), $this->clock);
+        $brake = new RateLimiter($this->service(Connection::class), new RequestStack(), $this->clock);
         $let = static fn (int $tries): array => array_map(static fn (): bool => $brake->try('guess', 5), range(1, $tries));
         self::assertSame([true, true, true, true, true, false, false], $let(7), 'none is released before the next comes');
         $this->clock->modify('+14 minutes');

@@ -9,8 +9,8 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
 use Octavum\Account\AccountSettings;
-use Octavum\Account\Brake;
 use Octavum\Account\DatabaseSessionHandler;
+use Octavum\Account\RateLimiter;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\Sentence;
@@ -50,7 +50,7 @@ final class AccountController extends AbstractController
         private readonly UserPasswordHasherInterface $hasher,
         private readonly Security $security,
         private readonly Toast $toast,
-        private readonly Brake $brake,
+        private readonly RateLimiter $brake,
         private readonly DatabaseSessionHandler $visits,
         private readonly AccountSettings $settings,
         private readonly ChangeLog $changes,

@@ -6,7 +6,7 @@ namespace Octavum\Tests\Room\Settings;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
-use Octavum\Account\Brake;
+use Octavum\Account\RateLimiter;
 use Octavum\Account\SignInThrottle;
 use Octavum\Page\PlainTextListener;
 use Octavum\Tests\PageTestCase;
@@ -130,7 +130,7 @@ final class AccountPagesTest extends PageTestCase
             }
         };
         $throttle = new SignInThrottle(
-            $this->service(Brake::class),
+            $this->service(RateLimiter::class),
             $this->service(AccountRepository::class),
             new PasswordHasherFactory([Account::class => $hasher]),
         );

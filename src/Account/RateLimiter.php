@@ -12,7 +12,7 @@ use Symfony\Component\HttpFoundation\RequestStack;
  * Slows down guessing: so many tries in a quarter of an hour. A try is counted before it is looked at, in one statement, so
  * that many at once are no way round it.
  */
-final readonly class Brake
+final readonly class RateLimiter
 {
     public const MINUTES = 15;
 
