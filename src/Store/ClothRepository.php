@@ -8,12 +8,12 @@ use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Persistence\ManagerRegistry;
 use Octavum\Account\Account;
-use Octavum\Database\Glance;
+use Octavum\Database\ReadOnlyHydrator;
 
 /** @extends ServiceEntityRepository<ClothRecord> */
 final class ClothRepository extends ServiceEntityRepository
 {
-    public function __construct(ManagerRegistry $registry, private readonly Glance $glance)
+    public function __construct(ManagerRegistry $registry, private readonly ReadOnlyHydrator $glance)
     {
         parent::__construct($registry, ClothRecord::class);
     }

@@ -10,7 +10,7 @@ use Octavum\Account\Account;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Season;
-use Octavum\Database\Glance;
+use Octavum\Database\ReadOnlyHydrator;
 use Octavum\Database\UnreadableFilter;
 use Octavum\Document\ClothCodec;
 use Octavum\Document\CutCodec;
@@ -64,7 +64,7 @@ final readonly class RowCheck
 
     public function __construct(
         private EntityManagerInterface $entities,
-        private Glance $glance,
+        private ReadOnlyHydrator $glance,
         private ClothMapper $cloths,
         private PatternMapper $patterns,
         private ProjectMapper $projects,

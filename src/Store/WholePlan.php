@@ -6,7 +6,7 @@ namespace Octavum\Store;
 
 use Doctrine\Common\Collections\ArrayCollection;
 use Octavum\Account\Account;
-use Octavum\Database\Glance;
+use Octavum\Database\ReadOnlyHydrator;
 
 /**
  * All projects of a workroom with everything their check needs, to look at and not to change: thirteen queries at most, whatever
@@ -26,7 +26,7 @@ final readonly class WholePlan
         ' AND (r.option_id IN ('.self::CURRENT.') OR r.lay_id IS NOT NULL OR r.cut_id IN (:laid) OR r.cut_id IN
         (SELECT own.cut_id FROM claim own WHERE own.option_id IN ('.self::CURRENT.')))';
 
-    public function __construct(private Glance $glance, private ClothRepository $cloths, private PatternRepository $patterns)
+    public function __construct(private ReadOnlyHydrator $glance, private ClothRepository $cloths, private PatternRepository $patterns)
     {
     }
 

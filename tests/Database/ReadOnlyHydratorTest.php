@@ -14,7 +14,7 @@ use Octavum\Store\Workrooms;
 use Octavum\Tests\PageTestCase;
 use Octavum\Tests\QueryCounter;
 
-final class GlanceTest extends PageTestCase
+final class ReadOnlyHydratorTest extends PageTestCase
 {
     public function testAGlanceSeesWhatTheOrmSees(): void
     {

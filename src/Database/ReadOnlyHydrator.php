@@ -15,7 +15,7 @@ use Doctrine\ORM\Mapping\ClassMetadata;
  * ORM's own hydration, which keeps a copy of each row and looks for every object's double. What is changed on such a
  * record is never saved.
  */
-final readonly class Glance
+final readonly class ReadOnlyHydrator
 {
     public function __construct(private EntityManagerInterface $entities, private UnreadableIds $unreadable)
     {
