@@ -51,7 +51,7 @@ final class Plan
         private readonly ProjectMapper $mapper,
         private readonly LayRepository $layRecords,
         private readonly AccountSettings $settings,
-        private readonly Tins $notions,
+        private readonly NotionStore $notions,
         private readonly Overrules $overrules,
         private readonly CachedLays $cachedLays,
     ) {

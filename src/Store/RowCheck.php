@@ -70,7 +70,7 @@ final readonly class RowCheck
         private ProjectMapper $projects,
         private LayMapper $lays,
         private People $people,
-        private Tins $tins,
+        private NotionStore $tins,
         private Lists $lists,
     ) {
     }

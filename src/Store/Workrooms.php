@@ -44,7 +44,7 @@ final readonly class Workrooms
         private LayRepository $lays,
         private LayMapper $layMapper,
         private People $people,
-        private Tins $tins,
+        private NotionStore $tins,
         private Lists $lists,
         private Overrules $overrules,
         private Replaced $replaced,

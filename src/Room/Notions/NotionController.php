@@ -16,8 +16,8 @@ use Octavum\Input\Revision;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
 use Octavum\Store\NotionRecord;
+use Octavum\Store\NotionStore;
 use Octavum\Store\Plan;
-use Octavum\Store\Tins;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\RedirectResponse;
@@ -33,7 +33,7 @@ final class NotionController extends AbstractController
     private const MOST = 200;
 
     public function __construct(
-        private readonly Tins $tins,
+        private readonly NotionStore $tins,
         private readonly AccountSettings $settings,
         private readonly ClockInterface $clock,
         private readonly ChangeLog $changes,

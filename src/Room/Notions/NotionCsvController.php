@@ -17,7 +17,7 @@ use Octavum\Core\Reading\CsvTable;
 use Octavum\Input\Entry;
 use Octavum\Input\TableEntry;
 use Octavum\Input\TablePage;
-use Octavum\Store\Tins;
+use Octavum\Store\NotionStore;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -28,7 +28,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/notions/csv', priority: 1)]
 final class NotionCsvController extends AbstractController
 {
-    public function __construct(private readonly Tins $tins, private readonly AccountSettings $settings)
+    public function __construct(private readonly NotionStore $tins, private readonly AccountSettings $settings)
     {
     }
 

@@ -12,7 +12,7 @@ use Octavum\Page\Toast;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
 /** The notions an account has, as stored and as the core knows them. */
-final readonly class Tins
+final readonly class NotionStore
 {
     public function __construct(
         private EntityManagerInterface $entities,
