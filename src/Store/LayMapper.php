@@ -16,7 +16,7 @@ final readonly class LayMapper
     {
     }
 
-    public function lay(LayRecord $record, Built $built): SavedLay
+    public function lay(LayRecord $record, IdentityMap $built): SavedLay
     {
         $cuts = [];
         foreach ($record->cuts() as $id) {

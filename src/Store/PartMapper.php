@@ -22,7 +22,7 @@ final readonly class PartMapper
      *
      * @return list<Part>
      */
-    public function parts(array $stored, Account $account, Built $built): array
+    public function parts(array $stored, Account $account, IdentityMap $built): array
     {
         $known = [];
         foreach ($stored as $i => $part) {

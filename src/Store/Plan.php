@@ -121,7 +121,7 @@ final class Plan
     /** @return list<Project> */
     private function load(Account $account, bool $drawn = false): array
     {
-        $built = new Built($this->settings->of($account)->assumptions);
+        $built = new IdentityMap($this->settings->of($account)->assumptions);
 
         $records = $this->whole->of($account, $built, $drawn);
         krsort($built->laid);
@@ -148,7 +148,7 @@ final class Plan
 
         return null === $record
             ? null
-            : $this->mapper->projects([$record], new Built($this->settings->of($account)->assumptions), alone: true)[0] ?? null;
+            : $this->mapper->projects([$record], new IdentityMap($this->settings->of($account)->assumptions), alone: true)[0] ?? null;
     }
 
     /** @param ?list<Project> $projects when they are at hand */

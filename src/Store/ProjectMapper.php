@@ -46,7 +46,7 @@ final readonly class ProjectMapper
      *
      * @return list<Project> sharing one Cloth for each cloth
      */
-    public function projects(iterable $records, Built $built, bool $alone = false): array
+    public function projects(iterable $records, IdentityMap $built, bool $alone = false): array
     {
         $projects = [];
         foreach ($records as $record) {
@@ -78,7 +78,7 @@ final readonly class ProjectMapper
         return $projects;
     }
 
-    private function option(OptionRecord $record, Built $built): Option
+    private function option(OptionRecord $record, IdentityMap $built): Option
     {
         $claims = $copies = [];
         $all = $record->claims->toArray();
@@ -114,7 +114,7 @@ final readonly class ProjectMapper
     }
 
     /** @param non-empty-list<ClaimRecord> $claims of one copy */
-    private function copy(array $claims, Built $built): Copy
+    private function copy(array $claims, IdentityMap $built): Copy
     {
         $record = $claims[0]->copy ?? throw new \LogicException('These are a copy’s.');
 
@@ -126,19 +126,19 @@ final readonly class ProjectMapper
         );
     }
 
-    private function person(?PersonRecord $record, Built $built): ?Person
+    private function person(?PersonRecord $record, IdentityMap $built): ?Person
     {
         return null === $record || null !== $record->removedAt ? null : ($built->people[$record->id] ??= $this->people->person($record));
     }
 
-    private function pattern(?PatternRecord $stored, Built $built): ?Pattern
+    private function pattern(?PatternRecord $stored, IdentityMap $built): ?Pattern
     {
         return null === $stored || null !== $stored->removedAt
             ? null
             : ($built->patterns[$stored->id] ??= $this->patterns->pattern($stored));
     }
 
-    private function claim(ClaimRecord $claim, Built $built): Claim
+    private function claim(ClaimRecord $claim, IdentityMap $built): Claim
     {
         $stored = $claim->cut?->cloth;
         $cloth =

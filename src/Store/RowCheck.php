@@ -270,7 +270,7 @@ final readonly class RowCheck
             ],
             LayRecord::class => [
                 static fn (): array => ['account' => $account],
-                $this->taking(LayRecord::class, fn (LayRecord $record) => $this->lays->lay($record, new Built($assumptions))),
+                $this->taking(LayRecord::class, fn (LayRecord $record) => $this->lays->lay($record, new IdentityMap($assumptions))),
             ],
             NotionRecord::class => [
                 static fn (): array => ['account' => $account],
@@ -304,7 +304,7 @@ final readonly class RowCheck
     /** Without what it points to, which are other rows. */
     private function project(ProjectRecord $record): ?Project
     {
-        $project = $this->projects->projects([$record], new Built(new Assumptions()))[0] ?? null;
+        $project = $this->projects->projects([$record], new IdentityMap(new Assumptions()))[0] ?? null;
         $written = null === $project ? [] : (new ProjectCodec())->write($project);
         unset($written['season'], $written['person']);
         $written['options'] = array_map(

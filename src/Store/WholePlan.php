@@ -31,13 +31,13 @@ final readonly class WholePlan
     }
 
     /**
-     * @param Built $built gets the lays, the cuts that they name and the versions that parts name
-     * @param bool  $drawn of other options than the current ones only what they might take of cuts that something is promised:
-     *                     nothing else of them is drawn on strips
+     * @param IdentityMap $built gets the lays, the cuts that they name and the versions that parts name
+     * @param bool        $drawn of other options than the current ones only what they might take of cuts that something is promised:
+     *                           nothing else of them is drawn on strips
      *
      * @return list<ProjectRecord> an earlier season first, in rank order
      */
-    public function of(Account $account, Built $built, bool $drawn = false): array
+    public function of(Account $account, IdentityMap $built, bool $drawn = false): array
     {
         $with = ['account' => $account->id];
         $own = static fn (): array => ['account' => $account];
@@ -115,7 +115,7 @@ final readonly class WholePlan
     }
 
     /** @param list<PatternRecord> $patterns */
-    private function know(array $patterns, Built $built): void
+    private function know(array $patterns, IdentityMap $built): void
     {
         foreach ($patterns as $pattern) {
             foreach ($pattern->versions as $version) {
@@ -129,7 +129,7 @@ final readonly class WholePlan
      *
      * @param list<OptionRecord> $options
      */
-    private function parts(Account $account, Built $built, array $options): void
+    private function parts(Account $account, IdentityMap $built, array $options): void
     {
         $parts = array_merge(...array_map(static fn (OptionRecord $option): array => $option->parts, $options));
         $missing = array_values(array_filter(

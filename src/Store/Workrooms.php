@@ -64,7 +64,7 @@ final readonly class Workrooms
         foreach ($this->patterns->allOf($account) as $record) {
             $patterns[$record->id] = $mapper->pattern($record);
         }
-        $built = new Built($settings->assumptions, $cloths, $patterns);
+        $built = new IdentityMap($settings->assumptions, $cloths, $patterns);
 
         return new Workroom(
             $account->name,

@@ -7,7 +7,7 @@ namespace Octavum\Room\Table;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Laid\SavedLay;
-use Octavum\Store\Built;
+use Octavum\Store\IdentityMap;
 use Octavum\Store\LayMapper;
 use Octavum\Store\LayRecord;
 use Octavum\Store\LayRepository;
@@ -28,6 +28,6 @@ final readonly class Lays
 
     public function lay(LayRecord $record): SavedLay
     {
-        return $this->mapper->lay($record, new Built($this->settings->of($record->account)->assumptions));
+        return $this->mapper->lay($record, new IdentityMap($this->settings->of($record->account)->assumptions));
     }
 }

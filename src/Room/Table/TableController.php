@@ -15,7 +15,7 @@ use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\ProjectLay;
 use Octavum\Document\LayRulesCodec;
 use Octavum\Document\Refused;
-use Octavum\Store\Built;
+use Octavum\Store\IdentityMap;
 use Octavum\Store\LayMapper;
 use Octavum\Store\LayRecord;
 use Octavum\Store\Library;
@@ -46,7 +46,7 @@ final class TableController extends AbstractController
     public function list(Library $library, LayMapper $mapper, #[CurrentUser] Account $account): Response
     {
         $projects = $this->plan->projects($account);
-        $built = new Built($this->settings->of($account)->assumptions);
+        $built = new IdentityMap($this->settings->of($account)->assumptions);
         $lays = array_map(static fn (LayRecord $record): SavedLay => $mapper->lay($record, $built), $this->plan->lays($account));
 
         $answers = [];

@@ -11,7 +11,7 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Pattern\Pattern;
 
 /** What has been built of stored things while projects are, so that they share it; by id. */
-final class Built
+final class IdentityMap
 {
     /** @var array<string, SavedLay> */
     public array $lays = [];
