@@ -19,16 +19,16 @@ use Octavum\Core\Remedy\WayOut;
 final readonly class RoleAnswer
 {
     /**
-     * @param ?Verdict             $verdict  null when it is cut out already
-     * @param ?Length              $spare    to cut from, less those ahead, less the need; negative when missing
-     * @param list<Promise>        $promises all claims on the same cut, in rank order
-     * @param \Closure(): Working  $working  worked out when it is asked for
-     * @param list<Snag>           $snags
-     * @param ?Later<list<WayOut>> $ways     what would help; null when nothing is short
-     * @param ?Length              $atWidth  full width to which the need of cloth to be bought applies
-     * @param ?TooWide             $tooWide  a piece for which no length is enough
-     * @param ?Project             $line     whose it is, where several are sewn together
-     * @param ?Length              $laid     what its pieces came to when they were laid; that lay is not kept, so the verdict stands
+     * @param ?Verdict            $verdict  null when it is cut out already
+     * @param ?Length             $spare    to cut from, less those ahead, less the need; negative when missing
+     * @param list<Promise>       $promises all claims on the same cut, in rank order
+     * @param \Closure(): Working $working  worked out when it is asked for
+     * @param list<Snag>          $snags
+     * @param ?Lazy<list<WayOut>> $ways     what would help; null when nothing is short
+     * @param ?Length             $atWidth  full width to which the need of cloth to be bought applies
+     * @param ?TooWide            $tooWide  a piece for which no length is enough
+     * @param ?Project            $line     whose it is, where several are sewn together
+     * @param ?Length             $laid     what its pieces came to when they were laid; that lay is not kept, so the verdict stands
      */
     public function __construct(
         public Claim $claim,
@@ -39,7 +39,7 @@ final readonly class RoleAnswer
         public array $promises,
         private \Closure $working,
         public array $snags = [],
-        private ?Later $ways = null,
+        private ?Lazy $ways = null,
         public ?Length $atWidth = null,
         public ?TooWide $tooWide = null,
         public ?Project $line = null,

@@ -26,7 +26,7 @@ use Octavum\Core\Remedy\LaidNeed;
 use Octavum\Core\Remedy\LayMemory;
 use Octavum\Core\Remedy\WaysOut;
 use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Later;
+use Octavum\Core\Season\Lazy;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Promise;
 use Octavum\Core\Season\RoleAnswer;
@@ -91,7 +91,7 @@ final readonly class OnCut
             ...$this->enough->warnings($project, $cloth, $need),
             ...$stock,
         ];
-        $ways = Verdict::Short !== $verdict ? null : new Later(fn (): array => $this->waysOut->of(
+        $ways = Verdict::Short !== $verdict ? null : new Lazy(fn (): array => $this->waysOut->of(
             $wanted,
             $project->current->pattern,
             $cloth,

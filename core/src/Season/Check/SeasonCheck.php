@@ -21,7 +21,7 @@ use Octavum\Core\Notion\NotionAnswer;
 use Octavum\Core\Remedy\LayMemory;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Later;
+use Octavum\Core\Season\Lazy;
 use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
@@ -95,7 +95,7 @@ final readonly class SeasonCheck
         );
         $wished = array_sum(array_map(static fn (Turn $turn): int => $turn->to - $turn->from, $turns));
 
-        return new CheckedSeason($season, $answers, $wished, new Later(fn (): array => $this->promises->perhaps($open)));
+        return new CheckedSeason($season, $answers, $wished, new Lazy(fn (): array => $this->promises->perhaps($open)));
     }
 
     /**

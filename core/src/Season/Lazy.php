@@ -9,7 +9,7 @@ namespace Octavum\Core\Season;
  *
  * @template T
  */
-final class Later
+final class Lazy
 {
     /** @var ?array{T} */
     private ?array $found = null;
