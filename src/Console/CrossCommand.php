@@ -17,7 +17,7 @@ use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Tape;
 use Octavum\Core\Reading\CsvTable;
 use Octavum\Core\Season\Check\SeasonCheck;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\Sewn;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\Refused;
@@ -90,7 +90,7 @@ final readonly class CrossCommand
     private function print(SymfonyStyle $io, Workroom $workroom, ?Person $person, array $makings, ?\SplFileObject $csv): void
     {
         $assumptions = $workroom->settings->assumptions;
-        $promised = array_map(Promise::total(...), (new SeasonCheck($assumptions))->promises($workroom->projects));
+        $promised = array_map(Reservation::total(...), (new SeasonCheck($assumptions))->promises($workroom->projects));
         $cross = new CrossTable($assumptions, Overrule::reasons($workroom->overrules));
         $cuts = [];
         foreach ($workroom->cloths as $cloth) {

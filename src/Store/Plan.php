@@ -19,7 +19,7 @@ use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\Sewing\Finding;
 use Octavum\Document\Node;
@@ -302,19 +302,19 @@ final class Plan
         return $cuts;
     }
 
-    /** @return array<string, list<Promise>> what options that do not lead might take, by cut */
+    /** @return array<string, list<Reservation>> what options that do not lead might take, by cut */
     public function perhaps(Account $account): array
     {
         return (new SeasonCheck($this->settings->of($account)->assumptions))->perhaps($this->projects($account));
     }
 
-    /** @return array<string, list<Promise>> by cut, in rank order */
+    /** @return array<string, list<Reservation>> by cut, in rank order */
     public function promises(Account $account): array
     {
         return (new SeasonCheck($this->settings->of($account)->assumptions))->promises($this->projects($account));
     }
 
-    /** @return array<string, list<Promise>> the same for a page that asks nothing of other options */
+    /** @return array<string, list<Reservation>> the same for a page that asks nothing of other options */
     public function promised(Account $account): array
     {
         return (new SeasonCheck($this->settings->of($account)->assumptions))->promises($this->drawn($account));

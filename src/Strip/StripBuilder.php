@@ -13,7 +13,7 @@ use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Way;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\RoleAnswer;
 
 /**
@@ -27,8 +27,8 @@ final class StripBuilder
     private int $drawn = 0;
 
     /**
-     * @param list<Promise> $promises
-     * @param list<Promise> $perhaps  what options that do not lead might take
+     * @param list<Reservation> $promises
+     * @param list<Reservation> $perhaps  what options that do not lead might take
      */
     public function cut(
         Cloth $cloth,
@@ -41,7 +41,7 @@ final class StripBuilder
     ): Strip {
         $byTable = array_filter(
             $promises,
-            static fn (Promise $promise): bool => !($promise->need instanceof Need) || Way::LaidOut !== $promise->need->way,
+            static fn (Reservation $promise): bool => !($promise->need instanceof Need) || Way::LaidOut !== $promise->need->way,
         );
 
         $toCut = ToCut::of($cloth, $cut, $assumptions, laid: [] === $byTable);
@@ -77,7 +77,7 @@ final class StripBuilder
         return $this->assemble($cloth, $length, $height, $marks, $scale, $system, $isWide, $isLong, $full > $length);
     }
 
-    /** @param list<Promise> $perhaps what options that do not lead might take of its cut */
+    /** @param list<Reservation> $perhaps what options that do not lead might take of its cut */
     public function role(RoleAnswer $role, string $project, Scale $scale, System $system, array $perhaps = []): ?Strip
     {
         if (null !== $role->claim->wish && null !== $role->amount()) {
@@ -102,8 +102,8 @@ final class StripBuilder
     }
 
     /**
-     * @param list<Promise> $promises
-     * @param list<Promise> $perhaps
+     * @param list<Reservation> $promises
+     * @param list<Reservation> $perhaps
      */
     private function strip(
         Cloth $cloth,
@@ -171,8 +171,8 @@ final class StripBuilder
     /**
      * Each begins where the promises end, but for those of the project itself, whose place it would take.
      *
-     * @param list<Promise> $promises
-     * @param list<Promise> $perhaps
+     * @param list<Reservation> $promises
+     * @param list<Reservation> $perhaps
      *
      * @return list<PerhapsMark>
      */
@@ -182,10 +182,10 @@ final class StripBuilder
         foreach ($perhaps as $might) {
             $others = array_values(array_filter(
                 $promises,
-                static fn (Promise $promise): bool => $promise->project->id !== $might->project->id,
+                static fn (Reservation $promise): bool => $promise->project->id !== $might->project->id,
             ));
             if ($might->amount->micrometres > 0) {
-                $from = min($scale->x(Promise::total($others)), $scale->room);
+                $from = min($scale->x(Reservation::total($others)), $scale->room);
                 $marks[] = new PerhapsMark($from, min($scale->x($might->amount), $scale->room - $from), $might);
             }
         }
@@ -194,7 +194,7 @@ final class StripBuilder
     }
 
     /** The claim of a saved lay is an area: its pieces where they lie. */
-    private function pieces(Promise $promise, Scale $scale, float $from): string
+    private function pieces(Reservation $promise, Scale $scale, float $from): string
     {
         $claim = $promise->claim;
         $lay = $claim->lay;

@@ -9,7 +9,7 @@ use Octavum\Account\AccountSettings;
 use Octavum\Console\LargeWorkroom;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Store\Plan;
 use Octavum\Store\Workrooms;
 use Octavum\Tests\PageTestCase;
@@ -43,7 +43,7 @@ final class PlanTest extends PageTestCase
     {
         $check = new SeasonCheck($this->service(AccountSettings::class)->of($account)->assumptions);
         $projects = $read($account);
-        $say = static fn (Promise $one): string => $one->claim->id.' '.$one->amount->micrometres;
+        $say = static fn (Reservation $one): string => $one->claim->id.' '.$one->amount->micrometres;
         $shown = [];
         foreach (['promised' => $check->promises($projects), 'perhaps' => $check->perhaps($projects)] as $what => $promises) {
             $shown[$what] = array_map(static fn (array $all): array => array_map($say, $all), $promises);

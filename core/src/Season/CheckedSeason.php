@@ -8,15 +8,15 @@ namespace Octavum\Core\Season;
 final readonly class CheckedSeason
 {
     /**
-     * @param list<ProjectAnswer>                $projects
-     * @param int                                $wished   minutes all of them would take
-     * @param Lazy<array<string, list<Promise>>> $perhaps  what options that do not lead might take, by cut
+     * @param list<ProjectAnswer>                    $projects
+     * @param int                                    $wished   minutes all of them would take
+     * @param Lazy<array<string, list<Reservation>>> $perhaps  what options that do not lead might take, by cut
      */
     public function __construct(public Season $season, public array $projects, public int $wished, private Lazy $perhaps)
     {
     }
 
-    /** @return array<string, list<Promise>> what options that do not lead might take, by cut */
+    /** @return array<string, list<Reservation>> what options that do not lead might take, by cut */
     public function perhaps(): array
     {
         return $this->perhaps->get();

@@ -21,7 +21,7 @@ final readonly class RoleAnswer
     /**
      * @param ?Verdict            $verdict  null when it is cut out already
      * @param ?Length             $spare    to cut from, less those ahead, less the need; negative when missing
-     * @param list<Promise>       $promises all claims on the same cut, in rank order
+     * @param list<Reservation>   $promises all claims on the same cut, in rank order
      * @param \Closure(): Working $working  worked out when it is asked for
      * @param list<Snag>          $snags
      * @param ?Lazy<list<WayOut>> $ways     what would help; null when nothing is short

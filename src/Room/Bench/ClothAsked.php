@@ -15,7 +15,7 @@ use Octavum\Core\Haul\HaulReader;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Input\Entry;
 use Octavum\Store\Plan;
 use Octavum\Store\Stash;
@@ -88,7 +88,7 @@ final readonly class ClothAsked
         };
     }
 
-    /** @param list<Promise> $promises of the cut */
+    /** @param list<Reservation> $promises of the cut */
     public function lying(Account $account, Cloth $cloth, Cut $cut, array $promises): Lying
     {
         $toCut = ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions);
@@ -96,7 +96,7 @@ final readonly class ClothAsked
         if ([] === $promises || null === $lying->free || $lying->free->micrometres >= self::USEFUL) {
             return $lying;
         }
-        $names = array_unique(array_map(static fn (Promise $promise): string => $promise->project->name, $promises));
+        $names = array_unique(array_map(static fn (Reservation $promise): string => $promise->project->name, $promises));
         $reserved = new Sentence('Reserved for {projects}, with {free} left over. What follows is shown as if all of it were free.', [
             'projects' => implode(', ', $names),
             'free' => Figure::owned($lying->free),

@@ -19,7 +19,7 @@ use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Remedy\Shortfall;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Store\CachedLays;
 use Octavum\Store\Plan;
 
@@ -71,7 +71,7 @@ final readonly class EnoughMaker
         $others = [];
         foreach ($cloth->cuts as $other) {
             $toCut = ToCut::of($cloth, $other, $assumptions);
-            $free = Promise::free($toCut->length, $promised[$other->id] ?? []);
+            $free = Reservation::free($toCut->length, $promised[$other->id] ?? []);
             if ($other->id !== $cut->id && !$other->gone && null !== $free && null !== $toCut->width && $free->micrometres > 0) {
                 $others[] = new Elsewhere($other->id, $toCut->width, $free);
             }

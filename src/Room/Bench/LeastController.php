@@ -11,7 +11,7 @@ use Octavum\Core\Match\Fitting;
 use Octavum\Core\Need\On;
 use Octavum\Core\Remedy\Pairs;
 use Octavum\Core\Remedy\Shortfall;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Store\Library;
 use Octavum\Store\People;
 use Octavum\Store\Plan;
@@ -49,7 +49,7 @@ final class LeastController extends AbstractController
         $wanted = ($found[1]->table->hasSize($size) ? $making->inSize($size) : $making)->wanted();
         $toCut = ToCut::of($cloth, $cut, $settings->of($account)->assumptions);
         $promises = $query->getBoolean('whole') ? [] : $plan->promised($account)[$cut->id] ?? [];
-        $free = Promise::free($toCut->length, $promises);
+        $free = Reservation::free($toCut->length, $promises);
         $need = (new Fitting($settings->of($account)->assumptions))->of($wanted, On::cut($cloth, $toCut), $free)->amount();
         $make = null === $free || null === $need ? null : $maker->of($account, new Shortfall($wanted, $need, $free), $cloth, $cut);
         if (null === $make) {

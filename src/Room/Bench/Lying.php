@@ -9,7 +9,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 
 /** The cloth that lies on the bench. */
 final readonly class Lying
@@ -18,10 +18,10 @@ final readonly class Lying
     public ?Length $free;
 
     /**
-     * @param list<Promise>  $promises of the cut
-     * @param string         $typed    as it was typed; empty for a cut of the stash
-     * @param list<Sentence> $doubts   about what was typed
-     * @param bool           $endless  as much of it as a shop will sell
+     * @param list<Reservation> $promises of the cut
+     * @param string            $typed    as it was typed; empty for a cut of the stash
+     * @param list<Sentence>    $doubts   about what was typed
+     * @param bool              $endless  as much of it as a shop will sell
      */
     public function __construct(
         public Cloth $cloth,
@@ -32,12 +32,12 @@ final readonly class Lying
         public array $doubts = [],
         public bool $endless = false,
     ) {
-        $this->free = $endless ? null : $toCut->length?->minus(Promise::total($promises))->larger(Length::zero());
+        $this->free = $endless ? null : $toCut->length?->minus(Reservation::total($promises))->larger(Length::zero());
     }
 
     public function taken(): Length
     {
-        return Promise::total($this->promises);
+        return Reservation::total($this->promises);
     }
 
     /** By which it is asked for again. */

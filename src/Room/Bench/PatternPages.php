@@ -17,7 +17,7 @@ use Octavum\Core\Match\WhatWouldDo;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Role;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Store\Overrules;
 use Octavum\Store\Plan;
@@ -55,7 +55,7 @@ final readonly class PatternPages
             $this->stash->all($account),
             static fn (Cloth $cloth): bool => '' === $place || $place === $cloth->place,
         ));
-        $promised = array_map(Promise::total(...), $this->plan->promised($account));
+        $promised = array_map(Reservation::total(...), $this->plan->promised($account));
         $would = new WhatWouldDo($settings->assumptions, Overrule::reasons($this->overrules->all($account)));
         $roles = $more = $main = $byRole = [];
         $asked = $making->version->table->roles();

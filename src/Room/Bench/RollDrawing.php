@@ -11,7 +11,7 @@ use Octavum\Core\Match\Proposal;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Strip\Scale;
 use Octavum\Strip\StripBuilder;
 
@@ -41,8 +41,8 @@ final readonly class RollDrawing
     }
 
     /**
-     * @param list<Proposal> $proposals
-     * @param list<Promise>  $promises  of the cut to others
+     * @param list<Proposal>    $proposals
+     * @param list<Reservation> $promises  of the cut to others
      */
     public function of(
         Cloth $cloth,
@@ -55,7 +55,7 @@ final readonly class RollDrawing
     ): Roll {
         $scale = Scale::roll($longest);
         $strip = $this->strips->cut($cloth, $cut, $promises, $scale, $assumptions, $system);
-        $taken = Promise::total($promises);
+        $taken = Reservation::total($promises);
         $named = $dots = [];
         $left = self::NAMED;
         foreach ($proposals as $proposal) {

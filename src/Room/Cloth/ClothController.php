@@ -13,7 +13,7 @@ use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Reading\Words;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
@@ -235,8 +235,8 @@ final class ClothController extends AbstractController
     }
 
     /**
-     * @param array<string, list<Promise>> $promises
-     * @param array<string, list<Promise>> $perhaps  what options might take
+     * @param array<string, list<Reservation>> $promises
+     * @param array<string, list<Reservation>> $perhaps  what options might take
      *
      * @return list<CutRow>
      */
@@ -249,7 +249,7 @@ final class ClothController extends AbstractController
             $might = $perhaps[$cut->id] ?? [];
             $toCut = ToCut::of($cloth, $cut, $settings->assumptions);
             $strip = $this->strips->cut($cloth, $cut, $onCut, $scale, $settings->assumptions, $settings->system, $might);
-            $rows[] = new CutRow($cut, $toCut, $strip, $onCut, Promise::free($toCut->length, $onCut), $might);
+            $rows[] = new CutRow($cut, $toCut, $strip, $onCut, Reservation::free($toCut->length, $onCut), $might);
         }
 
         return $rows;

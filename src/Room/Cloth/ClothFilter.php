@@ -12,7 +12,7 @@ use Octavum\Core\Colour\Lab;
 use Octavum\Core\Find\Forgiving;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Input\Words;
 use Octavum\Store\Stash;
 
@@ -44,7 +44,7 @@ final readonly class ClothFilter
      * @param 'colour'|'kind'|'length'|'name'|'newest'|'place'|'width' $sort
      * @param string                                                   $kind  a structure or a type
      * @param ?string                                                  $near  such as #27405e; the nearest come first
-     * @param ?array<string, list<Promise>>                            $taken by cut, when only what nobody claims is wanted
+     * @param ?array<string, list<Reservation>>                        $taken by cut, when only what nobody claims is wanted
      */
     public function __construct(
         public string $sort = 'length',
@@ -182,7 +182,7 @@ final readonly class ClothFilter
         return [] !== array_filter($cloth->cuts, static fn (Cut $cut): bool => !$cut->gone && !$cut->washed);
     }
 
-    /** @param array<string, list<Promise>> $taken */
+    /** @param array<string, list<Reservation>> $taken */
     private function isFree(Cloth $cloth, array $taken): bool
     {
         return [] !== array_filter($cloth->cuts, static fn (Cut $cut): bool => !$cut->gone && [] === ($taken[$cut->id] ?? []));

@@ -15,7 +15,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\HandedOut;
 use Octavum\Core\Season\Offers;
 use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\Wish;
 use Octavum\Input\Entry;
 use Octavum\Page\Toast;
@@ -135,7 +135,7 @@ final class PieceClothController extends AbstractController
         [, $way] = $this->way($record, $project, $request);
         $pieces = array_column(array_intersect_key($way->pieces(), array_flip($this->asked($request))), 0);
         $promised = array_map(
-            static fn (array $promises): Length => Promise::total($promises),
+            static fn (array $promises): Length => Reservation::total($promises),
             $this->plan->promises($account),
         );
 

@@ -8,7 +8,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Strip\Scale;
@@ -97,14 +97,14 @@ final readonly class SeasonDrawing
         return null;
     }
 
-    /** @param array<string, list<Promise>> $perhaps by cut */
+    /** @param array<string, list<Reservation>> $perhaps by cut */
     private function row(ProjectAnswer $answer, Scale $scale, Ruler $ruler, Settings $settings, array $perhaps): ProjectRow
     {
         return new ProjectRow($answer, $this->roles($answer, $scale, $settings, $perhaps), $ruler->bar($answer));
     }
 
     /**
-     * @param array<string, list<Promise>> $perhaps by cut
+     * @param array<string, list<Reservation>> $perhaps by cut
      *
      * @return list<RoleRow>
      */
@@ -132,7 +132,7 @@ final readonly class SeasonDrawing
         foreach ($projects as $answer) {
             foreach ($answer->roles as $role) {
                 $end = ($role->toCut->length ?? Length::zero())->larger($role->amount() ?? Length::zero());
-                $longest = $longest->larger($end)->larger(Promise::total($role->promises));
+                $longest = $longest->larger($end)->larger(Reservation::total($role->promises));
             }
         }
 

@@ -8,7 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Store\Plan;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -269,7 +269,7 @@ final class OptionPagesTest extends PageTestCase
     {
         return array_map(
             static fn (array $all): array => array_map(
-                static fn (Promise $promise): string => $promise->project->name.' '.$promise->amount->millimetres(),
+                static fn (Reservation $promise): string => $promise->project->name.' '.$promise->amount->millimetres(),
                 $all,
             ),
             $this->service(Plan::class)->promises($this->fresh($this->account)),

@@ -27,7 +27,7 @@ use Octavum\Core\Remedy\WaysOut;
 use Octavum\Core\Season\Check\Promises;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\Season;
 
 /**
@@ -137,8 +137,8 @@ final readonly class BestUse
             $own[self::main($project)->id ?? ''] = true;
         }
         $taken = array_map(
-            static fn (array $all): Length => Promise::total(
-                array_values(array_filter($all, static fn (Promise $promise): bool => !isset($own[$promise->claim->id]))),
+            static fn (array $all): Length => Reservation::total(
+                array_values(array_filter($all, static fn (Reservation $promise): bool => !isset($own[$promise->claim->id]))),
             ),
             $this->promises->of($projects),
         );

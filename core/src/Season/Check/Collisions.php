@@ -7,7 +7,7 @@ namespace Octavum\Core\Season\Check;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\Collision;
 use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\RoleAnswer;
 
 /** Whom a project leaves short of a cut, and who leaves it short: by as much as would not be missing without the other. */
@@ -47,7 +47,7 @@ final readonly class Collisions
                 $by = $this->missing($harmed, $role->promises, $length)->minus(
                     $this->missing($harmed, array_values(array_filter(
                         $role->promises,
-                        static fn (Promise $one): bool => $one->project->id !== $harms,
+                        static fn (Reservation $one): bool => $one->project->id !== $harms,
                     )), $length),
                 );
                 if ($by->micrometres > 0) {
@@ -62,7 +62,7 @@ final readonly class Collisions
     /**
      * What a project misses of a cut that is given out in order.
      *
-     * @param list<Promise> $promises
+     * @param list<Reservation> $promises
      */
     private function missing(string $project, array $promises, Length $length): Length
     {

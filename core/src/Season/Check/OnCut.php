@@ -28,7 +28,7 @@ use Octavum\Core\Remedy\WaysOut;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Lazy;
 use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Snags\ClothSnags;
 use Octavum\Core\Season\Snags\EnoughSnags;
@@ -58,7 +58,7 @@ final readonly class OnCut
         $this->unknown = new UnknownSnags();
     }
 
-    /** @param array<string, list<Promise>> $all by cut */
+    /** @param array<string, list<Reservation>> $all by cut */
     public function answer(Project $project, Claim $claim, ?LaidOut $laidOut, Cloth $cloth, Cut $cut, array $all): RoleAnswer
     {
         $toCut = ToCut::of($cloth, $cut, $this->assumptions, null !== $laidOut);
@@ -117,9 +117,9 @@ final readonly class OnCut
     }
 
     /**
-     * @param list<Promise> $promises
+     * @param list<Reservation> $promises
      *
-     * @return array{list<Promise>, Promise} those ahead of a claim, and its own
+     * @return array{list<Reservation>, Reservation} those ahead of a claim, and its own
      */
     private function place(array $promises, Claim $claim): array
     {
@@ -131,13 +131,13 @@ final readonly class OnCut
         throw new \LogicException('A claim on a cut has been promised it.');
     }
 
-    /** @param list<Promise> $ahead */
+    /** @param list<Reservation> $ahead */
     private function left(Length $toCut, array $ahead): Length
     {
-        return $toCut->minus(Promise::total($ahead))->larger(Length::zero());
+        return $toCut->minus(Reservation::total($ahead))->larger(Length::zero());
     }
 
-    /** @param list<Promise> $ahead */
+    /** @param list<Reservation> $ahead */
     private function working(ToCut $toCut, array $ahead, Length $left, Need $need, Length $spare, ?TooWide $tooWide): Working
     {
         $working = $toCut->working();
@@ -165,14 +165,14 @@ final readonly class OnCut
     /**
      * What others are promised of each cut.
      *
-     * @param array<string, list<Promise>> $all by cut
+     * @param array<string, list<Reservation>> $all by cut
      *
      * @return array<string, Length> by cut
      */
     private function promised(array $all, Claim $claim): array
     {
-        $others = static fn (Promise $promise): bool => $promise->claim->id !== $claim->id;
+        $others = static fn (Reservation $promise): bool => $promise->claim->id !== $claim->id;
 
-        return array_map(static fn (array $promises): Length => Promise::total(array_values(array_filter($promises, $others))), $all);
+        return array_map(static fn (array $promises): Length => Reservation::total(array_values(array_filter($promises, $others))), $all);
     }
 }

@@ -12,7 +12,7 @@ use Octavum\Core\Need\On;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 
 /** Gives out the cuts: in rank order, an earlier season before a later one. */
 final readonly class Promises
@@ -26,7 +26,7 @@ final readonly class Promises
      *
      * @param list<Project> $projects of the whole workroom
      *
-     * @return array<string, list<Promise>> by cut
+     * @return array<string, list<Reservation>> by cut
      */
     public function of(array $projects): array
     {
@@ -38,7 +38,7 @@ final readonly class Promises
      *
      * @param list<Project> $projects of the whole workroom
      *
-     * @return array<string, list<Promise>> by cut
+     * @return array<string, list<Reservation>> by cut
      */
     public function perhaps(array $projects): array
     {
@@ -55,11 +55,11 @@ final readonly class Promises
     /**
      * What would be promised if a project were made another way.
      *
-     * @param array<string, list<Promise>> $promises by cut
-     * @param list<Project>                $order    as inOrder() gave it
-     * @param Project                      $made     with the other option leading
+     * @param array<string, list<Reservation>> $promises by cut
+     * @param list<Project>                    $order    as inOrder() gave it
+     * @param Project                          $made     with the other option leading
      *
-     * @return array<string, list<Promise>> by cut
+     * @return array<string, list<Reservation>> by cut
      */
     public function taking(array $promises, array $order, Project $made): array
     {
@@ -67,7 +67,7 @@ final readonly class Promises
         $promises = self::without($promises, $made);
         foreach ($this->byCut($this->ofOne($made)) as $cut => $own) {
             $all = [...$promises[$cut] ?? [], ...$own];
-            usort($all, static fn (Promise $a, Promise $b): int => $place['#'.$a->project->id] <=> $place['#'.$b->project->id]);
+            usort($all, static fn (Reservation $a, Reservation $b): int => $place['#'.$a->project->id] <=> $place['#'.$b->project->id]);
             $promises[$cut] = $all;
         }
 
@@ -75,18 +75,18 @@ final readonly class Promises
     }
 
     /**
-     * @param array<string, list<Promise>> $promises by cut
+     * @param array<string, list<Reservation>> $promises by cut
      *
-     * @return array<string, list<Promise>> those of all other projects
+     * @return array<string, list<Reservation>> those of all other projects
      */
     public static function without(array $promises, Project $project): array
     {
-        $others = static fn (Promise $promise): bool => $promise->project->id !== $project->id;
+        $others = static fn (Reservation $promise): bool => $promise->project->id !== $project->id;
 
         return array_map(static fn (array $all): array => array_values(array_filter($all, $others)), $promises);
     }
 
-    /** @return list<Promise> of its claims and its copies', in their order */
+    /** @return list<Reservation> of its claims and its copies', in their order */
     private function ofOne(Project $project): array
     {
         $promises = [];
@@ -95,7 +95,7 @@ final readonly class Promises
                 foreach (null === $claim->cut || $claim->cutOut ? [] : $this->places($line, $claim) as [$placed, $laidOut]) {
                     if (null !== $placed->cut && null !== $placed->cloth) {
                         $on = On::cut($placed->cloth, ToCut::of($placed->cloth, $placed->cut, $this->assumptions, null !== $laidOut));
-                        $promises[] = new Promise($line, $placed, $this->estimator->estimate($line->wanted($placed, $laidOut), $on));
+                        $promises[] = new Reservation($line, $placed, $this->estimator->estimate($line->wanted($placed, $laidOut), $on));
                     }
                 }
             }
@@ -105,9 +105,9 @@ final readonly class Promises
     }
 
     /**
-     * @param list<Promise> $promises
+     * @param list<Reservation> $promises
      *
-     * @return array<string, list<Promise>>
+     * @return array<string, list<Reservation>>
      */
     private function byCut(array $promises): array
     {

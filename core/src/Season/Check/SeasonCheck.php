@@ -25,7 +25,7 @@ use Octavum\Core\Season\Lazy;
 use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\Sewing\Pace;
@@ -135,8 +135,8 @@ final readonly class SeasonCheck
     }
 
     /**
-     * @param list<Project>                $open     in the order in which cloth is given out
-     * @param array<string, list<Promise>> $promises by cut
+     * @param list<Project>                    $open     in the order in which cloth is given out
+     * @param array<string, list<Reservation>> $promises by cut
      *
      * @return list<OptionAnswer>
      */
@@ -164,7 +164,7 @@ final readonly class SeasonCheck
      *
      * @param list<Project> $projects of the whole workroom
      *
-     * @return array<string, list<Promise>> by cut
+     * @return array<string, list<Reservation>> by cut
      */
     public function perhaps(array $projects): array
     {
@@ -176,7 +176,7 @@ final readonly class SeasonCheck
      *
      * @param list<Project> $projects of the whole workroom
      *
-     * @return array<string, list<Promise>> by cut
+     * @return array<string, list<Reservation>> by cut
      */
     public function promises(array $projects): array
     {
@@ -202,8 +202,8 @@ final readonly class SeasonCheck
     }
 
     /**
-     * @param array<string, list<Promise>> $promises
-     * @param list<NotionAnswer>           $notions
+     * @param array<string, list<Reservation>> $promises
+     * @param list<NotionAnswer>               $notions
      */
     private function project(Turn $turn, array $promises, array $notions, CutBefore $before): ProjectAnswer
     {
@@ -255,7 +255,7 @@ final readonly class SeasonCheck
     }
 
     /**
-     * @param array<string, list<Promise>> $promises
+     * @param array<string, list<Reservation>> $promises
      *
      * @return non-empty-list<RoleAnswer> one for each cut it takes from
      */

@@ -13,7 +13,7 @@ use Octavum\Core\Need\TooWide;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\Severity;
 use Octavum\Core\Season\Snag;
 
@@ -21,10 +21,10 @@ use Octavum\Core\Season\Snag;
 final readonly class EnoughSnags
 {
     /**
-     * @param Length        $toCut    of the cut, before anybody has it
-     * @param Length        $spare    negative when missing
-     * @param list<Promise> $promises all on the cut
-     * @param list<Promise> $ahead    those before this project
+     * @param Length            $toCut    of the cut, before anybody has it
+     * @param Length            $spare    negative when missing
+     * @param list<Reservation> $promises all on the cut
+     * @param list<Reservation> $ahead    those before this project
      *
      * @return list<Snag>
      */
@@ -38,7 +38,7 @@ final readonly class EnoughSnags
     /**
      * Short by what is known, and enough when it is laid.
      *
-     * @param list<Promise> $ahead those who have the cut first
+     * @param list<Reservation> $ahead those who have the cut first
      *
      * @return list<Snag>
      */
@@ -90,7 +90,7 @@ final readonly class EnoughSnags
         );
     }
 
-    /** @param list<Promise> $ahead */
+    /** @param list<Reservation> $ahead */
     private function short(Project $project, Cloth $cloth, Length $missing, array $ahead): Snag
     {
         $with = ['project' => $project->name, 'missing' => Figure::needed($missing), 'cloth' => $cloth->name];
@@ -115,14 +115,14 @@ final readonly class EnoughSnags
     }
 
     /**
-     * @param list<Promise> $promises
-     * @param list<Promise> $ahead
+     * @param list<Reservation> $promises
+     * @param list<Reservation> $ahead
      *
      * @return list<Snag>
      */
     private function promisedTwice(Project $project, Cloth $cloth, Length $toCut, array $promises, array $ahead): array
     {
-        $total = Promise::total($promises);
+        $total = Reservation::total($promises);
         $behind = \array_slice($promises, \count($ahead) + 1);
 
         return [] === $behind || !$toCut->isLessThan($total)
@@ -142,9 +142,9 @@ final readonly class EnoughSnags
             ];
     }
 
-    /** @param list<Promise> $promises */
+    /** @param list<Reservation> $promises */
     private function names(array $promises): string
     {
-        return implode(', ', array_unique(array_map(static fn (Promise $promise): string => $promise->project->name, $promises)));
+        return implode(', ', array_unique(array_map(static fn (Reservation $promise): string => $promise->project->name, $promises)));
     }
 }

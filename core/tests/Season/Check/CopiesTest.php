@@ -36,7 +36,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Copy;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Snag;
 use Octavum\Core\Season\Together;
@@ -59,9 +59,9 @@ final class CopiesTest extends TestCase
         $promises = (new SeasonCheck(new Assumptions()))->promises([$project])['cut of Heron lawn'];
         self::assertSame(
             ['Pinafore', 'Pinafore, Suvi', 'Pinafore, Aino', 'Pinafore, 4'],
-            array_map(static fn (Promise $promise): string => $promise->project->name, $promises),
+            array_map(static fn (Reservation $promise): string => $promise->project->name, $promises),
         );
-        self::assertSame(3000, Promise::total($promises)->millimetres());
+        self::assertSame(3000, Reservation::total($promises)->millimetres());
         $roles = Plan::check($project)->projects[0]->roles;
         self::assertSame(
             [Verdict::Fits, Verdict::Fits, Verdict::Fits, Verdict::Short],
@@ -118,8 +118,8 @@ final class CopiesTest extends TestCase
         $other = Plan::cloth('150 cm', Plan::cut('1.00', washed: true, id: 'other'), name: 'Other');
         $project = $this->project($cloth, null, $other);
         $promises = (new SeasonCheck(new Assumptions()))->promises([$project]);
-        self::assertSame(2100, Promise::total($promises['cut of Heron lawn'])->millimetres());
-        self::assertSame(900, Promise::total($promises['other'])->millimetres());
+        self::assertSame(2100, Reservation::total($promises['cut of Heron lawn'])->millimetres());
+        self::assertSame(900, Reservation::total($promises['other'])->millimetres());
     }
 
     public function testWhoHasGrownIsSaidOfEachOnceOnly(): void

@@ -15,7 +15,7 @@ use Octavum\Core\Season\Collision;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\Wish;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -157,10 +157,10 @@ final class OptionsTest extends TestCase
         yield 'no pattern, but a size' => [null, '14', null, [], 'no pattern yet'];
     }
 
-    /** @param array<string, list<Promise>> $promises */
+    /** @param array<string, list<Reservation>> $promises */
     private function metres(array $promises, string $cut): float
     {
-        return Promise::total($promises[$cut] ?? [])->millimetres() / 1000;
+        return Reservation::total($promises[$cut] ?? [])->millimetres() / 1000;
     }
 
     private function says(Collision $collision): string

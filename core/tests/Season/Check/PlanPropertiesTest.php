@@ -10,7 +10,7 @@ use Octavum\Core\Need\Verdict;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\Promise;
+use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\TestCase;
@@ -76,12 +76,12 @@ final class PlanPropertiesTest extends TestCase
 
     public function testWhatIsFreeIsNeverBelowNothing(): void
     {
-        $promise = static fn (string $length): Promise => Plan::check(
+        $promise = static fn (string $length): Reservation => Plan::check(
             Plan::project('A', 1, null, Plan::claim(Plan::cloth('140 cm', '9'), stated: $length)),
         )->projects[0]->roles[0]->promises[0];
-        self::assertSame(500_000, Promise::free(Length::ofMetres('2'), [$promise('1'), $promise('0.5')])?->micrometres);
-        self::assertSame(0, Promise::free(Length::ofMetres('2'), [$promise('1.5'), $promise('1.5')])?->micrometres);
-        self::assertNull(Promise::free(null, [$promise('1')]));
+        self::assertSame(500_000, Reservation::free(Length::ofMetres('2'), [$promise('1'), $promise('0.5')])?->micrometres);
+        self::assertSame(0, Reservation::free(Length::ofMetres('2'), [$promise('1.5'), $promise('1.5')])?->micrometres);
+        self::assertNull(Reservation::free(null, [$promise('1')]));
     }
 
     public function testTheDaysOfASeason(): void

@@ -9,7 +9,7 @@ use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Unknown;
 
 /** A project's claim on a cut with the length it comes to (nothing while that is not known). */
-final readonly class Promise
+final readonly class Reservation
 {
     public Length $amount;
 
