@@ -24,7 +24,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Remedy\LaidNeed;
 use Octavum\Core\Remedy\LayMemory;
 use Octavum\Core\Remedy\WaysOut;
-use Octavum\Core\Season\Check\Promises;
+use Octavum\Core\Season\Check\CutAllocator;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Reservation;
@@ -40,7 +40,7 @@ final readonly class BestUse
     private const WEIGHED = 7;
 
     private Estimator $estimator;
-    private Promises $promises;
+    private CutAllocator $promises;
     private Suit $suit;
 
     /**
@@ -54,7 +54,7 @@ final readonly class BestUse
         private ?LayMemory $memory = null,
     ) {
         $this->estimator = new Estimator($assumptions);
-        $this->promises = new Promises($this->estimator, $assumptions);
+        $this->promises = new CutAllocator($this->estimator, $assumptions);
         $this->suit = new Suit();
     }
 

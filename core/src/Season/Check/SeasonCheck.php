@@ -53,7 +53,7 @@ final readonly class SeasonCheck
     public const USUAL_WIDTH = 140;
 
     private Estimator $estimator;
-    private Promises $promises;
+    private CutAllocator $promises;
     private OnCut $onCut;
     private LaySnags $laySnags;
     private EnoughSnags $enough;
@@ -71,7 +71,7 @@ final readonly class SeasonCheck
         ?LayMemory $memory = null,
     ) {
         $this->estimator = new Estimator($assumptions);
-        $this->promises = new Promises($this->estimator, $assumptions);
+        $this->promises = new CutAllocator($this->estimator, $assumptions);
         $this->onCut = new OnCut($this->estimator, $assumptions, $overruled, $memory);
         $this->laySnags = new LaySnags($assumptions);
         $this->enough = new EnoughSnags();

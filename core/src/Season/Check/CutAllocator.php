@@ -15,7 +15,7 @@ use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Reservation;
 
 /** Gives out the cuts: in rank order, an earlier season before a later one. */
-final readonly class Promises
+final readonly class CutAllocator
 {
     public function __construct(private Estimator $estimator, private Assumptions $assumptions)
     {
