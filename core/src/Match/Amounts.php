@@ -8,10 +8,10 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Conversion;
 use Octavum\Core\Need\Estimator;
+use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Need\On;
 use Octavum\Core\Need\RowReader;
 use Octavum\Core\Need\RowReading;
-use Octavum\Core\Need\Wanted;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RowChoice;
@@ -32,7 +32,7 @@ final class Amounts
     /** @var array<string, array<int|string, array<int, ?Length>>> by direction and repeat, then row and version */
     private array $known = [];
 
-    /** @param list<Wanted> $wanted */
+    /** @param list<NeedRequest> $wanted */
     public function __construct(private readonly array $wanted, private readonly Assumptions $assumptions)
     {
         $this->estimator = new Estimator($assumptions, guesses: false);
@@ -74,7 +74,7 @@ final class Amounts
         return $takes;
     }
 
-    private function hasRowWithNap(Wanted $wanted): bool
+    private function hasRowWithNap(NeedRequest $wanted): bool
     {
         return [] !== array_filter(
             $wanted->version->table->rows ?? [],
@@ -83,7 +83,7 @@ final class Amounts
     }
 
     /** @return array{int, ?int}|array{} the places of the row that is read, and of that in whose place it is, as RowChoice has them */
-    private function choose(Wanted $wanted, On $on): array
+    private function choose(NeedRequest $wanted, On $on): array
     {
         $table = $wanted->version?->table;
         $choice = null === $on->width
@@ -98,7 +98,7 @@ final class Amounts
     }
 
     /** @param array{int, ?int} $choice */
-    private function read(Wanted $wanted, On $on, array $choice): Length
+    private function read(NeedRequest $wanted, On $on, array $choice): Length
     {
         [$version, $width] = [$wanted->version, $on->width];
         if (null === $version || null === $width) {
@@ -110,7 +110,7 @@ final class Amounts
         return (new RowReading($wanted, $version, $on, $width, $read, $this->assumptions, $this->conversion))->amount;
     }
 
-    private static function kind(Wanted $wanted): ?string
+    private static function kind(NeedRequest $wanted): ?string
     {
         $table = $wanted->version?->table;
         $known = null !== $wanted->size

@@ -8,8 +8,8 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Need\On;
-use Octavum\Core\Need\Wanted;
 
 /**
  * Every cut before every version: which suits and is enough, and which is short. Each pair stands where it stands when its cloth
@@ -34,7 +34,7 @@ final readonly class CrossTable
     {
         $traits = array_map(fn (Cloth $cloth): Traits => Traits::of($cloth, $this->dear), $cloths);
         $marks = new Marks($traits, array_map(static fn (Making $making): Asks => $making->asks, $makings));
-        $amounts = new Amounts(array_map(static fn (Making $making): Wanted => $making->wanted(), $makings), $this->assumptions);
+        $amounts = new Amounts(array_map(static fn (Making $making): NeedRequest => $making->wanted(), $makings), $this->assumptions);
         foreach ($cloths as $i => $cloth) {
             $suits = $this->suits($marks, $i, $cloth, $traits[$i], $makings);
             $takes = [];

@@ -9,7 +9,7 @@ use Octavum\Core\Fit\SizeAdvice;
 use Octavum\Core\Fit\SizeChooser;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Alteration;
-use Octavum\Core\Need\Wanted;
+use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
@@ -89,9 +89,9 @@ final readonly class Making
         return $this->version->minutes ?? $this->pattern->minutes;
     }
 
-    public function wanted(Role $role = Role::Main): Wanted
+    public function wanted(Role $role = Role::Main): NeedRequest
     {
-        return new Wanted(
+        return new NeedRequest(
             $this->version,
             $this->pattern->garment,
             $role,

@@ -32,7 +32,7 @@ final readonly class ByArea
     {
     }
 
-    public function need(Wanted $wanted, Pieced $pieced, On $on): Need|Unknown
+    public function need(NeedRequest $wanted, Pieced $pieced, On $on): Need|Unknown
     {
         if (null === $wanted->size) {
             return new Unknown(Missing::Size, new Sentence('Choose a size.'));
@@ -46,7 +46,7 @@ final readonly class ByArea
     }
 
     /** The pieces by name, laid in a moment. */
-    private function named(Wanted $wanted, Pieced $pieced, LaySurface $surface): Need|Unknown
+    private function named(NeedRequest $wanted, Pieced $pieced, LaySurface $surface): Need|Unknown
     {
         $lacking = array_values(array_diff($pieced->only, array_map(strval(...), array_keys($pieced->pieces))));
         if ([] !== $lacking) {
@@ -84,7 +84,7 @@ final readonly class ByArea
         return new Need($amount, Way::QuickLay, static fn (): Working => $working);
     }
 
-    private function rest(Wanted $wanted, Pieced $pieced, On $on, LaySurface $surface): Need|Unknown
+    private function rest(NeedRequest $wanted, Pieced $pieced, On $on, LaySurface $surface): Need|Unknown
     {
         $need = $this->estimator->estimate($wanted->whole(), $on);
         if ($need instanceof Unknown) {
@@ -163,7 +163,7 @@ final readonly class ByArea
     }
 
     /** @return ?array{Length, Sentence, bool} what a part adds, why, and whether its pieces are known; null when nothing is */
-    private function brings(Wanted $wanted, Pieced $pieced, Part $part, On $on, LaySurface $surface): ?array
+    private function brings(NeedRequest $wanted, Pieced $pieced, Part $part, On $on, LaySurface $surface): ?array
     {
         $with = ['part' => new Sentence($part->kind->value), 'version' => $part->version->name ?? ''];
         if (null !== $part->stated) {
@@ -172,7 +172,7 @@ final readonly class ByArea
         $size = $part->size ?? $wanted->largestSize();
         $own = $part->version?->pieces->in($size, $wanted->role) ?? [];
         $table = $this->estimator->estimate(
-            new Wanted($part->version, $part->pattern->garment ?? $wanted->garment, $wanted->role, $size, child: $wanted->child),
+            new NeedRequest($part->version, $part->pattern->garment ?? $wanted->garment, $wanted->role, $size, child: $wanted->child),
             $on,
         );
         $its = array_column(array_filter($pieced->pieces, static fn (array $one): bool => $one[1] === $part), 0);
@@ -199,7 +199,7 @@ final readonly class ByArea
     }
 
     /** The share of what the parts replace in a usual garment of the kind. */
-    private function usual(Wanted $wanted, Pieced $pieced): float
+    private function usual(NeedRequest $wanted, Pieced $pieced): float
     {
         $rough =
             Role::Main === $wanted->role

@@ -28,7 +28,7 @@ final readonly class Estimator
     ) {
     }
 
-    public function estimate(Wanted $wanted, On $on): Need|Unknown
+    public function estimate(NeedRequest $wanted, On $on): Need|Unknown
     {
         if (null !== $wanted->stated) {
             $working = Working::empty()->start(new Sentence('Claimed for this project'), $wanted->stated, Source::Stated)
@@ -69,7 +69,7 @@ final readonly class Estimator
     }
 
     /** The piece that no length of this cloth is enough for, where pieces are known and no lay says otherwise. */
-    public function tooWide(Wanted $wanted, On $on): ?TooWide
+    public function tooWide(NeedRequest $wanted, On $on): ?TooWide
     {
         $usable = null === $wanted->laidOut ? $on->usable : null;
         $widest = null === $usable ? null : $wanted->version?->pieces->widest($wanted->largestSize(), $wanted->role);
@@ -80,7 +80,7 @@ final readonly class Estimator
     }
 
     /** Way 1. What the sewist changes is added: it is not in the pieces. */
-    private function fromLay(Wanted $wanted, LaidOut $laid): Need
+    private function fromLay(NeedRequest $wanted, LaidOut $laid): Need
     {
         $with = ['fold' => new Sentence($laid->fold->words()), 'percent' => $laid->utilisation];
         $working = Working::empty()->start(
@@ -106,7 +106,7 @@ final readonly class Estimator
         return new Need($amount, Way::LaidOut, static fn (): Working => $working);
     }
 
-    private function sizeUnknown(Wanted $wanted, Version $version, On $on): ?Unknown
+    private function sizeUnknown(NeedRequest $wanted, Version $version, On $on): ?Unknown
     {
         if ([] === $version->table->rows) {
             return new Unknown(
@@ -126,7 +126,7 @@ final readonly class Estimator
     }
 
     /** Its own pieces laid in a moment, or those of a generic block. */
-    private function guess(Wanted $wanted, Version $version, On $on): ?Guess
+    private function guess(NeedRequest $wanted, Version $version, On $on): ?Guess
     {
         $size = $wanted->largestSize();
         $surface = $this->guesses ? $wanted->surface($on, $this->assumptions) : null;

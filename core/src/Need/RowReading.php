@@ -38,7 +38,7 @@ final readonly class RowReading
     public Length $amount;
 
     public function __construct(
-        private Wanted $wanted,
+        private NeedRequest $wanted,
         private Version $version,
         private On $on,
         private Length $width,
@@ -147,7 +147,7 @@ final readonly class RowReading
     }
 
     /** One for each main length; everywhere, one more for sleeves, collar and the like, and one for each other role. */
-    private static function repeats(Matching $matching, Wanted $wanted): int
+    private static function repeats(Matching $matching, NeedRequest $wanted): int
     {
         $main = Role::Main === $wanted->role ? $wanted->garment->mainLengths() : 0;
 

@@ -9,8 +9,8 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Need\On;
-use Octavum\Core\Need\Wanted;
 
 /** What the own pieces of what is wanted came to when they were laid before, with nothing changed. */
 final readonly class LaidNeed
@@ -21,7 +21,7 @@ final readonly class LaidNeed
     }
 
     /** @return ?Length with its alterations; null while nobody has laid them on such cloth, and where parts of the cut are missing */
-    public function find(Wanted $wanted, Cloth $cloth, Cut $cut): ?Length
+    public function find(NeedRequest $wanted, Cloth $cloth, Cut $cut): ?Length
     {
         if (null === $this->memory || [] !== $cut->bites) {
             return null;

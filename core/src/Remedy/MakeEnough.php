@@ -11,8 +11,8 @@ use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Working;
+use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Need\Wanted;
 
 /**
  * Makes a short cloth enough: every change laid again alone, several laid together, so that they add up truly, and the least that
@@ -35,7 +35,7 @@ final class MakeEnough
      * @param bool            $real      the pieces are the version's own, no generic block
      * @param Length          $fitting   the largest need that fits it, with something to spare
      * @param list<Elsewhere> $elsewhere more of the same cloth
-     * @param ?Wanted         $wanted    what the sewist changes counts on each lay of real pieces; null where nothing is changed
+     * @param ?NeedRequest    $wanted    what the sewist changes counts on each lay of real pieces; null where nothing is changed
      */
     public function __construct(
         public readonly Lays $lays,
@@ -44,7 +44,7 @@ final class MakeEnough
         public readonly bool $real,
         private readonly Length $fitting,
         private readonly array $elsewhere = [],
-        private readonly ?Wanted $wanted = null,
+        private readonly ?NeedRequest $wanted = null,
     ) {
         $this->changes = new Changes($lays->laying, $real);
     }

@@ -13,8 +13,8 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Need\On;
-use Octavum\Core\Need\Wanted;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 
@@ -35,7 +35,7 @@ final readonly class WaysOut
      * @return list<WayOut>
      */
     public function of(
-        Wanted $wanted,
+        NeedRequest $wanted,
         ?Pattern $pattern,
         Cloth $cloth,
         Cut $cut,
@@ -57,7 +57,7 @@ final readonly class WaysOut
      *
      * @return ?array{Cut, Length} the shortest that will do
      */
-    private function otherCut(Wanted $wanted, Cloth $cloth, Cut $chosen, Need $need, array $promised): ?array
+    private function otherCut(NeedRequest $wanted, Cloth $cloth, Cut $chosen, Need $need, array $promised): ?array
     {
         $best = null;
         foreach ($this->free($wanted, $cloth, $promised) as [$cut, $free]) {
@@ -74,7 +74,7 @@ final readonly class WaysOut
      *
      * @return list<array{Cut, Length}> the cuts that are here and wide enough, each with what is free of it
      */
-    private function free(Wanted $wanted, Cloth $cloth, array $promised): array
+    private function free(NeedRequest $wanted, Cloth $cloth, array $promised): array
     {
         $free = [];
         foreach ($cloth->cuts as $cut) {
@@ -98,7 +98,7 @@ final readonly class WaysOut
      *
      * @return list<WayOut>
      */
-    private function otherCuts(Wanted $wanted, Cloth $cloth, Cut $chosen, Need $need, array $promised): array
+    private function otherCuts(NeedRequest $wanted, Cloth $cloth, Cut $chosen, Need $need, array $promised): array
     {
         $other = $this->otherCut($wanted, $cloth, $chosen, $need, $promised);
         if (null !== $other) {
@@ -151,7 +151,7 @@ final readonly class WaysOut
     }
 
     /** @return list<WayOut> */
-    private function otherVersions(Wanted $wanted, ?Pattern $pattern, Cloth $cloth, Cut $cut, Length $available): array
+    private function otherVersions(NeedRequest $wanted, ?Pattern $pattern, Cloth $cloth, Cut $cut, Length $available): array
     {
         return array_map(static fn (array $found): WayOut => new WayOut(
             new Sentence('Version “{version}” of the same pattern wants {length}, and fits on it.', [
@@ -164,7 +164,7 @@ final readonly class WaysOut
     }
 
     /** @return list<array{Version, Need}> other versions of a pattern that fit on a cut in the same size, and what each takes */
-    public function versions(Wanted $wanted, ?Pattern $pattern, Cloth $cloth, Cut $cut, Length $available): array
+    public function versions(NeedRequest $wanted, ?Pattern $pattern, Cloth $cloth, Cut $cut, Length $available): array
     {
         $found = [];
         $on = On::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions));

@@ -12,8 +12,8 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
 use Octavum\Core\Need\Block\LaySurface;
+use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Need\On;
-use Octavum\Core\Need\Wanted;
 use Octavum\Core\Piece\Piece;
 
 /**
@@ -35,7 +35,7 @@ final readonly class Offers
      * @param list<Cloth>           $cloths
      * @param array<string, Length> $promised to whom it is not asked for, by cut
      * @param ?Structure            $onlyFor  the only one that will do
-     * @param ?Wanted               $wanted   for what they are laid: its matching and alterations count; null for the pieces alone
+     * @param ?NeedRequest          $wanted   for what they are laid: its matching and alterations count; null for the pieces alone
      *
      * @return list<Offer>
      */
@@ -45,7 +45,7 @@ final readonly class Offers
         array $cloths,
         array $promised = [],
         ?Structure $onlyFor = null,
-        ?Wanted $wanted = null,
+        ?NeedRequest $wanted = null,
     ): array {
         [$area, $across] = $this->size($pieces, $size);
         $found = [];

@@ -13,7 +13,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\LaidOut;
-use Octavum\Core\Need\Wanted;
+use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Part;
 use Octavum\Core\Pattern\Pattern;
@@ -211,11 +211,11 @@ final readonly class Project
         return $claim->lay?->stale($this->asked($claim, $assumptions), $assumptions);
     }
 
-    public function wanted(Claim $claim, ?LaidOut $laidOut = null): Wanted
+    public function wanted(Claim $claim, ?LaidOut $laidOut = null): NeedRequest
     {
         $cutting = $this->cutting($claim);
 
-        return new Wanted(
+        return new NeedRequest(
             $cutting?->version,
             $this->garment(),
             $claim->role,

@@ -12,9 +12,9 @@ use Octavum\Core\Need\Conversion;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Guess;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Need\On;
 use Octavum\Core\Need\Unknown;
-use Octavum\Core\Need\Wanted;
 use Octavum\Core\Need\Way;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Requirement;
@@ -69,7 +69,7 @@ final class EstimatorEdgesTest extends TestCase
     {
         $version = new Version('v', 'A', $this->table(), pieces: PieceSet::of($pieces, ['14']));
         $need = (new Estimator(new Assumptions()))->estimate(
-            new Wanted($version, Garment::Top, Role::Main, '14'),
+            new NeedRequest($version, Garment::Top, Role::Main, '14'),
             new On(Length::ofMillimetres(900), usable: $usable),
         );
         self::assertInstanceOf(Need::class, $need);
@@ -92,7 +92,7 @@ final class EstimatorEdgesTest extends TestCase
         $own = $pieces ? [new Piece('Back', quantity: 2, shapes: [new Shape([], Outline::rectangle(600, 700))])] : [];
         $version = new Version('v', 'A', new RequirementTable(['14'], []), pieces: PieceSet::of($own, ['14']));
         $answer = (new Estimator(new Assumptions()))->estimate(
-            new Wanted($version, $garment, Role::Main, '14'),
+            new NeedRequest($version, $garment, Role::Main, '14'),
             new On(Length::ofMillimetres(1400), usable: null === $usable ? null : Length::ofMicrometres($usable)),
         );
         self::assertInstanceOf(Unknown::class, $answer);
@@ -118,7 +118,7 @@ final class EstimatorEdgesTest extends TestCase
         $pieces = PieceSet::of([new Piece('Back', quantity: 2, shapes: [new Shape([], Outline::rectangle(600, 690))])], ['14']);
         $version = new Version('v', 'A', new RequirementTable(['14'], []), pieces: $pieces);
         $answer = (new Estimator(new Assumptions()))->estimate(
-            new Wanted($version, Garment::Skirt, Role::Main, '14'),
+            new NeedRequest($version, Garment::Skirt, Role::Main, '14'),
             new On(Length::ofMillimetres(1400)),
         );
         self::assertInstanceOf(Unknown::class, $answer);
@@ -133,7 +133,7 @@ final class EstimatorEdgesTest extends TestCase
         ]);
         $warning = static function (int $width) use ($table): string {
             $need = (new Estimator(new Assumptions()))->estimate(
-                new Wanted(new Version('v', 'A', $table), Garment::Top, Role::Main, '14'),
+                new NeedRequest(new Version('v', 'A', $table), Garment::Top, Role::Main, '14'),
                 new On(Length::ofMillimetres($width)),
             );
             self::assertInstanceOf(Need::class, $need);
@@ -180,7 +180,7 @@ final class EstimatorEdgesTest extends TestCase
     private function need(On $on, ?Matching $matching = null): Need
     {
         $need = (new Estimator(new Assumptions()))->estimate(
-            new Wanted(new Version('v', 'A', $this->table()), Garment::Top, Role::Main, '14', matching: $matching),
+            new NeedRequest(new Version('v', 'A', $this->table()), Garment::Top, Role::Main, '14', matching: $matching),
             $on,
         );
         self::assertInstanceOf(Need::class, $need);

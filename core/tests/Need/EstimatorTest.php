@@ -12,9 +12,9 @@ use Octavum\Core\Need\Conversion;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Need\On;
 use Octavum\Core\Need\Unknown;
-use Octavum\Core\Need\Wanted;
 use Octavum\Core\Need\Way;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Requirement;
@@ -73,7 +73,7 @@ final class EstimatorTest extends TestCase
             ],
         );
         $estimator = new Estimator(new Assumptions());
-        $wanted = new Wanted(new Version('v', 'A', $table), Garment::Skirt, Role::Main, '14');
+        $wanted = new NeedRequest(new Version('v', 'A', $table), Garment::Skirt, Role::Main, '14');
         foreach ([[true, 2_350_000], [false, 2_100_000]] as [$oneWay, $expected]) {
             $need = $estimator->estimate($wanted, new On(Length::ofMetres('1.5'), $oneWay));
             self::assertInstanceOf(Need::class, $need);
@@ -83,7 +83,7 @@ final class EstimatorTest extends TestCase
 
     public function testMatchingAddsARepeatForEachMainLengthAndAlterationsAddTheirOwn(): void
     {
-        $wanted = new Wanted($this->version('2.10'), Garment::Dress, Role::Main, '14', null, [
+        $wanted = new NeedRequest($this->version('2.10'), Garment::Dress, Role::Main, '14', null, [
             new Alteration('Lengthen by 5 cm, twice', Length::ofMetres('0.10')),
         ]);
         $need = (new Estimator(new Assumptions()))->estimate($wanted, new On(Length::ofMetres('1.50'), repeat: Length::ofMetres('0.08')));
@@ -104,7 +104,7 @@ final class EstimatorTest extends TestCase
         );
         foreach ([['14', '16', 2_200_000], ['16', '14', 2_200_000], ['14', null, 2_000_000]] as [$size, $to, $expected]) {
             $need = (new Estimator(new Assumptions()))->estimate(
-                new Wanted(new Version('v', 'A', $table), Garment::Top, Role::Main, $size, $to),
+                new NeedRequest(new Version('v', 'A', $table), Garment::Top, Role::Main, $size, $to),
                 new On(Length::ofMetres('1.5')),
             );
             self::assertInstanceOf(Need::class, $need);
@@ -123,25 +123,25 @@ final class EstimatorTest extends TestCase
         };
         self::assertSame(
             Missing::Width,
-            $unknown($estimator->estimate(new Wanted($this->version('2'), Garment::Top, Role::Main, '14'), new On(null)))->missing,
+            $unknown($estimator->estimate(new NeedRequest($this->version('2'), Garment::Top, Role::Main, '14'), new On(null)))->missing,
         );
-        self::assertSame(Missing::Pattern, $unknown($estimator->estimate(new Wanted(null, Garment::Top, Role::Main, '14'), $on))->missing);
+        self::assertSame(Missing::Pattern, $unknown($estimator->estimate(new NeedRequest(null, Garment::Top, Role::Main, '14'), $on))->missing);
         self::assertSame(
             Missing::Size,
-            $unknown($estimator->estimate(new Wanted($this->version('2'), Garment::Top, Role::Main, null), $on))->missing,
+            $unknown($estimator->estimate(new NeedRequest($this->version('2'), Garment::Top, Role::Main, null), $on))->missing,
         );
         self::assertSame(
             'Size 22 is not in the table of version A: it has 14.',
-            (string) $unknown($estimator->estimate(new Wanted($this->version('2'), Garment::Top, Role::Main, '22'), $on))->settle,
+            (string) $unknown($estimator->estimate(new NeedRequest($this->version('2'), Garment::Top, Role::Main, '22'), $on))->settle,
         );
         self::assertSame(
             Missing::Row,
-            $unknown($estimator->estimate(new Wanted($this->version('2'), Garment::Top, Role::Lining, '14'), $on))->missing,
+            $unknown($estimator->estimate(new NeedRequest($this->version('2'), Garment::Top, Role::Lining, '14'), $on))->missing,
         );
         self::assertSame(
             Missing::Row,
             $unknown(
-                $estimator->estimate(new Wanted(new Version('v', 'A', new RequirementTable([], [])), Garment::Top, Role::Main, '14'), $on),
+                $estimator->estimate(new NeedRequest(new Version('v', 'A', new RequirementTable([], [])), Garment::Top, Role::Main, '14'), $on),
             )->missing,
         );
     }
@@ -178,7 +178,7 @@ final class EstimatorTest extends TestCase
     private function need(string $width, bool $oneWay = false, string $cell = '2.10'): Need
     {
         $need = (new Estimator(new Assumptions()))->estimate(
-            new Wanted($this->version($cell), Garment::Coat, Role::Main, '14'),
+            new NeedRequest($this->version($cell), Garment::Coat, Role::Main, '14'),
             new On(Length::ofMetres($width), $oneWay),
         );
         self::assertInstanceOf(Need::class, $need);

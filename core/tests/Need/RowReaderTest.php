@@ -9,8 +9,8 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Need\On;
-use Octavum\Core\Need\Wanted;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
@@ -45,7 +45,7 @@ final class RowReaderTest extends TestCase
         self::assertSame(2000, $need->amount->millimetres());
     }
 
-    private function wanted(int $with, int $without): Wanted
+    private function wanted(int $with, int $without): NeedRequest
     {
         $row = static fn (int $width, Nap $nap, int $length): Requirement => new Requirement(
             Role::Main,
@@ -55,6 +55,6 @@ final class RowReaderTest extends TestCase
         );
         $table = new RequirementTable(['14'], [$row(1150, Nap::With, $with), $row(1500, Nap::Without, $without)]);
 
-        return new Wanted(new Version('v', 'A', $table), Garment::Skirt, Role::Main, '14');
+        return new NeedRequest(new Version('v', 'A', $table), Garment::Skirt, Role::Main, '14');
     }
 }

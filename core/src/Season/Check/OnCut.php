@@ -17,11 +17,11 @@ use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\LaidOut;
 use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Need\On;
 use Octavum\Core\Need\TooWide;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Need\Wanted;
 use Octavum\Core\Remedy\LaidNeed;
 use Octavum\Core\Remedy\LayMemory;
 use Octavum\Core\Remedy\WaysOut;
@@ -106,7 +106,7 @@ final readonly class OnCut
     }
 
     /** What its own pieces came to when they were laid, with its alterations; null while nobody has laid them on such cloth. */
-    private function laid(Wanted $wanted, Cloth $cloth, Cut $cut, Need $need): ?Length
+    private function laid(NeedRequest $wanted, Cloth $cloth, Cut $cut, Need $need): ?Length
     {
         return (new LaidNeed($this->assumptions, $this->memory))->find($wanted, $cloth, $cut)?->smaller($need->amount);
     }

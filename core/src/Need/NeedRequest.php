@@ -16,7 +16,7 @@ use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Role;
 
 /** What is to be cut, whatever the cloth: version, size, role, and what the sewist changes. */
-final readonly class Wanted
+final readonly class NeedRequest
 {
     /**
      * @param ?string          $size        null when not chosen yet
