@@ -9,7 +9,6 @@ use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
 use Octavum\Core\Lay\Request;
-use Octavum\Core\Need\On;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;

@@ -8,8 +8,8 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\ClothSide;
 use Octavum\Core\Need\NeedRequest;
-use Octavum\Core\Need\On;
 
 /**
  * Every cut before every version: which suits and is enough, and which is short. Each pair stands where it stands when its cloth
@@ -45,7 +45,7 @@ final readonly class CrossTable
                 $toCut = ToCut::of($cloth, $cut, $this->assumptions);
                 $free = $toCut->length?->minus($promised[$cut->id] ?? Length::zero())->larger(Length::zero());
                 $wide = ($toCut->full->micrometres ?? '').' '.($toCut->width->micrometres ?? '');
-                $takes[$wide] ??= $amounts->on(On::cut($cloth, $toCut), array_keys($suits));
+                $takes[$wide] ??= $amounts->on(ClothSide::cut($cloth, $toCut), array_keys($suits));
                 foreach ($takes[$wide] as $j => $amount) {
                     [$points, $clear] = $suits[$j];
                     $spare = null === $amount ? null : $free?->minus($amount);

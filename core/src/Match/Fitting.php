@@ -6,10 +6,10 @@ namespace Octavum\Core\Match;
 
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\ClothSide;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedRequest;
-use Octavum\Core\Need\On;
 use Octavum\Core\Need\Verdict;
 
 /** Whether a length is enough, by the best way known; nothing is guessed, since a guess takes its time and is no verdict. */
@@ -23,7 +23,7 @@ final readonly class Fitting
     }
 
     /** @param ?Length $free null for as much as is wanted */
-    public function of(NeedRequest $wanted, On $on, ?Length $free): Fit
+    public function of(NeedRequest $wanted, ClothSide $on, ?Length $free): Fit
     {
         $need = $this->estimator->estimate($wanted, $on);
         $tooWide = null === $wanted->size ? null : $this->estimator->tooWide($wanted, $on);

@@ -11,10 +11,10 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Need\ClothSide;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedRequest;
-use Octavum\Core\Need\On;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 
@@ -84,7 +84,7 @@ final readonly class WaysOut
                 !$cut->gone
                 && null !== $length
                 && $length->micrometres > 0
-                && null === $this->estimator->tooWide($wanted, On::cut($cloth, $toCut))
+                && null === $this->estimator->tooWide($wanted, ClothSide::cut($cloth, $toCut))
             ) {
                 $free[] = [$cut, $length];
             }
@@ -167,7 +167,7 @@ final readonly class WaysOut
     public function versions(NeedRequest $wanted, ?Pattern $pattern, Cloth $cloth, Cut $cut, Length $available): array
     {
         $found = [];
-        $on = On::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions));
+        $on = ClothSide::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions));
         foreach ($pattern->versions ?? [] as $version) {
             if ($version->id === $wanted->version?->id || null === $wanted->size || !$version->table->hasSize($wanted->size)) {
                 continue;

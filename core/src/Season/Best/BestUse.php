@@ -17,9 +17,9 @@ use Octavum\Core\Match\Tenor;
 use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\ClothSide;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
-use Octavum\Core\Need\On;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Remedy\LaidNeed;
 use Octavum\Core\Remedy\LayMemory;
@@ -280,7 +280,7 @@ final readonly class BestUse
     private function need(Project $way, Claim $claim, Cloth $cloth, Cut $cut, bool $present): ?Length
     {
         $laidOut = $present ? $this->promises->places($way, $claim)[0][1] : null;
-        $on = On::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions, null !== $laidOut));
+        $on = ClothSide::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions, null !== $laidOut));
         $wanted = $way->wanted($claim->on($cloth, $cut), $laidOut);
         $need = $this->estimator->estimate($wanted, $on);
 

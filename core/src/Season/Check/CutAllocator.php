@@ -6,9 +6,9 @@ namespace Octavum\Core\Season\Check;
 
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Need\ClothSide;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\LaidOut;
-use Octavum\Core\Need\On;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
@@ -94,7 +94,7 @@ final readonly class CutAllocator
             foreach ($line->current->claims as $claim) {
                 foreach (null === $claim->cut || $claim->cutOut ? [] : $this->places($line, $claim) as [$placed, $laidOut]) {
                     if (null !== $placed->cut && null !== $placed->cloth) {
-                        $on = On::cut($placed->cloth, ToCut::of($placed->cloth, $placed->cut, $this->assumptions, null !== $laidOut));
+                        $on = ClothSide::cut($placed->cloth, ToCut::of($placed->cloth, $placed->cut, $this->assumptions, null !== $laidOut));
                         $promises[] = new Reservation($line, $placed, $this->estimator->estimate($line->wanted($placed, $laidOut), $on));
                     }
                 }

@@ -13,12 +13,12 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Working;
+use Octavum\Core\Need\ClothSide;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\LaidOut;
 use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedRequest;
-use Octavum\Core\Need\On;
 use Octavum\Core\Need\TooWide;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
@@ -65,7 +65,7 @@ final readonly class OnCut
         $promises = $all[$cut->id] ?? [];
         [$ahead, $own] = $this->place($promises, $claim);
         $wanted = $project->wanted($claim, $laidOut);
-        $tooWide = $this->estimator->tooWide($wanted, On::cut($cloth, $toCut));
+        $tooWide = $this->estimator->tooWide($wanted, ClothSide::cut($cloth, $toCut));
         $stock = [
             ...$this->enough->tooWide($project, $tooWide),
             ...$this->laySnags->of($project, $claim),

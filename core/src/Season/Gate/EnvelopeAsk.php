@@ -6,9 +6,9 @@ namespace Octavum\Core\Season\Gate;
 
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Need\ClothSide;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
-use Octavum\Core\Need\On;
 use Octavum\Core\Need\Way;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
@@ -23,7 +23,7 @@ final readonly class EnvelopeAsk
     /** Null where no table says. */
     public function of(Project $project, Claim $claim, ToCut $toCut): ?Length
     {
-        $need = null === $claim->cloth ? null : $this->estimator->estimate($project->wanted($claim), On::cut($claim->cloth, $toCut));
+        $need = null === $claim->cloth ? null : $this->estimator->estimate($project->wanted($claim), ClothSide::cut($claim->cloth, $toCut));
 
         return $need instanceof Need && \in_array($need->way, [Way::OwnWidth, Way::Converted], true) ? $need->amount : null;
     }
