@@ -110,7 +110,7 @@ final readonly class SavedLay
     }
 
     /** Why it says nothing of a project's role any more; null while it holds. */
-    public function stale(Asked $asked, Assumptions $assumptions): ?Sentence
+    public function stale(LayRequirement $asked, Assumptions $assumptions): ?Sentence
     {
         $at = $this->garmentOf($asked->project, $asked->role, $asked->size, $asked->pieces);
         $garment = null === $at ? null : $this->garments[$at];
@@ -156,14 +156,14 @@ final readonly class SavedLay
     }
 
     /** Whether what was laid for a project's role are the pieces of a generic block: a guess, never a need. */
-    public function isGeneric(Asked $asked): bool
+    public function isGeneric(LayRequirement $asked): bool
     {
         $at = $this->garmentOf($asked->project, $asked->role, $asked->size, $asked->pieces);
 
         return null !== $at && '' === $this->garments[$at]->mark;
     }
 
-    private function rollStale(Asked $asked): ?Sentence
+    private function rollStale(LayRequirement $asked): ?Sentence
     {
         if ([] === array_filter($this->sheets, static fn (LaidSheet $sheet): bool => $sheet->isRoll())) {
             return new Sentence('it was laid on a cut, and the cloth is to be bought now');
@@ -172,7 +172,7 @@ final readonly class SavedLay
         return $asked->oneWay && !$this->rules->oneWay ? new Sentence('it was laid both ways, and the cloth is one-way') : null;
     }
 
-    private function cutsStale(Asked $asked, Assumptions $assumptions): ?Sentence
+    private function cutsStale(LayRequirement $asked, Assumptions $assumptions): ?Sentence
     {
         $own = false;
         foreach ($this->sheets as $sheet) {

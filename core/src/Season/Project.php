@@ -6,7 +6,7 @@ namespace Octavum\Core\Season;
 
 use Octavum\Core\Body\Fact;
 use Octavum\Core\Body\Person;
-use Octavum\Core\Laid\Asked;
+use Octavum\Core\Laid\LayRequirement;
 use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
@@ -188,11 +188,11 @@ final readonly class Project
     }
 
     /** What it asks of a lay. */
-    public function asked(Claim $claim, Assumptions $assumptions): Asked
+    public function asked(Claim $claim, Assumptions $assumptions): LayRequirement
     {
         $matched = $claim->role->isMatched($this->current->matching ?? $assumptions->matching);
 
-        return new Asked(
+        return new LayRequirement(
             $this->id,
             $claim->role,
             $this->largestSize(),

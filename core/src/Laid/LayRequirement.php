@@ -10,7 +10,7 @@ use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
 
 /** What a plan asks of a lay for one role of one project: the lay counts as long as it was made with just that. */
-final readonly class Asked
+final readonly class LayRequirement
 {
     /**
      * @param string       $project id
