@@ -18,12 +18,12 @@ use Octavum\Core\Shape\Outline;
 final readonly class Figures
 {
     /**
-     * @param Length                $x      of the middle of one, from the squared end
-     * @param Length                $y      of the same, from the upper edge without its selvage
-     * @param Length                $along  from one to the next along the cloth
-     * @param Length                $across likewise across it
-     * @param Length                $size   of one, across its widest
-     * @param array<string, Seated> $pieces by name, as in a lay
+     * @param Length                        $x      of the middle of one, from the squared end
+     * @param Length                        $y      of the same, from the upper edge without its selvage
+     * @param Length                        $along  from one to the next along the cloth
+     * @param Length                        $across likewise across it
+     * @param Length                        $size   of one, across its widest
+     * @param array<string, PiecePlacement> $pieces by name, as in a lay
      */
     public function __construct(
         public Length $x,
@@ -42,7 +42,7 @@ final readonly class Figures
      *
      * @return Repeat|Sentence or why it cannot be laid so
      */
-    public function repeat(string $piece, Outline $flat, Seated $asked): Repeat|Sentence
+    public function repeat(string $piece, Outline $flat, PiecePlacement $asked): Repeat|Sentence
     {
         $down = null === $asked->down ? $flat->length() / 2 : (float) $asked->down->millimetres();
         $middle = ($flat->bottom + $flat->top) / 2;

@@ -7,7 +7,7 @@ namespace Octavum\Core\Laid;
 use Octavum\Core\Measure\Length;
 
 /** What is asked of one piece: how it lies to the figures, and where on it. */
-final readonly class Seated
+final readonly class PiecePlacement
 {
     /**
      * @param ?Length $down  below the topmost point of the piece as it is cut out; null for half of its length
