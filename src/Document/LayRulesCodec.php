@@ -7,7 +7,7 @@ namespace Octavum\Document;
 use Octavum\Core\Laid\Figures;
 use Octavum\Core\Laid\LayRules;
 use Octavum\Core\Laid\PiecePlacement;
-use Octavum\Core\Laid\Seat;
+use Octavum\Core\Laid\PrintPlacement;
 use Octavum\Core\Measure\Length;
 
 /** How pieces are laid: fields of a lay, and of what the cutting table asks for. */
@@ -63,7 +63,7 @@ final readonly class LayRulesCodec
         foreach ($node->at('pieces')->items(1_000) as $one) {
             $one->object(['piece', 'seat', 'down', 'apart']);
             $pieces[$one->at('piece')->name(80)] = new PiecePlacement(
-                $one->at('seat')->choice(Seat::class) ?? Seat::Middle,
+                $one->at('seat')->choice(PrintPlacement::class) ?? PrintPlacement::Middle,
                 $one->at('down')->isThere() ? $this->from($one->at('down')) : null,
                 $one->at('apart')->isThere() ? $this->from($one->at('apart')) : null,
             );

@@ -7,7 +7,7 @@ namespace Octavum\Tests\Document;
 use Octavum\Core\Laid\Figures;
 use Octavum\Core\Laid\LayRules;
 use Octavum\Core\Laid\PiecePlacement;
-use Octavum\Core\Laid\Seat;
+use Octavum\Core\Laid\PrintPlacement;
 use Octavum\Core\Measure\Length;
 use Octavum\Document\Faults;
 use Octavum\Document\LayRulesCodec;
@@ -21,8 +21,8 @@ final class LayRulesCodecTest extends TestCase
     {
         $mm = Length::ofMillimetres(...);
         $figures = new Figures($mm(0), $mm(80), $mm(320), $mm(280), $mm(180), [
-            '0/Front' => new PiecePlacement(Seat::Middle),
-            '0/Back' => new PiecePlacement(Seat::Clear, $mm(250), $mm(190.5)),
+            '0/Front' => new PiecePlacement(PrintPlacement::Middle),
+            '0/Back' => new PiecePlacement(PrintPlacement::Clear, $mm(250), $mm(190.5)),
         ]);
         $rules = new LayRules(false, 4, $mm(10), false, ['0/Cuff'], ['0/Facing'], true, ['0/Band'], $mm(30), $figures, 'nobody sees it');
         $written = (new LayRulesCodec())->write($rules);

@@ -55,9 +55,9 @@ final readonly class Figures
         }
 
         return match ($asked->seat) {
-            Seat::Middle => $this->at($flat->left + $down, $middle),
-            Seat::Clear => $this->clear($piece, $flat->left + $down, $middle, (float) ($asked->apart?->millimetres() ?? 0)),
-            Seat::Whole => $this->whole($piece, $flat),
+            PrintPlacement::Middle => $this->at($flat->left + $down, $middle),
+            PrintPlacement::Clear => $this->clear($piece, $flat->left + $down, $middle, (float) ($asked->apart?->millimetres() ?? 0)),
+            PrintPlacement::Whole => $this->whole($piece, $flat),
         };
     }
 

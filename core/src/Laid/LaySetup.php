@@ -120,7 +120,7 @@ final readonly class LaySetup
                 [, $piece, $outline] = $cut[$id];
                 $flat = $piece->onFold ? $outline->unfolded() : $outline;
                 $seats[$id] =
-                    Seat::Clear !== $seated->seat || Grain::Along === $this->rules->grain($piece)
+                    PrintPlacement::Clear !== $seated->seat || Grain::Along === $this->rules->grain($piece)
                         ? $figures->repeat($piece->name, $flat, $seated)
                         : new Sentence('{piece} may lie across the cloth: points of it are kept clear only where it lies along.', [
                             'piece' => $piece->name,

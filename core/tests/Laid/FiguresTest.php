@@ -12,7 +12,7 @@ use Octavum\Core\Laid\LaidSheet;
 use Octavum\Core\Laid\LayRules;
 use Octavum\Core\Laid\LaySetup;
 use Octavum\Core\Laid\PiecePlacement;
-use Octavum\Core\Laid\Seat;
+use Octavum\Core\Laid\PrintPlacement;
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Repeat;
 use Octavum\Core\Measure\Length;
@@ -31,15 +31,15 @@ final class FiguresTest extends TestCase
     public function testAFigureLiesInTheMiddleOfAPieceOrWhereItIsAskedFor(): void
     {
         $piece = Outline::rectangle(600, 400);
-        self::assertEquals(new Repeat(320, 240, 300, 200, [100, 50]), self::figures()->repeat('Front', $piece, new PiecePlacement(Seat::Middle)));
-        $down = new PiecePlacement(Seat::Middle, Length::ofMillimetres(150));
+        self::assertEquals(new Repeat(320, 240, 300, 200, [100, 50]), self::figures()->repeat('Front', $piece, new PiecePlacement(PrintPlacement::Middle)));
+        $down = new PiecePlacement(PrintPlacement::Middle, Length::ofMillimetres(150));
         self::assertEquals(new Repeat(320, 240, 155, 200, [100, 50]), self::figures()->repeat('Front', $piece->moved(5, 0), $down));
     }
 
     /** Half a repeat along, 16 cm, is farther than the 9 cm from a figure's middle to its rim. */
     public function testTwoPointsLieBetweenTheRows(): void
     {
-        $asked = new PiecePlacement(Seat::Clear, Length::ofMillimetres(250), Length::ofMillimetres(190));
+        $asked = new PiecePlacement(PrintPlacement::Clear, Length::ofMillimetres(250), Length::ofMillimetres(190));
         self::assertEquals(
             new Repeat(320, 0, 250 + 160, 0, [100, 0]),
             self::figures()->repeat('Front', Outline::rectangle(600, 400), $asked),
@@ -53,10 +53,10 @@ final class FiguresTest extends TestCase
      */
     public function testWhereTheRowsAreCloseTheyLieBesideTheFigures(): void
     {
-        $asked = new PiecePlacement(Seat::Clear, Length::ofMillimetres(250), Length::ofMillimetres(190));
+        $asked = new PiecePlacement(PrintPlacement::Clear, Length::ofMillimetres(250), Length::ofMillimetres(190));
         $piece = Outline::rectangle(600, 400);
         self::assertEquals(new Repeat(160, 240, 330, 200, [100, 50]), self::figures(160)->repeat('Front', $piece, $asked));
-        $closer = new PiecePlacement(Seat::Clear, Length::ofMillimetres(250), Length::ofMillimetres(60));
+        $closer = new PiecePlacement(PrintPlacement::Clear, Length::ofMillimetres(250), Length::ofMillimetres(60));
         self::assertEquals(new Repeat(160, 240, 330, 320, [100, 50]), self::figures(160)->repeat('Front', $piece, $closer));
         self::assertSame(
             'Between figures of 30 cm the points of Front come no farther than 12 cm from the middle of one.',
@@ -69,12 +69,12 @@ final class FiguresTest extends TestCase
     {
         $triangle = Outline::of([[0, 0], [400, 0], [0, 300]]);
         self::assertEqualsWithDelta([100, 100, 100], (new Inside())->roomiest($triangle), 1.5);
-        $repeat = self::figures()->repeat('Gusset', $triangle, new PiecePlacement(Seat::Whole));
+        $repeat = self::figures()->repeat('Gusset', $triangle, new PiecePlacement(PrintPlacement::Whole));
         self::assertInstanceOf(Repeat::class, $repeat);
         self::assertEqualsWithDelta([100, 100], [$repeat->x, $repeat->y], 1.5);
         self::assertSame(
             'Gusset holds no whole figure of 21 cm: what goes into it is at most 19 cm.',
-            self::why(self::figures(320, 210)->repeat('Gusset', $triangle, new PiecePlacement(Seat::Whole))),
+            self::why(self::figures(320, 210)->repeat('Gusset', $triangle, new PiecePlacement(PrintPlacement::Whole))),
         );
         $ell = Outline::of([[0, 0], [600, 0], [600, 200], [200, 200], [200, 500], [0, 500]]);
         self::assertEqualsWithDelta(117.2, (new Inside())->roomiest($ell)[2], 1, 'in the corner: 200 (2 − √2)');
@@ -84,7 +84,7 @@ final class FiguresTest extends TestCase
     {
         self::assertSame(
             'Cuff is 10 cm long: 25 cm below its top is off the piece.',
-            self::why(self::figures()->repeat('Cuff', Outline::rectangle(100, 200), new PiecePlacement(Seat::Middle, Length::ofMillimetres(250)))),
+            self::why(self::figures()->repeat('Cuff', Outline::rectangle(100, 200), new PiecePlacement(PrintPlacement::Middle, Length::ofMillimetres(250)))),
         );
     }
 
@@ -115,7 +115,7 @@ final class FiguresTest extends TestCase
             off: ['0/Back'],
             edged: ['0/Band'],
             edge: Length::ofMillimetres(30),
-            figures: self::figures(pieces: ['0/Front' => new PiecePlacement(Seat::Middle), '0/Back' => new PiecePlacement(Seat::Whole)]),
+            figures: self::figures(pieces: ['0/Front' => new PiecePlacement(PrintPlacement::Middle), '0/Back' => new PiecePlacement(PrintPlacement::Whole)]),
         ));
         [$front, $band] = $setup->request([Fold::Flat])->pieces ?? self::fail('There are pieces.');
         self::assertSame([], $setup->refused, 'what comes from other cloth is not asked for');
@@ -127,7 +127,7 @@ final class FiguresTest extends TestCase
     public function testWhatIsMatchedToAPieceWithAFigureHasItsLowerEndWhereThatHasIts(): void
     {
         $cloth = new Cloth('c', 'Peony', repeat: Length::ofMillimetres(320));
-        $rules = new LayRules(match: true, off: ['0/Band'], figures: self::figures(pieces: ['0/Front' => new PiecePlacement(Seat::Middle)]));
+        $rules = new LayRules(match: true, off: ['0/Band'], figures: self::figures(pieces: ['0/Front' => new PiecePlacement(PrintPlacement::Middle)]));
         $request = $this->laid($rules, cloth: $cloth)->request([Fold::Flat]) ?? self::fail('There are pieces.');
         self::assertTrue($request->oneWay);
         self::assertEquals(new Repeat(320, 0, 80, 0, [400, 0]), $request->pieces[1]->match);
@@ -156,7 +156,7 @@ final class FiguresTest extends TestCase
             new LayRules(match: true, edged: ['0/Band']),
             ['What lies across the cloth cannot be matched to its repeat: choose one of the two.'],
         ];
-        $figures = self::figures(pieces: ['0/Band' => new PiecePlacement(Seat::Middle)]);
+        $figures = self::figures(pieces: ['0/Band' => new PiecePlacement(PrintPlacement::Middle)]);
         yield 'a piece at the edge and to the figures' => [
             new LayRules(edged: ['0/Band'], figures: $figures),
             ['Band cannot lie both at the edge and to the figures: choose one of the two.'],
@@ -171,11 +171,11 @@ final class FiguresTest extends TestCase
             ['Figures 2.9 cm from one to the next are too close to lay pieces to: from 3 cm on it is done.'],
         ];
         yield 'two points of a piece that lies across' => [
-            new LayRules(across: true, figures: self::figures(pieces: ['0/Front' => new PiecePlacement(Seat::Clear)])),
+            new LayRules(across: true, figures: self::figures(pieces: ['0/Front' => new PiecePlacement(PrintPlacement::Clear)])),
             ['Front may lie across the cloth: points of it are kept clear only where it lies along.'],
         ];
         yield 'a figure larger than the piece' => [
-            new LayRules(figures: self::figures(pieces: ['0/Band' => new PiecePlacement(Seat::Whole)])),
+            new LayRules(figures: self::figures(pieces: ['0/Band' => new PiecePlacement(PrintPlacement::Whole)])),
             ['Band holds no whole figure of 18 cm: what goes into it is at most 8 cm.'],
         ];
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Laid;
 
 /** How a piece is to lie to the figures of a print. */
-enum Seat: string
+enum PrintPlacement: string
 {
     case Middle = 'middle';
     case Clear = 'clear';
