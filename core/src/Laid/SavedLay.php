@@ -6,7 +6,7 @@ namespace Octavum\Core\Laid;
 
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Lay\Fold;
-use Octavum\Core\Lay\Rests;
+use Octavum\Core\Lay\OffcutFinder;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
@@ -273,7 +273,7 @@ final readonly class SavedLay
                 return [];
             }
         }
-        $rests = (new Rests())->of(
+        $rests = (new OffcutFinder())->of(
             $this->unfolded($garment, $sheet),
             (float) $sheet->width->millimetres(),
             (float) $sheet->used->millimetres(),

@@ -8,7 +8,7 @@ use Octavum\Core\Lay\Engine\Leftovers;
 use Octavum\Core\Shape\Outline;
 
 /** What pieces leave of the cloth they are cut from. */
-final readonly class Rests
+final readonly class OffcutFinder
 {
     /**
      * @param list<Outline> $laid   on the cloth opened out
