@@ -33,7 +33,7 @@ final readonly class CrossTable
     public function pairs(array $cloths, array $makings, array $promised = []): \Generator
     {
         $traits = array_map(fn (Cloth $cloth): Traits => Traits::of($cloth, $this->dear), $cloths);
-        $marks = new Marks($traits, array_map(static fn (Making $making): Asks => $making->asks, $makings));
+        $marks = new MatchScores($traits, array_map(static fn (Making $making): Asks => $making->asks, $makings));
         $amounts = new Amounts(array_map(static fn (Making $making): NeedRequest => $making->wanted(), $makings), $this->assumptions);
         foreach ($cloths as $i => $cloth) {
             $suits = $this->suits($marks, $i, $cloth, $traits[$i], $makings);
@@ -64,7 +64,7 @@ final readonly class CrossTable
      *
      * @return array<int, array{int, bool}> points and whether nothing speaks against it, of those that nothing refuses
      */
-    private function suits(Marks $marks, int $at, Cloth $cloth, Traits $traits, array $makings): array
+    private function suits(MatchScores $marks, int $at, Cloth $cloth, Traits $traits, array $makings): array
     {
         $suits = [];
         foreach ($makings as $j => $making) {

@@ -23,7 +23,7 @@ use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Match\Asks;
 use Octavum\Core\Match\MadeBefore;
-use Octavum\Core\Match\Marks;
+use Octavum\Core\Match\MatchScores;
 use Octavum\Core\Match\Reason;
 use Octavum\Core\Match\Sewist;
 use Octavum\Core\Match\Suit;
@@ -115,7 +115,7 @@ final class PairsTest extends TestCase
         $pairs = array_values(iterator_to_array(self::pairs()));
         $cloths = array_map(static fn (array $pair): Traits => Traits::of(self::cloth($pair[0]), 2500), $pairs);
         $versions = array_map(static fn (array $pair): Asks => self::asks($pair[1]), $pairs);
-        $marks = new Marks($cloths, $versions);
+        $marks = new MatchScores($cloths, $versions);
         $refused = 0;
         foreach ($cloths as $i => $cloth) {
             foreach ($versions as $j => $asks) {

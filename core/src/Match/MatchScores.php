@@ -9,7 +9,7 @@ namespace Octavum\Core\Match;
  * every version and each of the few things it can see, and a pair's mark is a sum of what was said: a handful of additions, where
  * all rules would be asked anew. Cost: versions × rules × what they can see, then pairs × rules that speak of the version.
  */
-final class Marks
+final class MatchScores
 {
     private const UNCLEAR = 1 << 10;
     private const REFUSED = 1 << 20;
