@@ -12,8 +12,8 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\HandedOut;
 use Octavum\Core\Season\Offers;
+use Octavum\Core\Season\PieceAssigner;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\Wish;
@@ -72,7 +72,7 @@ final class PieceClothController extends AbstractController
             }
             if ($entry->isSound() && null !== $to) {
                 $pieces = array_map(static fn (array $one): Piece => $one[0], $way->pieces());
-                $claims = (new HandedOut($pieces))->to($way->current->claims, $names, $to);
+                $claims = (new PieceAssigner($pieces))->to($way->current->claims, $names, $to);
                 $this->save($record, $option, $project, $way, $claims, $here, $account);
 
                 return $this->redirect($here);

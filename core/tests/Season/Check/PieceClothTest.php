@@ -36,10 +36,10 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\HandedOut;
 use Octavum\Core\Season\Offer;
 use Octavum\Core\Season\Offers;
 use Octavum\Core\Season\Option;
+use Octavum\Core\Season\PieceAssigner;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\RoleAnswer;
@@ -173,7 +173,7 @@ final class PieceClothTest extends TestCase
             'Cuff' => $this->box('Cuff', 200, 500),
             'Bag' => new Piece('Bag', Role::Pocketing, shapes: $this->box('Bag', 200, 200)->shapes),
         ];
-        $handed = new HandedOut($pieces);
+        $handed = new PieceAssigner($pieces);
         $claims = $handed->to([$own[0]], ['Cuff'], new Claim('', Role::Main, $cloths[1], $cloths[1]->cuts[0]));
         self::assertSame(['Lawn: main ', 'Poplin: main Cuff'], $this->said($claims));
         $claims = $handed->to($claims, ['Front', 'Nothing'], new Claim('', Role::Main, $cloths[1], $cloths[1]->cuts[0]));

@@ -7,7 +7,7 @@ namespace Octavum\Core\Season;
 use Octavum\Core\Piece\Piece;
 
 /** What a garment claims once some of its pieces come from another cloth than before. */
-final readonly class HandedOut
+final readonly class PieceAssigner
 {
     /** @param array<string, Piece> $pieces all of the garment, by name */
     public function __construct(private array $pieces)
