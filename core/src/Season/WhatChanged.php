@@ -12,14 +12,14 @@ use Octavum\Core\Need\Verdict;
 final readonly class WhatChanged
 {
     /**
-     * @param array<string, Standing> $before as Standing::all() gave it
+     * @param array<string, ProjectSnapshot> $before as Standing::all() gave it
      *
      * @return list<Sentence> what it costs first, then what it wins
      */
     public function since(array $before, CheckedSeason $now): array
     {
         $costs = $wins = [];
-        $standing = Standing::all($now);
+        $standing = ProjectSnapshot::all($now);
         foreach ($now->projects as $answer) {
             $key = '#'.$answer->project->id;
             if (isset($before[$key], $standing[$key])) {
@@ -37,7 +37,7 @@ final readonly class WhatChanged
     }
 
     /** @return list<array{bool, Sentence}> whether it costs something, and what */
-    private function of(ProjectAnswer $answer, Standing $was, Standing $is): array
+    private function of(ProjectAnswer $answer, ProjectSnapshot $was, ProjectSnapshot $is): array
     {
         $with = ['project' => $answer->project->name];
         $late = $with + ['days' => $is->late, 'was' => $was->late];

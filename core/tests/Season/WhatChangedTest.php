@@ -11,8 +11,8 @@ use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectSnapshot;
 use Octavum\Core\Season\Season;
-use Octavum\Core\Season\Standing;
 use Octavum\Core\Season\WhatChanged;
 use PHPUnit\Framework\TestCase;
 
@@ -36,7 +36,7 @@ final class WhatChangedTest extends TestCase
             ],
             $this->says($after, $before),
         );
-        self::assertSame([5, 0], [Standing::all($before)['#Dress']->late, Standing::all($after)['#Dress']->late]);
+        self::assertSame([5, 0], [ProjectSnapshot::all($before)['#Dress']->late, ProjectSnapshot::all($after)['#Dress']->late]);
         self::assertSame([], $this->says($before, $before));
     }
 
@@ -48,18 +48,18 @@ final class WhatChangedTest extends TestCase
         $before = Plan::check($shirt, $skirt);
         $after = Plan::check(Plan::project('Shirt', 3, null, $shirt->current->claims[0]), $skirt);
         // 2 m less 6 cm squaring: 1.94 m, of which the skirt takes one
-        $says = (new WhatChanged())->since(Standing::all($before), $after);
+        $says = (new WhatChanged())->since(ProjectSnapshot::all($before), $after);
         self::assertSame('Shirt is 26 cm short now.', (string) $says[0]);
         self::assertSame('The cloth of Skirt: fits now.', (string) $says[1]);
     }
 
     public function testAStandingIsPackedAndOnlyWhatWasPackedIsUnpacked(): void
     {
-        foreach ([new Standing(4, true, Verdict::Short), new Standing(0, false, null)] as $standing) {
-            self::assertEquals($standing, Standing::unpacked($standing->packed()));
+        foreach ([new ProjectSnapshot(4, true, Verdict::Short), new ProjectSnapshot(0, false, null)] as $standing) {
+            self::assertEquals($standing, ProjectSnapshot::unpacked($standing->packed()));
         }
         foreach ([null, 'x', [], ['1', true, null], [1, 'x', null]] as $nonsense) {
-            self::assertNull(Standing::unpacked($nonsense));
+            self::assertNull(ProjectSnapshot::unpacked($nonsense));
         }
     }
 
@@ -68,7 +68,7 @@ final class WhatChangedTest extends TestCase
     {
         return array_map(
             static fn (Sentence $one): string => preg_replace('/, plural, .*?\}\}/', '}', (string) $one) ?? '',
-            (new WhatChanged())->since(Standing::all($before), $after),
+            (new WhatChanged())->since(ProjectSnapshot::all($before), $after),
         );
     }
 

@@ -11,8 +11,8 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Hints;
 use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectSnapshot;
 use Octavum\Core\Season\Season;
-use Octavum\Core\Season\Standing;
 use Octavum\Core\Season\WhatChanged;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
@@ -97,10 +97,10 @@ final class SeasonController extends AbstractController
         $known = $session->get($key);
         $before = [];
         foreach (\is_array($known) ? $known : [] as $project => $packed) {
-            $standing = Standing::unpacked($packed);
+            $standing = ProjectSnapshot::unpacked($packed);
             $before += null === $standing ? [] : [(string) $project => $standing];
         }
-        $now = array_map(static fn (Standing $one): array => $one->packed(), Standing::all($checked));
+        $now = array_map(static fn (ProjectSnapshot $one): array => $one->packed(), ProjectSnapshot::all($checked));
         if ($known !== $now) {
             $session->set($key, $now);
         }

@@ -7,7 +7,7 @@ namespace Octavum\Core\Season;
 use Octavum\Core\Need\Verdict;
 
 /** How a project stands, in as few words as it takes to tell later what a change did to it. */
-final readonly class Standing
+final readonly class ProjectSnapshot
 {
     /** @param int $late days past its deadline; nought when in time, or without one */
     public function __construct(public int $late, public bool $below, public ?Verdict $verdict)
