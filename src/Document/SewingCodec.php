@@ -8,11 +8,11 @@ use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Sewing\Again;
 use Octavum\Core\Season\Sewing\Chosen;
-use Octavum\Core\Season\Sewing\Entered;
 use Octavum\Core\Season\Sewing\Fate;
 use Octavum\Core\Season\Sewing\Finding;
 use Octavum\Core\Season\Sewing\Fitted;
 use Octavum\Core\Season\Sewing\Sewing;
+use Octavum\Core\Season\Sewing\StateChange;
 use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
 use Octavum\Core\Season\Sewing\Stretch;
@@ -67,7 +67,7 @@ final readonly class SewingCodec
             'timer' => null === $sewing->timer
                 ? null
                 : ['step' => $sewing->timer->step, 'since' => $sewing->timer->since->format(\DATE_ATOM)],
-            'states' => array_map(static fn (Entered $entered): array => Fields::known([
+            'states' => array_map(static fn (StateChange $entered): array => Fields::known([
                 'state' => $entered->state->value,
                 'on' => $entered->on->format('Y-m-d'),
                 'why' => $entered->why,
@@ -125,11 +125,11 @@ final readonly class SewingCodec
         return false === $since ? null : new Timer($node->at('step')->name(40), $since);
     }
 
-    private function entered(Node $node): Entered
+    private function entered(Node $node): StateChange
     {
         $node->object(['state', 'on', 'why']);
 
-        return new Entered($this->states->read($node->at('state')), $node->at('on')->requiredDate(), $node->at('why')->text(300));
+        return new StateChange($this->states->read($node->at('state')), $node->at('on')->requiredDate(), $node->at('why')->text(300));
     }
 
     private function finding(Node $node): Finding

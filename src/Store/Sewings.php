@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Store;
 
 use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Sewing\Entered;
 use Octavum\Core\Season\Sewing\Sewing;
+use Octavum\Core\Season\Sewing\StateChange;
 use Octavum\Document\Node;
 use Octavum\Document\SewingCodec;
 use Psr\Clock\ClockInterface;
@@ -35,7 +35,7 @@ final readonly class Sewings
             return;
         }
         $record->state = $state;
-        $this->store($this->of($record)->entering(new Entered($state, $on ?? $this->today(), $why)), $record);
+        $this->store($this->of($record)->entering(new StateChange($state, $on ?? $this->today(), $why)), $record);
     }
 
     public function today(): \DateTimeImmutable

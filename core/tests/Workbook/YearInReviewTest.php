@@ -15,8 +15,8 @@ use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Season;
-use Octavum\Core\Season\Sewing\Entered;
 use Octavum\Core\Season\Sewing\Sewing;
+use Octavum\Core\Season\Sewing\StateChange;
 use Octavum\Core\Season\Sewing\Stretch;
 use Octavum\Core\Tests\Season\Plan;
 use Octavum\Core\Tests\Season\Sewing\Sewn;
@@ -140,7 +140,7 @@ final class YearInReviewTest extends TestCase
             cutOut: true,
             used: Plan::length($metres),
         );
-        $sewing = new Sewing(states: [new Entered(ProjectState::Done, Sewn::day('03-20'))]);
+        $sewing = new Sewing(states: [new StateChange(ProjectState::Done, Sewn::day('03-20'))]);
         $season = new Season('thaw', 'Thaw', Sewn::day('02-01'), 13, 240);
         $two = new Project(
             'two',
@@ -211,7 +211,7 @@ final class YearInReviewTest extends TestCase
         $lawn = $this->lawn();
         $used = new Claim('c', Role::Main, $lawn, $lawn->cuts[0], cutOut: true, used: Plan::length('1.2'));
         $unknown = new Claim('c', Role::Main, $lawn, $lawn->cuts[0], cutOut: true);
-        $in = static fn (ProjectState $state, string $on, string $why = ''): array => [new Entered($state, Sewn::day($on), $why)];
+        $in = static fn (ProjectState $state, string $on, string $why = ''): array => [new StateChange($state, Sewn::day($on), $why)];
 
         return [
             new Project(

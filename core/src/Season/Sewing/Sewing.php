@@ -10,10 +10,10 @@ use Octavum\Core\Season\ProjectState;
 final readonly class Sewing
 {
     /**
-     * @param list<Step>    $steps     in order; none as long as the template says them
-     * @param list<Stretch> $stretches the earliest first
-     * @param list<Entered> $states    likewise
-     * @param list<Worn>    $worn      likewise
+     * @param list<Step>        $steps     in order; none as long as the template says them
+     * @param list<Stretch>     $stretches the earliest first
+     * @param list<StateChange> $states    likewise
+     * @param list<Worn>        $worn      likewise
      */
     public function __construct(
         public array $steps = [],
@@ -54,9 +54,9 @@ final readonly class Sewing
     }
 
     /** When it came into a state last, and why; null when nobody kept it. */
-    public function entered(ProjectState $state): ?Entered
+    public function entered(ProjectState $state): ?StateChange
     {
-        $all = array_filter($this->states, static fn (Entered $entered): bool => $entered->state === $state);
+        $all = array_filter($this->states, static fn (StateChange $entered): bool => $entered->state === $state);
 
         return [] === $all ? null : end($all);
     }
@@ -78,7 +78,7 @@ final readonly class Sewing
         return new self($this->steps, $this->stretches, $timer, $this->states, $this->finding, $this->worn);
     }
 
-    public function entering(Entered $entered): self
+    public function entering(StateChange $entered): self
     {
         $last = $this->states[\count($this->states) - 1] ?? null;
         if ($last?->state === $entered->state && '' === $entered->why) {

@@ -8,10 +8,10 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Sewing\Entered;
 use Octavum\Core\Season\Sewing\Hours;
 use Octavum\Core\Season\Sewing\Pace;
 use Octavum\Core\Season\Sewing\Sewing;
+use Octavum\Core\Season\Sewing\StateChange;
 use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
 use Octavum\Core\Season\Sewing\Stretch;
@@ -79,7 +79,7 @@ final class HoursTest extends TestCase
         }
         self::assertSame(0, Hours::of(Sewn::project('Skirt', state: ProjectState::Done, pattern: $pattern), Pace::asSaid())->left);
         $on = new Project('p', 'P', Sewn::project('x')->season, 1, state: ProjectState::Cut, sewing: new Sewing(
-            states: [new Entered(ProjectState::Cut, Sewn::day('03-05'))],
+            states: [new StateChange(ProjectState::Cut, Sewn::day('03-05'))],
         ));
         self::assertSame('2027-03-05', Hours::of($on, Pace::asSaid())->steps[0]->done?->format('Y-m-d'));
     }

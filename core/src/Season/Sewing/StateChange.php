@@ -7,7 +7,7 @@ namespace Octavum\Core\Season\Sewing;
 use Octavum\Core\Season\ProjectState;
 
 /** A state that a project came into, on a day. */
-final readonly class Entered
+final readonly class StateChange
 {
     public function __construct(public ProjectState $state, public \DateTimeImmutable $on, public string $why = '')
     {
