@@ -15,7 +15,7 @@ use Octavum\Core\Season\Sewing\Sewing;
 use Octavum\Core\Season\Sewing\StateChange;
 use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
-use Octavum\Core\Season\Sewing\Stretch;
+use Octavum\Core\Season\Sewing\TimeEntry;
 use Octavum\Core\Season\Sewing\Timer;
 use Octavum\Core\Season\Sewing\Wear;
 use Octavum\Core\Season\Sewing\Worn;
@@ -59,7 +59,7 @@ final readonly class SewingCodec
                 'done' => $step->done?->format('Y-m-d'),
                 'waits' => $step->waits,
             ]), $sewing->steps),
-            'stretches' => array_map(static fn (Stretch $stretch): array => Fields::known([
+            'stretches' => array_map(static fn (TimeEntry $stretch): array => Fields::known([
                 'on' => $stretch->on->format('Y-m-d'),
                 'minutes' => $stretch->minutes,
                 'step' => $stretch->step,
@@ -105,11 +105,11 @@ final readonly class SewingCodec
         );
     }
 
-    private function stretch(Node $node): Stretch
+    private function stretch(Node $node): TimeEntry
     {
         $node->object(['on', 'minutes', 'step']);
 
-        return new Stretch($node->at('on')->requiredDate(), $node->at('minutes')->requiredInteger(0, 1440), $node->at('step')->text(40));
+        return new TimeEntry($node->at('on')->requiredDate(), $node->at('minutes')->requiredInteger(0, 1440), $node->at('step')->text(40));
     }
 
     private function timer(Node $node): ?Timer

@@ -10,7 +10,7 @@ use Octavum\Core\Season\Sewing\Sewing;
 use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
 use Octavum\Core\Season\Sewing\Steps;
-use Octavum\Core\Season\Sewing\Stretch;
+use Octavum\Core\Season\Sewing\TimeEntry;
 use Octavum\Core\Season\Sewing\Timer;
 
 /** What becomes of a project's page in the workbook when somebody begins a step, pauses, or is done with it. */
@@ -53,9 +53,9 @@ final readonly class Progress
     {
         $all = $this->sewing->stretches;
         if ($minutes > 0) {
-            $all[] = new Stretch($today, $minutes, $step);
+            $all[] = new TimeEntry($today, $minutes, $step);
         }
-        usort($all, static fn (Stretch $a, Stretch $b): int => $a->on <=> $b->on);
+        usort($all, static fn (TimeEntry $a, TimeEntry $b): int => $a->on <=> $b->on);
 
         return $this->sewing->stretches($all);
     }
@@ -76,7 +76,7 @@ final readonly class Progress
         if (!$state->isOpen()) {
             return $state;
         }
-        $at = [$sewing->timer->step ?? '', ...array_map(static fn (Stretch $stretch): string => $stretch->step, $sewing->stretches)];
+        $at = [$sewing->timer->step ?? '', ...array_map(static fn (TimeEntry $stretch): string => $stretch->step, $sewing->stretches)];
         $begun = array_filter(
             $sewing->steps,
             static fn (Step $step): bool => $step->kind->isSewing() && (null !== $step->done || \in_array($step->id, $at, true)),

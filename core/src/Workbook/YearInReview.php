@@ -13,7 +13,7 @@ use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Sewing\Hours;
 use Octavum\Core\Season\Sewing\Pace;
-use Octavum\Core\Season\Sewing\Stretch;
+use Octavum\Core\Season\Sewing\TimeEntry;
 
 /**
  * What became of a year: what was sewn and in how many hours, the cloth that came and went by the ledgers, what a garment cost in
@@ -116,7 +116,7 @@ final readonly class YearInReview
             static fn (int $month): Month => new Month(
                 $month,
                 \count(array_filter($sewn, static fn (Costed $one): bool => $is($one->done, $month))),
-                array_sum(array_map(static fn (Stretch $one): int => $is($one->on, $month) ? $one->minutes : 0, $stretches)),
+                array_sum(array_map(static fn (TimeEntry $one): int => $is($one->on, $month) ? $one->minutes : 0, $stretches)),
                 self::sum($came, $is, $month),
                 self::sum($went, $is, $month),
             ),

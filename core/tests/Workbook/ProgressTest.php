@@ -8,7 +8,7 @@ use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
-use Octavum\Core\Season\Sewing\Stretch;
+use Octavum\Core\Season\Sewing\TimeEntry;
 use Octavum\Core\Season\Sewing\Timer;
 use Octavum\Core\Tests\Season\Sewing\Sewn;
 use Octavum\Core\Workbook\Progress;
@@ -25,7 +25,7 @@ final class ProgressTest extends TestCase
         self::assertSame(25, $started->timer->minutes(new \DateTimeImmutable('2027-03-02 19:24:40')));
         $paused = (new Progress($project->sewn($started)))->paused(25, Sewn::day('03-02'));
         self::assertNull($paused->timer);
-        self::assertEquals([new Stretch(Sewn::day('03-02'), 25, 'body')], $paused->stretches);
+        self::assertEquals([new TimeEntry(Sewn::day('03-02'), 25, 'body')], $paused->stretches);
         self::assertSame([], (new Progress($project->sewn($started)))->paused(0, Sewn::day('03-02'))->stretches);
         $earlier = (new Progress($project->sewn($paused)))->spent('', 40, Sewn::day('02-28'));
         self::assertSame([40, 25], array_column($earlier->stretches, 'minutes'), 'by day');

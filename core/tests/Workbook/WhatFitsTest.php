@@ -25,7 +25,7 @@ use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\Sewing\Sewing;
 use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
-use Octavum\Core\Season\Sewing\Stretch;
+use Octavum\Core\Season\Sewing\TimeEntry;
 use Octavum\Core\Tests\Season\Plan;
 use Octavum\Core\Tests\Season\Sewing\Sewn;
 use Octavum\Core\Workbook\Doable;
@@ -40,7 +40,7 @@ final class WhatFitsTest extends TestCase
     public function testOnlyTheNextStepOfEachIsOfferedAndOnlyWhenItIsDoneInTime(): void
     {
         $fits = new WhatFits($this->answers(
-            $this->sewing('Overshirt', [['Cuffs', 28], ['Hem', 25]], [new Stretch(Sewn::day('03-01'), 10, 'Cuffs')]),
+            $this->sewing('Overshirt', [['Cuffs', 28], ['Hem', 25]], [new TimeEntry(Sewn::day('03-01'), 10, 'Cuffs')]),
             $this->sewing('Top', [['Neckband', 15], ['Hem', 5]]),
             $this->sewing('Coat', [['Lining', 120]]),
             $this->sewing('Hat', [['Brim', null]]),
@@ -156,7 +156,7 @@ final class WhatFitsTest extends TestCase
 
     /**
      * @param list<array{string, ?int}> $steps
-     * @param list<Stretch>             $spent
+     * @param list<TimeEntry>           $spent
      */
     private function sewing(string $name, array $steps, array $spent = []): Project
     {
@@ -166,8 +166,8 @@ final class WhatFitsTest extends TestCase
     }
 
     /**
-     * @param list<Step>    $steps
-     * @param list<Stretch> $spent
+     * @param list<Step>      $steps
+     * @param list<TimeEntry> $spent
      */
     private function project(string $name, array $steps, array $spent = [], ?Pattern $pattern = null): Project
     {

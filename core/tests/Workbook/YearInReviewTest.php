@@ -17,7 +17,7 @@ use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\Sewing\Sewing;
 use Octavum\Core\Season\Sewing\StateChange;
-use Octavum\Core\Season\Sewing\Stretch;
+use Octavum\Core\Season\Sewing\TimeEntry;
 use Octavum\Core\Tests\Season\Plan;
 use Octavum\Core\Tests\Season\Sewing\Sewn;
 use Octavum\Core\Workbook\Costed;
@@ -222,7 +222,7 @@ final class YearInReviewTest extends TestCase
                 current: new Option('', claims: [$unknown]),
                 state: ProjectState::Done,
                 sewing: new Sewing(
-                    stretches: [new Stretch(new \DateTimeImmutable('2026-12-30'), 60), new Stretch(Sewn::day('04-03'), 30)],
+                    stretches: [new TimeEntry(new \DateTimeImmutable('2026-12-30'), 60), new TimeEntry(Sewn::day('04-03'), 30)],
                     states: $in(ProjectState::Done, '05-02'),
                 ),
             ),
@@ -233,7 +233,7 @@ final class YearInReviewTest extends TestCase
                 1,
                 current: new Option('', claims: [$used]),
                 state: ProjectState::Done,
-                sewing: new Sewing(stretches: [new Stretch(Sewn::day('03-03'), 90)], states: $in(ProjectState::Done, '03-20')),
+                sewing: new Sewing(stretches: [new TimeEntry(Sewn::day('03-03'), 90)], states: $in(ProjectState::Done, '03-20')),
             ),
             new Project(
                 'j',

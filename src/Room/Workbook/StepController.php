@@ -8,7 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Sewing\Sewing;
 use Octavum\Core\Season\Sewing\Step;
-use Octavum\Core\Season\Sewing\Stretch;
+use Octavum\Core\Season\Sewing\TimeEntry;
 use Octavum\Core\Season\Sewing\Timer;
 use Octavum\Core\Workbook\Progress;
 use Octavum\Input\Entry;
@@ -137,7 +137,7 @@ final class StepController extends AbstractController
 
             return $this->back($request);
         }
-        $left = array_values(array_filter($all, static fn (Stretch $other): bool => $other !== $one));
+        $left = array_values(array_filter($all, static fn (TimeEntry $other): bool => $other !== $one));
         $this->begun->save($record, $project, $project->sewing->stretches($left), 'That time is taken out.', $this->path($request));
 
         return $this->back($request);

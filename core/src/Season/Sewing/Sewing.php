@@ -11,7 +11,7 @@ final readonly class Sewing
 {
     /**
      * @param list<Step>        $steps     in order; none as long as the template says them
-     * @param list<Stretch>     $stretches the earliest first
+     * @param list<TimeEntry>   $stretches the earliest first
      * @param list<StateChange> $states    likewise
      * @param list<Worn>        $worn      likewise
      */
@@ -67,7 +67,7 @@ final readonly class Sewing
         return new self($steps, $this->stretches, $this->timer, $this->states, $this->finding, $this->worn);
     }
 
-    /** @param list<Stretch> $stretches */
+    /** @param list<TimeEntry> $stretches */
     public function stretches(array $stretches): self
     {
         return new self($this->steps, $stretches, $this->timer, $this->states, $this->finding, $this->worn);

@@ -14,7 +14,7 @@ use Octavum\Core\Season\Sewing\Sewing;
 use Octavum\Core\Season\Sewing\StateChange;
 use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
-use Octavum\Core\Season\Sewing\Stretch;
+use Octavum\Core\Season\Sewing\TimeEntry;
 use PHPUnit\Framework\TestCase;
 
 final class HoursTest extends TestCase
@@ -56,16 +56,16 @@ final class HoursTest extends TestCase
             new Step('hem', 'Hem', StepKind::Finish, 60),
         ];
         $spent = [
-            new Stretch(Sewn::day('02-20'), 45, 'cut'),
-            new Stretch(Sewn::day('03-02'), 30, 'body'),
-            new Stretch(Sewn::day('03-03'), 10, 'body'),
+            new TimeEntry(Sewn::day('02-20'), 45, 'cut'),
+            new TimeEntry(Sewn::day('03-02'), 30, 'body'),
+            new TimeEntry(Sewn::day('03-03'), 10, 'body'),
         ];
         $hours = Hours::of(Sewn::project('Dress', $steps, $spent), Pace::asSaid());
         self::assertSame([200, 60 + 60], [$hours->all, $hours->left]);
         self::assertSame(40, $hours->spent, 'before the season it took nothing of it');
         self::assertSame(160, $hours->ofSeason());
         self::assertSame('body', $hours->next()?->id);
-        $long = [...$spent, new Stretch(Sewn::day('03-04'), 500, 'body')];
+        $long = [...$spent, new TimeEntry(Sewn::day('03-04'), 500, 'body')];
         self::assertSame(60, Hours::of(Sewn::project('Dress', $steps, $long), Pace::asSaid())->left, 'what takes longer leaves nothing');
     }
 

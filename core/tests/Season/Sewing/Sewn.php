@@ -16,7 +16,7 @@ use Octavum\Core\Season\Season;
 use Octavum\Core\Season\Sewing\Sewing;
 use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
-use Octavum\Core\Season\Sewing\Stretch;
+use Octavum\Core\Season\Sewing\TimeEntry;
 
 /** Projects with steps and times, as few words as the tests need. */
 final class Sewn
@@ -36,12 +36,12 @@ final class Sewn
         $steps = [new Step('sew', 'Sew', StepKind::Sew, 60)];
         $steps = null === $cover ? $steps : [...$steps, new Step('more', 'More', StepKind::Sew, $cover)];
 
-        return self::project($name, $steps, [new Stretch(self::day('01-10'), $spent, 'sew')], $state);
+        return self::project($name, $steps, [new TimeEntry(self::day('01-10'), $spent, 'sew')], $state);
     }
 
     /**
-     * @param list<Step>    $steps
-     * @param list<Stretch> $stretches
+     * @param list<Step>      $steps
+     * @param list<TimeEntry> $stretches
      */
     public static function project(
         string $name,
