@@ -22,7 +22,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class FactController extends AbstractController
 {
     public function __construct(
-        private readonly MyProject $mine,
+        private readonly ProjectFinder $mine,
         private readonly PatternMapper $patterns,
         private readonly ChangeLog $changes,
     ) {

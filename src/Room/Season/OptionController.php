@@ -27,7 +27,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class OptionController extends AbstractController
 {
     public function __construct(
-        private readonly MyProject $mine,
+        private readonly ProjectFinder $mine,
         private readonly OptionForm $form,
         private readonly ProjectForm $projectForm,
         private readonly ProjectStore $store,

@@ -29,7 +29,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class OptionStepController extends AbstractController
 {
     public function __construct(
-        private readonly MyProject $mine,
+        private readonly ProjectFinder $mine,
         private readonly AccountSettings $settings,
         private readonly ChangeLog $changes,
         private readonly Toast $toast,

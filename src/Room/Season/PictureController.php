@@ -27,7 +27,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class PictureController extends AbstractController
 {
     public function __construct(
-        private readonly MyProject $mine,
+        private readonly ProjectFinder $mine,
         private readonly PictureCodec $codec,
         private readonly FileShelf $shelf,
         private readonly ChangeLog $changes,

@@ -39,7 +39,7 @@ final class PieceClothController extends AbstractController
     private const TALLEST = 150;
 
     public function __construct(
-        private readonly MyProject $mine,
+        private readonly ProjectFinder $mine,
         private readonly ProjectPages $pages,
         private readonly ProjectForm $form,
         private readonly ClaimForm $claims,

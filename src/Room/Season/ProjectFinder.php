@@ -13,7 +13,7 @@ use Octavum\Store\ProjectRepository;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** A project of the account's own, and its options; what is nobody's, or another's, is not found. */
-final readonly class MyProject
+final readonly class ProjectFinder
 {
     public function __construct(private ProjectRepository $projects, private Plan $plan)
     {
