@@ -8,7 +8,7 @@ use Doctrine\DBAL\Connection;
 use Octavum\Account\AccountRepository;
 use Octavum\Core\Measure\Length;
 use Octavum\Kernel;
-use Octavum\Room\Season\Scissors;
+use Octavum\Room\Season\CutRecorder;
 use Octavum\Room\Season\Taken;
 use Octavum\Store\Notice;
 use Octavum\Store\Stash;
@@ -39,8 +39,8 @@ $query = 'SELECT o.project_id, c.cut_id FROM claim c JOIN project_option o ON o.
 $row = $connection->fetchAssociative($query, [$claim]);
 /** @var Stash $stash */
 $stash = $services->get(Stash::class);
-/** @var Scissors $scissors */
-$scissors = $services->get(Scissors::class);
+/** @var CutRecorder $scissors */
+$scissors = $services->get(CutRecorder::class);
 $cut = $stash->record($account, $row['cut_id']) ?? throw new LogicException('The cut is there.');
 
 $changes = 0;

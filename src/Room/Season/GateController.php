@@ -48,7 +48,7 @@ final class GateController extends AbstractController
         private readonly Plan $plan,
         private readonly Stash $stash,
         private readonly AccountSettings $settings,
-        private readonly Scissors $scissors,
+        private readonly CutRecorder $scissors,
         private readonly Toast $toast,
     ) {
     }

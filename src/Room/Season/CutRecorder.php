@@ -19,7 +19,7 @@ use Octavum\Store\Sewings;
 use Symfony\Component\Clock\ClockInterface;
 
 /** Writes what was said at the gate, and cuts: ledger, remnants, claim and project in one transaction, all or nothing. */
-final readonly class Scissors
+final readonly class CutRecorder
 {
     public function __construct(
         private ProjectRepository $projects,
