@@ -14,7 +14,7 @@ use Octavum\Core\Shape\Outline;
 /** A saved lay as it is printed: the pieces on each sheet with their places, in millimetres and in the reader's units. */
 final readonly class LayDrawing
 {
-    public function __construct(private Mat $mat)
+    public function __construct(private TableNormalizer $mat)
     {
     }
 

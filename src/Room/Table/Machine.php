@@ -29,7 +29,7 @@ final readonly class Machine
 
     public function __construct(
         private SetupReader $setups,
-        private Mat $mat,
+        private TableNormalizer $mat,
         private SentenceWriter $sentences,
         private AccountSettings $settings,
     ) {

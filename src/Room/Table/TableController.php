@@ -34,7 +34,7 @@ final class TableController extends AbstractController
 {
     public function __construct(
         private readonly SetupReader $setups,
-        private readonly Mat $mat,
+        private readonly TableNormalizer $mat,
         private readonly EarlierFigures $figures,
         private readonly Lays $lays,
         private readonly Plan $plan,

@@ -31,7 +31,7 @@ use Octavum\Core\Shape\Outline;
  * What the cutting table in the browser draws and moves, as plain arrays for JSON. Millimetres.
  * Longer than other files: what is sent is written out field by field.
  */
-final readonly class Mat
+final readonly class TableNormalizer
 {
     public function __construct(private SentenceWriter $sentences, private AccountSettings $settings)
     {
