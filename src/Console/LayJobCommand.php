@@ -6,7 +6,7 @@ namespace Octavum\Console;
 
 use Octavum\Account\AccountRepository;
 use Octavum\Account\DialectListener;
-use Octavum\Room\Table\Machine;
+use Octavum\Room\Table\LaySearch;
 use Octavum\Work\Jobs;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -23,7 +23,7 @@ final readonly class LayJobCommand
         private TokenStorageInterface $tokens,
         private DialectListener $dialect,
         private Jobs $jobs,
-        private Machine $machine,
+        private LaySearch $machine,
     ) {
     }
 

@@ -81,7 +81,7 @@ final class MatController extends AbstractController
 
     /** Begins to lay by machine, in a process of its own, and answers by what name to ask after it. */
     #[Route('/make', name: 'table_make', methods: ['POST'])]
-    public function make(Request $request, Machine $machine, Jobs $jobs, #[CurrentUser] Account $account): Response
+    public function make(Request $request, LaySearch $machine, Jobs $jobs, #[CurrentUser] Account $account): Response
     {
         return $this->answering(static function (array $asked) use ($machine, $jobs, $account): array {
             $machine->read($asked, $account);

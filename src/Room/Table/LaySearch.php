@@ -20,7 +20,7 @@ use Octavum\Document\Refused;
  * Lays by machine and says what it finds as it goes, a JSON document a line: {share} of the time, {better, missing, fold, places}
  * for every better lay, and {done, fold, places} at the end.
  */
-final readonly class Machine
+final readonly class LaySearch
 {
     private const EVERY = 0.25;
     private const MORE_SECONDS = 3.0;
