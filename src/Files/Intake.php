@@ -7,7 +7,7 @@ namespace Octavum\Files;
 use Octavum\Account\Account;
 use Octavum\Core\Colour\MainColours;
 use Octavum\Core\Measure\Unreadable;
-use Octavum\Work\Apart;
+use Octavum\Work\LimitedCommand;
 use Octavum\Work\Slots;
 use Symfony\Component\Filesystem\Filesystem;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
@@ -30,7 +30,7 @@ final readonly class Intake
     private const MEGABYTES = 1_500;
     private const WAIT = 30;
 
-    public function __construct(private FileShelf $shelf, private Slots $slots, private Filesystem $disk, private Apart $apart)
+    public function __construct(private FileShelf $shelf, private Slots $slots, private Filesystem $disk, private LimitedCommand $apart)
     {
     }
 

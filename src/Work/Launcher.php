@@ -12,7 +12,7 @@ class Launcher
     private const PROCESSOR_SECONDS = 180;
     private const MEGABYTES = 1500;
 
-    public function __construct(private readonly Apart $apart)
+    public function __construct(private readonly LimitedCommand $apart)
     {
     }
 

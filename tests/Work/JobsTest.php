@@ -6,8 +6,8 @@ namespace Octavum\Tests\Work;
 
 use Octavum\Account\Account;
 use Octavum\Tests\NoLauncher;
-use Octavum\Work\Apart;
 use Octavum\Work\Jobs;
+use Octavum\Work\LimitedCommand;
 use Octavum\Work\Slots;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Filesystem\Filesystem;
@@ -24,7 +24,7 @@ final class JobsTest extends TestCase
     {
         $this->folder = sys_get_temp_dir().'/octavum-jobs-'.bin2hex(random_bytes(4));
         $locks = new LockFactory(new InMemoryStore());
-        $launcher = new NoLauncher(new Apart($this->folder));
+        $launcher = new NoLauncher(new LimitedCommand($this->folder));
         $this->jobs = new Jobs($this->folder, $this->folder, new Filesystem(), $locks, new Slots($locks, 2), $launcher);
         $this->account = new Account('maud@example.org', 'Maud');
     }

@@ -8,7 +8,7 @@ use Symfony\Component\DependencyInjection\Attribute\Autowire;
 use Symfony\Component\Process\PhpExecutableFinder;
 
 /** The command line of PHP in a process apart from the server, within limits (bin/apart). */
-final readonly class Apart
+final readonly class LimitedCommand
 {
     public function __construct(#[Autowire('%kernel.project_dir%')] private string $project)
     {
