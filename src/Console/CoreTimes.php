@@ -13,7 +13,7 @@ use Octavum\Core\Match\Sewist;
 use Octavum\Core\Match\WhatItBecomes;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\LaySurface;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Remedy\Laying;
@@ -61,7 +61,7 @@ final readonly class CoreTimes
             static function () use ($becomes, $cloths, $makings, $assumptions, &$next): void {
                 $cloth = $cloths[$next++ % \count($cloths)];
                 $toCut = ToCut::of($cloth, $cloth->cuts[0], $assumptions);
-                $becomes->of($cloth, ClothSide::cut($cloth, $toCut), $toCut->length, $makings);
+                $becomes->of($cloth, CuttingCloth::cut($cloth, $toCut), $toCut->length, $makings);
             },
             \count($cloths),
         );

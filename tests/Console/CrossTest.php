@@ -13,7 +13,7 @@ use Octavum\Core\Match\Overrule;
 use Octavum\Core\Match\WhatItBecomes;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Season\Sewn;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\WorkroomReader;
@@ -46,7 +46,7 @@ final class CrossTest extends PageTestCase
                     continue;
                 }
                 $expected = [];
-                foreach ($becomes->of($cloth, ClothSide::cut($cloth, $toCut), $free, $makings) as $one) {
+                foreach ($becomes->of($cloth, CuttingCloth::cut($cloth, $toCut), $free, $makings) as $one) {
                     if (Group::Not !== $one->group) {
                         $expected[$one->making->version->id] = [$one->group, $one->judgement->points, $one->fit?->spare?->micrometres];
                     }

@@ -6,8 +6,8 @@ namespace Octavum\Core\Match;
 
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Need\ClothSide;
 use Octavum\Core\Need\Conversion;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Need\RowReader;
@@ -47,7 +47,7 @@ final class Amounts
      *
      * @return array<int, ?Length> what each takes, null where it is not known; without those that have a piece too wide for it
      */
-    public function on(ClothSide $on, array $which): array
+    public function on(CuttingCloth $on, array $which): array
     {
         $choices = $takes = [];
         $known = &$this->known[(int) $on->oneWay.' '.($on->repeat->micrometres ?? '')];
@@ -83,7 +83,7 @@ final class Amounts
     }
 
     /** @return array{int, ?int}|array{} the places of the row that is read, and of that in whose place it is, as RowChoice has them */
-    private function choose(NeedRequest $wanted, ClothSide $on): array
+    private function choose(NeedRequest $wanted, CuttingCloth $on): array
     {
         $table = $wanted->version?->table;
         $choice = null === $on->width
@@ -98,7 +98,7 @@ final class Amounts
     }
 
     /** @param array{int, ?int} $choice */
-    private function read(NeedRequest $wanted, ClothSide $on, array $choice): Length
+    private function read(NeedRequest $wanted, CuttingCloth $on, array $choice): Length
     {
         [$version, $width] = [$wanted->version, $on->width];
         if (null === $version || null === $width) {

@@ -8,7 +8,7 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\NeedRequest;
 
 /**
@@ -45,7 +45,7 @@ final readonly class CrossTable
                 $toCut = ToCut::of($cloth, $cut, $this->assumptions);
                 $free = $toCut->length?->minus($promised[$cut->id] ?? Length::zero())->larger(Length::zero());
                 $wide = ($toCut->full->micrometres ?? '').' '.($toCut->width->micrometres ?? '');
-                $takes[$wide] ??= $amounts->on(ClothSide::cut($cloth, $toCut), array_keys($suits));
+                $takes[$wide] ??= $amounts->on(CuttingCloth::cut($cloth, $toCut), array_keys($suits));
                 foreach ($takes[$wide] as $j => $amount) {
                     [$points, $clear] = $suits[$j];
                     $spare = null === $amount ? null : $free?->minus($amount);

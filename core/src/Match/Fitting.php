@@ -6,7 +6,7 @@ namespace Octavum\Core\Match;
 
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedRequest;
@@ -23,7 +23,7 @@ final readonly class Fitting
     }
 
     /** @param ?Length $free null for as much as is wanted */
-    public function of(NeedRequest $wanted, ClothSide $on, ?Length $free): Fit
+    public function of(NeedRequest $wanted, CuttingCloth $on, ?Length $free): Fit
     {
         $need = $this->estimator->estimate($wanted, $on);
         $tooWide = null === $wanted->size ? null : $this->estimator->tooWide($wanted, $on);

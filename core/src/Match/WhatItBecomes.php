@@ -7,7 +7,7 @@ namespace Octavum\Core\Match;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 
 /**
  * Lays a cloth before the whole library: every version judged by the rules, its length worked out by the best way known, and what
@@ -31,7 +31,7 @@ final readonly class WhatItBecomes
      *
      * @return list<Proposal> by group, the best of each first
      */
-    public function of(Cloth $cloth, ClothSide $on, ?Length $free, array $makings): array
+    public function of(Cloth $cloth, CuttingCloth $on, ?Length $free, array $makings): array
     {
         $traits = Traits::of($cloth, $this->dear);
         $judged = $suits = [];

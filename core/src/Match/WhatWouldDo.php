@@ -12,7 +12,7 @@ use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Role;
 
@@ -47,7 +47,7 @@ final readonly class WhatWouldDo
                 }
                 $toCut = ToCut::of($cloth, $cut, $this->assumptions);
                 $free = $toCut->length?->minus($promised[$cut->id] ?? Length::zero())->larger(Length::zero());
-                $fit = $judgement->isRefused() ? null : $this->fitting->of($wanted, ClothSide::cut($cloth, $toCut), $free);
+                $fit = $judgement->isRefused() ? null : $this->fitting->of($wanted, CuttingCloth::cut($cloth, $toCut), $free);
                 $proposals[] = $this->proposal($making, $judgement, $fit, $cloth, $cut, $free);
             }
         }

@@ -32,7 +32,7 @@ final readonly class ByArea
     {
     }
 
-    public function need(NeedRequest $wanted, Pieced $pieced, ClothSide $on): Need|Unknown
+    public function need(NeedRequest $wanted, Pieced $pieced, CuttingCloth $on): Need|Unknown
     {
         if (null === $wanted->size) {
             return new Unknown(Missing::Size, new Sentence('Choose a size.'));
@@ -84,7 +84,7 @@ final readonly class ByArea
         return new Need($amount, Way::QuickLay, static fn (): Working => $working);
     }
 
-    private function rest(NeedRequest $wanted, Pieced $pieced, ClothSide $on, LaySurface $surface): Need|Unknown
+    private function rest(NeedRequest $wanted, Pieced $pieced, CuttingCloth $on, LaySurface $surface): Need|Unknown
     {
         $need = $this->estimator->estimate($wanted->whole(), $on);
         if ($need instanceof Unknown) {
@@ -163,7 +163,7 @@ final readonly class ByArea
     }
 
     /** @return ?array{Length, Sentence, bool} what a part adds, why, and whether its pieces are known; null when nothing is */
-    private function brings(NeedRequest $wanted, Pieced $pieced, Part $part, ClothSide $on, LaySurface $surface): ?array
+    private function brings(NeedRequest $wanted, Pieced $pieced, Part $part, CuttingCloth $on, LaySurface $surface): ?array
     {
         $with = ['part' => new Sentence($part->kind->value), 'version' => $part->version->name ?? ''];
         if (null !== $part->stated) {

@@ -28,7 +28,7 @@ final readonly class Estimator
     ) {
     }
 
-    public function estimate(NeedRequest $wanted, ClothSide $on): Need|Unknown
+    public function estimate(NeedRequest $wanted, CuttingCloth $on): Need|Unknown
     {
         if (null !== $wanted->stated) {
             $working = Working::empty()->start(new Sentence('Claimed for this project'), $wanted->stated, Source::Stated)
@@ -69,7 +69,7 @@ final readonly class Estimator
     }
 
     /** The piece that no length of this cloth is enough for, where pieces are known and no lay says otherwise. */
-    public function tooWide(NeedRequest $wanted, ClothSide $on): ?TooWide
+    public function tooWide(NeedRequest $wanted, CuttingCloth $on): ?TooWide
     {
         $usable = null === $wanted->laidOut ? $on->usable : null;
         $widest = null === $usable ? null : $wanted->version?->pieces->widest($wanted->largestSize(), $wanted->role);
@@ -106,7 +106,7 @@ final readonly class Estimator
         return new Need($amount, Way::LaidOut, static fn (): Working => $working);
     }
 
-    private function sizeUnknown(NeedRequest $wanted, Version $version, ClothSide $on): ?Unknown
+    private function sizeUnknown(NeedRequest $wanted, Version $version, CuttingCloth $on): ?Unknown
     {
         if ([] === $version->table->rows) {
             return new Unknown(
@@ -126,7 +126,7 @@ final readonly class Estimator
     }
 
     /** Its own pieces laid in a moment, or those of a generic block. */
-    private function guess(NeedRequest $wanted, Version $version, ClothSide $on): ?Guess
+    private function guess(NeedRequest $wanted, Version $version, CuttingCloth $on): ?Guess
     {
         $size = $wanted->largestSize();
         $surface = $this->guesses ? $wanted->surface($on, $this->assumptions) : null;

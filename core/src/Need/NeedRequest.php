@@ -65,7 +65,7 @@ final readonly class NeedRequest
     }
 
     /** What its pieces are laid on, wherever they are laid for it; null without a width. */
-    public function surface(ClothSide $on, Assumptions $assumptions): ?LaySurface
+    public function surface(CuttingCloth $on, Assumptions $assumptions): ?LaySurface
     {
         return $on->surface($this->role, $this->matching, $assumptions);
     }

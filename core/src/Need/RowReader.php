@@ -23,7 +23,7 @@ final readonly class RowReader
     }
 
     /** @return ?RowReading null where no row has a length for the size */
-    public function read(NeedRequest $wanted, Version $version, ClothSide $on, Length $width): ?RowReading
+    public function read(NeedRequest $wanted, Version $version, CuttingCloth $on, Length $width): ?RowReading
     {
         $choice = $this->choose($version->table, $wanted, $on, $width);
         $read = null === $choice ? null : $this->reading($wanted, $version, $on, $width, $choice);
@@ -37,12 +37,12 @@ final readonly class RowReader
         return null === $lesser || $read->amount->isLessThan($lesser->amount) ? $read : $lesser;
     }
 
-    private function choose(RequirementTable $table, NeedRequest $wanted, ClothSide $on, Length $width): ?RowChoice
+    private function choose(RequirementTable $table, NeedRequest $wanted, CuttingCloth $on, Length $width): ?RowChoice
     {
         return $table->choose($wanted->role, $wanted->largestSize(), $width, $on->oneWay, $this->assumptions->rowTolerance);
     }
 
-    private function reading(NeedRequest $wanted, Version $version, ClothSide $on, Length $width, RowChoice $choice): RowReading
+    private function reading(NeedRequest $wanted, Version $version, CuttingCloth $on, Length $width, RowChoice $choice): RowReading
     {
         return new RowReading($wanted, $version, $on, $width, $choice, $this->assumptions, $this->conversion);
     }

@@ -40,7 +40,7 @@ final readonly class RowReading
     public function __construct(
         private NeedRequest $wanted,
         private Version $version,
-        private ClothSide $on,
+        private CuttingCloth $on,
         private Length $width,
         private RowChoice $choice,
         private Assumptions $assumptions,

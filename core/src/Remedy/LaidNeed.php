@@ -9,7 +9,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\NeedRequest;
 
 /** What the own pieces of what is wanted came to when they were laid before, with nothing changed. */
@@ -26,7 +26,7 @@ final readonly class LaidNeed
         if (null === $this->memory || [] !== $cut->bites) {
             return null;
         }
-        $on = ClothSide::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions));
+        $on = CuttingCloth::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions));
         $laying = Laying::own($wanted, $on, $this->assumptions);
         $lays = null === $laying ? null : new Lays($laying, $this->memory->recall($laying));
         $laid = true === $lays?->isLaid() ? $lays->unchanged() : null;

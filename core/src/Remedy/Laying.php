@@ -9,7 +9,7 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
 use Octavum\Core\Need\Block\LaySurface;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Piece\Instead;
 use Octavum\Core\Piece\Piece;
@@ -49,7 +49,7 @@ final readonly class Laying
     }
 
     /** The own pieces of what is wanted, on a cloth; null where none are entered, or no width is known. */
-    public static function own(NeedRequest $wanted, ClothSide $on, Assumptions $assumptions): ?self
+    public static function own(NeedRequest $wanted, CuttingCloth $on, Assumptions $assumptions): ?self
     {
         $surface = $wanted->surface($on, $assumptions);
         $size = $wanted->largestSize();

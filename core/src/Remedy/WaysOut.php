@@ -11,7 +11,7 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedRequest;
@@ -84,7 +84,7 @@ final readonly class WaysOut
                 !$cut->gone
                 && null !== $length
                 && $length->micrometres > 0
-                && null === $this->estimator->tooWide($wanted, ClothSide::cut($cloth, $toCut))
+                && null === $this->estimator->tooWide($wanted, CuttingCloth::cut($cloth, $toCut))
             ) {
                 $free[] = [$cut, $length];
             }
@@ -167,7 +167,7 @@ final readonly class WaysOut
     public function versions(NeedRequest $wanted, ?Pattern $pattern, Cloth $cloth, Cut $cut, Length $available): array
     {
         $found = [];
-        $on = ClothSide::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions));
+        $on = CuttingCloth::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions));
         foreach ($pattern->versions ?? [] as $version) {
             if ($version->id === $wanted->version?->id || null === $wanted->size || !$version->table->hasSize($wanted->size)) {
                 continue;

@@ -12,7 +12,7 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
 use Octavum\Core\Need\Block\LaySurface;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Piece\Piece;
 
@@ -51,7 +51,7 @@ final readonly class Offers
         $found = [];
         foreach (0.0 === $area ? [] : $this->candidates($cloths, $promised, $onlyFor, $area, $across) as [$cloth, $cut, $toCut, $free]) {
             $width = $toCut->width ?? throw new \LogicException('A candidate has a width.');
-            $on = ClothSide::cut($cloth, $toCut);
+            $on = CuttingCloth::cut($cloth, $toCut);
             $surface = $wanted?->surface($on, $this->assumptions) ?? new LaySurface($width, $cloth->isOneWay());
             $laid = $this->block->quickly($pieces, $size, $surface);
             $need = null === $laid ? null : $wanted?->altered($laid) ?? $laid;

@@ -7,7 +7,7 @@ namespace Octavum\Core\Season;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Way;
@@ -32,7 +32,7 @@ final readonly class Together
                 return null;
             }
             $cloth = $role->claim->cloth ?? throw new \LogicException('A cut is of a cloth.');
-            $table = $this->estimator->estimate($role->line->wanted($role->claim), ClothSide::cut($cloth, $role->toCut));
+            $table = $this->estimator->estimate($role->line->wanted($role->claim), CuttingCloth::cut($cloth, $role->toCut));
             if (!$table instanceof Need) {
                 return null;
             }

@@ -10,7 +10,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\Need;
@@ -63,7 +63,7 @@ final readonly class ShoppingList
         $asks = $this->asks(
             $project,
             $role,
-            new ClothSide(null, $wish->oneWay, $wish->repeat),
+            new CuttingCloth(null, $wish->oneWay, $wish->repeat),
             $wish->shrinkage(),
             $this->assumptions->selvage,
             $widths,
@@ -93,7 +93,7 @@ final readonly class ShoppingList
                 : $this->asks(
                     $project,
                     $role,
-                    new ClothSide(null, $cloth->isOneWay(), $cloth->repeat),
+                    new CuttingCloth(null, $cloth->isOneWay(), $cloth->repeat),
                     $cloth->shrinkage(),
                     $cloth->width->selvage ?? $this->assumptions->selvage,
                     $own,
@@ -107,7 +107,7 @@ final readonly class ShoppingList
      *
      * @return list<array{width: Length, ask: Ask|Unknown, area: ?Length}>
      */
-    private function asks(Project $project, RoleAnswer $role, ClothSide $on, Shrinkage $shrinkage, Length $selvage, array $more): array
+    private function asks(Project $project, RoleAnswer $role, CuttingCloth $on, Shrinkage $shrinkage, Length $selvage, array $more): array
     {
         $unit = System::Metric === $this->system ? Unit::Centimetre : Unit::Inch;
         $usual = array_map(static fn (int $number): Length => Length::of((string) $number, $unit), self::WIDTHS[$this->system->value]);

@@ -26,7 +26,7 @@ use Octavum\Core\Match\WhatWouldDo;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Width;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Nap;
@@ -113,7 +113,7 @@ final class WhatItBecomesTest extends TestCase
     {
         $making = $this->making('dress', 4000, new ClothAdvice(crispest: Drape::Soft));
         $cloth = $this->cloth(2200);
-        $proposal = (new WhatItBecomes(new Assumptions()))->of($cloth, new ClothSide(Length::ofMillimetres(1500)), null, [$making])[0];
+        $proposal = (new WhatItBecomes(new Assumptions()))->of($cloth, new CuttingCloth(Length::ofMillimetres(1500)), null, [$making])[0];
         self::assertSame(Verdict::ToBuy, $proposal->fit?->verdict);
         self::assertSame(Group::MadeForIt, $proposal->group);
     }
@@ -183,7 +183,7 @@ final class WhatItBecomesTest extends TestCase
         $toCut = ToCut::of($cloth, $cloth->cuts[0], new Assumptions());
         self::assertSame(self::FREE * 1000, $toCut->length?->micrometres);
 
-        return (new WhatItBecomes(new Assumptions()))->of($cloth, ClothSide::cut($cloth, $toCut), $toCut->length, $makings);
+        return (new WhatItBecomes(new Assumptions()))->of($cloth, CuttingCloth::cut($cloth, $toCut), $toCut->length, $makings);
     }
 
     private function cloth(int $long, string $id = 'c'): Cloth

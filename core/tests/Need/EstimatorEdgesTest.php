@@ -8,8 +8,8 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\Unit;
-use Octavum\Core\Need\ClothSide;
 use Octavum\Core\Need\Conversion;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Guess;
 use Octavum\Core\Need\Need;
@@ -33,7 +33,7 @@ final class EstimatorEdgesTest extends TestCase
 {
     /** A line stands in the working where something is added, and only there. */
     #[DataProvider('lines')]
-    public function testTheWorkingHasALineForWhatIsAddedAndNoOther(ClothSide $on, ?Matching $matching, int $lines, string $needed): void
+    public function testTheWorkingHasALineForWhatIsAddedAndNoOther(CuttingCloth $on, ?Matching $matching, int $lines, string $needed): void
     {
         $need = $this->need($on, $matching);
         self::assertCount(
@@ -44,23 +44,23 @@ final class EstimatorEdgesTest extends TestCase
         self::assertSame(Length::ofMetres($needed)->micrometres, $need->amount->micrometres);
     }
 
-    /** @return iterable<string, array{ClothSide, ?Matching, int, string}> of 2.00 m on 1.40 m: the row, what is added, the sum */
+    /** @return iterable<string, array{CuttingCloth, ?Matching, int, string}> of 2.00 m on 1.40 m: the row, what is added, the sum */
     public static function lines(): iterable
     {
         $at = Length::ofMetres(...);
-        yield 'as printed' => [new ClothSide($at('1.4')), null, 2, '2'];
-        yield 'one-way: 15 % are 30 cm' => [new ClothSide($at('1.4'), true), null, 3, '2.3'];
-        yield 'two repeats of 10 cm' => [new ClothSide($at('1.4'), repeat: $at('0.1')), null, 3, '2.2'];
-        yield 'a repeat that is not matched' => [new ClothSide($at('1.4'), repeat: $at('0.1')), Matching::Never, 2, '2'];
-        yield 'matched, without a repeat' => [new ClothSide($at('1.4')), Matching::Everywhere, 2, '2'];
-        yield 'both' => [new ClothSide($at('1.4'), true, $at('0.1')), null, 4, '2.5'];
+        yield 'as printed' => [new CuttingCloth($at('1.4')), null, 2, '2'];
+        yield 'one-way: 15 % are 30 cm' => [new CuttingCloth($at('1.4'), true), null, 3, '2.3'];
+        yield 'two repeats of 10 cm' => [new CuttingCloth($at('1.4'), repeat: $at('0.1')), null, 3, '2.2'];
+        yield 'a repeat that is not matched' => [new CuttingCloth($at('1.4'), repeat: $at('0.1')), Matching::Never, 2, '2'];
+        yield 'matched, without a repeat' => [new CuttingCloth($at('1.4')), Matching::Everywhere, 2, '2'];
+        yield 'both' => [new CuttingCloth($at('1.4'), true, $at('0.1')), null, 4, '2.5'];
     }
 
     /** The chart's ¼ yd has a line of its own where the widths are more than 25 cm apart. */
     public function testTheQuarterYardStandsOnALineOfItsOwn(): void
     {
-        self::assertCount(3, $this->need(new ClothSide(Length::ofMillimetres(1150)))->working()->lines, '25 cm apart: row, chart, sum');
-        self::assertCount(4, $this->need(new ClothSide(Length::ofMillimetres(1149)))->working()->lines, 'a millimetre more');
+        self::assertCount(3, $this->need(new CuttingCloth(Length::ofMillimetres(1150)))->working()->lines, '25 cm apart: row, chart, sum');
+        self::assertCount(4, $this->need(new CuttingCloth(Length::ofMillimetres(1149)))->working()->lines, 'a millimetre more');
     }
 
     /** @param list<Piece> $pieces */
@@ -70,7 +70,7 @@ final class EstimatorEdgesTest extends TestCase
         $version = new Version('v', 'A', $this->table(), pieces: PieceSet::of($pieces, ['14']));
         $need = (new Estimator(new Assumptions()))->estimate(
             new NeedRequest($version, Garment::Top, Role::Main, '14'),
-            new ClothSide(Length::ofMillimetres(900), usable: $usable),
+            new CuttingCloth(Length::ofMillimetres(900), usable: $usable),
         );
         self::assertInstanceOf(Need::class, $need);
         self::assertSame($warns, [] !== $need->warnings);
@@ -93,7 +93,7 @@ final class EstimatorEdgesTest extends TestCase
         $version = new Version('v', 'A', new RequirementTable(['14'], []), pieces: PieceSet::of($own, ['14']));
         $answer = (new Estimator(new Assumptions()))->estimate(
             new NeedRequest($version, $garment, Role::Main, '14'),
-            new ClothSide(Length::ofMillimetres(1400), usable: null === $usable ? null : Length::ofMicrometres($usable)),
+            new CuttingCloth(Length::ofMillimetres(1400), usable: null === $usable ? null : Length::ofMicrometres($usable)),
         );
         self::assertInstanceOf(Unknown::class, $answer);
         self::assertSame($way, $answer->guess?->way);
@@ -119,7 +119,7 @@ final class EstimatorEdgesTest extends TestCase
         $version = new Version('v', 'A', new RequirementTable(['14'], []), pieces: $pieces);
         $answer = (new Estimator(new Assumptions()))->estimate(
             new NeedRequest($version, Garment::Skirt, Role::Main, '14'),
-            new ClothSide(Length::ofMillimetres(1400)),
+            new CuttingCloth(Length::ofMillimetres(1400)),
         );
         self::assertInstanceOf(Unknown::class, $answer);
         self::assertSame(600, $answer->guess?->amount->millimetres());
@@ -134,7 +134,7 @@ final class EstimatorEdgesTest extends TestCase
         $warning = static function (int $width) use ($table): string {
             $need = (new Estimator(new Assumptions()))->estimate(
                 new NeedRequest(new Version('v', 'A', $table), Garment::Top, Role::Main, '14'),
-                new ClothSide(Length::ofMillimetres($width)),
+                new CuttingCloth(Length::ofMillimetres($width)),
             );
             self::assertInstanceOf(Need::class, $need);
 
@@ -177,7 +177,7 @@ final class EstimatorEdgesTest extends TestCase
         yield 'the second column' => ['1.75', 35, 39, '1.5'];
     }
 
-    private function need(ClothSide $on, ?Matching $matching = null): Need
+    private function need(CuttingCloth $on, ?Matching $matching = null): Need
     {
         $need = (new Estimator(new Assumptions()))->estimate(
             new NeedRequest(new Version('v', 'A', $this->table()), Garment::Top, Role::Main, '14', matching: $matching),

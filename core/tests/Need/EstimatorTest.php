@@ -8,8 +8,8 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Need\Alteration;
-use Octavum\Core\Need\ClothSide;
 use Octavum\Core\Need\Conversion;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\Need;
@@ -75,7 +75,7 @@ final class EstimatorTest extends TestCase
         $estimator = new Estimator(new Assumptions());
         $wanted = new NeedRequest(new Version('v', 'A', $table), Garment::Skirt, Role::Main, '14');
         foreach ([[true, 2_350_000], [false, 2_100_000]] as [$oneWay, $expected]) {
-            $need = $estimator->estimate($wanted, new ClothSide(Length::ofMetres('1.5'), $oneWay));
+            $need = $estimator->estimate($wanted, new CuttingCloth(Length::ofMetres('1.5'), $oneWay));
             self::assertInstanceOf(Need::class, $need);
             self::assertSame($expected, $need->amount->micrometres);
         }
@@ -86,7 +86,7 @@ final class EstimatorTest extends TestCase
         $wanted = new NeedRequest($this->version('2.10'), Garment::Dress, Role::Main, '14', null, [
             new Alteration('Lengthen by 5 cm, twice', Length::ofMetres('0.10')),
         ]);
-        $need = (new Estimator(new Assumptions()))->estimate($wanted, new ClothSide(Length::ofMetres('1.50'), repeat: Length::ofMetres('0.08')));
+        $need = (new Estimator(new Assumptions()))->estimate($wanted, new CuttingCloth(Length::ofMetres('1.50'), repeat: Length::ofMetres('0.08')));
         self::assertInstanceOf(Need::class, $need);
         self::assertSame(2_440_000, $need->amount->micrometres, '2.10 + 3 × 0.08 + 0.10');
     }
@@ -105,7 +105,7 @@ final class EstimatorTest extends TestCase
         foreach ([['14', '16', 2_200_000], ['16', '14', 2_200_000], ['14', null, 2_000_000]] as [$size, $to, $expected]) {
             $need = (new Estimator(new Assumptions()))->estimate(
                 new NeedRequest(new Version('v', 'A', $table), Garment::Top, Role::Main, $size, $to),
-                new ClothSide(Length::ofMetres('1.5')),
+                new CuttingCloth(Length::ofMetres('1.5')),
             );
             self::assertInstanceOf(Need::class, $need);
             self::assertSame($expected, $need->amount->micrometres);
@@ -115,7 +115,7 @@ final class EstimatorTest extends TestCase
     public function testWhatIsMissingIsNamed(): void
     {
         $estimator = new Estimator(new Assumptions());
-        $on = new ClothSide(Length::ofMetres('1.5'));
+        $on = new CuttingCloth(Length::ofMetres('1.5'));
         $unknown = static function (Need|Unknown $answer): Unknown {
             self::assertInstanceOf(Unknown::class, $answer);
 
@@ -123,7 +123,7 @@ final class EstimatorTest extends TestCase
         };
         self::assertSame(
             Missing::Width,
-            $unknown($estimator->estimate(new NeedRequest($this->version('2'), Garment::Top, Role::Main, '14'), new ClothSide(null)))->missing,
+            $unknown($estimator->estimate(new NeedRequest($this->version('2'), Garment::Top, Role::Main, '14'), new CuttingCloth(null)))->missing,
         );
         self::assertSame(Missing::Pattern, $unknown($estimator->estimate(new NeedRequest(null, Garment::Top, Role::Main, '14'), $on))->missing);
         self::assertSame(
@@ -179,7 +179,7 @@ final class EstimatorTest extends TestCase
     {
         $need = (new Estimator(new Assumptions()))->estimate(
             new NeedRequest($this->version($cell), Garment::Coat, Role::Main, '14'),
-            new ClothSide(Length::ofMetres($width), $oneWay),
+            new CuttingCloth(Length::ofMetres($width), $oneWay),
         );
         self::assertInstanceOf(Need::class, $need);
 

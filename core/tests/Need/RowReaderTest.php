@@ -7,7 +7,7 @@ namespace Octavum\Core\Tests\Need;
 use Octavum\Core\Match\Amounts;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedRequest;
@@ -31,7 +31,7 @@ final class RowReaderTest extends TestCase
     public function testTheLesserOfBothCounts(int $with, int $without, int $needed, string $why): void
     {
         $wanted = $this->wanted($with, $without);
-        $on = new ClothSide(Length::ofMillimetres(1500), true);
+        $on = new CuttingCloth(Length::ofMillimetres(1500), true);
         $need = (new Estimator(new Assumptions()))->estimate($wanted, $on);
         self::assertInstanceOf(Need::class, $need);
         self::assertSame(10 * $needed, $need->amount->millimetres(), $why);
@@ -40,7 +40,7 @@ final class RowReaderTest extends TestCase
 
     public function testClothWithoutDirectionReadsTheWiderRowAsItIs(): void
     {
-        $need = (new Estimator(new Assumptions()))->estimate($this->wanted(190, 200), new ClothSide(Length::ofMillimetres(1500)));
+        $need = (new Estimator(new Assumptions()))->estimate($this->wanted(190, 200), new CuttingCloth(Length::ofMillimetres(1500)));
         self::assertInstanceOf(Need::class, $need);
         self::assertSame(2000, $need->amount->millimetres());
     }

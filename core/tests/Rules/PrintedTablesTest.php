@@ -17,8 +17,8 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Unit;
-use Octavum\Core\Need\ClothSide;
 use Octavum\Core\Need\Conversion;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedRequest;
@@ -140,7 +140,7 @@ final class PrintedTablesTest extends TestCase
         );
         $need = self::need(
             new NeedRequest(new Version('v', 'A', $table), Garment::Top, Role::Main, '14'),
-            new ClothSide(Length::ofMillimetres($cloth)),
+            new CuttingCloth(Length::ofMillimetres($cloth)),
         );
         self::assertSame($reads ? 2_000_000 : 9_000_000, $need->amount->micrometres);
     }
@@ -173,7 +173,7 @@ final class PrintedTablesTest extends TestCase
         );
         $need = self::need(
             new NeedRequest(new Version('v', 'A', $table), $garment, $role, '14', matching: $matching),
-            new ClothSide(Length::ofMillimetres(1400), $oneWay, Length::ofMillimetres(640)),
+            new CuttingCloth(Length::ofMillimetres(1400), $oneWay, Length::ofMillimetres(640)),
         );
         self::assertSame($needed, $need->amount->millimetres());
     }
@@ -268,7 +268,7 @@ final class PrintedTablesTest extends TestCase
         self::assertSame([25_400, 3_175, 114_300], [Unit::Inch->value, intdiv(Unit::Inch->value, 8), Unit::EighthYard->value]);
     }
 
-    private static function need(NeedRequest $wanted, ClothSide $on): Need
+    private static function need(NeedRequest $wanted, CuttingCloth $on): Need
     {
         $need = (new Estimator(new Assumptions()))->estimate($wanted, $on);
         self::assertInstanceOf(Need::class, $need);

@@ -11,7 +11,7 @@ use Octavum\Core\Match\Overrule;
 use Octavum\Core\Match\Proposal;
 use Octavum\Core\Match\WhatItBecomes;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Guess;
 use Octavum\Core\Need\Need;
@@ -45,7 +45,7 @@ final readonly class ClothPages
         $laid = [];
         $longest = Length::ofMetres('1');
         foreach ($lying as $one) {
-            $proposals = $becomes->of($one->cloth, ClothSide::cut($one->cloth, $one->toCut), $one->free, $makings);
+            $proposals = $becomes->of($one->cloth, CuttingCloth::cut($one->cloth, $one->toCut), $one->free, $makings);
             $laid[] = [$one, $proposals];
             $longest = $longest->larger($this->longest($one, $proposals));
         }
@@ -60,7 +60,7 @@ final readonly class ClothPages
             $rows[$group] = [];
             foreach (\array_slice($all, 0, self::ROWS) as [$from, $proposal, $also]) {
                 $unknown = $proposal->fit?->need instanceof Unknown;
-                $guess = $unknown && $guesses-- > 0 ? $this->guess($proposal, ClothSide::cut($from->cloth, $from->toCut), $settings) : null;
+                $guess = $unknown && $guesses-- > 0 ? $this->guess($proposal, CuttingCloth::cut($from->cloth, $from->toCut), $settings) : null;
                 $taken = [$from->cut->id => $from->taken()];
                 $rows[$group][] = $this->rows->of($proposal, $from->cloth, $from->cut, $from->free, $taken, $scale, $settings, $guess)
                     ->from($from, $also);
@@ -124,7 +124,7 @@ final readonly class ClothPages
         );
     }
 
-    private function guess(Proposal $proposal, ClothSide $on, Settings $settings): ?Guess
+    private function guess(Proposal $proposal, CuttingCloth $on, Settings $settings): ?Guess
     {
         $need = (new Estimator($settings->assumptions))->estimate($proposal->making->wanted(), $on);
 

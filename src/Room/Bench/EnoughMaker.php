@@ -12,7 +12,7 @@ use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Remedy\Elsewhere;
 use Octavum\Core\Remedy\Laying;
@@ -34,7 +34,7 @@ final readonly class EnoughMaker
     public function of(Account $account, Shortfall $shortfall, Cloth $cloth, Cut $cut): ?MakeEnough
     {
         $assumptions = $this->settings->of($account)->assumptions;
-        $on = ClothSide::cut($cloth, ToCut::of($cloth, $cut, $assumptions));
+        $on = CuttingCloth::cut($cloth, ToCut::of($cloth, $cut, $assumptions));
         $wanted = $shortfall->wanted;
         $own = Laying::own($wanted, $on, $assumptions);
         $laying = $own ?? $this->block($wanted, $on, $assumptions);
@@ -49,7 +49,7 @@ final readonly class EnoughMaker
     }
 
     /** Generic pieces in their place. */
-    private function block(NeedRequest $wanted, ClothSide $on, Assumptions $assumptions): ?Laying
+    private function block(NeedRequest $wanted, CuttingCloth $on, Assumptions $assumptions): ?Laying
     {
         [$surface, $size, $table] = [$wanted->surface($on, $assumptions), $wanted->largestSize(), $wanted->version?->table];
         $pieces = null === $table ? [] : (new Block())->pieces($wanted->garment, $table, $wanted->role, $size, $wanted->child);

@@ -8,7 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Match\Fitting;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Remedy\Pairs;
 use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Reservation;
@@ -50,7 +50,7 @@ final class LeastController extends AbstractController
         $toCut = ToCut::of($cloth, $cut, $settings->of($account)->assumptions);
         $promises = $query->getBoolean('whole') ? [] : $plan->promised($account)[$cut->id] ?? [];
         $free = Reservation::free($toCut->length, $promises);
-        $need = (new Fitting($settings->of($account)->assumptions))->of($wanted, ClothSide::cut($cloth, $toCut), $free)->amount();
+        $need = (new Fitting($settings->of($account)->assumptions))->of($wanted, CuttingCloth::cut($cloth, $toCut), $free)->amount();
         $make = null === $free || null === $need ? null : $maker->of($account, new Shortfall($wanted, $need, $free), $cloth, $cut);
         if (null === $make) {
             return new Response('');

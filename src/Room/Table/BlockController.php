@@ -11,7 +11,7 @@ use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Way;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Check\SeasonCheck;
@@ -70,7 +70,7 @@ final class BlockController extends AbstractController
             return null;
         }
         $full = $claim->cloth->width->full ?? (null === $claim->wish ? null : Length::ofMillimetres(10 * SeasonCheck::USUAL_WIDTH));
-        $on = new ClothSide(
+        $on = new CuttingCloth(
             $full,
             true === ($claim->cloth?->isOneWay() ?? $claim->wish?->oneWay),
             $claim->cloth->repeat ?? $claim->wish?->repeat,

@@ -17,7 +17,7 @@ use Octavum\Core\Match\Tenor;
 use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Piece\Role;
@@ -280,7 +280,7 @@ final readonly class BestUse
     private function need(Project $way, Claim $claim, Cloth $cloth, Cut $cut, bool $present): ?Length
     {
         $laidOut = $present ? $this->promises->places($way, $claim)[0][1] : null;
-        $on = ClothSide::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions, null !== $laidOut));
+        $on = CuttingCloth::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions, null !== $laidOut));
         $wanted = $way->wanted($claim->on($cloth, $cut), $laidOut);
         $need = $this->estimator->estimate($wanted, $on);
 

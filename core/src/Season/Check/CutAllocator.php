@@ -6,7 +6,7 @@ namespace Octavum\Core\Season\Check;
 
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\LaidOut;
 use Octavum\Core\Season\Claim;
@@ -94,7 +94,7 @@ final readonly class CutAllocator
             foreach ($line->current->claims as $claim) {
                 foreach (null === $claim->cut || $claim->cutOut ? [] : $this->places($line, $claim) as [$placed, $laidOut]) {
                     if (null !== $placed->cut && null !== $placed->cloth) {
-                        $on = ClothSide::cut($placed->cloth, ToCut::of($placed->cloth, $placed->cut, $this->assumptions, null !== $laidOut));
+                        $on = CuttingCloth::cut($placed->cloth, ToCut::of($placed->cloth, $placed->cut, $this->assumptions, null !== $laidOut));
                         $promises[] = new Reservation($line, $placed, $this->estimator->estimate($line->wanted($placed, $laidOut), $on));
                     }
                 }

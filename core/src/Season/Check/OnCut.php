@@ -13,7 +13,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Working;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\LaidOut;
 use Octavum\Core\Need\Missing;
@@ -65,7 +65,7 @@ final readonly class OnCut
         $promises = $all[$cut->id] ?? [];
         [$ahead, $own] = $this->place($promises, $claim);
         $wanted = $project->wanted($claim, $laidOut);
-        $tooWide = $this->estimator->tooWide($wanted, ClothSide::cut($cloth, $toCut));
+        $tooWide = $this->estimator->tooWide($wanted, CuttingCloth::cut($cloth, $toCut));
         $stock = [
             ...$this->enough->tooWide($project, $tooWide),
             ...$this->laySnags->of($project, $claim),

@@ -10,7 +10,7 @@ use Octavum\Core\Measure\Rounding;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Working;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\Unknown;
@@ -288,7 +288,7 @@ final readonly class SeasonCheck
         $roll = null === $laidOut ? null : $claim->lay?->sheets[0]->width->plus($this->assumptions->selvage->times(2));
         $width = $roll ?? ($wish->width ?? Length::of((string) self::USUAL_WIDTH, Unit::Centimetre));
         $assumed = null === ($roll ?? $wish->width);
-        $on = new ClothSide($width, $wish->oneWay, $wish->repeat, $assumed, $this->usable($width, $wish));
+        $on = new CuttingCloth($width, $wish->oneWay, $wish->repeat, $assumed, $this->usable($width, $wish));
         $wanted = $project->wanted($claim, $laidOut);
         $need = $this->estimator->estimate($wanted, $on);
         if ($need instanceof Unknown) {

@@ -6,7 +6,7 @@ namespace Octavum\Core\Season\Gate;
 
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Way;
@@ -23,7 +23,7 @@ final readonly class EnvelopeAsk
     /** Null where no table says. */
     public function of(Project $project, Claim $claim, ToCut $toCut): ?Length
     {
-        $need = null === $claim->cloth ? null : $this->estimator->estimate($project->wanted($claim), ClothSide::cut($claim->cloth, $toCut));
+        $need = null === $claim->cloth ? null : $this->estimator->estimate($project->wanted($claim), CuttingCloth::cut($claim->cloth, $toCut));
 
         return $need instanceof Need && \in_array($need->way, [Way::OwnWidth, Way::Converted], true) ? $need->amount : null;
     }

@@ -16,7 +16,7 @@ use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\Block\Block;
-use Octavum\Core\Need\ClothSide;
+use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Pattern\Nap;
@@ -123,7 +123,7 @@ final class KeptRemedyTest extends TestCase
     {
         $claim = $project->current->claims[0];
         $toCut = $answer->toCut ?? self::fail('It has a cut.');
-        $on = ClothSide::cut($claim->cloth ?? self::fail('It has a cloth.'), $toCut);
+        $on = CuttingCloth::cut($claim->cloth ?? self::fail('It has a cloth.'), $toCut);
         $laying = Laying::own($project->wanted($claim), $on, new Assumptions()) ?? self::fail('It has pieces.');
         $need = $answer->need instanceof Need ? $answer->need->amount : self::fail('It is known.');
         $free = $need->plus($answer->spare ?? Length::zero());

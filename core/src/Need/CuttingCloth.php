@@ -14,7 +14,7 @@ use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Piece\Role;
 
 /** The side of the cloth that a need depends on. */
-final readonly class ClothSide
+final readonly class CuttingCloth
 {
     /**
      * @param ?Length $width   full width, null when not known
