@@ -13,7 +13,7 @@ use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Match\Asks;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Overrule;
-use Octavum\Core\Match\Rule\Stretch;
+use Octavum\Core\Match\Rule\StretchRule;
 use Octavum\Core\Match\Tenor;
 use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Assumptions;
@@ -179,7 +179,7 @@ final readonly class ClothSnags
         $version = $project->current->version ?? $pattern->versions[0] ?? null;
         $reason = null === $version || (null === $cloth->feel->across && Structure::NonWoven === $cloth->structure)
             ? null
-            : (new Stretch())->of(Traits::of($cloth, Making::DEAR), Asks::of($pattern, $version));
+            : (new StretchRule())->of(Traits::of($cloth, Making::DEAR), Asks::of($pattern, $version));
         $with += ['least' => $pattern->advice->stretch ?? 0, 'stretch' => $cloth->feel->across ?? 0];
 
         return match ($reason?->tenor) {

@@ -8,7 +8,7 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Reason;
-use Octavum\Core\Match\Rule\Tools;
+use Octavum\Core\Match\Rule\ToolRule;
 use Octavum\Core\Match\Sewist;
 use Octavum\Core\Match\Tool;
 use Octavum\Core\Match\Traits;
@@ -82,7 +82,7 @@ final class SmallTruthsTest extends TestCase
     {
         $version = Plan::version(['150 cm' => '1.20']);
         $making = Making::of(new Pattern('p', 'Tee', versions: [$version]), $version, null, new Sewist(lacks: [Tool::StretchStitch]));
-        $says = static fn (ClothType $type): ?Reason => (new Tools())
+        $says = static fn (ClothType $type): ?Reason => (new ToolRule())
             ->of(Traits::of(new Cloth('c', 'C', type: $type), 2500), $making->asks);
         self::assertStringContainsString('seams must stretch', (string) $says(ClothType::Jersey)?->sentence);
         self::assertNull($says(ClothType::Poplin));

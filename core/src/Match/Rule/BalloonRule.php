@@ -13,7 +13,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** Fluid cloth holds no balloon; crisp cloth does. */
-final readonly class Balloon implements Rule
+final readonly class BalloonRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

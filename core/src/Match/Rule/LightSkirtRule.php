@@ -4,23 +4,24 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Match\Rule;
 
+use Octavum\Core\Body\Feature;
 use Octavum\Core\Match\Asks;
 use Octavum\Core\Match\Reason;
 use Octavum\Core\Match\Rule;
 use Octavum\Core\Match\Traits;
 
-/** Where the envelope says nothing of cloth there is nothing to hold it against. */
-final readonly class Silent implements Rule
+/** A light full skirt blows up. */
+final readonly class LightSkirtRule implements Rule
 {
     public function sees(Traits $cloth): array
     {
-        return [];
+        return [$cloth->isLight()];
     }
 
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
-        return null === $asks->onlyFor && !$asks->advice->isSaid()
-            ? Reason::fact('Nobody has written down what cloth it wants: hold it up and judge by hand.')
+        return $cloth->isLight() && null !== $asks->has(Feature::Full) && !$asks->lined
+            ? Reason::doubt(1, 'A light full skirt blows up: give it a deep hem, or a lining.')
             : null;
     }
 }

@@ -13,7 +13,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** What the envelope itself warns of: plaids, stripes, diagonals, nap. */
-final readonly class WarnedOf implements Rule
+final readonly class WarningRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

@@ -10,18 +10,18 @@ use Octavum\Core\Match\Reason;
 use Octavum\Core\Match\Rule;
 use Octavum\Core\Match\Traits;
 
-/** A light full skirt blows up. */
-final readonly class BlowsUp implements Rule
+/** A wrap in a knit drops at the hem. */
+final readonly class WrapInKnitRule implements Rule
 {
     public function sees(Traits $cloth): array
     {
-        return [$cloth->isLight()];
+        return [$cloth->isKnit()];
     }
 
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
-        return $cloth->isLight() && null !== $asks->has(Feature::Full) && !$asks->lined
-            ? Reason::doubt(1, 'A light full skirt blows up: give it a deep hem, or a lining.')
+        return $cloth->isKnit() && null !== $asks->has(Feature::WrapFront)
+            ? Reason::doubt(1, 'A wrap in a knit drops at the hem: hang it overnight before you level it.')
             : null;
     }
 }

@@ -13,7 +13,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** A pattern that needs a tool which is not in the house says so. */
-final readonly class Tools implements Rule
+final readonly class ToolRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

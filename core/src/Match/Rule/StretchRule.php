@@ -12,7 +12,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Pattern\Technique;
 
 /** Stretch across below what the envelope prints: it will not go on, or the band will not lie flat. */
-final readonly class Stretch implements Rule
+final readonly class StretchRule implements Rule
 {
     /** Per cent by which a body may stretch too little where only its bands need all of it. A starting value of the house. */
     private const BANDS = 10;

@@ -10,7 +10,7 @@ use Octavum\Core\Match\Rule;
 use Octavum\Core\Match\Traits;
 
 /** Where the right side does not show, pieces get sewn in wrong side out. */
-final readonly class RightSide implements Rule
+final readonly class RightSideRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

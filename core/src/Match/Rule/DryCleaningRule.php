@@ -11,7 +11,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Piece\Garment;
 
 /** Dry cleaning is a regret for what is worn daily. */
-final readonly class Cleaning implements Rule
+final readonly class DryCleaningRule implements Rule
 {
     private const DAILY = [
         Garment::Tee,

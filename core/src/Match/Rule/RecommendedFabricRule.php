@@ -11,7 +11,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** The envelope names this kind of cloth. */
-final readonly class Recommended implements Rule
+final readonly class RecommendedFabricRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

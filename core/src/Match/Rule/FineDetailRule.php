@@ -12,7 +12,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Technique;
 
 /** A busy print hides what was a day’s work. */
-final readonly class FineDetail implements Rule
+final readonly class FineDetailRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

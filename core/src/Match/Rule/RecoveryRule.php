@@ -13,7 +13,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Pattern\Technique;
 
 /** What is stretched in wear has to come back: knees, elbows, bands. */
-final readonly class SpringsBack implements Rule
+final readonly class RecoveryRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

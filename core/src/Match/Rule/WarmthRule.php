@@ -11,7 +11,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** A cloth for the days it is sewn for. */
-final readonly class Days implements Rule
+final readonly class WarmthRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

@@ -4,24 +4,23 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Match\Rule;
 
-use Octavum\Core\Body\Feature;
 use Octavum\Core\Match\Asks;
 use Octavum\Core\Match\Reason;
 use Octavum\Core\Match\Rule;
 use Octavum\Core\Match\Traits;
 
-/** A wrap in a knit drops at the hem. */
-final readonly class WrapInKnit implements Rule
+/** Where the envelope says nothing of cloth there is nothing to hold it against. */
+final readonly class MissingAdviceRule implements Rule
 {
     public function sees(Traits $cloth): array
     {
-        return [$cloth->isKnit()];
+        return [];
     }
 
     public function of(Traits $cloth, Asks $asks): ?Reason
     {
-        return $cloth->isKnit() && null !== $asks->has(Feature::WrapFront)
-            ? Reason::doubt(1, 'A wrap in a knit drops at the hem: hang it overnight before you level it.')
+        return null === $asks->onlyFor && !$asks->advice->isSaid()
+            ? Reason::fact('Nobody has written down what cloth it wants: hold it up and judge by hand.')
             : null;
     }
 }

@@ -11,7 +11,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** Cloth that lies there for toiles, linings or pockets is no cloth for the garment itself. */
-final readonly class MeantFor implements Rule
+final readonly class PurposeRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

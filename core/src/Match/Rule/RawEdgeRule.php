@@ -13,7 +13,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Piece\Garment;
 
 /** Edges that fray want finishing; a knit that curls makes a poor open front. */
-final readonly class CutEdges implements Rule
+final readonly class RawEdgeRule implements Rule
 {
     private const SEEN_INSIDE = [Garment::Jacket, Garment::Coat, Garment::Waistcoat];
 

@@ -11,7 +11,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** Techniques the sewist would rather not do, or wants to learn. */
-final readonly class Skills implements Rule
+final readonly class SkillRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

@@ -13,7 +13,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** How it falls: stiff cloth in a draped pattern is the usual flop. */
-final readonly class Falls implements Rule
+final readonly class DrapeRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

@@ -10,7 +10,7 @@ use Octavum\Core\Match\Rule;
 use Octavum\Core\Match\Traits;
 
 /** A large motif wants large unbroken pieces. */
-final readonly class LargeFigures implements Rule
+final readonly class LargeMotifRule implements Rule
 {
     private const MANY = 7;
     private const SOME = 4;

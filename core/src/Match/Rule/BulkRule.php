@@ -12,7 +12,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Pattern\Technique;
 
 /** Heavy cloth bulks at an elastic waist and in gathers; bulky knit as an open front stands off. */
-final readonly class Bulk implements Rule
+final readonly class BulkRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

@@ -10,7 +10,7 @@ use Octavum\Core\Match\Rule;
 use Octavum\Core\Match\Traits;
 
 /** All pieces one way up: counted in the length already. */
-final readonly class OneWay implements Rule
+final readonly class OneWayRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

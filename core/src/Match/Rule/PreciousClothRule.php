@@ -11,7 +11,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** A precious cloth is no place for a first try; what turned out badly before is a doubt, with its day and words. */
-final readonly class Risk implements Rule
+final readonly class PreciousClothRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

@@ -13,7 +13,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** The weight the envelope asks for, in the words of the trade. */
-final readonly class Heaviness implements Rule
+final readonly class WeightRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

@@ -13,7 +13,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Piece\Garment;
 
 /** A sheer cloth wants lining or a layer beneath. */
-final readonly class SeenThrough implements Rule
+final readonly class OpacityRule implements Rule
 {
     private const NOT_WORN = [Garment::Bag, Garment::Toy, Garment::Cushion, Garment::Quilt, Garment::Curtain, Garment::Bib, Garment::Apron];
     private const BELOW = [Garment::Dress, Garment::Skirt, Garment::Trousers, Garment::Shorts, Garment::Pinafore, Garment::Jumpsuit];

@@ -12,7 +12,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Piece\Garment;
 
 /** Swimwear and underwear are pulled both ways: four-way stretch. */
-final readonly class StretchAlong implements Rule
+final readonly class FourWayStretchRule implements Rule
 {
     private const FOUR_WAY = 50;
 

@@ -12,7 +12,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** Hood, wrap, lapel and open front turn the back of the cloth out. */
-final readonly class Back implements Rule
+final readonly class WrongSideRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

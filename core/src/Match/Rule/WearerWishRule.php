@@ -12,7 +12,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** What whoever it is for wants, avoids, or never wears. */
-final readonly class Wishes implements Rule
+final readonly class WearerWishRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

@@ -13,7 +13,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Technique;
 
 /** Pleats, pintucks and collars live by a crease; some crepes and synthetics take none. */
-final readonly class Pressed implements Rule
+final readonly class CreaseRule implements Rule
 {
     public function sees(Traits $cloth): array
     {

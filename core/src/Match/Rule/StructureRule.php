@@ -11,7 +11,7 @@ use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** Woven or knit: a pattern drafted for the one does not hang or does not go on in the other. */
-final readonly class Made implements Rule
+final readonly class StructureRule implements Rule
 {
     public function sees(Traits $cloth): array
     {
