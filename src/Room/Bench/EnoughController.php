@@ -18,7 +18,7 @@ use Octavum\Core\Remedy\Attempts;
 use Octavum\Core\Remedy\Change;
 use Octavum\Core\Remedy\Pairs;
 use Octavum\Core\Shopping\Ask;
-use Octavum\Page\Back;
+use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
 use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -78,8 +78,8 @@ final class EnoughController extends AbstractController
         }
         $keys = $this->keys($request->request->all());
         $page = $this->generateUrl('project', ['id' => $id]);
-        $back = Back::to($request, $page);
-        $page = '' === Back::path($request) ? $page : Back::path($request);
+        $back = ReturnPath::to($request, $page);
+        $page = '' === ReturnPath::path($request) ? $page : ReturnPath::path($request);
         $chosen = $case->make->chosen($keys);
         if ([] !== $chosen && null !== $case->role->line) {
             throw $this->createNotFoundException();

@@ -6,7 +6,7 @@ namespace Octavum\Room\Bench;
 
 use Octavum\Account\Account;
 use Octavum\Input\Entry;
-use Octavum\Page\Back;
+use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
 use Octavum\Store\ClothRepository;
 use Octavum\Store\Overrules;
@@ -34,7 +34,7 @@ final class OverruleController extends AbstractController
         $entry = new Entry($request->request->all());
         $cloth = $cloths->hereOf($account, $entry->raw('cloth')) ?? throw $this->createNotFoundException();
         $version = $patterns->versionOf($account, $entry->raw('version')) ?? throw $this->createNotFoundException();
-        $back = Back::to($request, $this->generateUrl('bench'));
+        $back = ReturnPath::to($request, $this->generateUrl('bench'));
         $reason = $entry->text('reason', 300);
         $with = ['cloth' => $cloth->name, 'pattern' => $version->pattern->title];
         if ($entry->has('back_again')) {

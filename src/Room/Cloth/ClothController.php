@@ -17,8 +17,8 @@ use Octavum\Core\Season\Reservation;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
-use Octavum\Page\Back;
 use Octavum\Page\Pager;
+use Octavum\Page\ReturnPath;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\ClothMapper;
 use Octavum\Store\ClothRecord;
@@ -139,7 +139,7 @@ final class ClothController extends AbstractController
             new Entry([]),
             $clock->now()->format('Y-m-d'),
             '' === $cut ? null : $cut,
-            Back::path($request),
+            ReturnPath::path($request),
         );
     }
 
@@ -161,11 +161,11 @@ final class ClothController extends AbstractController
                     new Notice('{cloth} is saved.', ['cloth' => $changed->name], $here),
                 );
 
-                return Back::to($request, $here);
+                return ReturnPath::to($request, $here);
             }
         }
 
-        return $this->form($record, $this->form->values($cloth, $settings), $entry, Back::path($request));
+        return $this->form($record, $this->form->values($cloth, $settings), $entry, ReturnPath::path($request));
     }
 
     #[Route('/{id}/remove', name: 'cloth_remove', methods: ['POST'])]

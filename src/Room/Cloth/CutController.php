@@ -14,7 +14,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
-use Octavum\Page\Back;
+use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\ClothMapper;
@@ -67,7 +67,7 @@ final class CutController extends AbstractController
     #[Route('/cut/{id}', name: 'cut', methods: ['GET'])]
     public function show(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
-        $back = Back::path($request);
+        $back = ReturnPath::path($request);
 
         $cut = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
 
@@ -195,7 +195,7 @@ final class CutController extends AbstractController
 
     private function back(Request $request, CutRecord $record): Response
     {
-        return Back::to($request, $this->generateUrl('cloth', ['id' => $record->cloth->id]));
+        return ReturnPath::to($request, $this->generateUrl('cloth', ['id' => $record->cloth->id]));
     }
 
     private function today(): string

@@ -9,7 +9,7 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\TestKind;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
-use Octavum\Page\Back;
+use Octavum\Page\ReturnPath;
 use Octavum\Room\Cloth\Guided\BurnSnippet;
 use Octavum\Room\Cloth\Guided\CountLayers;
 use Octavum\Room\Cloth\Guided\Estimated;
@@ -69,7 +69,7 @@ final class TestController extends AbstractController
                 $notice = new Notice('Written down for {cloth}: {showed}.', $with, $here);
                 $this->changes->commit([$record, ...$record->cuts], $make, $notice);
 
-                return Back::to($request, $this->generateUrl('cloth', ['id' => $id]));
+                return ReturnPath::to($request, $this->generateUrl('cloth', ['id' => $id]));
             }
         }
 
@@ -86,7 +86,7 @@ final class TestController extends AbstractController
                 'kind' => $kind->value,
                 'caution' => $kind->caution(),
                 'cuts' => $cuts,
-                'back' => Back::path($request),
+                'back' => ReturnPath::path($request),
                 'values' => $entry->typed,
                 'faults' => $entry->faults(),
             ],

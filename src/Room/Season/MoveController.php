@@ -8,7 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Input\Entry;
-use Octavum\Page\Back;
+use Octavum\Page\ReturnPath;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\ClaimRecord;
 use Octavum\Store\ClothRecord;
@@ -179,7 +179,7 @@ final class MoveController extends AbstractController
     /** @param list<object> $touched */
     private function commit(Request $request, array $touched, \Closure $make, Notice $notice): Response
     {
-        $answer = Back::to($request, $notice->back);
+        $answer = ReturnPath::to($request, $notice->back);
         $this->changes->commit($touched, $make, new Notice($notice->message, $notice->with, $answer->getTargetUrl()));
 
         return $answer;

@@ -7,7 +7,7 @@ namespace Octavum\Room\Season;
 use Octavum\Account\Account;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Remedy\Remedy;
-use Octavum\Page\Back;
+use Octavum\Page\ReturnPath;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
 use Octavum\Store\ProjectRecord;
@@ -110,7 +110,7 @@ final class ProjectStepController extends AbstractController
         string $says,
         ?string $else = null,
     ): Response {
-        $answer = Back::to($request, $else ?? $this->generateUrl('season', ['id' => $record->season->id]));
+        $answer = ReturnPath::to($request, $else ?? $this->generateUrl('season', ['id' => $record->season->id]));
         $this->changes->commit($touched, $make, new Notice($says, ['project' => $record->name], $answer->getTargetUrl()));
 
         return $answer;

@@ -23,7 +23,7 @@ use Octavum\Document\SettingsCodec;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
-use Octavum\Page\Back;
+use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
@@ -66,7 +66,7 @@ final class AccountController extends AbstractController
         }
 
         return $this->render('account/sign_in.html.twig', [
-            'to' => Back::path($request, 'to'),
+            'to' => ReturnPath::path($request, 'to'),
             'email' => $authentication->getLastUsername(),
             'error' => $authentication->getLastAuthenticationError(),
             'demo' => $this->accounts->demo(),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Settings;
 
-use Octavum\Page\Back;
+use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
 use Octavum\Store\ChangeLog;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -21,6 +21,6 @@ final class UndoController extends AbstractController
         $back = $changes->undo($key);
         $toast->say($back->message, $back->with);
 
-        return Back::to($request, '/');
+        return ReturnPath::to($request, '/');
     }
 }

@@ -18,7 +18,7 @@ use Octavum\Core\Season\Sewing\Wear;
 use Octavum\Core\Season\Sewing\Worn;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
-use Octavum\Page\Back;
+use Octavum\Page\ReturnPath;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
 use Octavum\Store\PatternMapper;
@@ -102,7 +102,7 @@ final class FindingController extends AbstractController
             Fate::tryFrom($entry->raw('fate')) ?? Fate::Kept,
             mb_substr($entry->raw('note'), 0, 300),
         );
-        $back = Back::to($request, $this->generateUrl('project', ['id' => $id]));
+        $back = ReturnPath::to($request, $this->generateUrl('project', ['id' => $id]));
         $this->changes->commit(
             [$record],
             fn () => $this->sewings->store($project->sewing->wearing([...$project->sewing->worn, $worn]), $record),

@@ -8,7 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Input\Entry;
-use Octavum\Page\Back;
+use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
@@ -37,7 +37,7 @@ final class StateController extends AbstractController
         [$record] = $begun->project($account, $id);
         $entry = new Entry($request->request->all());
         $state = ProjectState::tryFrom($entry->raw('state')) ?? throw $this->createNotFoundException();
-        $back = Back::to($request, $this->generateUrl('project', ['id' => $id]));
+        $back = ReturnPath::to($request, $this->generateUrl('project', ['id' => $id]));
         $why = mb_substr($entry->raw('why'), 0, 300);
         if ($record->state === $state && '' === $why) {
             $toast->say('{project} is {state} already.', ['project' => $record->name, 'state' => $state->value]);

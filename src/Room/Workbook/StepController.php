@@ -12,7 +12,7 @@ use Octavum\Core\Season\Sewing\TimeEntry;
 use Octavum\Core\Season\Sewing\Timer;
 use Octavum\Core\Workbook\Progress;
 use Octavum\Input\Entry;
-use Octavum\Page\Back;
+use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
 use Octavum\Store\Sewings;
 use Psr\Clock\ClockInterface;
@@ -176,13 +176,13 @@ final class StepController extends AbstractController
 
     private function path(Request $request): string
     {
-        $back = Back::path($request);
+        $back = ReturnPath::path($request);
 
         return '' === $back ? $this->generateUrl('workbook') : $back;
     }
 
     private function back(Request $request): Response
     {
-        return Back::to($request, $this->generateUrl('workbook'));
+        return ReturnPath::to($request, $this->generateUrl('workbook'));
     }
 }

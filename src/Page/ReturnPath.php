@@ -8,7 +8,7 @@ use Symfony\Component\HttpFoundation\RedirectResponse;
 use Symfony\Component\HttpFoundation\Request;
 
 /** The page that a snag was cleared from, to come back to: a path of this application, in the field or query "back". */
-final class Back
+final class ReturnPath
 {
     /** A header may not be longer everywhere; nothing that is typed into a filter is. */
     private const LONGEST = 2000;
