@@ -12,7 +12,7 @@ use Octavum\Core\Match\Overrule;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Best\BestUse;
-use Octavum\Core\Season\Best\Change;
+use Octavum\Core\Season\Best\ClothChange;
 use Octavum\Core\Season\Best\Proposed;
 use Octavum\Core\Season\Sewn;
 use Octavum\Page\Toast;
@@ -64,12 +64,12 @@ final class BestController extends AbstractController
             'season' => $season,
             'seasons' => $seasons,
             'proposed' => $proposed,
-            'strips' => array_map(fn (Change $change): array => $this->strips($change, $account), $proposed->changes),
+            'strips' => array_map(fn (ClothChange $change): array => $this->strips($change, $account), $proposed->changes),
         ]);
     }
 
     /** @return array{?Strip, Strip} of a change: the cut it has, and the one it would have, to one scale */
-    private function strips(Change $change, Account $account): array
+    private function strips(ClothChange $change, Account $account): array
     {
         $settings = $this->settings->of($account);
         [$cloth, $cut] = [$change->from->cloth, $change->from->cut];
@@ -113,7 +113,7 @@ final class BestController extends AbstractController
         $ticked = array_filter((array) ($request->request->all()['take'] ?? []), is_string(...));
         $changes = array_values(array_filter(
             $this->proposed($account, $season)->changes,
-            static fn (Change $change): bool => \in_array(self::key($change), $ticked, true),
+            static fn (ClothChange $change): bool => \in_array(self::key($change), $ticked, true),
         ));
         $records = $touched = [];
         foreach ($changes as $change) {
@@ -158,7 +158,7 @@ final class BestController extends AbstractController
     }
 
     /** So that what is taken is what was seen. */
-    private static function key(Change $change): string
+    private static function key(ClothChange $change): string
     {
         return implode(' ', [$change->project->id, $change->option ?? '-', $change->cut->id]);
     }

@@ -93,7 +93,7 @@ final readonly class BestUse
                 $from = self::main($open[$i]) ?? throw new \LogicException('It has a main cloth.');
                 $before =
                     null === $from->cloth || null === $from->cut ? null : $this->need($open[$i], $from, $from->cloth, $from->cut, true);
-                $changes[] = new Change($way, $from, $choice->option, $cloth, $cut, $need, $judgement, $before);
+                $changes[] = new ClothChange($way, $from, $choice->option, $cloth, $cut, $need, $judgement, $before);
             }
         }
 

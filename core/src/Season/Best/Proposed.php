@@ -8,14 +8,14 @@ namespace Octavum\Core\Season\Best;
 final readonly class Proposed
 {
     /**
-     * @param list<Change> $changes
-     * @param int          $fits    projects whose main cloth is enough now
-     * @param int          $would   that it would be
-     * @param int          $buys    main cloths to be bought now
-     * @param int          $still   that would be
-     * @param bool         $exact   no assignment is better; otherwise the search was stopped
-     * @param int          $looked  projects that were looked at
-     * @param list<Sooner> $sooner  what comes before another cloth
+     * @param list<ClothChange> $changes
+     * @param int               $fits    projects whose main cloth is enough now
+     * @param int               $would   that it would be
+     * @param int               $buys    main cloths to be bought now
+     * @param int               $still   that would be
+     * @param bool              $exact   no assignment is better; otherwise the search was stopped
+     * @param int               $looked  projects that were looked at
+     * @param list<Sooner>      $sooner  what comes before another cloth
      */
     public function __construct(
         public array $changes,

@@ -31,7 +31,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Remedy\LaidAtOnce;
 use Octavum\Core\Season\Best\BestUse;
-use Octavum\Core\Season\Best\Change;
+use Octavum\Core\Season\Best\ClothChange;
 use Octavum\Core\Season\Best\Proposed;
 use Octavum\Core\Season\Best\Sooner;
 use Octavum\Core\Season\Claim;
@@ -97,7 +97,7 @@ final class BestUseTest extends TestCase
     {
         $proposed = $this->best($others, $overruled, $this->version('A', '2'), [], $advice);
 
-        return array_map(static fn (Change $change): string => $change->cloth->name, $proposed->changes);
+        return array_map(static fn (ClothChange $change): string => $change->cloth->name, $proposed->changes);
     }
 
     /**

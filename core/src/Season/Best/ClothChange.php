@@ -12,7 +12,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 
 /** What would be changed for the best use of the stash: a project's main cloth. */
-final readonly class Change
+final readonly class ClothChange
 {
     /**
      * @param Project $project as it would be made
