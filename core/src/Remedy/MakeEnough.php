@@ -27,7 +27,7 @@ final class MakeEnough
     private const LESS_FULL = 25;
     private const A_TENTH = 10;
 
-    private readonly Changes $changes;
+    private readonly PieceRemedies $changes;
 
     /**
      * @param Length          $need      as it is known now
@@ -46,7 +46,7 @@ final class MakeEnough
         private readonly array $elsewhere = [],
         private readonly ?NeedRequest $wanted = null,
     ) {
-        $this->changes = new Changes($lays->laying, $real);
+        $this->changes = new PieceRemedies($lays->laying, $real);
     }
 
     /**

@@ -9,7 +9,7 @@ use Octavum\Core\Piece\Instead;
 use Octavum\Core\Piece\PartKind;
 
 /** What may be done about the pieces of a garment when cloth is short, least harm first. Source: docs/rules.md. */
-final readonly class Changes
+final readonly class PieceRemedies
 {
     /** Pieces that nobody sees, by name. */
     private const HIDDEN =
