@@ -11,7 +11,7 @@ final class Faults
 {
     private const MOST = 200;
 
-    /** @var list<Fault> */
+    /** @var list<DocumentFault> */
     private array $found = [];
 
     /** @param ?string $row the stored row that is read: what is wrong with it is thrown at once */
@@ -32,11 +32,11 @@ final class Faults
             throw new BrokenRow($this->row, $pointer, $sentence);
         }
         if (\count($this->found) < self::MOST) {
-            $this->found[] = new Fault($pointer, $sentence);
+            $this->found[] = new DocumentFault($pointer, $sentence);
         }
     }
 
-    /** @return list<Fault> */
+    /** @return list<DocumentFault> */
     public function all(): array
     {
         return $this->found;

@@ -9,7 +9,7 @@ use Octavum\Core\Measure\Sentence;
 /** A document with faults; nothing has been changed. */
 final class Refused extends \RuntimeException
 {
-    /** @param non-empty-list<Fault> $faults in the order found */
+    /** @param non-empty-list<DocumentFault> $faults in the order found */
     public function __construct(public readonly array $faults)
     {
         parent::__construct(\sprintf('%s: %s', $faults[0]->pointer, $faults[0]->sentence));
@@ -18,11 +18,11 @@ final class Refused extends \RuntimeException
     /** For what names something: the text is not a message of the translator's. */
     public static function saying(string $text): self
     {
-        return new self([new Fault('', new Sentence('{text}', ['text' => $text]))]);
+        return new self([new DocumentFault('', new Sentence('{text}', ['text' => $text]))]);
     }
 
     public static function because(string $message): self
     {
-        return new self([new Fault('', new Sentence($message))]);
+        return new self([new DocumentFault('', new Sentence($message))]);
     }
 }

@@ -23,7 +23,7 @@ use Octavum\Core\Season\Sewing\Fate;
 use Octavum\Core\Season\Sewing\Fitted;
 use Octavum\Core\Season\Sewing\StepKind;
 use Octavum\Core\Season\Sewing\Wear;
-use Octavum\Document\Fault;
+use Octavum\Document\DocumentFault;
 use Octavum\Document\Refused;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
@@ -127,7 +127,7 @@ final class WorkroomReaderTest extends TestCase
         self::assertSame(
             $pointer,
             $faults[0]->pointer,
-            implode("\n", array_map(static fn (Fault $fault): string => $fault->pointer.' '.$fault->sentence, $faults)),
+            implode("\n", array_map(static fn (DocumentFault $fault): string => $fault->pointer.' '.$fault->sentence, $faults)),
         );
         self::assertLessThanOrEqual(2, \count($faults), 'one fault, and at most what follows from it');
         self::assertStringContainsString($sentence, (string) $faults[0]->sentence);
@@ -360,7 +360,7 @@ final class WorkroomReaderTest extends TestCase
         $document = self::small();
         $document['name'] = 7;
         $document['people'] = [['id' => 'p'], ['id' => 'q', 'name' => 'Suvi', 'child' => 'yes']];
-        $pointers = array_map(static fn (Fault $fault): string => $fault->pointer, $this->faults((string) json_encode($document)));
+        $pointers = array_map(static fn (DocumentFault $fault): string => $fault->pointer, $this->faults((string) json_encode($document)));
         self::assertSame(['/people/0/name', '/people/1/child', '/name', '/name'], $pointers);
     }
 
@@ -374,7 +374,7 @@ final class WorkroomReaderTest extends TestCase
         }
     }
 
-    /** @return non-empty-list<Fault> */
+    /** @return non-empty-list<DocumentFault> */
     private function faults(string $json): array
     {
         try {

@@ -8,7 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Backup\Backups;
 use Octavum\Core\Measure\Tape;
-use Octavum\Document\Fault;
+use Octavum\Document\DocumentFault;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Store\People;
@@ -29,7 +29,7 @@ final readonly class SettingsPage
     ) {
     }
 
-    /** @param list<Fault> $documentFaults of a document that was refused */
+    /** @param list<DocumentFault> $documentFaults of a document that was refused */
     public function show(Account $account, Entry $entry, array $documentFaults = []): Response
     {
         return new Response(

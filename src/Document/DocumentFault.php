@@ -7,7 +7,7 @@ namespace Octavum\Document;
 use Octavum\Core\Measure\Sentence;
 
 /** What is wrong in a document, and where. */
-final readonly class Fault
+final readonly class DocumentFault
 {
     /** @param string $pointer JSON pointer (RFC 6901); empty for the document as a whole */
     public function __construct(public string $pointer, public Sentence $sentence)
