@@ -13,13 +13,13 @@ use Octavum\Page\ReturnPath;
 use Octavum\Room\Cloth\Guided\BurnSnippet;
 use Octavum\Room\Cloth\Guided\CountLayers;
 use Octavum\Room\Cloth\Guided\Estimated;
-use Octavum\Room\Cloth\Guided\Fields;
 use Octavum\Room\Cloth\Guided\GuidedTest;
 use Octavum\Room\Cloth\Guided\HangDrape;
 use Octavum\Room\Cloth\Guided\HoldToLight;
 use Octavum\Room\Cloth\Guided\MeasureWidth;
 use Octavum\Room\Cloth\Guided\PressCrease;
 use Octavum\Room\Cloth\Guided\PullStretch;
+use Octavum\Room\Cloth\Guided\TestFields;
 use Octavum\Room\Cloth\Guided\WashSquare;
 use Octavum\Room\Cloth\Guided\WeighCut;
 use Octavum\Room\Cloth\Guided\WeighSwatch;
@@ -55,7 +55,7 @@ final class TestController extends AbstractController
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
-            $outcome = $this->guided($kind)->read(new Fields($entry, $settings, $this->settings->tape()), $cloth);
+            $outcome = $this->guided($kind)->read(new TestFields($entry, $settings, $this->settings->tape()), $cloth);
             Revision::check($entry, $record->revision);
             if (null !== $outcome && $entry->isSound()) {
                 $showed = $outcome->showed;

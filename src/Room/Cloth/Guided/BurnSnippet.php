@@ -12,7 +12,7 @@ use Octavum\Store\ClothRecord;
 /** What flame, smell and residue say together. */
 final readonly class BurnSnippet implements GuidedTest
 {
-    public function read(Fields $fields, Cloth $cloth): ?Outcome
+    public function read(TestFields $fields, Cloth $cloth): ?Outcome
     {
         $flame = BurnTest::FLAME[$fields->entry->raw('flame')] ?? null;
         $smell = BurnTest::SMELL[$fields->entry->raw('smell')] ?? null;

@@ -16,7 +16,7 @@ final readonly class CountLayers implements GuidedTest
     {
     }
 
-    public function read(Fields $fields, Cloth $cloth): ?Outcome
+    public function read(TestFields $fields, Cloth $cloth): ?Outcome
     {
         $layers = $fields->entry->integer('layers', 1, 500);
         if (null === $layers && '' === $fields->entry->raw('layers')) {

@@ -23,7 +23,7 @@ final readonly class Estimated
     }
 
     /** @param ?Length $found null when it cannot be said; the cut is asked for all the same */
-    public function outcome(?Length $found, Fields $fields, Cloth $cloth, string $note): ?Outcome
+    public function outcome(?Length $found, TestFields $fields, Cloth $cloth, string $note): ?Outcome
     {
         $cut = $fields->entry->raw('cut');
         if (!\in_array($cut, array_column($cloth->cuts, 'id'), true)) {

@@ -10,5 +10,5 @@ use Octavum\Core\Cloth\Cloth;
 interface GuidedTest
 {
     /** @return ?Outcome null, with a fault at its field, when it shows nothing yet */
-    public function read(Fields $fields, Cloth $cloth): ?Outcome;
+    public function read(TestFields $fields, Cloth $cloth): ?Outcome;
 }

@@ -17,7 +17,7 @@ final readonly class HangDrape implements GuidedTest
     {
     }
 
-    public function read(Fields $fields, Cloth $cloth): ?Outcome
+    public function read(TestFields $fields, Cloth $cloth): ?Outcome
     {
         $seen = $fields->entry->choice('drape', Drape::class);
         if (null === $seen) {

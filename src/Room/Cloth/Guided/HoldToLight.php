@@ -17,7 +17,7 @@ final readonly class HoldToLight implements GuidedTest
     {
     }
 
-    public function read(Fields $fields, Cloth $cloth): ?Outcome
+    public function read(TestFields $fields, Cloth $cloth): ?Outcome
     {
         $seen = $fields->entry->choice('opacity', Opacity::class);
         if (null === $seen) {

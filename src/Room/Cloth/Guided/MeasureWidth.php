@@ -14,7 +14,7 @@ use Octavum\Store\ClothRecord;
 /** At three places; the narrowest counts. */
 final readonly class MeasureWidth implements GuidedTest
 {
-    public function read(Fields $fields, Cloth $cloth): ?Outcome
+    public function read(TestFields $fields, Cloth $cloth): ?Outcome
     {
         $measured = array_values(array_filter(array_map($fields->optional(...), ['at1', 'at2', 'at3'])));
         if ([] === $measured) {

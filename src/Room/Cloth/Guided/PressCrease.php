@@ -16,7 +16,7 @@ final readonly class PressCrease implements GuidedTest
     {
     }
 
-    public function read(Fields $fields, Cloth $cloth): ?Outcome
+    public function read(TestFields $fields, Cloth $cloth): ?Outcome
     {
         $stays = match ($fields->entry->raw('crease')) {
             'yes' => true,

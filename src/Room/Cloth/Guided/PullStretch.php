@@ -16,7 +16,7 @@ final readonly class PullStretch implements GuidedTest
     {
     }
 
-    public function read(Fields $fields, Cloth $cloth): ?Outcome
+    public function read(TestFields $fields, Cloth $cloth): ?Outcome
     {
         [$from, $to] = [$fields->length('from'), $fields->length('to')];
         if (null === $from || null === $to) {

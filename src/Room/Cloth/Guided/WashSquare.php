@@ -11,7 +11,7 @@ use Octavum\Store\ClothRecord;
 /** A square measured before and after its wash. */
 final readonly class WashSquare implements GuidedTest
 {
-    public function read(Fields $fields, Cloth $cloth): ?Outcome
+    public function read(TestFields $fields, Cloth $cloth): ?Outcome
     {
         [$before, $along, $across] = [$fields->length('before'), $fields->length('along'), $fields->length('across')];
         if (null === $before || null === $along || null === $across) {

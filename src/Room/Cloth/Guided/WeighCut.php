@@ -16,7 +16,7 @@ final readonly class WeighCut implements GuidedTest
     {
     }
 
-    public function read(Fields $fields, Cloth $cloth): ?Outcome
+    public function read(TestFields $fields, Cloth $cloth): ?Outcome
     {
         $mass = $fields->milligrams('mass');
         [$width, $weight] = [$cloth->width, $cloth->weight];

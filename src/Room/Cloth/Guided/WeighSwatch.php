@@ -11,7 +11,7 @@ use Octavum\Store\ClothRecord;
 /** A swatch, measured and weighed. */
 final readonly class WeighSwatch implements GuidedTest
 {
-    public function read(Fields $fields, Cloth $cloth): ?Outcome
+    public function read(TestFields $fields, Cloth $cloth): ?Outcome
     {
         [$long, $wide, $mass] = [$fields->length('long'), $fields->length('wide'), $fields->milligrams('mass')];
         if (null === $long || null === $wide || null === $mass) {

@@ -11,7 +11,7 @@ use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 
 /** The fields of a guided test: what a tape and scales say. */
-final readonly class Fields
+final readonly class TestFields
 {
     public function __construct(public Entry $entry, public Settings $settings, public Tape $tape)
     {
