@@ -33,7 +33,7 @@ final readonly class ShoppingList
         $this->estimator = new Estimator($assumptions);
     }
 
-    /** @return list<Item> in rank order */
+    /** @return list<ShoppingItem> in rank order */
     public function of(CheckedSeason $season): array
     {
         $items = [];
@@ -53,7 +53,7 @@ final readonly class ShoppingList
         return $items;
     }
 
-    private function wish(Project $project, RoleAnswer $role): ?Item
+    private function wish(Project $project, RoleAnswer $role): ?ShoppingItem
     {
         $wish = $role->claim->wish;
         if (null === $wish) {
@@ -76,11 +76,11 @@ final readonly class ShoppingList
             ];
         }
 
-        return new Item($project, $role, $wish->name, self::byWidth($asks), null, $wish->pricePerMetre);
+        return new ShoppingItem($project, $role, $wish->name, self::byWidth($asks), null, $wish->pricePerMetre);
     }
 
     /** The cloth's own width stands among those asked for: more of the same is the first thing to look for. */
-    private function shortfall(Project $project, RoleAnswer $role): ?Item
+    private function shortfall(Project $project, RoleAnswer $role): ?ShoppingItem
     {
         $cloth = $role->claim->cloth;
         if (null === $cloth) {
@@ -99,7 +99,7 @@ final readonly class ShoppingList
                     $own,
                 );
 
-        return new Item($project, $role, $cloth->name, self::byWidth($asks), $role->missing(), $cloth->pricePerMetre);
+        return new ShoppingItem($project, $role, $cloth->name, self::byWidth($asks), $role->missing(), $cloth->pricePerMetre);
     }
 
     /**

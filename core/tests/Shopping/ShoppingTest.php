@@ -36,7 +36,7 @@ use Octavum\Core\Season\Wish;
 use Octavum\Core\Shape\Outline;
 use Octavum\Core\Shopping\Ask;
 use Octavum\Core\Shopping\Counter;
-use Octavum\Core\Shopping\Item;
+use Octavum\Core\Shopping\ShoppingItem;
 use Octavum\Core\Shopping\ShoppingList;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\Attributes\TestWith;
@@ -81,7 +81,7 @@ final class ShoppingTest extends TestCase
             ),
         );
         $items = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of(Plan::check($project));
-        $at140 = static function (Item $item): ?float {
+        $at140 = static function (ShoppingItem $item): ?float {
             foreach ($item->asks as $ask) {
                 if (1400 === $ask['width']->millimetres() && $ask['ask'] instanceof Ask) {
                     return floor((float) $ask['ask']->exact->millimetres());
@@ -204,7 +204,7 @@ final class ShoppingTest extends TestCase
     public function testWhatHangsOnAnEventWaits(): void
     {
         $wish = new Wish('Lawn', FibreMix::unknown());
-        $item = static function (string $when, Option ...$options) use ($wish): Item {
+        $item = static function (string $when, Option ...$options) use ($wish): ShoppingItem {
             $project = new Project(
                 'p',
                 'Cape',

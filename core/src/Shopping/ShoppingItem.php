@@ -11,7 +11,7 @@ use Octavum\Core\Season\Project;
 use Octavum\Core\Season\RoleAnswer;
 
 /** One thing to buy: for which role of which project, and what to ask for at each width. */
-final readonly class Item
+final readonly class ShoppingItem
 {
     /**
      * @param list<array{
