@@ -16,8 +16,8 @@ use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Shape;
+use Octavum\Core\Remedy\ChangedLays;
 use Octavum\Core\Remedy\Laying;
-use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Shape\Outline;
@@ -107,7 +107,7 @@ final readonly class CoreTimes
             $pieces[] = new Piece($name, quantity: $random->getInt(1, 2), shapes: [new Shape([], $outline, Length::ofMillimetres(15))]);
         }
         [$need, $free, $fitting] = array_map(Length::ofMillimetres(...), [9000, 2000, 1900]);
-        $lays = new Lays(Laying::of($pieces, '', new LaySurface(Length::ofMillimetres(1380))));
+        $lays = new ChangedLays(Laying::of($pieces, '', new LaySurface(Length::ofMillimetres(1380))));
         (new MakeEnough($lays, $need, $free, true, $fitting))->tried();
     }
 }

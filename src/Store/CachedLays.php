@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Store;
 
+use Octavum\Core\Remedy\ChangedLays;
 use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Remedy\LayMemory;
-use Octavum\Core\Remedy\Lays;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Component\DependencyInjection\Attribute\Autowire;
 
@@ -28,7 +28,7 @@ final class CachedLays implements LayMemory
         $key = $laying->key();
         /** @var ?array<string, ?int> $laid */
         $laid = $this->cache->getItem('enough-'.$key)->get();
-        if (!(new Lays($laying, $laid ?? []))->isLaid()) {
+        if (!(new ChangedLays($laying, $laid ?? []))->isLaid()) {
             $this->missing[$key] = $laying;
         }
 
@@ -36,9 +36,9 @@ final class CachedLays implements LayMemory
     }
 
     /** With nothing changed, unless it was laid before, and kept. */
-    public function lay(Laying $laying): Lays
+    public function lay(Laying $laying): ChangedLays
     {
-        $lays = new Lays($laying, $this->recall($laying));
+        $lays = new ChangedLays($laying, $this->recall($laying));
         if (!$lays->isLaid()) {
             $lays->unchanged();
             $this->store($lays);
@@ -47,7 +47,7 @@ final class CachedLays implements LayMemory
         return $lays;
     }
 
-    public function store(Lays $lays): void
+    public function store(ChangedLays $lays): void
     {
         $key = $lays->laying->key();
         unset($this->missing[$key]);

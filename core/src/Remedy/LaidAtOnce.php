@@ -19,7 +19,7 @@ final class LaidAtOnce implements LayMemory
     {
         $key = $laying->key();
         if (!isset($this->laid[$key])) {
-            $lays = new Lays($laying->within($this->looks));
+            $lays = new ChangedLays($laying->within($this->looks));
             $lays->unchanged();
             $this->laid[$key] = $lays->all();
         }

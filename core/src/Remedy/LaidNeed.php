@@ -28,7 +28,7 @@ final readonly class LaidNeed
         }
         $on = CuttingCloth::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions));
         $laying = Laying::own($wanted, $on, $this->assumptions);
-        $lays = null === $laying ? null : new Lays($laying, $this->memory->recall($laying));
+        $lays = null === $laying ? null : new ChangedLays($laying, $this->memory->recall($laying));
         $laid = true === $lays?->isLaid() ? $lays->unchanged() : null;
 
         return null === $laid ? null : $wanted->altered($laid);

@@ -69,7 +69,7 @@ final readonly class LayKeeper
         $flat = $setup->request([Fold::Flat]) ?? throw new \LogicException('There are pieces to lay.');
         $promised = array_map(
             static fn (int $times): Lay => (new LayMaker(false))->make($flat, Block::clock($laying->looks($times))),
-            [1, Lays::TIMES],
+            [1, ChangedLays::TIMES],
         );
         $best = $promised[1]->used['s0'] < $promised[0]->used['s0'] ? $promised[1] : $promised[0];
         foreach (self::SECONDS as $seconds) {

@@ -38,7 +38,7 @@ final class MakeEnough
      * @param ?NeedRequest    $wanted    what the sewist changes counts on each lay of real pieces; null where nothing is changed
      */
     public function __construct(
-        public readonly Lays $lays,
+        public readonly ChangedLays $lays,
         public readonly Length $need,
         public readonly Length $free,
         public readonly bool $real,
@@ -50,11 +50,11 @@ final class MakeEnough
     }
 
     /**
-     * @param Lays            $lays      of the pieces of what is wanted, or of a block
+     * @param ChangedLays     $lays      of the pieces of what is wanted, or of a block
      * @param bool            $real      they are its own
      * @param list<Elsewhere> $elsewhere more of the same cloth
      */
-    public static function of(Shortfall $shortfall, Lays $lays, bool $real, Assumptions $assumptions, array $elsewhere = []): self
+    public static function of(Shortfall $shortfall, ChangedLays $lays, bool $real, Assumptions $assumptions, array $elsewhere = []): self
     {
         $fitting = Verdict::largest($shortfall->free, $assumptions);
         $free = $shortfall->tight ? $fitting : $shortfall->free;

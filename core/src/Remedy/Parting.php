@@ -23,7 +23,7 @@ final readonly class Parting
     /** Of a cut, the share that pieces can fill at best. */
     private const FILLED = 0.95;
 
-    public function __construct(private MakeEnough $make, private Lays $lays)
+    public function __construct(private MakeEnough $make, private ChangedLays $lays)
     {
     }
 

@@ -12,9 +12,9 @@ use Octavum\Core\Piece\Instead;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Remedy\Change;
+use Octavum\Core\Remedy\ChangedLays;
 use Octavum\Core\Remedy\Elsewhere;
 use Octavum\Core\Remedy\Laying;
-use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Remedy\Pairs;
 use Octavum\Core\Remedy\Reshaping;
@@ -258,7 +258,7 @@ final class MakeEnoughTest extends TestCase
     private function make(array $pieces, int $need, int $free, bool $real = true, array $elsewhere = [], array $laid = []): MakeEnough
     {
         return new MakeEnough(
-            new Lays(Laying::of($pieces, '14', new LaySurface(Length::ofMillimetres(1000)), ['12', '14']), $laid),
+            new ChangedLays(Laying::of($pieces, '14', new LaySurface(Length::ofMillimetres(1000)), ['12', '14']), $laid),
             Length::ofMillimetres($need),
             Length::ofMillimetres($free),
             $real,

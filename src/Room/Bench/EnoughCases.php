@@ -8,7 +8,6 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\RoleAnswer;

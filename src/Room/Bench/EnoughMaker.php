@@ -14,9 +14,9 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
 use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\NeedRequest;
+use Octavum\Core\Remedy\ChangedLays;
 use Octavum\Core\Remedy\Elsewhere;
 use Octavum\Core\Remedy\Laying;
-use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Reservation;
@@ -41,7 +41,7 @@ final readonly class EnoughMaker
 
         return null === $laying ? null : MakeEnough::of(
             $shortfall,
-            new Lays($laying, $this->memory->recall($laying)),
+            new ChangedLays($laying, $this->memory->recall($laying)),
             null !== $own,
             $assumptions,
             $this->elsewhere($account, $cloth, $cut, $laying->surface->width),

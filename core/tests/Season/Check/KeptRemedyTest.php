@@ -30,10 +30,10 @@ use Octavum\Core\Piece\PieceSet;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Remedy\Change;
+use Octavum\Core\Remedy\ChangedLays;
 use Octavum\Core\Remedy\LaidAtOnce;
 use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Remedy\LayKeeper;
-use Octavum\Core\Remedy\Lays;
 use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Check\SeasonCheck;
@@ -128,7 +128,7 @@ final class KeptRemedyTest extends TestCase
         $need = $answer->need instanceof Need ? $answer->need->amount : self::fail('It is known.');
         $free = $need->plus($answer->spare ?? Length::zero());
         $shortfall = new Shortfall($project->wanted($claim), $need, $free, Verdict::Tight === $answer->verdict);
-        $make = MakeEnough::of($shortfall, new Lays($laying->within(self::LOOKS)), true, new Assumptions());
+        $make = MakeEnough::of($shortfall, new ChangedLays($laying->within(self::LOOKS)), true, new Assumptions());
         if ($make->isEnough()) {
             return [$make, null];
         }

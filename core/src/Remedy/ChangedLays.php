@@ -8,7 +8,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
 
 /** Lays pieces as changes leave them, each way once. */
-final class Lays
+final class ChangedLays
 {
     /** With nothing changed it is laid for longer, since the answer may be that nothing need be; and where that is kept. */
     public const TIMES = 4;
