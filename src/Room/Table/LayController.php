@@ -18,7 +18,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class LayController extends AbstractController
 {
     public function __construct(
-        private readonly Lays $lays,
+        private readonly LayFinder $lays,
         private readonly ChangeLog $changes,
     ) {
     }

@@ -36,7 +36,7 @@ final class MatController extends AbstractController
         private readonly SetupReader $setups,
         private readonly TableNormalizer $mat,
         private readonly EarlierFigures $figures,
-        private readonly Lays $lays,
+        private readonly LayFinder $lays,
         private readonly LayMapper $mapper,
         private readonly Plan $plan,
         private readonly AccountSettings $settings,

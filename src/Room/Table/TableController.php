@@ -36,7 +36,7 @@ final class TableController extends AbstractController
         private readonly SetupReader $setups,
         private readonly TableNormalizer $mat,
         private readonly EarlierFigures $figures,
-        private readonly Lays $lays,
+        private readonly LayFinder $lays,
         private readonly Plan $plan,
         private readonly AccountSettings $settings,
     ) {

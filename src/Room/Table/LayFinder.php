@@ -14,7 +14,7 @@ use Octavum\Store\LayRepository;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The saved lays of an account. */
-final readonly class Lays
+final readonly class LayFinder
 {
     public function __construct(private LayRepository $lays, private LayMapper $mapper, private AccountSettings $settings)
     {
