@@ -21,7 +21,7 @@ use Octavum\Core\Reading\Words;
  */
 final readonly class LineReader
 {
-    public function read(string $line): Line
+    public function read(string $line): PatternLine
     {
         $text = trim(preg_replace('/\s+/u', ' ', mb_scrub($line)) ?? $line);
         $parts = array_values(
@@ -58,7 +58,7 @@ final readonly class LineReader
                 : null);
         $title = '' === $title ? ('' === $number ? $text : 'Number '.$number) : $title;
 
-        return new Line(
+        return new PatternLine(
             $text,
             mb_substr(mb_strtoupper(mb_substr($title, 0, 1)).mb_substr($title, 1), 0, 120),
             mb_substr($maker, 0, 120),

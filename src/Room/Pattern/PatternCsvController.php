@@ -9,9 +9,9 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
-use Octavum\Core\PatternLine\Line;
 use Octavum\Core\PatternLine\LineReader;
 use Octavum\Core\PatternLine\PatternColumn;
+use Octavum\Core\PatternLine\PatternLine;
 use Octavum\Core\PatternLine\Twins;
 use Octavum\Core\Reading\CsvTable;
 use Octavum\Input\Entry;
@@ -39,15 +39,15 @@ final class PatternCsvController extends AbstractController
         $brought = TableEntry::of($request, $entry, PatternColumn::class);
         $known = null === $brought->table ? [] : $this->library->sketches($account);
         $rows = $brought->rows(
-            fn (array $cells): Line => $this->line($brought->values($cells)),
-            static fn (Line $line): bool => [] !== (new Twins())->of($line->pattern(), $known),
-            static fn (Line $line): array => [
+            fn (array $cells): PatternLine => $this->line($brought->values($cells)),
+            static fn (PatternLine $line): bool => [] !== (new Twins())->of($line->pattern(), $known),
+            static fn (PatternLine $line): array => [
                 $line->title,
                 implode(', ', array_diff([$line->maker, $line->number, ...$line->otherNumbers], [''])),
                 $line->garment->value ?? '',
                 implode(' ', $line->sizes),
             ],
-            static fn (Line $line): array => [...$line->doubts, ...$line->missing()],
+            static fn (PatternLine $line): array => [...$line->doubts, ...$line->missing()],
         );
         if ($entry->boolean('confirmed') && $entry->isSound()) {
             $this->haul->put(TableEntry::fresh($rows), $account);
@@ -132,7 +132,7 @@ final class PatternCsvController extends AbstractController
     }
 
     /** @param array<string, string> $values of a row, by what its columns hold */
-    private function line(array $values): Line
+    private function line(array $values): PatternLine
     {
         $plain = static fn (string $field): string => trim(strtr($values[$field] ?? '', [',' => ' ', ';' => ' ']));
         $notions = array_values(
@@ -165,7 +165,7 @@ final class PatternCsvController extends AbstractController
         $fromTitle = (new LineReader())->read(strtr($title, [',' => ' ']));
         $unread = array_values(array_diff($read->unread, [$plain('place')]));
 
-        return new Line(
+        return new PatternLine(
             mb_substr(
                 trim(
                     implode("\n", [

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Pattern;
 
 use Octavum\Account\Account;
-use Octavum\Core\PatternLine\Line;
+use Octavum\Core\PatternLine\PatternLine;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
 use Octavum\Store\PatternMapper;
@@ -23,7 +23,7 @@ final readonly class PatternHaul
     ) {
     }
 
-    /** @param list<Line> $lines */
+    /** @param list<PatternLine> $lines */
     public function put(array $lines, Account $account): void
     {
         $make = function () use ($lines, $account): array {

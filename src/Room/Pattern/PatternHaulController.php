@@ -6,7 +6,6 @@ namespace Octavum\Room\Pattern;
 
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\PatternLine\Line;
 use Octavum\Core\PatternLine\LineReader;
 use Octavum\Core\PatternLine\Twins;
 use Octavum\Input\Entry;

@@ -17,7 +17,7 @@ use Octavum\Core\Piece\Garment;
 use Octavum\Core\Reading\Chip;
 
 /** One line about a pattern as it was understood. */
-final readonly class Line
+final readonly class PatternLine
 {
     /**
      * @param string         $text         as typed
