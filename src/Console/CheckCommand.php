@@ -7,8 +7,8 @@ namespace Octavum\Console;
 use Octavum\Account\SentenceWriter;
 use Octavum\Core\Match\Overrule;
 use Octavum\Core\Measure\Figure;
-use Octavum\Core\Measure\Line;
 use Octavum\Core\Measure\Tape;
+use Octavum\Core\Measure\WorkingLine;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
@@ -128,7 +128,7 @@ final readonly class CheckCommand
                     ? $tape->write(Figure::needed($role->need->secondOpinion))
                     : null,
             'working' => array_map(
-                fn (Line $line): string => trim(
+                fn (WorkingLine $line): string => trim(
                     \sprintf(
                         '%s: %s %s',
                         $this->sentences->write($line->label, $tape),

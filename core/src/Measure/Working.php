@@ -7,7 +7,7 @@ namespace Octavum\Core\Measure;
 /** The arithmetic behind a figure, in order, so that someone with a pencil can follow it. */
 final readonly class Working
 {
-    /** @param list<Line> $lines */
+    /** @param list<WorkingLine> $lines */
     private function __construct(public array $lines)
     {
     }
@@ -50,6 +50,6 @@ final readonly class Working
 
     private function line(Sentence $label, Operation $operation, Figure $figure, ?Source $source): self
     {
-        return new self([...$this->lines, new Line($label, $operation, $figure, $source)]);
+        return new self([...$this->lines, new WorkingLine($label, $operation, $figure, $source)]);
     }
 }

@@ -6,7 +6,6 @@ namespace Octavum\Core\Tests\Measure;
 
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Measure\Line;
 use Octavum\Core\Measure\Operation;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Rounding;
@@ -14,6 +13,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Measure\Working;
+use Octavum\Core\Measure\WorkingLine;
 use PHPUnit\Framework\TestCase;
 
 final class FiguresTest extends TestCase
@@ -56,9 +56,9 @@ final class FiguresTest extends TestCase
         $whole = $working->then(Working::empty()->result(new Sentence('D'), Figure::owned(Length::ofMetres('4'))));
         self::assertSame(
             [Operation::Start, Operation::Less, Operation::Plus, Operation::Result],
-            array_map(static fn (Line $line): Operation => $line->operation, $whole->lines),
+            array_map(static fn (WorkingLine $line): Operation => $line->operation, $whole->lines),
         );
-        self::assertSame(['A', 'B', 'C', 'D'], array_map(static fn (Line $line): string => (string) $line->label, $whole->lines));
+        self::assertSame(['A', 'B', 'C', 'D'], array_map(static fn (WorkingLine $line): string => (string) $line->label, $whole->lines));
         self::assertCount(3, $working->lines, 'a working is not changed by adding to it');
     }
 

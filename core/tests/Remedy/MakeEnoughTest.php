@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Remedy;
 
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Measure\Line;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Measure\WorkingLine;
 use Octavum\Core\Need\Block\LaySurface;
 use Octavum\Core\Piece\Instead;
 use Octavum\Core\Piece\Piece;
@@ -242,7 +242,7 @@ final class MakeEnoughTest extends TestCase
     {
         $make = $this->make([$this->panels(), $this->piece('Front facing', 600, 900, [Instead::Binding])], 2400, 2000);
         $lines = array_map(
-            static fn (Line $line): array => [$line->operation->value, (string) $line->label],
+            static fn (WorkingLine $line): array => [$line->operation->value, (string) $line->label],
             $make->working(...$make->chosen(['binding']))->lines,
         );
         self::assertSame(['−', 'Facings replaced by bias binding'], $lines[1]);

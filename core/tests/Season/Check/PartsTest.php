@@ -14,8 +14,8 @@ use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\LayMaker;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Measure\Line;
 use Octavum\Core\Measure\Unit;
+use Octavum\Core\Measure\WorkingLine;
 use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Unknown;
@@ -63,7 +63,7 @@ final class PartsTest extends TestCase
         self::assertInstanceOf(Need::class, $role->need);
         self::assertSame([2600, Way::ByArea, 15], [$role->need->amount->millimetres(), $role->need->way, $role->need->way->trust()]);
         $working = array_map(
-            static fn (Line $line): string => $line->label.' '.$line->figure->length->millimetres(),
+            static fn (WorkingLine $line): string => $line->label.' '.$line->figure->length->millimetres(),
             $role->need->working()->lines,
         );
         self::assertSame('What comes from elsewhere: 33 % of the area 800', $working[2]);
@@ -141,7 +141,7 @@ final class PartsTest extends TestCase
         $role = $this->role($this->project(new Part(PartKind::Sleeves, instead: ['Sleeve'], stated: Length::ofMetres('1'))));
         self::assertSame(2600, $role->amount()?->millimetres(), '1.60 m without its own, and a metre');
         self::assertContains('The sleeves, by your own figure', array_map(
-            static fn (Line $line): string => (string) $line->label,
+            static fn (WorkingLine $line): string => (string) $line->label,
             $role->working()->lines,
         ));
         self::assertSame([], $role->need instanceof Need ? $role->need->warnings : null);

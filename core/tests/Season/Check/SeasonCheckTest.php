@@ -18,11 +18,11 @@ use Octavum\Core\Fit\SizeChartReader;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Measure\Line;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Tape;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
+use Octavum\Core\Measure\WorkingLine;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
@@ -554,7 +554,7 @@ final class SeasonCheckTest extends TestCase
     private function lines(RoleAnswer $role): array
     {
         return array_map(
-            fn (Line $line): string => implode(
+            fn (WorkingLine $line): string => implode(
                 ' ',
                 array_filter(
                     [(string) $line->label, $line->operation->value, $this->write($line->figure), $line->source?->value],

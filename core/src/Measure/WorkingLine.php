@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Measure;
 
 /** One line of a working. */
-final readonly class Line
+final readonly class WorkingLine
 {
     public function __construct(
         public Sentence $label,
