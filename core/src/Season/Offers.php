@@ -37,7 +37,7 @@ final readonly class Offers
      * @param ?Structure            $onlyFor  the only one that will do
      * @param ?NeedRequest          $wanted   for what they are laid: its matching and alterations count; null for the pieces alone
      *
-     * @return list<Offer>
+     * @return list<ClothOffer>
      */
     public function of(
         array $pieces,
@@ -56,7 +56,7 @@ final readonly class Offers
             $laid = $this->block->quickly($pieces, $size, $surface);
             $need = null === $laid ? null : $wanted?->altered($laid) ?? $laid;
             if (null !== $need && !$free->isLessThan($need)) {
-                $found[] = new Offer($cloth, $cut, $free, $need, $width);
+                $found[] = new ClothOffer($cloth, $cut, $free, $need, $width);
             }
             if (\count($found) >= self::MOST) {
                 break;

@@ -36,7 +36,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Offer;
+use Octavum\Core\Season\ClothOffer;
 use Octavum\Core\Season\Offers;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\PieceAssigner;
@@ -91,7 +91,7 @@ final class PieceClothTest extends TestCase
         ]);
         self::assertSame([Verdict::Short, 'Sleeve'], [$of('Sleeve')->verdict, $of('Sleeve')->tooWide?->piece]);
         $offers = fn (Piece ...$wanted): array => array_map(
-            static fn (Offer $offer): string => $offer->cloth->name.' '.$offer->need->millimetres().' '.$offer->left()->millimetres(),
+            static fn (ClothOffer $offer): string => $offer->cloth->name.' '.$offer->need->millimetres().' '.$offer->left()->millimetres(),
             (new Offers(new Assumptions()))->of(
                 array_values($wanted),
                 '14',
@@ -292,7 +292,7 @@ final class PieceClothTest extends TestCase
         $cloths = [$this->cloth('Lawn', '0.50', '1.50'), $this->cloth('Poplin', '0.90', '1.50')];
 
         return array_map(
-            static fn (Offer $offer): string => $offer->cloth->name,
+            static fn (ClothOffer $offer): string => $offer->cloth->name,
             (new Offers(new Assumptions()))->of([$this->box('Yoke', 300, 500)], '14', $cloths, $promised, $onlyFor),
         );
     }

@@ -9,7 +9,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Measure\Length;
 
 /** A cut from which some pieces could come. */
-final readonly class Offer
+final readonly class ClothOffer
 {
     /**
      * @param Length $free  of it to cut from, after those who have it
