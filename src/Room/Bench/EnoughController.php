@@ -133,16 +133,16 @@ final class EnoughController extends AbstractController
             [] === $chosen ? $make->plain() : $make->amount(...$chosen),
             new GapBar($make->need->minus($make->free)->larger(Length::zero()), $bar),
             [] === $chosen && $make->isEnough(),
-            array_map(fn (Need $need): Offer => $this->offer($need, $case->cloth, $account), $toBuy),
+            array_map(fn (Need $need): CounterOffer => $this->offer($need, $case->cloth, $account), $toBuy),
         );
     }
 
-    private function offer(Need $need, Cloth $cloth, Account $account): Offer
+    private function offer(Need $need, Cloth $cloth, Account $account): CounterOffer
     {
         $settings = $this->settings->of($account);
         $ask = Ask::for($need, $cloth->shrinkage()->along, $settings->counter, $settings->assumptions);
 
-        return new Offer($ask, null === $cloth->pricePerMetre ? null : $ask->cost($cloth->pricePerMetre));
+        return new CounterOffer($ask, null === $cloth->pricePerMetre ? null : $ask->cost($cloth->pricePerMetre));
     }
 
     /**

@@ -12,10 +12,10 @@ use Octavum\Core\Remedy\Change;
 final readonly class EnoughPage
 {
     /**
-     * @param list<Change>         $chosen what is done
-     * @param ?Length              $need   with what is ticked; null when it does not go on the cloth that way
-     * @param bool                 $laid   it is enough as it is, laid out
-     * @param array<string, Offer> $toBuy  by the key of a change, and under none for all of it anew
+     * @param list<Change>                $chosen what is done
+     * @param ?Length                     $need   with what is ticked; null when it does not go on the cloth that way
+     * @param bool                        $laid   it is enough as it is, laid out
+     * @param array<string, CounterOffer> $toBuy  by the key of a change, and under none for all of it anew
      */
     public function __construct(
         public EnoughCase $case,

@@ -7,7 +7,7 @@ namespace Octavum\Room\Bench;
 use Octavum\Core\Shopping\Ask;
 
 /** What to ask for at a counter, and what it costs. */
-final readonly class Offer
+final readonly class CounterOffer
 {
     /** @param ?int $cost in the smallest coin; null where no price is known */
     public function __construct(public Ask $ask, public ?int $cost)
