@@ -170,7 +170,7 @@ final class MakeEnough
             if ([] === $waiting && !$alone && null !== $isUp && $isUp()) {
                 $waiting = [new Sentence('What goes with what')];
             }
-            $pairs[] = $alone || [] !== $waiting ? $one : $one->with((new Pairs($this))->partner($one, $tried));
+            $pairs[] = $alone || [] !== $waiting ? $one : $one->with((new ChangePairs($this))->partner($one, $tried));
         }
 
         return new Attempts($pairs, $waiting);

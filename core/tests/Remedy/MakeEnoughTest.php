@@ -13,10 +13,10 @@ use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Remedy\Change;
 use Octavum\Core\Remedy\ChangedLays;
+use Octavum\Core\Remedy\ChangePairs;
 use Octavum\Core\Remedy\Elsewhere;
 use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Remedy\MakeEnough;
-use Octavum\Core\Remedy\Pairs;
 use Octavum\Core\Remedy\Reshaping;
 use Octavum\Core\Remedy\Tried;
 use Octavum\Core\Shape\Outline;
@@ -38,7 +38,7 @@ final class MakeEnoughTest extends TestCase
         self::assertTrue($tried['binding']->closes);
         // 25 cm of each of the two panels: 1.90 m, which leaves the 10 cm that are wanted to spare
         self::assertArrayHasKey('shorter:25', $tried);
-        self::assertSame(['binding'], $this->keys((new Pairs($make))->least($make->tried()->tried)), 'nobody sees it');
+        self::assertSame(['binding'], $this->keys((new ChangePairs($make))->least($make->tried()->tried)), 'nobody sees it');
     }
 
     public function testTicksAddUpAsTheyAreLaidTogether(): void
@@ -54,7 +54,7 @@ final class MakeEnoughTest extends TestCase
         self::assertSame(300, (int) $tried['left out']->saves->millimetres());
         $both = $make->amount(...$make->chosen(['binding', 'left out']));
         self::assertSame(1800, (int) $both?->millimetres());
-        $least = (new Pairs($make))->least($make->tried()->tried);
+        $least = (new ChangePairs($make))->least($make->tried()->tried);
         self::assertSame(['binding', 'shorter:23'], $this->keys($least), 'two of them are not enough, but the hem closes it');
         self::assertSame(1640, (int) $make->amount(...$least)?->millimetres());
         self::assertSame('shorter:23', $tried['binding']->partner?->key);
@@ -91,7 +91,7 @@ final class MakeEnoughTest extends TestCase
         self::assertSame(3000, (int) $make->plain()->millimetres());
         // the block takes 1.80 m and, 15 cm shorter, 1.50 m: 3.00 × 150 / 180 = 2.50 m
         self::assertSame(2500, (int) $make->amount(...$make->chosen(['shorter:15']))?->millimetres());
-        self::assertSame(['shorter:15'], $this->keys((new Pairs($make))->least($make->tried()->tried)));
+        self::assertSame(['shorter:15'], $this->keys((new ChangePairs($make))->least($make->tried()->tried)));
         self::assertArrayNotHasKey('sleeveless', $this->byKey($make));
     }
 
@@ -101,7 +101,7 @@ final class MakeEnoughTest extends TestCase
         $make = $this->make([$this->piece('Gathered tier', 390, 600, quantity: 2)], 780, 600);
         $tried = $this->byKey($make);
         self::assertSame(390, (int) $tried['less full:17']->need->millimetres());
-        self::assertSame(['less full:17'], $this->keys((new Pairs($make))->least($make->tried()->tried)));
+        self::assertSame(['less full:17'], $this->keys((new ChangePairs($make))->least($make->tried()->tried)));
         self::assertSame([], $this->keys($make->chosen(['less full:0'])));
         $wide = $this->byKey($this->make([$this->piece('Gathered tier', 390, 800, quantity: 2)], 780, 600));
         self::assertSame([], array_keys($wide), 'even a quarter less does not lie beside the other');
@@ -130,7 +130,7 @@ final class MakeEnoughTest extends TestCase
     {
         $piece = new Piece('Front skirt', quantity: 2, shapes: [new Shape([], Outline::of([[0, 0], [900, 0], [900, 620], [0, 400]]))]);
         $make = $this->make([$piece], 1800, 1760);
-        $least = (new Pairs($make))->least($make->tried()->tried);
+        $least = (new ChangePairs($make))->least($make->tried()->tried);
         self::assertSame('shorter', $least[0]->kind);
         $tried = array_column(array_column($make->tried()->tried, 'change'), 'kind');
         self::assertLessThan(array_search('less full', [...$tried, 'less full'], true), array_search('shorter', $tried, true));
@@ -148,7 +148,7 @@ final class MakeEnoughTest extends TestCase
     {
         $make = $this->make([$this->panels()], 2600, 2000);
         self::assertTrue($make->isEnough());
-        self::assertSame([], (new Pairs($make))->least($make->tried()->tried));
+        self::assertSame([], (new ChangePairs($make))->least($make->tried()->tried));
     }
 
     public function testNonsenseIsNotChosen(): void

@@ -16,7 +16,7 @@ use Octavum\Core\Need\Verdict;
 use Octavum\Core\Need\Way;
 use Octavum\Core\Remedy\Attempts;
 use Octavum\Core\Remedy\Change;
-use Octavum\Core\Remedy\Pairs;
+use Octavum\Core\Remedy\ChangePairs;
 use Octavum\Core\Shopping\Ask;
 use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
@@ -55,7 +55,7 @@ final class EnoughController extends AbstractController
         $keys = $this->keys($request->query->all());
         // what goes with what is said while nothing is ticked yet
         $attempts = $case->make->tried($up, !$least && [] === $keys);
-        $chosen = $least ? (new Pairs($case->make))->least($attempts->tried) : $case->make->chosen($keys);
+        $chosen = $least ? (new ChangePairs($case->make))->least($attempts->tried) : $case->make->chosen($keys);
         $page = $this->page($case, $attempts, $chosen, $account);
         $this->maker->remember($case->make);
 

@@ -9,7 +9,7 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Match\Fitting;
 use Octavum\Core\Need\CuttingCloth;
-use Octavum\Core\Remedy\Pairs;
+use Octavum\Core\Remedy\ChangePairs;
 use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Reservation;
 use Octavum\Store\Library;
@@ -55,7 +55,7 @@ final class LeastController extends AbstractController
         if (null === $make) {
             return new Response('');
         }
-        $least = (new Pairs($make))->least($make->tried(paired: false)->tried);
+        $least = (new ChangePairs($make))->least($make->tried(paired: false)->tried);
         $maker->remember($make);
 
         return $this->render('bench/_least.html.twig', ['make' => $make, 'least' => $least]);

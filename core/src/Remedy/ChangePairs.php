@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Remedy;
 
 /** Which changes are enough together, the least seen of them; of what was tried alone. */
-final readonly class Pairs
+final readonly class ChangePairs
 {
     /** Pairs that are tried, those of least harm first; and so many others with each change. */
     private const PAIRS = 12;
