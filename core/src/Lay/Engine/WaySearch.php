@@ -79,7 +79,7 @@ final class WaySearch
         $squeezes = $this->second && \count($this->way->items) > 1;
         $until = $squeezes ? 1 - ($alone ? self::START : self::START_ON_SEVERAL) : 0.0;
         $start = fn (): float => (($this->left)() - $until) / (1 - $until);
-        $paired = (new Pairs($this->row, $this->gap))->of($this->way->items, $start);
+        $paired = (new PiecePairs($this->row, $this->gap))->of($this->way->items, $start);
         $search = $this->search($this->seed, $this->left);
         [$spots, $unplaced] = $this->ordered($search, $paired, $start);
         if ($until > 0 && [] === $unplaced) {

@@ -16,7 +16,7 @@ use Octavum\Core\Shape\Outline;
  *
  * @internal
  */
-final readonly class Pairs
+final readonly class PiecePairs
 {
     /** Ways of a pair that are kept, those that waste least. */
     private const KEPT = 4;
