@@ -19,14 +19,14 @@ final readonly class PartsReader
      * @param list<string> $lines
      * @param Unit         $usual of figures without a unit
      *
-     * @return list<Part>
+     * @return list<ApartPiece>
      *
      * @throws Unreadable that names the line
      */
     public function read(array $lines, Unit $usual): array
     {
-        $parts = array_map(fn (string $line): Part => $this->part($line, $usual), $lines);
-        $count = array_sum(array_map(static fn (Part $part): int => $part->count, $parts));
+        $parts = array_map(fn (string $line): ApartPiece => $this->part($line, $usual), $lines);
+        $count = array_sum(array_map(static fn (ApartPiece $part): int => $part->count, $parts));
 
         return $count <= self::MOST
             ? $parts
@@ -36,7 +36,7 @@ final readonly class PartsReader
             );
     }
 
-    private function part(string $line, Unit $usual): Part
+    private function part(string $line, Unit $usual): ApartPiece
     {
         $pattern =
             '~^(?:(?<count>\d{1,2})\s+(?=\D))?(?<name>.*?)[\s:,]*(?<length>'
@@ -59,6 +59,6 @@ final readonly class PartsReader
         }
         $width = Cut::ownWidth(Length::parse($found['width'], $usual));
 
-        return new Part(mb_substr(trim($found['name']), 0, 50), $count, Cut::ownLength(Length::parse($length, $usual)), $width);
+        return new ApartPiece(mb_substr(trim($found['name']), 0, 50), $count, Cut::ownLength(Length::parse($length, $usual)), $width);
     }
 }

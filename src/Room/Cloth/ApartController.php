@@ -10,7 +10,7 @@ use Octavum\Core\Cloth\Conservation;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
-use Octavum\Core\Haul\Part;
+use Octavum\Core\Haul\ApartPiece;
 use Octavum\Core\Haul\PartsReader;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
@@ -70,7 +70,7 @@ final class ApartController extends AbstractController
             return $this->make($parts, $cloth, $today, $entry->boolean('washed'), $came);
         };
         $here = $this->generateUrl('cloth', ['id' => $id]);
-        $count = array_sum(array_map(static fn (Part $part): int => $part->count, $parts));
+        $count = array_sum(array_map(static fn (ApartPiece $part): int => $part->count, $parts));
         $this->changes->commit(null === $whole ? [] : [$whole], $make, new Notice(
             '{count, plural, one {One piece} other {# pieces}} of {cloth}, each a cut of its own.',
             ['count' => (string) $count, 'cloth' => $cloth->name],
@@ -91,7 +91,7 @@ final class ApartController extends AbstractController
     }
 
     /**
-     * @param list<Part> $parts
+     * @param list<ApartPiece> $parts
      *
      * @throws Unreadable when the whole is no longer here, or smaller than its pieces
      */
@@ -103,14 +103,14 @@ final class ApartController extends AbstractController
         }
         $cloth = $this->mapper->cloth($whole->cloth, $this->settings->of($account)->assumptions);
         (new Conservation($cloth, $cut, $cut->length))->checkAll(array_merge(...array_map(
-            static fn (Part $part): array => array_fill(0, $part->count, [$part->length, $part->width]),
+            static fn (ApartPiece $part): array => array_fill(0, $part->count, [$part->length, $part->width]),
             $parts,
         )));
     }
 
     /**
-     * @param list<Part> $parts
-     * @param LedgerKind $came  as what they came into the stash
+     * @param list<ApartPiece> $parts
+     * @param LedgerKind       $came  as what they came into the stash
      *
      * @return list<CutRecord>
      */
