@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Console;
 
 use Octavum\Core\Lay\Grain;
-use Octavum\Core\Lay\Piece;
+use Octavum\Core\Lay\LayPiece;
 use Octavum\Core\Lay\Repeat;
 use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
@@ -57,7 +57,7 @@ final readonly class LaySet
     private function onRepeat(Request $request, float $repeat, ?array $at): Request
     {
         $pieces = array_map(
-            static fn (Piece $piece): Piece => new Piece(
+            static fn (LayPiece $piece): LayPiece => new LayPiece(
                 $piece->id,
                 $piece->outline,
                 $piece->quantity,
@@ -77,7 +77,7 @@ final readonly class LaySet
     {
         $request = static fn (Outline $outline, int $quantity, float $width): Request => new Request(
             [new Sheet('cloth', $width, null)],
-            [new Piece('panel', $outline, $quantity)],
+            [new LayPiece('panel', $outline, $quantity)],
             seconds: $seconds,
         );
         $flared = Outline::of([[0.0, 100.0], [700.0, 0.0], [700.0, 350.0], [0.0, 250.0]]);
@@ -114,7 +114,7 @@ final readonly class LaySet
         $pieces = [];
         foreach ($boards as $i => $board) {
             $outline = Outline::of($board)->atOrigin();
-            $pieces[] = new Piece('board '.($i + 1), null === $step ? $outline : self::rounded($outline, $step));
+            $pieces[] = new LayPiece('board '.($i + 1), null === $step ? $outline : self::rounded($outline, $step));
         }
 
         return new Request([new Sheet('cloth', 1400, null)], $pieces, seconds: $seconds, seed: $seed);
@@ -201,7 +201,7 @@ final readonly class LaySet
             array_splice($boards, $i, 1, $parts);
         }
         $pieces = array_map(
-            static fn (int $i): Piece => new Piece('board '.($i + 1), Outline::rectangle($boards[$i][0], $boards[$i][1])),
+            static fn (int $i): LayPiece => new LayPiece('board '.($i + 1), Outline::rectangle($boards[$i][0], $boards[$i][1])),
             array_keys($boards),
         );
 
@@ -217,7 +217,7 @@ final readonly class LaySet
             bool $pair = false,
             bool $onFold = false,
             Grain $grain = Grain::Along,
-        ): Piece => new Piece($id, self::graded($points, $grade), $quantity, $pair, $onFold, $grain);
+        ): LayPiece => new LayPiece($id, self::graded($points, $grade), $quantity, $pair, $onFold, $grain);
         $box = static fn (float $length, float $wide): array => [[0.0, 0.0], [$length, 0.0], [$length, $wide], [0.0, $wide]];
         $front = [[0.0, 0.0], [620.0, 0.0], [690.0, 90.0], [720.0, 170.0], [660.0, 200.0], [560.0, 190.0], [480.0, 260.0], [0.0, 290.0]];
         $back = [[0.0, 0.0], [700.0, 0.0], [720.0, 80.0], [690.0, 200.0], [560.0, 200.0], [480.0, 260.0], [0.0, 280.0]];
@@ -334,7 +334,7 @@ final readonly class LaySet
         $sets['mixed'] = [
             ...\array_slice($sets['trousers'], 0, 3),
             ...array_map(
-                static fn (Piece $p): Piece => new Piece('child '.$p->id, $p->outline, $p->quantity, $p->pair, $p->onFold, $p->grain),
+                static fn (LayPiece $p): LayPiece => new LayPiece('child '.$p->id, $p->outline, $p->quantity, $p->pair, $p->onFold, $p->grain),
                 $sets['child’s dress'],
             ),
         ];

@@ -6,7 +6,7 @@ namespace Octavum\Document;
 
 use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Grain;
-use Octavum\Core\Lay\Piece;
+use Octavum\Core\Lay\LayPiece;
 use Octavum\Core\Lay\Repeat;
 use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
@@ -52,11 +52,11 @@ final readonly class LayoutReader
         if ([] === $pieces) {
             $node->at('pieces')->fault('At least one piece is expected here.');
         }
-        $copies = array_sum(array_map(static fn (Piece $piece): int => $piece->quantity, $pieces));
+        $copies = array_sum(array_map(static fn (LayPiece $piece): int => $piece->quantity, $pieces));
         if ($copies > self::MOST_PIECES) {
             $node->at('pieces')->fault('These are {count} copies together; {most} can be laid.', count: $copies, most: self::MOST_PIECES);
         }
-        $corners = array_sum(array_map(static fn (Piece $piece): int => \count($piece->outline->points), $pieces));
+        $corners = array_sum(array_map(static fn (LayPiece $piece): int => \count($piece->outline->points), $pieces));
         if ($corners > self::MOST_CORNERS) {
             $node
                 ->at('pieces')
@@ -104,7 +104,7 @@ final readonly class LayoutReader
     /**
      * @param list<string> $cuts
      *
-     * @return list<Piece>
+     * @return list<LayPiece>
      */
     private function pieces(Node $list, array $cuts): array
     {
@@ -129,7 +129,7 @@ final readonly class LayoutReader
             if ($onFold && null !== $outline) {
                 $this->foldable($outline, $node->at('outline'));
             }
-            $pieces['#'.$id] = new Piece(
+            $pieces['#'.$id] = new LayPiece(
                 $id,
                 $outline ?? Outline::rectangle(1, 1),
                 $quantity,

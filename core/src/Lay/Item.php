@@ -22,7 +22,7 @@ final readonly class Item
      * @param list<Variant> $all      ways it may lie when it is not held to fewer
      */
     public function __construct(
-        public Piece $piece,
+        public LayPiece $piece,
         public int $copy,
         public int $layers,
         public bool $onFold,

@@ -196,7 +196,7 @@ final readonly class LayMaker
                 }
             }
         }
-        $needed = array_filter(array_map(static fn (Piece $piece): ?string => $piece->cut, $request->pieces), \is_string(...));
+        $needed = array_filter(array_map(static fn (LayPiece $piece): ?string => $piece->cut, $request->pieces), \is_string(...));
         $area = $request->area();
         $choices = array_filter(
             $choices,
@@ -409,7 +409,7 @@ final readonly class LayMaker
 
     private function row(Request $request): float
     {
-        $copies = array_sum(array_map(static fn (Piece $piece): int => $piece->quantity, $request->pieces));
+        $copies = array_sum(array_map(static fn (LayPiece $piece): int => $piece->quantity, $request->pieces));
         foreach (self::ROWS as $most => $row) {
             if ($copies <= $most) {
                 return $row;

@@ -16,7 +16,7 @@ final readonly class Placement
      * @param Outline $outline in the cloth's coordinates, its points in the order of the request
      */
     public function __construct(
-        public Piece $piece,
+        public LayPiece $piece,
         public int $copy,
         public string $sheet,
         public int $turn,

@@ -8,13 +8,13 @@ namespace Octavum\Core\Lay;
 final readonly class Request
 {
     /**
-     * @param non-empty-list<Sheet> $sheets
-     * @param non-empty-list<Piece> $pieces
-     * @param float                 $gap     free space between pieces
-     * @param bool                  $oneWay  the top of every piece points the same way
-     * @param non-empty-list<Fold>  $folds   to consider; the best one wins
-     * @param float                 $seconds to search
-     * @param list<Placement>       $fixed   lie where they are, in the first of the folds; only the rest is laid
+     * @param non-empty-list<Sheet>    $sheets
+     * @param non-empty-list<LayPiece> $pieces
+     * @param float                    $gap     free space between pieces
+     * @param bool                     $oneWay  the top of every piece points the same way
+     * @param non-empty-list<Fold>     $folds   to consider; the best one wins
+     * @param float                    $seconds to search
+     * @param list<Placement>          $fixed   lie where they are, in the first of the folds; only the rest is laid
      */
     public function __construct(
         public array $sheets,
@@ -30,6 +30,6 @@ final readonly class Request
 
     public function area(): float
     {
-        return array_sum(array_map(static fn (Piece $piece): float => $piece->quantity * $piece->flat()->area(), $this->pieces));
+        return array_sum(array_map(static fn (LayPiece $piece): float => $piece->quantity * $piece->flat()->area(), $this->pieces));
     }
 }

@@ -177,7 +177,7 @@ final readonly class Ways
     }
 
     /**
-     * @param list<Piece> $pieces
+     * @param list<LayPiece> $pieces
      *
      * @return list<Item> a copy each
      */
@@ -196,7 +196,7 @@ final readonly class Ways
     }
 
     /** @return list<Item>|string or why the piece cannot be cut from two layers */
-    private function doubles(Piece $piece, Request $request, bool $crosswise): array|string
+    private function doubles(LayPiece $piece, Request $request, bool $crosswise): array|string
     {
         if ($piece->onFold && !$crosswise) {
             if (Grain::Along !== $piece->grain && Grain::Either !== $piece->grain) {
@@ -234,7 +234,7 @@ final readonly class Ways
      *
      * @return list<Variant> no two of the same shape
      */
-    private function variants(Outline $outline, Piece $piece, Request $request, array $sides): array
+    private function variants(Outline $outline, LayPiece $piece, Request $request, array $sides): array
     {
         $variants = [];
         foreach ($sides as $flipped) {
@@ -252,7 +252,7 @@ final readonly class Ways
         return array_values($variants);
     }
 
-    private function variant(Outline $outline, Piece $piece, Request $request, int $turn, bool $flipped): Variant
+    private function variant(Outline $outline, LayPiece $piece, Request $request, int $turn, bool $flipped): Variant
     {
         $lies = static fn (Outline $o): Outline => ($flipped ? $o->flipped() : $o)->turned($turn);
         $placed = $lies($outline);
@@ -275,8 +275,8 @@ final readonly class Ways
     public function phases(Request $request): array
     {
         $phases = ['0 0' => [0.0, 0.0]];
-        $pieces = array_filter($request->pieces, static fn (Piece $piece): bool => true === $piece->match?->isFree());
-        usort($pieces, static fn (Piece $a, Piece $b): int => $b->flat()->area() <=> $a->flat()->area());
+        $pieces = array_filter($request->pieces, static fn (LayPiece $piece): bool => true === $piece->match?->isFree());
+        usort($pieces, static fn (LayPiece $a, LayPiece $b): int => $b->flat()->area() <=> $a->flat()->area());
         foreach ([] === $request->fixed ? $this->single($request, $pieces) : [] as $item) {
             foreach ($item->variants as $variant) {
                 $match = $variant->match;
@@ -289,7 +289,7 @@ final readonly class Ways
             }
         }
 
-        $steps = array_map(static fn (Piece $piece): float => max($piece->match->length ?? 0.0, $piece->match->width ?? 0.0), $pieces);
+        $steps = array_map(static fn (LayPiece $piece): float => max($piece->match->length ?? 0.0, $piece->match->width ?? 0.0), $pieces);
         $most = (int) (max([0.0, ...$steps]) / self::APART);
 
         return \array_slice(array_values($phases), 0, max(1, min(self::PHASES, $most)));

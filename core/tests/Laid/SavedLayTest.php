@@ -24,7 +24,7 @@ use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Hand;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
-use Octavum\Core\Lay\Piece as LayPiece;
+use Octavum\Core\Lay\LayPiece;
 use Octavum\Core\Lay\Status;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;

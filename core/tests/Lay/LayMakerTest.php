@@ -10,7 +10,7 @@ use Octavum\Core\Lay\Grain;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
-use Octavum\Core\Lay\Piece;
+use Octavum\Core\Lay\LayPiece;
 use Octavum\Core\Lay\Placement;
 use Octavum\Core\Lay\Repeat;
 use Octavum\Core\Lay\Request;
@@ -96,7 +96,7 @@ final class LayMakerTest extends TestCase
         $boards = [[700.0, 500.0], [700.0, 900.0], [1300.0, 350.0], [600.0, 1050.0], [700.0, 250.0], [700.0, 800.0]];
         $request = new Request(
             [new Sheet('c', 1400, null)],
-            array_map(static fn (int $i): Piece => new Piece('board '.$i, Outline::rectangle(...$boards[$i])), array_keys($boards)),
+            array_map(static fn (int $i): LayPiece => new LayPiece('board '.$i, Outline::rectangle(...$boards[$i])), array_keys($boards)),
         );
         $lay = $this->make($request, 300);
         self::assertSame(2000.0, $lay->used['c']);
@@ -138,7 +138,7 @@ final class LayMakerTest extends TestCase
 
     public function testCrosswiseIsRefusedForOneWayClothWithTheReason(): void
     {
-        $pair = new Piece('front', Outline::rectangle(500, 600), 2, true);
+        $pair = new LayPiece('front', Outline::rectangle(500, 600), 2, true);
         $request = new Request([new Sheet('c', 700, null)], [$pair], oneWay: true, folds: [Fold::Crosswise, Fold::Flat]);
         $lay = $this->make($request, 50);
         self::assertStringContainsString('one-way', (string) $lay->folds['crosswise']);
@@ -151,7 +151,7 @@ final class LayMakerTest extends TestCase
     {
         $request = new Request(
             [new Sheet('c', 1400, null)],
-            [new Piece('front', Outline::rectangle(500, 300), 2, true), new Piece('pocket', Outline::rectangle(150, 140))],
+            [new LayPiece('front', Outline::rectangle(500, 300), 2, true), new LayPiece('pocket', Outline::rectangle(150, 140))],
             folds: [Fold::Lengthwise, Fold::Part],
         );
         $lay = $this->make($request, 60);
@@ -163,7 +163,7 @@ final class LayMakerTest extends TestCase
 
     public function testOneWayClothTakesMoreWhereTurningWouldNestPieces(): void
     {
-        $wedge = new Piece('gore', Outline::of([[0.0, 0.0], [800.0, 130.0], [800.0, 170.0], [0.0, 300.0]]), 8);
+        $wedge = new LayPiece('gore', Outline::of([[0.0, 0.0], [800.0, 130.0], [800.0, 170.0], [0.0, 300.0]]), 8);
         $both = fn (bool $oneWay): float => $this->make(new Request([new Sheet('c', 700, null)], [$wedge], oneWay: $oneWay), 80)->used['c'];
         self::assertLessThan($both(true), $both(false));
     }
@@ -172,9 +172,9 @@ final class LayMakerTest extends TestCase
     {
         $cuts = [new Sheet('long', 1440, 1800), new Sheet('short', 1440, 1650)];
         $pieces = [
-            new Piece('pinafore', Outline::rectangle(1100, 620), 2),
-            new Piece('vest', Outline::rectangle(600, 500), 4),
-            new Piece('skirt', Outline::rectangle(560, 1300), 1),
+            new LayPiece('pinafore', Outline::rectangle(1100, 620), 2),
+            new LayPiece('vest', Outline::rectangle(600, 500), 4),
+            new LayPiece('skirt', Outline::rectangle(560, 1300), 1),
         ];
         $lay = $this->make(new Request($cuts, $pieces), 200);
         self::assertSame(Status::Placed, $lay->status);
@@ -182,21 +182,21 @@ final class LayMakerTest extends TestCase
             ['long', 'short'],
             array_values(array_unique(array_map(static fn (Placement $placement): string => $placement->sheet, $lay->placements))),
         );
-        $one = $this->make(new Request($cuts, [new Piece('skirt', Outline::rectangle(560, 1300), 2)]), 50);
+        $one = $this->make(new Request($cuts, [new LayPiece('skirt', Outline::rectangle(560, 1300), 2)]), 50);
         self::assertContains(0.0, $one->used, 'as few cuts as possible');
     }
 
     public function testWhatDoesNotFitIsNamed(): void
     {
-        $lay = $this->make(new Request([new Sheet('c', 1000, 1000)], [new Piece('big', Outline::rectangle(900, 900), 2)]), 30);
+        $lay = $this->make(new Request([new Sheet('c', 1000, 1000)], [new LayPiece('big', Outline::rectangle(900, 900), 2)]), 30);
         self::assertSame([Status::Short, 1, ['big']], [$lay->status, \count($lay->placements), array_column($lay->unplaced, 'piece')]);
-        $lay = $this->make(new Request([new Sheet('c', 1000, null)], [new Piece('wide', Outline::rectangle(300, 1001))]), 30);
+        $lay = $this->make(new Request([new Sheet('c', 1000, null)], [new LayPiece('wide', Outline::rectangle(300, 1001))]), 30);
         self::assertSame(Status::Impossible, $lay->status);
         self::assertStringContainsString('piece wide', $lay->unplaced[0]['reason']);
         self::assertSame(
             Status::Placed,
             $this->make(
-                new Request([new Sheet('c', 1000, null)], [new Piece('wide', Outline::rectangle(300, 1001), grain: Grain::Either)]),
+                new Request([new Sheet('c', 1000, null)], [new LayPiece('wide', Outline::rectangle(300, 1001), grain: Grain::Either)]),
                 30,
             )->status,
         );
@@ -215,7 +215,7 @@ final class LayMakerTest extends TestCase
     {
         $sheet = new Sheet('s', 100, 300, bites: [[0, 0, 30, 100], [50, 0, 10, 100]]);
         $leaf = Outline::of([[0.0, 0.0], [15.0, 0.0], [15.0, 60.0], [10.0, 100.0], [0.0, 100.0]]);
-        $piece = new Piece('leaf', $leaf, match: new Repeat(40, 0, 0, 0, [0.0, 0.0]));
+        $piece = new LayPiece('leaf', $leaf, match: new Repeat(40, 0, 0, 0, [0.0, 0.0]));
         $lay = $this->make(new Request([$sheet], [$piece], oneWay: true), 20, false);
         self::assertSame([], $lay->unplaced);
         self::assertSame(80.0, $lay->placements[0]->outline->left);
@@ -224,7 +224,7 @@ final class LayMakerTest extends TestCase
     /** Three panels have one order: it is laid once, however long is searched. */
     public function testAnOrderOfFewPiecesIsLaidOnce(): void
     {
-        $panel = new Piece('panel', Outline::rectangle(700, 600), 3, match: new Repeat(230, 0, 0, 0));
+        $panel = new LayPiece('panel', Outline::rectangle(700, 600), 3, match: new Repeat(230, 0, 0, 0));
         $lay = $this->make(new Request([new Sheet('s', 1380, null)], [$panel]), 4000, false);
         self::assertSame(920.0 + 700, $lay->used['s']);
         self::assertLessThan(30, $lay->evaluated);
@@ -235,14 +235,14 @@ final class LayMakerTest extends TestCase
     {
         return $this->make(new Request(
             [new Sheet('c', 700, null)],
-            [new Piece('panel', Outline::rectangle(700, 600), $copies, match: new Repeat(230, 0, 700, 0, $at))],
+            [new LayPiece('panel', Outline::rectangle(700, 600), $copies, match: new Repeat(230, 0, 700, 0, $at))],
             oneWay: true,
         ), 60)->used['c'];
     }
 
     public function testWhatIsMatchedLiesTurnedOnlyWhereThePrintIsTheSameSo(): void
     {
-        $piece = static fn (bool $alike): Piece => new Piece(
+        $piece = static fn (bool $alike): LayPiece => new LayPiece(
             'flare',
             Outline::of([[0, 150], [600, 0], [600, 400], [0, 250]]),
             2,
@@ -263,7 +263,7 @@ final class LayMakerTest extends TestCase
         $lay = $this->make(
             new Request(
                 [new Sheet('a', 1000, 1000), new Sheet('b', 1000, 1000)],
-                [new Piece('cuff', Outline::rectangle(100, 100), cut: 'b')],
+                [new LayPiece('cuff', Outline::rectangle(100, 100), cut: 'b')],
             ),
             30,
         );
@@ -274,7 +274,7 @@ final class LayMakerTest extends TestCase
     {
         $request = new Request(
             [new Sheet('c', 700, null)],
-            [new Piece('panel', Outline::rectangle(300, 330), 4, match: new Repeat(80, 0, 10, 0))],
+            [new LayPiece('panel', Outline::rectangle(300, 330), 4, match: new Repeat(80, 0, 10, 0))],
             gap: 12,
         );
         $lay = $this->make($request, 60);
@@ -297,7 +297,7 @@ final class LayMakerTest extends TestCase
 
     public function testTheLargestFreeRectanglesAreNamed(): void
     {
-        $lay = $this->make(new Request([new Sheet('c', 1000, 2000)], [new Piece('square', Outline::rectangle(500, 500))]), 30);
+        $lay = $this->make(new Request([new Sheet('c', 1000, 2000)], [new LayPiece('square', Outline::rectangle(500, 500))]), 30);
         self::assertSame(['cut' => 'c', 'x' => 500.0, 'y' => 0.0, 'length' => 1500.0, 'width' => 1000.0], $lay->leftovers[0]);
         self::assertSame(['cut' => 'c', 'x' => 0.0, 'y' => 500.0, 'length' => 500.0, 'width' => 500.0], $lay->leftovers[1]);
     }
@@ -307,8 +307,8 @@ final class LayMakerTest extends TestCase
         $request = new Request(
             [new Sheet('c', 1000, 2000)],
             [
-                new Piece('front', Outline::of([[0.0, 0.0], [400.0, 0.0], [300.0, 200.0], [0.0, 200.0]]), 2, true),
-                new Piece('back', Outline::rectangle(300, 300)),
+                new LayPiece('front', Outline::of([[0.0, 0.0], [400.0, 0.0], [300.0, 200.0], [0.0, 200.0]]), 2, true),
+                new LayPiece('back', Outline::rectangle(300, 300)),
             ],
         );
         $lay = $this->make($request, 120);
@@ -372,7 +372,7 @@ final class LayMakerTest extends TestCase
     {
         return new Request(
             [new Sheet('c', max($width, 620), null)],
-            [new Piece('front', Outline::of(self::TEE), 1, false, $onFold), new Piece('back', Outline::of(self::TEE), 1, false, $onFold)],
+            [new LayPiece('front', Outline::of(self::TEE), 1, false, $onFold), new LayPiece('back', Outline::of(self::TEE), 1, false, $onFold)],
             folds: $folds,
         );
     }
@@ -380,12 +380,12 @@ final class LayMakerTest extends TestCase
     private function random(): Request
     {
         $width = (float) mt_rand(600, 1600);
-        $pieces = array_map(static function (int $i) use ($width): Piece {
+        $pieces = array_map(static function (int $i) use ($width): LayPiece {
             $onFold = 0 === mt_rand(0, 4);
             $pair = !$onFold && 0 === mt_rand(0, 2);
             $outline = $onFold ? self::half(mt_rand(3, 8), $width / 4 - 5) : OutlineTest::star(mt_rand(3, 9));
 
-            return new Piece(
+            return new LayPiece(
                 'piece '.$i,
                 $outline,
                 $pair ? 2 * mt_rand(1, 2) : mt_rand(1, 3),
@@ -469,7 +469,7 @@ final class LayMakerTest extends TestCase
     public function testPanelsLieHeadToTailAndOnAsFewCutsAsWillDo(array $points, int $quantity, array $sheets, array $used): void
     {
         $outline = Outline::of(array_map(static fn (array $p): array => [(float) $p[0], (float) $p[1]], $points));
-        $request = new Request($sheets, [new Piece('panel', $outline, $quantity)], seconds: 0.6);
+        $request = new Request($sheets, [new LayPiece('panel', $outline, $quantity)], seconds: 0.6);
         $start = microtime(true);
         $lay = (new LayMaker())->make($request, static fn (): float => microtime(true) - $start);
         self::assertSame([], (new Judge())->faults($request, $lay));
@@ -501,7 +501,7 @@ final class LayMakerTest extends TestCase
     {
         $request = new Request(
             [new Sheet('c', 1000, 1000)],
-            [new Piece('panel', Outline::rectangle(300, 200), 2)],
+            [new LayPiece('panel', Outline::rectangle(300, 200), 2)],
             oneWay: true,
             folds: [Fold::Crosswise],
             seconds: 0.2,
@@ -516,14 +516,14 @@ final class LayMakerTest extends TestCase
     #[DataProvider('engines')]
     public function testAPieceIsLaidToTheFiguresOfThePrint(bool $second): void
     {
-        $at = static fn (string $id, float $length, float $width, float $x, float $y): Piece => new Piece(
+        $at = static fn (string $id, float $length, float $width, float $x, float $y): LayPiece => new LayPiece(
             $id,
             Outline::of([[0, 0], [$length, 0], [$length, $width], [60, $width * 0.6]]),
             2,
             true,
             match: new Repeat(320, 270, $x, $y, [130, 55]),
         );
-        $pieces = [$at('front', 600, 500, 300, 250), $at('back', 700, 420, 310, 200), new Piece('facing', Outline::rectangle(300, 200), 6)];
+        $pieces = [$at('front', 600, 500, 300, 250), $at('back', 700, 420, 310, 200), new LayPiece('facing', Outline::rectangle(300, 200), 6)];
         $request = new Request([new Sheet('c', 1400, 4000)], $pieces, folds: [Fold::Flat, Fold::Lengthwise]);
         $lay = $this->make($request, 400, $second);
         self::assertSame([Status::Placed, []], [$lay->status, (new Judge())->faults($request, $lay)]);
@@ -559,9 +559,9 @@ final class LayMakerTest extends TestCase
     #[DataProvider('engines')]
     public function testAPieceLiesWithItsLowerEndAtTheEdge(bool $second): void
     {
-        $skirt = new Piece('skirt', Outline::of([[0, 150], [800, 0], [800, 700], [0, 550]]), 2, edge: 0.0);
-        $band = new Piece('band', Outline::rectangle(60, 900), 2, edge: 35.0);
-        $pieces = [$skirt, $band, new Piece('front', Outline::rectangle(500, 300), 4, true)];
+        $skirt = new LayPiece('skirt', Outline::of([[0, 150], [800, 0], [800, 700], [0, 550]]), 2, edge: 0.0);
+        $band = new LayPiece('band', Outline::rectangle(60, 900), 2, edge: 35.0);
+        $pieces = [$skirt, $band, new LayPiece('front', Outline::rectangle(500, 300), 4, true)];
         $request = new Request([new Sheet('c', 1400, 4000)], $pieces, folds: Fold::cases());
         $lay = $this->make($request, 400, $second);
         self::assertSame([Status::Placed, []], [$lay->status, (new Judge())->faults($request, $lay)]);
@@ -585,7 +585,7 @@ final class LayMakerTest extends TestCase
 
     public function testAMatchedPieceOnTheFoldIsMatchedEitherWayUp(): void
     {
-        $piece = static fn (string $id, float $length, float $width, float $from): Piece => new Piece(
+        $piece = static fn (string $id, float $length, float $width, float $from): LayPiece => new LayPiece(
             $id,
             Outline::of([[$from, 0], [$length, 0], [$length, $width], [60, $width * 0.6]]),
             2,
@@ -601,7 +601,7 @@ final class LayMakerTest extends TestCase
 
     public function testWhatIsLockedSaysWhereTheRepeatBegins(): void
     {
-        $piece = new Piece('panel', Outline::rectangle(300, 330), 4, match: new Repeat(80, 0, 10, 0));
+        $piece = new LayPiece('panel', Outline::rectangle(300, 330), 4, match: new Repeat(80, 0, 10, 0));
         $sheets = [new Sheet('c', 700, null)];
         $locked = new Placement($piece, 1, 'c', 0, false, 1, 37.0, 0.0, $piece->outline->moved(37, 0));
         $request = new Request($sheets, [$piece], seconds: 0.2, fixed: [$locked]);

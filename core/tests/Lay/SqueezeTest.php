@@ -21,7 +21,7 @@ use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lane;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
-use Octavum\Core\Lay\Piece;
+use Octavum\Core\Lay\LayPiece;
 use Octavum\Core\Lay\Placement;
 use Octavum\Core\Lay\Repeat;
 use Octavum\Core\Lay\Request;
@@ -66,8 +66,8 @@ final class SqueezeTest extends TestCase
     public function testAPieceGoesToTheCutWhereThereIsRoom(): void
     {
         $request = new Request([new Sheet('a', 700, 1000), new Sheet('b', 700, 1000)], [
-            new Piece('long', Outline::rectangle(600, 300)),
-            new Piece('short', Outline::rectangle(300, 300)),
+            new LayPiece('long', Outline::rectangle(600, 300)),
+            new LayPiece('short', Outline::rectangle(300, 300)),
         ]);
         $way = (new Ways(10))->of($request, Fold::Flat);
         $lanes = [] === $way->lanes ? self::fail('It is laid on two.') : $way->lanes;
@@ -85,7 +85,7 @@ final class SqueezeTest extends TestCase
         });
         self::assertEquals(['a' => 600, 'b' => 0], (new Cost($way))->used($laid));
         self::assertGreaterThan(0, $heard);
-        $bound = new Request($request->sheets, [new Piece('long', Outline::rectangle(600, 300), cut: 'a'), $request->pieces[1]]);
+        $bound = new Request($request->sheets, [new LayPiece('long', Outline::rectangle(600, 300), cut: 'a'), $request->pieces[1]]);
         $items = (new Ways(10))->of($bound, Fold::Flat)->items;
         self::assertFalse(SqueezeCuts::suits($lanes, [new Spot($items[0], $items[0]->variants[0], 0, 0, 0)]));
     }
@@ -102,7 +102,7 @@ final class SqueezeTest extends TestCase
     /** Four pieces that were one rectangle, 1000 by 600, come together again whichever way they are given. */
     public function testWhatWasSawnApartGoesTogetherAgain(): void
     {
-        $pieces = array_map(static fn (array $points, int $i): Piece => new Piece(
+        $pieces = array_map(static fn (array $points, int $i): LayPiece => new LayPiece(
             'p'.$i,
             Outline::of($points)->turned(0 === $i % 2 ? 0 : 180)->atOrigin(),
         ), [
@@ -134,7 +134,7 @@ final class SqueezeTest extends TestCase
      */
     public function testWhatFitsNearlyGoesTogetherAgain(): void
     {
-        $pieces = array_map(static fn (array $points, int $i): Piece => new Piece('p'.$i, Outline::of($points)->atOrigin()), [
+        $pieces = array_map(static fn (array $points, int $i): LayPiece => new LayPiece('p'.$i, Outline::of($points)->atOrigin()), [
             [[0.0, 0.0], [350.0, 0.0], [251.0, 600.0], [0.0, 599.0]],
             [[350.0, 0.0], [701.0, 0.0], [399.0, 250.0], [500.0, 600.0], [250.0, 600.0]],
             [[700.0, 0.0], [1000.0, 0.0], [1000.0, 201.0], [441.0, 390.0], [400.0, 249.0]],
@@ -153,8 +153,8 @@ final class SqueezeTest extends TestCase
     public function testWhatOverlapsInOneMovesApart(): void
     {
         $pieces = [
-            new Piece('a', Outline::of([[0.0, 0.0], [400.0, 0.0], [300.0, 600.0], [0.0, 600.0]])),
-            new Piece('b', Outline::of([[100.0, 0.0], [500.0, 0.0], [500.0, 600.0], [0.0, 600.0]])),
+            new LayPiece('a', Outline::of([[0.0, 0.0], [400.0, 0.0], [300.0, 600.0], [0.0, 600.0]])),
+            new LayPiece('b', Outline::of([[100.0, 0.0], [500.0, 0.0], [500.0, 600.0], [0.0, 600.0]])),
         ];
         $way = (new Ways(10))->of(new Request([new Sheet('cloth', 600, null)], $pieces), Fold::Flat);
         [$a, $b] = $way->items;
@@ -177,7 +177,7 @@ final class SqueezeTest extends TestCase
     /** Between two cuts that slant alike the ends fit one another too, and what comes of that slants at both: it begins anew. */
     public function testAWrongBeginningIsMended(): void
     {
-        $pieces = array_map(static fn (array $points, int $i): Piece => new Piece('p'.$i, Outline::of($points)->atOrigin()), [
+        $pieces = array_map(static fn (array $points, int $i): LayPiece => new LayPiece('p'.$i, Outline::of($points)->atOrigin()), [
             [[0.0, 0.0], [200.0, 0.0], [420.0, 600.0], [0.0, 600.0]],
             [[200.0, 0.0], [500.0, 0.0], [610.0, 300.0], [310.0, 300.0]],
             [[310.0, 300.0], [610.0, 300.0], [720.0, 600.0], [420.0, 600.0]],
@@ -223,7 +223,7 @@ final class SqueezeTest extends TestCase
                     Fold::Gate === $fold ? 2800 : 1600,
                     1 === $cuts ? null : 900.0,
                 ), range(1, $cuts)),
-                array_map(static fn (int $i): Piece => new Piece(
+                array_map(static fn (int $i): LayPiece => new LayPiece(
                     'p'.$i,
                     OutlineTest::star(mt_rand(4, 7)),
                     Fold::Part === $fold && $i > 4 ? 1 : 2,
@@ -291,7 +291,7 @@ final class SqueezeTest extends TestCase
     public function testTheGuardLooksForItself(): void
     {
         $variant = new Variant(Outline::of(self::SQUARE), 0, false, 10, null);
-        $item = new Item(new Piece('p', Outline::of(self::SQUARE)), 1, 1, false, [$variant]);
+        $item = new Item(new LayPiece('p', Outline::of(self::SQUARE)), 1, 1, false, [$variant]);
         $lies = static fn (float $x, float $y): Spot => new Spot($item, $variant, 0, $x, $y);
         $hole = [[300.0, 0.0], [400.0, 0.0], [400.0, 50.0], [300.0, 50.0]];
         $guard = new Guard(new Lane('cloth', 200, 500, missing: [$hole]));
@@ -330,7 +330,7 @@ final class SqueezeTest extends TestCase
             $box = [[0.0, 0.0], [(float) mt_rand(100, 300), 0.0], [(float) mt_rand(100, 300), (float) mt_rand(60, 150)], [0.0, 120.0]];
             $pair = !$fold && 0 === mt_rand(0, 2);
             $grain = 0 === mt_rand(0, 3) ? Grain::Either : Grain::Along;
-            $pieces[] = new Piece(
+            $pieces[] = new LayPiece(
                 'p'.$i,
                 $fold ? Outline::of($box) : Outline::of($points)->atOrigin(),
                 $pair ? 2 : mt_rand(1, 3),

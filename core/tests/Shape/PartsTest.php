@@ -15,7 +15,7 @@ use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Grain;
 use Octavum\Core\Lay\Item;
 use Octavum\Core\Lay\Lane;
-use Octavum\Core\Lay\Piece;
+use Octavum\Core\Lay\LayPiece;
 use Octavum\Core\Lay\Repeat;
 use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
@@ -92,14 +92,14 @@ final class PartsTest extends TestCase
         $lanes = [new Lane('a', 500, 1000, missing: [$bite]), new Lane('b', 500, 1000)];
         $decoder = new Decoder($lanes, 10, 0);
         self::assertSame([['x', 300.0, 0.0]], self::told($decoder->decode([self::box('x', 200, 200)])[0] ?? []));
-        $bound = new Item(new Piece('y', Outline::rectangle(200, 200), cut: 'b'), 1, 1, false, self::box('y', 200, 200)->variants);
+        $bound = new Item(new LayPiece('y', Outline::rectangle(200, 200), cut: 'b'), 1, 1, false, self::box('y', 200, 200)->variants);
         self::assertSame(1, ($decoder->decode([$bound])[0] ?? [])[0]->lane ?? null);
     }
 
     public function testAnItemForTheFoldLiesAtItAndOnlyOnALaneThatHasOne(): void
     {
         $half = new Item(
-            new Piece('front', Outline::rectangle(300, 200), onFold: true),
+            new LayPiece('front', Outline::rectangle(300, 200), onFold: true),
             1,
             2,
             true,
@@ -218,7 +218,7 @@ final class PartsTest extends TestCase
 
     /** @param list<string> $expected */
     #[DataProvider('ways')]
-    public function testWhatGoesOnTheClothInOneGo(Fold $fold, Piece $piece, bool $oneWay, array $expected, ?string $refused = null): void
+    public function testWhatGoesOnTheClothInOneGo(Fold $fold, LayPiece $piece, bool $oneWay, array $expected, ?string $refused = null): void
     {
         $way = (new Ways(10))->of(new Request([new Sheet('c', 1400, null)], [$piece], oneWay: $oneWay), $fold);
         self::assertSame(
@@ -237,52 +237,52 @@ final class PartsTest extends TestCase
         null === $refused ? self::assertNull($way->refused) : self::assertStringContainsString($refused, (string) $way->refused);
     }
 
-    /** @return iterable<string, array{0: Fold, 1: Piece, 2: bool, 3: list<string>, 4?: string}> */
+    /** @return iterable<string, array{0: Fold, 1: LayPiece, 2: bool, 3: list<string>, 4?: string}> */
     public static function ways(): iterable
     {
         $odd = Outline::of([[0.0, 0.0], [300.0, 0.0], [200.0, 150.0], [0.0, 100.0]]);
-        $pair = new Piece('p', $odd, 2, true);
+        $pair = new LayPiece('p', $odd, 2, true);
         yield 'flat, a copy each' => [Fold::Flat, $pair, false, ['1: 1×, 2 ways', '2: 1×, 2 ways']];
         yield 'flat and one-way' => [Fold::Flat, $pair, true, ['1: 1×, 1 ways', '2: 1×, 1 ways']];
         yield 'a square turned is the same square' => [
             Fold::Flat,
-            new Piece('p', Outline::rectangle(100, 100), grain: Grain::Either),
+            new LayPiece('p', Outline::rectangle(100, 100), grain: Grain::Either),
             false,
             ['1: 1×, 1 ways'],
         ];
         yield 'a rectangle with either grain' => [
             Fold::Flat,
-            new Piece('p', Outline::rectangle(100, 50), grain: Grain::Either),
+            new LayPiece('p', Outline::rectangle(100, 50), grain: Grain::Either),
             false,
             ['1: 1×, 2 ways'],
         ];
-        yield 'on the bias' => [Fold::Flat, new Piece('p', Outline::rectangle(100, 50), grain: Grain::Bias), false, ['1: 1×, 2 ways']];
+        yield 'on the bias' => [Fold::Flat, new LayPiece('p', Outline::rectangle(100, 50), grain: Grain::Bias), false, ['1: 1×, 2 ways']];
         yield 'folded, a pair in one go, either side up' => [Fold::Lengthwise, $pair, false, ['1: 2×, 4 ways']];
-        yield 'folded, one on the fold' => [Fold::Lengthwise, new Piece('p', $odd, 1, false, true), false, ['1: 2× fold, 2 ways']];
+        yield 'folded, one on the fold' => [Fold::Lengthwise, new LayPiece('p', $odd, 1, false, true), false, ['1: 2× fold, 2 ways']];
         yield 'folded, one on the fold of one-way cloth' => [
             Fold::Gate,
-            new Piece('p', $odd, 1, false, true),
+            new LayPiece('p', $odd, 1, false, true),
             true,
             ['1: 2× fold, 1 ways'],
         ];
-        yield 'folded, two alike of a shape with two sides' => [Fold::Lengthwise, new Piece('p', $odd, 2), false, [], 'the same way over'];
+        yield 'folded, two alike of a shape with two sides' => [Fold::Lengthwise, new LayPiece('p', $odd, 2), false, [], 'the same way over'];
         yield 'folded, two alike of a shape without' => [
             Fold::Lengthwise,
-            new Piece('p', Outline::rectangle(100, 50), 2),
+            new LayPiece('p', Outline::rectangle(100, 50), 2),
             false,
             ['1: 2×, 1 ways'],
         ];
-        yield 'folded, three' => [Fold::Gate, new Piece('p', Outline::rectangle(100, 50), 3), false, [], 'wanted 3 times'];
+        yield 'folded, three' => [Fold::Gate, new LayPiece('p', Outline::rectangle(100, 50), 3), false, [], 'wanted 3 times'];
         yield 'on the fold, across the grain' => [
             Fold::Lengthwise,
-            new Piece('p', $odd, 1, false, true, Grain::Across),
+            new LayPiece('p', $odd, 1, false, true, Grain::Across),
             false,
             [],
             'its grain does not run along it',
         ];
         yield 'crosswise, one-way' => [Fold::Crosswise, $pair, true, [], 'one-way'];
         yield 'part folded, nothing for the flat part' => [Fold::Part, $pair, false, [], 'nothing is left to lay flat'];
-        yield 'part folded, nothing for the fold' => [Fold::Part, new Piece('p', $odd), false, [], 'no piece can be cut double'];
+        yield 'part folded, nothing for the fold' => [Fold::Part, new LayPiece('p', $odd), false, [], 'no piece can be cut double'];
     }
 
     public function testAnIrregularCutIsNotFolded(): void
@@ -290,7 +290,7 @@ final class PartsTest extends TestCase
         $bitten = new Sheet('c', 1000, 1000, Outline::of([[0.0, 0.0], [1000.0, 0.0], [1000.0, 500.0], [0.0, 1000.0]]));
         foreach ([Fold::Lengthwise, Fold::Gate, Fold::Crosswise, Fold::Part] as $fold) {
             self::assertNotNull(
-                (new Ways(10))->of(new Request([$bitten], [new Piece('p', Outline::rectangle(10, 10), 2)]), $fold)->refused,
+                (new Ways(10))->of(new Request([$bitten], [new LayPiece('p', Outline::rectangle(10, 10), 2)]), $fold)->refused,
             );
         }
     }
@@ -314,7 +314,7 @@ final class PartsTest extends TestCase
 
     private static function item(string $id, Outline $outline, ?Repeat $match = null): Item
     {
-        return new Item(new Piece($id, $outline, match: $match), 1, 1, false, [new Variant($outline, 0, false, 10, $match)]);
+        return new Item(new LayPiece($id, $outline, match: $match), 1, 1, false, [new Variant($outline, 0, false, 10, $match)]);
     }
 
     /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Lay\Engine;
 
 use Octavum\Core\Lay\Item;
-use Octavum\Core\Lay\Piece;
+use Octavum\Core\Lay\LayPiece;
 use Octavum\Core\Lay\Request;
 use Octavum\Core\Lay\Sheet;
 use Octavum\Core\Lay\Way;
@@ -47,8 +47,8 @@ final class Attempt
     /** Pushes all to the cut end together: where the place in the repeat is free, what is matched stays so. */
     public function pushToEnd(Request $request): void
     {
-        $isFree = [] !== array_filter($request->pieces, static fn (Piece $piece): bool => true === $piece->match?->isFree());
-        $isHeld = [] !== array_filter($request->pieces, static fn (Piece $piece): bool => false === $piece->match?->isFree());
+        $isFree = [] !== array_filter($request->pieces, static fn (LayPiece $piece): bool => true === $piece->match?->isFree());
+        $isHeld = [] !== array_filter($request->pieces, static fn (LayPiece $piece): bool => false === $piece->match?->isFree());
         $isIrregular = [] !== array_filter($request->sheets, static fn (Sheet $sheet): bool => $sheet->isIrregular());
         if (!$isFree || $isHeld || $isIrregular || [] !== $request->fixed || [] === $this->spots) {
             return;

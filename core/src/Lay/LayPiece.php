@@ -7,7 +7,7 @@ namespace Octavum\Core\Lay;
 use Octavum\Core\Shape\Outline;
 
 /** A pattern piece to be laid, with how many of it and how it may lie. */
-final readonly class Piece
+final readonly class LayPiece
 {
     /**
      * @param int     $quantity copies wanted
