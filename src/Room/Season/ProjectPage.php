@@ -10,7 +10,7 @@ use Octavum\Core\Pattern\Part;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Strip\Seam;
+use Octavum\Strip\StitchLine;
 
 /** What season/project.html.twig shows. */
 final readonly class ProjectPage
@@ -32,7 +32,7 @@ final readonly class ProjectPage
         public ?Sentence $together,
         public array $pieces,
         public ProjectAnswer $sewn,
-        public Seam $seam,
+        public StitchLine $seam,
     ) {
     }
 }

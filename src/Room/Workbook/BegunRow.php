@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace Octavum\Room\Workbook;
 
 use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Strip\Seam;
+use Octavum\Strip\StitchLine;
 
 /** A project and its seam. */
 final readonly class BegunRow
 {
-    public function __construct(public ProjectAnswer $answer, public Seam $seam)
+    public function __construct(public ProjectAnswer $answer, public StitchLine $seam)
     {
     }
 }

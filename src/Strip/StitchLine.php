@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Strip;
 
 /** The minutes of a project as a line of stitches: sewn in the thread's colour, chalk dashes to come, the needle between. */
-final readonly class Seam
+final readonly class StitchLine
 {
     /**
      * @param list<SeamStep> $steps
