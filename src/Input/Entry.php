@@ -9,7 +9,7 @@ use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
-use Octavum\Core\PatternLine\Span;
+use Octavum\Core\PatternLine\SewingTime;
 use Octavum\Document\Plain;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -244,7 +244,7 @@ final class Entry
 
     private static function minutesOf(string $text): ?int
     {
-        $each = 1 === preg_match('/^(\d{1,2})\s(\w+)$/', $text, $part) ? Span::minutes($part[2]) : null;
+        $each = 1 === preg_match('/^(\d{1,2})\s(\w+)$/', $text, $part) ? SewingTime::minutes($part[2]) : null;
         if (isset($part[1]) && null !== $each) {
             return (int) $part[1] * $each;
         }
@@ -255,7 +255,7 @@ final class Entry
             return 60 * (int) $part[1] + (int) $part[2];
         }
 
-        return 1 === preg_match('/^(\d{1,5})\s*(?:m|min|minutes)$/', $text, $part) ? (int) $part[1] : Span::minutes($text);
+        return 1 === preg_match('/^(\d{1,5})\s*(?:m|min|minutes)$/', $text, $part) ? (int) $part[1] : SewingTime::minutes($text);
     }
 
     /** @return list<string> the lines of a text that hold something */

@@ -166,7 +166,7 @@ final readonly class LineReader
 
             return true;
         }
-        $minutes = Span::minutes(preg_replace('/^about\s+/iu', '', $part) ?? $part);
+        $minutes = SewingTime::minutes(preg_replace('/^about\s+/iu', '', $part) ?? $part);
         if (null !== $minutes) {
             $found['minutes'] = $minutes;
 

@@ -7,7 +7,7 @@ namespace Octavum\Core\PatternLine;
 use Octavum\Core\Measure\Numbers;
 
 /** Time at the machine as people speak of it. Source of the minutes: docs/rules.md. */
-final readonly class Span
+final readonly class SewingTime
 {
     private const MINUTES = ['evening' => 150, 'day' => 360, 'weekend' => 600];
 
