@@ -12,9 +12,9 @@ use Octavum\Console\Trial\Isolation;
 use Octavum\Console\Trial\Kills;
 use Octavum\Console\Trial\Load;
 use Octavum\Console\Trial\Server;
-use Octavum\Console\Trial\Span;
 use Octavum\Console\Trial\Spoilt;
 use Octavum\Console\Trial\Tally;
+use Octavum\Console\Trial\TimeBox;
 use Octavum\Console\Trial\Trial;
 use Octavum\Console\Trial\Undoing;
 use Octavum\Console\Trial\Uploads;
@@ -69,7 +69,7 @@ final readonly class TrialCommand
             $server->start();
             foreach ($trials as $trial) {
                 $tally = new Tally($slow);
-                $trial->run($server, new Span($seconds), $seed, $tally);
+                $trial->run($server, new TimeBox($seconds), $seed, $tally);
                 $this->weigh($server, $tally);
                 $this->tell($trial->name(), $tally, $io);
                 $bad += $tally->bad;

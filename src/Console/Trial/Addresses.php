@@ -36,7 +36,7 @@ final readonly class Addresses implements Trial
         return 'paths';
     }
 
-    public function run(Server $server, Span $span, int $seed, Tally $tally): void
+    public function run(Server $server, TimeBox $span, int $seed, Tally $tally): void
     {
         $visitor = Visitor::oneOfMany($server);
         $crawled = implode("\n", (new Crawl())->pages($visitor));

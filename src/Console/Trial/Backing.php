@@ -24,7 +24,7 @@ final readonly class Backing implements Trial
         return 'backup';
     }
 
-    public function run(Server $server, Span $span, int $seed, Tally $tally): void
+    public function run(Server $server, TimeBox $span, int $seed, Tally $tally): void
     {
         $writers = [];
         for ($i = 0; $i < self::WRITERS; ++$i) {

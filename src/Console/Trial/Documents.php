@@ -17,7 +17,7 @@ final readonly class Documents implements Trial
         return 'import';
     }
 
-    public function run(Server $server, Span $span, int $seed, Tally $tally): void
+    public function run(Server $server, TimeBox $span, int $seed, Tally $tally): void
     {
         $visitor = Visitor::newcomer($server);
         /** @var array<mixed> $document */

@@ -15,7 +15,7 @@ final readonly class Forms implements Trial
         return 'forms';
     }
 
-    public function run(Server $server, Span $span, int $seed, Tally $tally): void
+    public function run(Server $server, TimeBox $span, int $seed, Tally $tally): void
     {
         $visitor = Visitor::withDemo($server);
         $crawl = new Crawl();

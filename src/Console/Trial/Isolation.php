@@ -12,7 +12,7 @@ final readonly class Isolation implements Trial
         return 'isolation';
     }
 
-    public function run(Server $server, Span $span, int $seed, Tally $tally): void
+    public function run(Server $server, TimeBox $span, int $seed, Tally $tally): void
     {
         $owner = Visitor::withDemo($server);
         $crawl = new Crawl();

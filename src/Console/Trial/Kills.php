@@ -27,7 +27,7 @@ final readonly class Kills implements Trial
         return $this->full ? 'full' : 'kill';
     }
 
-    public function run(Server $server, Span $span, int $seed, Tally $tally): void
+    public function run(Server $server, TimeBox $span, int $seed, Tally $tally): void
     {
         $writers = [
             new AddsCloths(Visitor::newcomer($server)),

@@ -33,7 +33,7 @@ final readonly class Load implements Trial
         return $this->beside ? 'beside' : 'load';
     }
 
-    public function run(Server $server, Span $span, int $seed, Tally $tally): void
+    public function run(Server $server, TimeBox $span, int $seed, Tally $tally): void
     {
         $people = $span->seconds < self::SHORT ? self::FEW : self::PEOPLE;
         $visitors = [];
@@ -107,14 +107,14 @@ final readonly class Load implements Trial
     /**
      * Three who have a lay made, one who brings in a large document, five who send hostile files.
      *
-     * @return list<\Closure(Span): string> each says what it did and how it was answered
+     * @return list<\Closure(TimeBox): string> each says what it did and how it was answered
      */
     private function work(Server $server): array
     {
         $work = [];
         for ($i = 0; $i < 3; ++$i) {
             $visitor = Visitor::withDemo($server);
-            $work[] = fn (Span $span): string => 'a lay '.$this->lay($visitor, $span);
+            $work[] = fn (TimeBox $span): string => 'a lay '.$this->lay($visitor, $span);
         }
         $visitor = Visitor::newcomer($server);
         $document = $this->large($server->demo());
@@ -133,7 +133,7 @@ final readonly class Load implements Trial
     }
 
     /** Stopped when the time is over. */
-    private function lay(Visitor $visitor, Span $span): string
+    private function lay(Visitor $visitor, TimeBox $span): string
     {
         preg_match('~/table/([0-9A-Z]{26})~', $visitor->page('/table')->content, $lay);
         $page = new \DOMDocument();

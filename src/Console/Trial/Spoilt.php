@@ -36,7 +36,7 @@ final readonly class Spoilt implements Trial
         return 'spoilt';
     }
 
-    public function run(Server $server, Span $span, int $seed, Tally $tally): void
+    public function run(Server $server, TimeBox $span, int $seed, Tally $tally): void
     {
         // ids sort by when they were made: the rows of this visitor's workroom
         $since = (string) new Ulid();

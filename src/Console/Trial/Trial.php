@@ -10,5 +10,5 @@ interface Trial
     public function name(): string;
 
     /** For about so long; the same seed tries the same. */
-    public function run(Server $server, Span $span, int $seed, Tally $tally): void;
+    public function run(Server $server, TimeBox $span, int $seed, Tally $tally): void;
 }

@@ -36,7 +36,7 @@ final class Undoing implements Trial
         return 'undo';
     }
 
-    public function run(Server $server, Span $span, int $seed, Tally $tally): void
+    public function run(Server $server, TimeBox $span, int $seed, Tally $tally): void
     {
         $odd = new Odd($seed);
         $tab = Visitor::oneOfMany($server);

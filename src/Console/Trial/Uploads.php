@@ -12,7 +12,7 @@ final readonly class Uploads implements Trial
         return 'uploads';
     }
 
-    public function run(Server $server, Span $span, int $seed, Tally $tally): void
+    public function run(Server $server, TimeBox $span, int $seed, Tally $tally): void
     {
         $visitor = Visitor::newcomer($server);
         $cloth = $visitor->send('/cloth/new', ['name' => 'Lawn'])->location;

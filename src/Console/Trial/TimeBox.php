@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Console\Trial;
 
 /** So many seconds, from when it is first asked. */
-final class Span
+final class TimeBox
 {
     private ?float $until = null;
 
