@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Account;
 
-use Octavum\Core\Measure\Tape;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Document\BrokenRow;
 use Octavum\Document\Node;
@@ -45,10 +45,10 @@ final readonly class AccountSettings
         return $account instanceof Account ? $this->of($account) : new Settings();
     }
 
-    public function tape(): Tape
+    public function tape(): LengthFormatter
     {
         $settings = $this->current();
 
-        return new Tape($settings->system, $settings->bothUnits);
+        return new LengthFormatter($settings->system, $settings->bothUnits);
     }
 }

@@ -6,9 +6,9 @@ namespace Octavum\Account;
 
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Page\ContentSecurity;
 use Octavum\Page\PressedOnce;
 use Octavum\Page\Typed;
@@ -19,7 +19,7 @@ use Twig\TwigFunction;
 /** What templates need to show the core's answers in the reader's units. */
 final class PageExtension extends AbstractExtension
 {
-    private ?Tape $tape = null;
+    private ?LengthFormatter $tape = null;
     private ?\NumberFormatter $money = null;
 
     public function __construct(
@@ -44,7 +44,7 @@ final class PageExtension extends AbstractExtension
             new TwigFilter('body', fn (?Length $length): string => $this->figure($length, Figure::body(...))),
             new TwigFilter('notion', fn (?Length $length): string => $this->figure($length, Figure::notion(...))),
             new TwigFilter('typed', fn (Length $length): string => $this->tape()->typed($length, small: true)),
-            new TwigFilter('printed', static fn (Length $length, System $system): string => (new Tape($system))->typed($length)),
+            new TwigFilter('printed', static fn (Length $length, System $system): string => (new LengthFormatter($system))->typed($length)),
             new TwigFilter('figure', fn (Figure $figure): string => $this->tape()->write($figure)),
             new TwigFilter(
                 'day',
@@ -75,7 +75,7 @@ final class PageExtension extends AbstractExtension
         return null === $length ? '' : $this->tape()->write($as($length));
     }
 
-    private function tape(): Tape
+    private function tape(): LengthFormatter
     {
         return $this->tape ??= $this->settings->tape();
     }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Account;
 
 use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Workroom\DateStyle;
 use Symfony\Contracts\Translation\TranslatorInterface;
 
@@ -18,7 +18,7 @@ final readonly class SentenceWriter
     {
     }
 
-    public function write(Sentence $sentence, Tape $tape): string
+    public function write(Sentence $sentence, LengthFormatter $tape): string
     {
         return $this->translator->trans(
             $sentence->message,

@@ -7,7 +7,7 @@ namespace Octavum\Console;
 use Octavum\Account\SentenceWriter;
 use Octavum\Core\Match\Overrule;
 use Octavum\Core\Measure\Figure;
-use Octavum\Core\Measure\Tape;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\WorkingLine;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Unknown;
@@ -58,7 +58,7 @@ final readonly class CheckCommand
 
             return Command::INVALID;
         }
-        $tape = new Tape($workroom->settings->system);
+        $tape = new LengthFormatter($workroom->settings->system);
         $overruled = Overrule::reasons($workroom->overrules);
         $check = new SeasonCheck($workroom->settings->assumptions, $workroom->notions, $overruled, $this->lays);
         $checked = $check->check($chosen, $workroom->projects);
@@ -104,7 +104,7 @@ final readonly class CheckCommand
      *     working: list<string>, waysOut: list<string>,
      * }
      */
-    private function role(RoleAnswer $role, Tape $tape): array
+    private function role(RoleAnswer $role, LengthFormatter $tape): array
     {
         $short = Verdict::Short === $role->verdict;
 

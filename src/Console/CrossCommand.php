@@ -13,8 +13,8 @@ use Octavum\Core\Match\Overrule;
 use Octavum\Core\Match\Paired;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Rounding;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Reading\CsvTable;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Reservation;
@@ -107,7 +107,7 @@ final readonly class CrossCommand
             $versions[$pair->version]->add($pair);
             $csv?->fputcsv(self::fields($pair), escape: '');
         }
-        $tape = new Tape($workroom->settings->system);
+        $tape = new LengthFormatter($workroom->settings->system);
         $io->writeln(
             \sprintf('%d cuts before %d versions, for %s', \count($cuts), \count($makings), $person->name ?? 'nobody in particular'),
             SymfonyStyle::OUTPUT_RAW,
@@ -125,7 +125,7 @@ final readonly class CrossCommand
     }
 
     /** @param \Closure(Paired): string $other what stands on the other side of a pair */
-    private function line(string $name, CrossLine $line, \Closure $other, Tape $tape): string
+    private function line(string $name, CrossLine $line, \Closure $other, LengthFormatter $tape): string
     {
         $best = array_map(
             static fn (Paired $pair): string => $other($pair).', '.$tape->write(Figure::owned($pair->spare ?? Length::zero())).' over',

@@ -6,8 +6,8 @@ namespace Octavum\Console;
 
 use Octavum\Account\AccountRepository;
 use Octavum\Account\SentenceWriter;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\Refused;
 use Octavum\Document\WorkroomReader;
@@ -61,7 +61,7 @@ final readonly class DocumentFile
                 \sprintf(
                     '%s  %s',
                     '' === $fault->pointer ? '(document)' : $fault->pointer,
-                    $this->sentences->write($fault->sentence, new Tape(System::Metric)),
+                    $this->sentences->write($fault->sentence, new LengthFormatter(System::Metric)),
                 ),
                 SymfonyStyle::OUTPUT_RAW,
             );

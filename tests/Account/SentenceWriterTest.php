@@ -7,10 +7,10 @@ namespace Octavum\Tests\Account;
 use Octavum\Account\SentenceWriter;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Page\IcuTranslator;
 use Octavum\Page\Pager;
 use PHPUnit\Framework\TestCase;
@@ -75,7 +75,7 @@ final class SentenceWriterTest extends TestCase
 
     private function write(Sentence $sentence, System $system = System::Metric): string
     {
-        return (new SentenceWriter($this->translator([])))->write($sentence, new Tape($system));
+        return (new SentenceWriter($this->translator([])))->write($sentence, new LengthFormatter($system));
     }
 
     /** @param array<string, string> $messages */

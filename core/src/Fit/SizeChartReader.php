@@ -7,8 +7,8 @@ namespace Octavum\Core\Fit;
 use Octavum\Core\Body\BodyPoint;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Pattern\SizeChart;
@@ -80,7 +80,7 @@ final readonly class SizeChartReader
     }
 
     /** As it would be typed. */
-    public function write(SizeChart $chart, Tape $tape): string
+    public function write(SizeChart $chart, LengthFormatter $tape): string
     {
         if ([] === $chart->sizes) {
             return '';

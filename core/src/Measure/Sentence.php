@@ -18,7 +18,7 @@ final readonly class Sentence implements \Stringable
     public function __toString(): string
     {
         $words = [];
-        $tape = new Tape(System::Metric);
+        $tape = new LengthFormatter(System::Metric);
         foreach ($this->with as $name => $value) {
             $words['{'.$name.'}'] = match (true) {
                 $value instanceof Figure => $tape->write($value),

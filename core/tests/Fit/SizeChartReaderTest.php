@@ -6,8 +6,8 @@ namespace Octavum\Core\Tests\Fit;
 
 use Octavum\Core\Fit\SizeChartReader;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -74,7 +74,7 @@ final class SizeChartReaderTest extends TestCase
         $reader = new SizeChartReader();
         $chart = $reader->read("8 10 12\nbust 80 83.5 -\nfinished bust 90 94 98", Unit::Centimetre);
         foreach ([System::Metric, System::Imperial] as $system) {
-            $again = $reader->read($reader->write($chart, new Tape($system)), $system->widthUnit());
+            $again = $reader->read($reader->write($chart, new LengthFormatter($system)), $system->widthUnit());
             self::assertEquals($chart->sizes, $again->sizes);
             foreach ($chart->body['bust'] as $size => $length) {
                 self::assertLessThan(

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Pattern;
 
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Pattern\Grid;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Requirement;
@@ -109,7 +109,7 @@ final class GridTest extends TestCase
             ],
         );
         foreach (System::cases() as $system) {
-            $grid = Grid::of($table, (new Tape($system))->typed(...));
+            $grid = Grid::of($table, (new LengthFormatter($system))->typed(...));
             self::assertEquals(
                 new RequirementTable($table->sizes, $table->rows, $system),
                 $grid->table($system, static function (string $place): void {

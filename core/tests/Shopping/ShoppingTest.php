@@ -10,9 +10,9 @@ use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Need;
@@ -49,9 +49,9 @@ final class ShoppingTest extends TestCase
         $need = new Need(Length::ofMetres('2.10'), Way::OwnWidth, Working::empty(...));
         $metric = Ask::for($need, Percent::of(6), Counter::TenCentimetres, new Assumptions());
         self::assertSame(2_294_043, $metric->exact->micrometres, '2.10 / 0.94 + 0.06 = 2.29404…');
-        self::assertSame('2.30 m', (new Tape(System::Metric))->write(Figure::needed($metric->length)));
+        self::assertSame('2.30 m', (new LengthFormatter(System::Metric))->write(Figure::needed($metric->length)));
         $yards = Ask::for($need, Percent::of(6), Counter::EighthYard, new Assumptions());
-        self::assertSame('2⅝ yd', (new Tape(System::Imperial))->write(Figure::needed($yards->length)));
+        self::assertSame('2⅝ yd', (new LengthFormatter(System::Imperial))->write(Figure::needed($yards->length)));
         self::assertSame(2944, $metric->cost(1280), '2.30 m at 12.80 = 29.44');
     }
 

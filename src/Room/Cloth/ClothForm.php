@@ -31,10 +31,10 @@ use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Reading\Words;
@@ -56,7 +56,7 @@ final readonly class ClothForm
     /** @return array<string, string> by field, as typed */
     public function values(Cloth $cloth, Settings $settings): array
     {
-        $tape = new Tape($settings->system);
+        $tape = new LengthFormatter($settings->system);
         $typed = static fn (?Length $length): string => null === $length ? '' : $tape->typed($length, small: true);
         $selvage = $cloth->width?->selvage;
 

@@ -7,8 +7,8 @@ namespace Octavum\Room\Notions;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Notion\NotionColumn;
 use Octavum\Core\Notion\NotionKind;
@@ -147,7 +147,7 @@ final class NotionCsvController extends AbstractController
         );
     }
 
-    private function amount(Notion $notion, Tape $tape): string
+    private function amount(Notion $notion, LengthFormatter $tape): string
     {
         return $notion->kind->goesByLength()
             ? (null === $notion->length

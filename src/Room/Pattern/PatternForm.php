@@ -10,9 +10,9 @@ use Octavum\Core\Cloth\Drape;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Fit\SizeChartReader;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Grid;
@@ -37,7 +37,7 @@ final readonly class PatternForm
     /** @return array<string, mixed> by field, as typed */
     public function values(Pattern $pattern, System $system): array
     {
-        $tape = new Tape($system);
+        $tape = new LengthFormatter($system);
         $chart = $pattern->chart;
 
         return [
@@ -154,7 +154,7 @@ final readonly class PatternForm
     public function versionValues(Version $version, System $system): array
     {
         $system = $version->table->printed ?? $system;
-        $grid = Grid::of($version->table, (new Tape($system))->typed(...));
+        $grid = Grid::of($version->table, (new LengthFormatter($system))->typed(...));
 
         return [
             'versionName' => $version->name,

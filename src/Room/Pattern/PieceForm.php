@@ -6,9 +6,9 @@ namespace Octavum\Room\Pattern;
 
 use Octavum\Core\Lay\Grain;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Piece\Draft;
 use Octavum\Core\Piece\Drafted;
 use Octavum\Core\Piece\Instead;
@@ -64,7 +64,7 @@ final readonly class PieceForm
      */
     public function values(Piece $piece, System $system, bool $measured = true): array
     {
-        $tape = new Tape($system);
+        $tape = new LengthFormatter($system);
         $write = static fn (float $millimetres): string => $tape->typed(Length::ofMillimetres(round($millimetres, 3)), small: true);
 
         return [

@@ -7,7 +7,7 @@ namespace Octavum\Room\Season;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Account\SentenceWriter;
-use Octavum\Core\Measure\Tape;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Season\Dated;
 use Octavum\Core\Season\Diary;
 use Octavum\Core\Season\Season;
@@ -40,7 +40,7 @@ final readonly class Calendar
         }
         $calendar = new VCalendar(['PRODID' => '-//Octavum//Season//EN']);
         $calendar->add('X-WR-CALNAME', $only->name ?? 'Octavum');
-        $tape = new Tape($this->settings->of($account)->system);
+        $tape = new LengthFormatter($this->settings->of($account)->system);
         foreach ($seasons as $season) {
             foreach ((new Diary())->of($this->plan->check($account, $season, $projects)) as $dated) {
                 $this->add($calendar, $dated, $now, $this->sentences->write($dated->sentence, $tape));

@@ -11,9 +11,9 @@ use Octavum\Core\Cloth\FibreReader;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Option;
@@ -31,7 +31,7 @@ final readonly class ClaimForm
      *
      * @return list<array<string, string>> by field, as typed
      */
-    public function values(array $all, array $cutNames, Tape $tape): array
+    public function values(array $all, array $cutNames, LengthFormatter $tape): array
     {
         $typed = static fn (?Length $length): string => null === $length ? '' : $tape->typed($length);
         $claims = [];

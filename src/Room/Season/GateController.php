@@ -12,8 +12,8 @@ use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Toile;
 use Octavum\Core\Match\Traits;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Season\Cautions;
 use Octavum\Core\Season\Gate\Check;
@@ -231,7 +231,7 @@ final class GateController extends AbstractController
     private function proposed(RoleAnswer $role, Project $project, Account $account): array
     {
         $settings = $this->settings->of($account);
-        $tape = new Tape($settings->system);
+        $tape = new LengthFormatter($settings->system);
         $claim = $role->claim;
         $lay = null === $project->layStale($claim, $settings->assumptions) ? $claim->lay : null;
         $garment = $lay?->garmentOf($project->id, $claim->role, $project->largestSize(), $claim->pieces);

@@ -9,10 +9,10 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Version;
@@ -34,7 +34,7 @@ final readonly class OptionForm
     /** @return array<string, mixed> by field, as typed */
     public function values(Option $option, Choices $choices, System $system): array
     {
-        $tape = new Tape($system);
+        $tape = new LengthFormatter($system);
         $cutNames = [];
         foreach ($choices->cuts as $name => [, $cut]) {
             $cutNames[$cut->id] = $name;

@@ -8,8 +8,8 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\Project;
@@ -50,7 +50,7 @@ final readonly class ProjectForm
             'deadline' => $project->deadline?->format('Y-m-d') ?? '',
             'soft' => $project->soft ? '1' : '',
             'notBefore' => $project->notBefore?->format('Y-m-d') ?? '',
-            'ease' => null === $project->ease ? '' : (new Tape($system))->typed($project->ease, small: true),
+            'ease' => null === $project->ease ? '' : (new LengthFormatter($system))->typed($project->ease, small: true),
             'notes' => $project->notes,
             'purpose' => $project->purpose->value ?? '',
             'occasion' => $project->occasion,

@@ -8,8 +8,8 @@ use Octavum\Account\AccountSettings;
 use Octavum\Account\SentenceWriter;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -28,7 +28,7 @@ final readonly class LengthController
         } catch (Unreadable $unreadable) {
             return new JsonResponse(['understood' => false, 'text' => $sentences->write($unreadable->sentence, $tape)]);
         }
-        $other = new Tape(System::Metric === $tape->system ? System::Imperial : System::Metric);
+        $other = new LengthFormatter(System::Metric === $tape->system ? System::Imperial : System::Metric);
         $figure = 'width' === $request->query->getString('as') ? Figure::width($length) : Figure::owned($length);
 
         return new JsonResponse([

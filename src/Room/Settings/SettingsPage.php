@@ -7,7 +7,7 @@ namespace Octavum\Room\Settings;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Backup\Backups;
-use Octavum\Core\Measure\Tape;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Document\DocumentFault;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
@@ -51,7 +51,7 @@ final readonly class SettingsPage
     public function values(Account $account): array
     {
         $settings = $this->settings->of($account);
-        $tape = new Tape($settings->system);
+        $tape = new LengthFormatter($settings->system);
 
         return [
             'name' => $account->name,

@@ -18,8 +18,8 @@ use Octavum\Core\Fit\SizeChartReader;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Measure\WorkingLine;
@@ -136,7 +136,7 @@ final class SeasonCheckTest extends TestCase
         // 3½ yd − 6 cm = 3.1404 m = 3.434 yd, shown as 3⅜; 2¾ yd at 45 in leaves 0.684 yd
         $role = $this->one('45 in', Plan::cut('3 1/2 yd', true), ['45 in' => '2 3/4 yd']);
         self::assertSame(Verdict::Fits, $role->verdict);
-        self::assertSame('3⅜ yd', (new Tape(System::Imperial))->write(Figure::owned($role->toCut->length ?? Length::zero())));
+        self::assertSame('3⅜ yd', (new LengthFormatter(System::Imperial))->write(Figure::owned($role->toCut->length ?? Length::zero())));
     }
 
     public function testNarrowerThanTheTableIsConvertedUpByTheChartAndTight(): void
@@ -305,9 +305,9 @@ final class SeasonCheckTest extends TestCase
             );
             self::assertNotNull($role->spare);
             foreach (System::cases() as $system) {
-                $read = static fn (Figure $figure): int => '0' === ($text = strtok((new Tape($system))->write($figure), ' '))
+                $read = static fn (Figure $figure): int => '0' === ($text = strtok((new LengthFormatter($system))->write($figure), ' '))
                     ? 0
-                    : Length::parse((new Tape($system))->write($figure), Unit::Metre)->micrometres;
+                    : Length::parse((new LengthFormatter($system))->write($figure), Unit::Metre)->micrometres;
                 $toCut = $read(Figure::owned($role->toCut->length ?? Length::zero()));
                 $need = $read(Figure::needed($role->amount() ?? Length::zero()));
                 if (Verdict::Short === $role->verdict) {
@@ -334,12 +334,12 @@ final class SeasonCheckTest extends TestCase
     {
         $figure = Figure::needed($role->spare?->negated() ?? Length::zero());
 
-        return array_map(static fn (System $system): string => (new Tape($system))->write($figure), System::cases());
+        return array_map(static fn (System $system): string => (new LengthFormatter($system))->write($figure), System::cases());
     }
 
     private function write(Figure $figure): string
     {
-        return (new Tape(System::Metric))->write($figure);
+        return (new LengthFormatter(System::Metric))->write($figure);
     }
 
     public function testASmallerSizeThanTheChartSaysIsASnagAndALargerOneIsNot(): void

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace Octavum\Room\Cloth\Guided;
 
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 
 /** The fields of a guided test: what a tape and scales say. */
 final readonly class TestFields
 {
-    public function __construct(public Entry $entry, public Settings $settings, public Tape $tape)
+    public function __construct(public Entry $entry, public Settings $settings, public LengthFormatter $tape)
     {
     }
 

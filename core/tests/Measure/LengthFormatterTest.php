@@ -6,18 +6,18 @@ namespace Octavum\Core\Tests\Measure;
 
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Measure\Tape;
 use Octavum\Core\Measure\Unit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-final class TapeTest extends TestCase
+final class LengthFormatterTest extends TestCase
 {
     #[DataProvider('figures')]
     public function testWritesInTheReadersUnits(string $expected, System $system, Figure $figure): void
     {
-        self::assertSame($expected, (new Tape($system))->write($figure));
+        self::assertSame($expected, (new LengthFormatter($system))->write($figure));
     }
 
     /** @return iterable<string, array{string, System, Figure}> */
@@ -53,11 +53,11 @@ final class TapeTest extends TestCase
 
     public function testTheMarksOfATapeAreItsCentimetresOrItsEighths(): void
     {
-        $metric = (new Tape(System::Metric))->marks(Length::ofMetres('1.015'));
+        $metric = (new LengthFormatter(System::Metric))->marks(Length::ofMetres('1.015'));
         self::assertCount(102, $metric);
         self::assertEquals([[0, '0 cm'], [10, '1 cm']], \array_slice($metric, 0, 2));
         self::assertEquals([[990, '99 cm'], [1000, '1.00 m'], [1010, '1.01 m']], \array_slice($metric, -3));
-        $imperial = (new Tape(System::Imperial))->marks(Length::of('1', Unit::Yard));
+        $imperial = (new LengthFormatter(System::Imperial))->marks(Length::of('1', Unit::Yard));
         self::assertEquals([[0, '0 in'], [3.175, '⅛ in'], [6.35, '¼ in']], \array_slice($imperial, 0, 3));
         self::assertEquals(
             [[454.025, '17⅞ in'], [457.2, '½ yd'], [571.5, '⅝ yd'], [685.8, '¾ yd'], [800.1, '⅞ yd'], [914.4, '1 yd']],
@@ -67,16 +67,16 @@ final class TapeTest extends TestCase
 
     public function testWhatIsShownForTypingReadsBackTheSame(): void
     {
-        self::assertSame('2¾ yd', (new Tape(System::Metric))->typed(Length::of('2.75', Unit::Yard)), 'typed in yards, shown in yards');
-        self::assertSame('2.5 m', (new Tape(System::Metric))->typed(Length::ofMetres('2.5')));
-        self::assertSame('140 cm', (new Tape(System::Metric))->typed(Length::ofMetres('1.4'), small: true));
-        self::assertSame('54 in', (new Tape(System::Imperial))->typed(Length::of('54', Unit::Inch), small: true));
+        self::assertSame('2¾ yd', (new LengthFormatter(System::Metric))->typed(Length::of('2.75', Unit::Yard)), 'typed in yards, shown in yards');
+        self::assertSame('2.5 m', (new LengthFormatter(System::Metric))->typed(Length::ofMetres('2.5')));
+        self::assertSame('140 cm', (new LengthFormatter(System::Metric))->typed(Length::ofMetres('1.4'), small: true));
+        self::assertSame('54 in', (new LengthFormatter(System::Imperial))->typed(Length::of('54', Unit::Inch), small: true));
         mt_srand(4);
         for ($i = 0; $i < 2000; ++$i) {
             $step = [1, 1000, 3175, 114_300][$i % 4];
             $length = Length::ofMicrometres(mt_rand(1, intdiv(Length::LONGEST, $step)) * $step);
             foreach (System::cases() as $system) {
-                $typed = (new Tape($system))->typed($length);
+                $typed = (new LengthFormatter($system))->typed($length);
                 self::assertSame($length->micrometres, Length::parse($typed, Unit::Foot)->micrometres, $typed);
             }
         }
@@ -88,7 +88,7 @@ final class TapeTest extends TestCase
         for ($i = 0; $i < 2000; ++$i) {
             $length = Length::ofMicrometres(mt_rand(12_000, 20_000_000));
             foreach (System::cases() as $system) {
-                $tape = new Tape($system);
+                $tape = new LengthFormatter($system);
                 $owned = $tape->write(Figure::owned($length));
                 $needed = $tape->write(Figure::needed($length));
                 self::assertLessThanOrEqual($length->micrometres, Length::parse($owned, Unit::Metre)->micrometres, $owned);
@@ -103,11 +103,11 @@ final class TapeTest extends TestCase
 
     public function testBothUnitsAreShownEachRoundedTowardsSafety(): void
     {
-        $both = new Tape(System::Metric, both: true);
+        $both = new LengthFormatter(System::Metric, both: true);
         self::assertSame('26 cm (10¼ in)', $both->write(Figure::needed(Length::ofMetres('0.2576'))));
         self::assertSame('2.34 m (2½ yd)', $both->write(Figure::owned(Length::ofMetres('2.342'))));
         self::assertSame('137 cm (53⅞ in)', $both->write(Figure::width(Length::ofMetres('1.37'))));
         self::assertSame('2.342 m', $both->write(Figure::exact(Length::ofMetres('2.342'))), 'the working stays in one');
-        self::assertSame('2½ yd (2.34 m)', (new Tape(System::Imperial, both: true))->write(Figure::owned(Length::ofMetres('2.342'))));
+        self::assertSame('2½ yd (2.34 m)', (new LengthFormatter(System::Imperial, both: true))->write(Figure::owned(Length::ofMetres('2.342'))));
     }
 }

@@ -8,7 +8,7 @@ namespace Octavum\Core\Measure;
  * Writes lengths in the reader's units, rounded towards safety: metres to 2 places (cm below 1 m), or yards and eighths
  * (inches and eighths below ½ yd).
  */
-final readonly class Tape
+final readonly class LengthFormatter
 {
     private const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
     private const EIGHTH_INCH = 3_175;
