@@ -29,7 +29,7 @@ final readonly class Strip
         public float $height,
         public string $edge,
         public array $marks,
-        public Tape $tape,
+        public TapeMeasure $tape,
         public bool $widthKnown,
         public bool $lengthKnown,
         public bool $torn,

@@ -294,7 +294,7 @@ final class StripBuilder
     }
 
     /** Ticks every 10 cm, or every eighth of a yard, with the whole metres or yards named. */
-    private function tape(float $end, Scale $scale, System $system): Tape
+    private function tape(float $end, Scale $scale, System $system): TapeMeasure
     {
         [$whole, $parts, $symbol] = System::Metric === $system ? [Unit::Metre, 10, 'm'] : [Unit::Yard, 8, 'yd'];
         $unit = ($scale->along * $whole->value) / Unit::Metre->value;
@@ -315,7 +315,7 @@ final class StripBuilder
             $names[] = ['x' => round($i * $unit + 3, 1), 'name' => $i.' '.$symbol];
         }
 
-        return new Tape(round($unit, 3), $ticks, round($end + 1, 1), $names);
+        return new TapeMeasure(round($unit, 3), $ticks, round($end + 1, 1), $names);
     }
 
     private function fit(string $name, float $room): string

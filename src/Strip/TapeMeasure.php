@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Strip;
 
 /** The tape along a strip's lower edge, in pixels. */
-final readonly class Tape
+final readonly class TapeMeasure
 {
     /**
      * @param float                               $unit  a metre or a yard
