@@ -9,6 +9,7 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Fit\SizeAdvice;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Season\Cautions;
+use Octavum\Core\Season\LaidTogether;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\OptionAnswer;
 use Octavum\Core\Season\Project;
@@ -17,7 +18,6 @@ use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Sewing\Hours;
 use Octavum\Core\Season\Sewing\Pace;
 use Octavum\Core\Season\SizeFor;
-use Octavum\Core\Season\Together;
 use Octavum\Store\Plan;
 use Octavum\Strip\SeamDrawing;
 use Psr\Clock\ClockInterface;
@@ -52,7 +52,7 @@ final readonly class ProjectPages
             $this->drawing->options($this->plan->options($account, $project, $projects), $settings),
             $this->advice($project),
             (new Cautions())->of($project),
-            null === $row ? null : (new Together(new Estimator($settings->assumptions)))->of($row->answer),
+            null === $row ? null : (new LaidTogether(new Estimator($settings->assumptions)))->of($row->answer),
             $project->pieces(),
             $sewn,
             $this->seams->of($sewn),

@@ -34,12 +34,12 @@ use Octavum\Core\Piece\Shape;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Copy;
+use Octavum\Core\Season\LaidTogether;
 use Octavum\Core\Season\Option;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\RoleAnswer;
 use Octavum\Core\Season\Snag;
-use Octavum\Core\Season\Together;
 use Octavum\Core\Shape\Outline;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\TestCase;
@@ -91,14 +91,14 @@ final class CopiesTest extends TestCase
             Length::zero(),
         );
         self::assertEqualsWithDelta(1500, $total->millimetres(), 0.01);
-        $together = (new Together(new Estimator(new Assumptions())))->of($answer);
+        $together = (new LaidTogether(new Estimator(new Assumptions())))->of($answer);
         self::assertInstanceOf(Sentence::class, $together);
         self::assertSame('Laid together they take 1.50 m; one by one the envelope asks 3.00 m: 1.50 m less.', (string) $together);
     }
 
     public function testNothingIsSaidOfThemTogetherBeforeAllAreLaid(): void
     {
-        $together = new Together(new Estimator(new Assumptions()));
+        $together = new LaidTogether(new Estimator(new Assumptions()));
         self::assertNull($together->of(Plan::check($this->project($this->cloth('2.80')))->projects[0]));
         $alone = new Project('p', 'P', Plan::season(), 1);
         self::assertNull($together->of(Plan::check($alone)->projects[0]));

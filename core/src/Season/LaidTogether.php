@@ -13,7 +13,7 @@ use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Way;
 
 /** What several of a project take when they are laid together, beside what the envelope asks for them one by one. */
-final readonly class Together
+final readonly class LaidTogether
 {
     public function __construct(private Estimator $estimator)
     {
