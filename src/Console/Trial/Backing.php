@@ -34,7 +34,7 @@ final readonly class Backing implements Trial
         $kills = $good = 0;
         while ($span->more() || 0 === $good) {
             $odd = new Odd($seed + $kills);
-            $writing = new Together(self::WRITERS, static fn (int $i, \Closure $tell) => $writers[$i]->write($kills, $tell));
+            $writing = new ParallelVisitors(self::WRITERS, static fn (int $i, \Closure $tell) => $writers[$i]->write($kills, $tell));
             usleep(1000 * $odd->number(200, 900));
             $before = array_map(Writer::acknowledged(...), $writing->soFar());
             $backup = new Process(['php', 'bin/console', 'octavum:backup', '--to', $folder], $this->project, [

@@ -42,7 +42,7 @@ final readonly class Kills implements Trial
         $kills = $refused = 0;
         $acknowledged = array_fill(0, \count($writers), 0);
         while ($span->more() || 0 === $kills) {
-            $writing = new Together(\count($writers), static fn (int $i, \Closure $tell) => $writers[$i]->write($kills, $tell));
+            $writing = new ParallelVisitors(\count($writers), static fn (int $i, \Closure $tell) => $writers[$i]->write($kills, $tell));
             $odd = new Odd($seed + $kills);
             $this->wait($writing, $odd->number(\count($writers) >> 1, \count($writers)));
             usleep(1000 * $odd->number(0, 1000));
@@ -76,7 +76,7 @@ final readonly class Kills implements Trial
     }
 
     /** Until so many of them have been answered, for a while: a server that has just begun takes its time, and some writing too. */
-    private function wait(Together $writing, int $writers): void
+    private function wait(ParallelVisitors $writing, int $writers): void
     {
         for ($i = 0; $i < self::PATIENCE; ++$i) {
             $told = array_filter($writing->soFar(), static fn (array $lines): bool => [] !== Writer::acknowledged($lines));

@@ -47,7 +47,7 @@ final readonly class Load implements Trial
         }
         $workers = $server->workers();
         $span->more();
-        $looking = new Together($people + \count($work), function (int $i, \Closure $tell) use ($visitors, $work, $span, $people): void {
+        $looking = new ParallelVisitors($people + \count($work), function (int $i, \Closure $tell) use ($visitors, $work, $span, $people): void {
             if ($i >= $people) {
                 while ($span->more()) {
                     $tell($work[$i - $people]($span));

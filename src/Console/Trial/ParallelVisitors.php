@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Console\Trial;
 
 /** Several people at once: processes that each do the same and tell what came of it, a line at a time. */
-final class Together
+final class ParallelVisitors
 {
     /** @var array<int, string> process → the file it writes to */
     private array $running = [];
