@@ -12,7 +12,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Need\Need;
-use Octavum\Core\Need\Way;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\RoleAnswer;
 
@@ -41,7 +41,7 @@ final class StripBuilder
     ): Strip {
         $byTable = array_filter(
             $promises,
-            static fn (Reservation $promise): bool => !($promise->need instanceof Need) || Way::LaidOut !== $promise->need->way,
+            static fn (Reservation $promise): bool => !($promise->need instanceof Need) || NeedSource::LaidOut !== $promise->need->way,
         );
 
         $toCut = ToCut::of($cloth, $cut, $assumptions, laid: [] === $byTable);
@@ -199,7 +199,7 @@ final class StripBuilder
         $claim = $promise->claim;
         $lay = $claim->lay;
         $garment = $lay?->garmentOf($promise->project->id, $claim->role, $promise->project->largestSize(), $claim->pieces);
-        if (null === $lay || null === $garment || !($promise->need instanceof Need) || Way::LaidOut !== $promise->need->way) {
+        if (null === $lay || null === $garment || !($promise->need instanceof Need) || NeedSource::LaidOut !== $promise->need->way) {
             return '';
         }
         $path = '';

@@ -81,7 +81,7 @@ final readonly class ByArea
             ->alterationsIn(Working::empty()->start($label, $length, Source::Lay))
             ->result(new Sentence('Needed'), Figure::exact($amount));
 
-        return new Need($amount, Way::QuickLay, static fn (): Working => $working);
+        return new Need($amount, NeedSource::QuickLay, static fn (): Working => $working);
     }
 
     private function rest(NeedRequest $wanted, Pieced $pieced, CuttingCloth $on, LaySurface $surface): Need|Unknown
@@ -129,7 +129,7 @@ final readonly class ByArea
 
         $working = $working->result(new Sentence('Needed'), Figure::exact($amount));
 
-        return new Need($amount, Way::ByArea, static fn (): Working => $working, $warnings);
+        return new Need($amount, NeedSource::ByArea, static fn (): Working => $working, $warnings);
     }
 
     /** Where the pieces of the other version are entered, nobody has said which of them these are, or they are not there any more. */

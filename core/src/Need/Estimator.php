@@ -34,7 +34,7 @@ final readonly class Estimator
             $working = Working::empty()->start(new Sentence('Claimed for this project'), $wanted->stated, Source::Stated)
                 ->result(new Sentence('Needed'), Figure::exact($wanted->stated));
 
-            return new Need($wanted->stated, Way::Stated, static fn (): Working => $working);
+            return new Need($wanted->stated, NeedSource::Stated, static fn (): Working => $working);
         }
         if (null !== $wanted->laidOut) {
             return $this->fromLay($wanted, $wanted->laidOut);
@@ -103,7 +103,7 @@ final readonly class Estimator
         $amount = $wanted->altered($laid->share);
         $working = $wanted->alterationsIn($working)->result(new Sentence('Needed'), Figure::exact($amount));
 
-        return new Need($amount, Way::LaidOut, static fn (): Working => $working);
+        return new Need($amount, NeedSource::LaidOut, static fn (): Working => $working);
     }
 
     private function sizeUnknown(NeedRequest $wanted, Version $version, CuttingCloth $on): ?Unknown
@@ -137,13 +137,13 @@ final readonly class Estimator
         if ([] !== $pieces) {
             $length = $this->block->quickly($pieces, $size, $surface);
 
-            return null === $length ? null : new Guess($wanted->altered($length), Way::QuickLay);
+            return null === $length ? null : new Guess($wanted->altered($length), NeedSource::QuickLay);
         }
         $table = $version->table;
         $length = $this->block->need($wanted->garment, $table, $wanted->role, $size, $surface, $wanted->child);
 
         return null === $length
             ? null
-            : new Guess($wanted->altered($length), $this->block->isCalibrated($table, $size) ? Way::CalibratedBlock : Way::RoughBlock);
+            : new Guess($wanted->altered($length), $this->block->isCalibrated($table, $size) ? NeedSource::CalibratedBlock : NeedSource::RoughBlock);
     }
 }

@@ -13,7 +13,7 @@ use Octavum\Core\Measure\Sentence;
 /** What a garment may take while nobody knows: shown beside a verdict, never one. Source: docs/rules.md. */
 final readonly class Guess
 {
-    public function __construct(public Length $amount, public Way $way)
+    public function __construct(public Length $amount, public NeedSource $way)
     {
     }
 
@@ -24,7 +24,7 @@ final readonly class Guess
 
     public function sentence(): Sentence
     {
-        return Way::QuickLay === $this->way
+        return NeedSource::QuickLay === $this->way
             ? new Sentence('Laid in a moment, its pieces go on {about}: lay them on the table to settle it.', [
                 'about' => Figure::needed($this->amount),
             ])

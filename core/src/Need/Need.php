@@ -18,7 +18,7 @@ final readonly class Need
      */
     public function __construct(
         public Length $amount,
-        public Way $way,
+        public NeedSource $way,
         private \Closure $working,
         public array $warnings = [],
         public ?Length $secondOpinion = null,

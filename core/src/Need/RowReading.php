@@ -66,7 +66,7 @@ final readonly class RowReading
 
         return new Need(
             $this->amount,
-            $converted ? Way::Converted : Way::OwnWidth,
+            $converted ? NeedSource::Converted : NeedSource::OwnWidth,
             $this->working(...),
             $converted ? $this->warnings() : [],
             $converted ? null : $this->secondOpinion()?->plus($this->amount->minus($this->printed)),

@@ -10,7 +10,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
-use Octavum\Core\Need\Way;
+use Octavum\Core\Need\NeedSource;
 
 /** What several of a project take when they are laid together, beside what the envelope asks for them one by one. */
 final readonly class LaidTogether
@@ -28,7 +28,7 @@ final readonly class LaidTogether
         $together = $alone = Length::zero();
         foreach ($answer->roles as $role) {
             $need = $role->need;
-            if (null === $role->line || null === $role->toCut || !$need instanceof Need || Way::LaidOut !== $need->way) {
+            if (null === $role->line || null === $role->toCut || !$need instanceof Need || NeedSource::LaidOut !== $need->way) {
                 return null;
             }
             $cloth = $role->claim->cloth ?? throw new \LogicException('A cut is of a cloth.');

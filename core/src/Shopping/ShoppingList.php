@@ -14,9 +14,9 @@ use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Need\Way;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\RoleAnswer;
@@ -68,7 +68,7 @@ final readonly class ShoppingList
             $this->assumptions->selvage,
             $widths,
         );
-        if (null !== $role->atWidth && $role->need instanceof Need && Way::LaidOut === $role->need->way) {
+        if (null !== $role->atWidth && $role->need instanceof Need && NeedSource::LaidOut === $role->need->way) {
             $asks[] = [
                 'width' => $role->atWidth,
                 'ask' => Ask::for($role->need, $wish->shrinkage()->along, $this->counter, $this->assumptions),

@@ -32,8 +32,8 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Need\Way;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
@@ -65,7 +65,7 @@ final class SavedLayTest extends TestCase
         );
         self::assertSame(Verdict::Fits, $answer->verdict);
         self::assertInstanceOf(Need::class, $answer->need);
-        self::assertSame([Way::LaidOut, 600_000], [$answer->need->way, $answer->need->amount->micrometres]);
+        self::assertSame([NeedSource::LaidOut, 600_000], [$answer->need->way, $answer->need->amount->micrometres]);
         $label = $answer->need->working()->lines[0]->label;
         self::assertSame('Laid out, {fold}: {percent} % of the length used is in pieces', $label->message);
         self::assertSame(840_000, $answer->spare?->micrometres, '1.44 − 0.60');
@@ -167,7 +167,7 @@ final class SavedLayTest extends TestCase
     public function testALayGoesStaleWhenWhatItWasMadeWithChanges(\Closure $project, string $why): void
     {
         $answer = $this->only($this->check([$project($this)]));
-        self::assertNotSame(Way::LaidOut, $answer->need instanceof Need ? $answer->need->way : null);
+        self::assertNotSame(NeedSource::LaidOut, $answer->need instanceof Need ? $answer->need->way : null);
         $snags = array_values(array_filter($answer->snags, static fn ($snag): bool => Action::LayAgain === $snag->action));
         self::assertCount(1, $snags);
         self::assertInstanceOf(Sentence::class, $snags[0]->sentence->with['why']);

@@ -20,8 +20,8 @@ use Octavum\Core\Match\Tenor;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Need\Way;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
@@ -120,7 +120,7 @@ final class CombineTest extends TestCase
         $making = Making::of(new Pattern('p', 'P', versions: [$version]), $version, null, new Sewist());
         [$free, $need] = [Length::ofMillimetres(1000 * $free), Length::ofMillimetres(1000 * $need)];
         $spare = $free->minus($need);
-        $known = new Need($need, Way::OwnWidth, Working::empty(...));
+        $known = new Need($need, NeedSource::OwnWidth, Working::empty(...));
         $fit = new Fit($spare->isNegative() ? Verdict::Short : Verdict::Fits, $known, $spare);
         $cut = new Cut('cut of '.$name, []);
         $cloth = new Cloth($name, $name, colours: [$colour], cuts: [$cut]);

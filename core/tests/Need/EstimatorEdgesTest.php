@@ -14,8 +14,8 @@ use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Guess;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedRequest;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Unknown;
-use Octavum\Core\Need\Way;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
@@ -87,7 +87,7 @@ final class EstimatorEdgesTest extends TestCase
 
     /** Without a table it is a guess from its own pieces, or from a block; with no cloth between the selvages there is none. */
     #[DataProvider('guessed')]
-    public function testWhatAGuessIsMadeOf(bool $pieces, ?int $usable, Garment $garment, ?Way $way): void
+    public function testWhatAGuessIsMadeOf(bool $pieces, ?int $usable, Garment $garment, ?NeedSource $way): void
     {
         $own = $pieces ? [new Piece('Back', quantity: 2, shapes: [new Shape([], Outline::rectangle(600, 700))])] : [];
         $version = new Version('v', 'A', new RequirementTable(['14'], []), pieces: PieceSet::of($own, ['14']));
@@ -97,17 +97,17 @@ final class EstimatorEdgesTest extends TestCase
         );
         self::assertInstanceOf(Unknown::class, $answer);
         self::assertSame($way, $answer->guess?->way);
-        if (Way::QuickLay === $way) {
+        if (NeedSource::QuickLay === $way) {
             self::assertSame(1200, $answer->guess?->amount->millimetres(), 'two backs of 60 × 70 cm one after the other');
         }
     }
 
-    /** @return iterable<string, array{bool, ?int, Garment, ?Way}> */
+    /** @return iterable<string, array{bool, ?int, Garment, ?NeedSource}> */
     public static function guessed(): iterable
     {
-        yield 'its own pieces' => [true, 1_200_000, Garment::Skirt, Way::QuickLay];
-        yield 'a block' => [false, 1_200_000, Garment::Skirt, Way::RoughBlock];
-        yield 'a block, as wide as the selvages leave' => [false, null, Garment::Skirt, Way::RoughBlock];
+        yield 'its own pieces' => [true, 1_200_000, Garment::Skirt, NeedSource::QuickLay];
+        yield 'a block' => [false, 1_200_000, Garment::Skirt, NeedSource::RoughBlock];
+        yield 'a block, as wide as the selvages leave' => [false, null, Garment::Skirt, NeedSource::RoughBlock];
         yield 'nothing to lay it on' => [false, 0, Garment::Skirt, null];
         yield 'a thing of any size' => [false, 1_200_000, Garment::Toy, null];
     }
@@ -146,9 +146,9 @@ final class EstimatorEdgesTest extends TestCase
 
     public function testAGuessSaysWhatItIs(): void
     {
-        $rough = new Guess(Length::ofMetres('1.9'), Way::RoughBlock);
+        $rough = new Guess(Length::ofMetres('1.9'), NeedSource::RoughBlock);
         self::assertSame('About 1.90 m, give or take 38 cm: enter the table or the pieces.', (string) $rough->sentence());
-        self::assertStringContainsString('Laid in a moment', (string) (new Guess(Length::ofMetres('1.9'), Way::QuickLay))->sentence());
+        self::assertStringContainsString('Laid in a moment', (string) (new Guess(Length::ofMetres('1.9'), NeedSource::QuickLay))->sentence());
     }
 
     /** Beyond the chart's last column and line its own ratio goes on; within, its figures stand. */

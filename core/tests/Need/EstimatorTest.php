@@ -14,8 +14,8 @@ use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedRequest;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Unknown;
-use Octavum\Core\Need\Way;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
@@ -28,27 +28,27 @@ use PHPUnit\Framework\TestCase;
 final class EstimatorTest extends TestCase
 {
     #[DataProvider('widths')]
-    public function testReadsTheWidestRowTheClothReachesAndNeverAWiderOne(string $width, string $need, Way $way): void
+    public function testReadsTheWidestRowTheClothReachesAndNeverAWiderOne(string $width, string $need, NeedSource $way): void
     {
         $found = $this->need($width);
         self::assertSame([Length::ofMetres($need)->micrometres, $way], [$found->amount->micrometres, $found->way]);
     }
 
-    /** @return iterable<string, array{string, string, Way}> */
+    /** @return iterable<string, array{string, string, NeedSource}> */
     public static function widths(): iterable
     {
-        yield '137 reads the 115 row' => ['1.37', '2.60', Way::OwnWidth];
-        yield '112 counts as 115' => ['1.12', '2.60', Way::OwnWidth];
-        yield '147 counts as 150' => ['1.47', '2.10', Way::OwnWidth];
-        yield '145 as well, 51 mm less' => ['1.449', '2.10', Way::OwnWidth];
-        yield '144 does not' => ['1.448', '2.60', Way::OwnWidth];
-        yield 'wider than all' => ['1.80', '2.10', Way::OwnWidth];
+        yield '137 reads the 115 row' => ['1.37', '2.60', NeedSource::OwnWidth];
+        yield '112 counts as 115' => ['1.12', '2.60', NeedSource::OwnWidth];
+        yield '147 counts as 150' => ['1.47', '2.10', NeedSource::OwnWidth];
+        yield '145 as well, 51 mm less' => ['1.449', '2.10', NeedSource::OwnWidth];
+        yield '144 does not' => ['1.448', '2.60', NeedSource::OwnWidth];
+        yield 'wider than all' => ['1.80', '2.10', NeedSource::OwnWidth];
     }
 
     public function testNarrowerThanEveryRowIsConvertedUpAndWarned(): void
     {
         $need = $this->need('0.90');
-        self::assertSame(Way::Converted, $need->way);
+        self::assertSame(NeedSource::Converted, $need->way);
         self::assertTrue(Length::ofMetres('2.60')->isLessThan($need->amount));
         self::assertStringContainsString('widest piece may not fit', (string) $need->warnings[0]);
         self::assertSame(10, $need->way->trust());

@@ -22,8 +22,8 @@ use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedRequest;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Need\Way;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
@@ -244,12 +244,12 @@ final class PrintedTablesTest extends TestCase
         );
         self::assertSame(
             [2, 10, 15, 20, null],
-            array_map(static fn (Way $way): ?int => $way->trust(), [
-                Way::LaidOut,
-                Way::Converted,
-                Way::CalibratedBlock,
-                Way::RoughBlock,
-                Way::OwnWidth,
+            array_map(static fn (NeedSource $way): ?int => $way->trust(), [
+                NeedSource::LaidOut,
+                NeedSource::Converted,
+                NeedSource::CalibratedBlock,
+                NeedSource::RoughBlock,
+                NeedSource::OwnWidth,
             ]),
         );
         self::assertSame(

@@ -9,7 +9,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Need;
-use Octavum\Core\Need\Way;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Shopping\Counter;
 use Octavum\Core\Shopping\Curve;
 use Octavum\Core\Shopping\CurveStep;
@@ -54,7 +54,7 @@ final class CurveTest extends TestCase
     private function curve(array $needs, ?Percent $shrink = null, ?int $price = 1800): Curve
     {
         return Curve::of(
-            array_map(static fn (int $need): Need => new Need(Length::ofMillimetres($need), Way::OwnWidth, Working::empty(...)), $needs),
+            array_map(static fn (int $need): Need => new Need(Length::ofMillimetres($need), NeedSource::OwnWidth, Working::empty(...)), $needs),
             $shrink ?? Percent::of(0),
             Counter::TenCentimetres,
             new Assumptions(),

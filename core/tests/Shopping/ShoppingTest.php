@@ -16,9 +16,9 @@ use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Need\Way;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
@@ -46,7 +46,7 @@ final class ShoppingTest extends TestCase
 {
     public function testViscoseIsAskedForWithShrinkageAndSquaringAtEachCounter(): void
     {
-        $need = new Need(Length::ofMetres('2.10'), Way::OwnWidth, Working::empty(...));
+        $need = new Need(Length::ofMetres('2.10'), NeedSource::OwnWidth, Working::empty(...));
         $metric = Ask::for($need, Percent::of(6), Counter::TenCentimetres, new Assumptions());
         self::assertSame(2_294_043, $metric->exact->micrometres, '2.10 / 0.94 + 0.06 = 2.29404…');
         self::assertSame('2.30 m', (new LengthFormatter(System::Metric))->write(Figure::needed($metric->length)));
@@ -95,7 +95,7 @@ final class ShoppingTest extends TestCase
 
     public function testAShopThatCutsNoLessThanAMetreIsAskedForThat(): void
     {
-        $need = new Need(Length::ofMetres('0.6'), Way::OwnWidth, Working::empty(...));
+        $need = new Need(Length::ofMetres('0.6'), NeedSource::OwnWidth, Working::empty(...));
         $ask = Ask::for($need, Percent::of(0), Counter::TenCentimetres, new Assumptions(counterLeast: Length::ofMetres('1')));
         self::assertSame([660, 1000], [$ask->exact->millimetres(), $ask->length->millimetres()]);
         self::assertSame('Ask for the least the shop cuts', (string) $ask->working->lines[\count($ask->working->lines) - 1]->label);
@@ -109,7 +109,7 @@ final class ShoppingTest extends TestCase
     public function testItIsSaidWhenOneStepMoreTurnsTightIntoFits(string $need, int $asked, ?int $fitting): void
     {
         $ask = Ask::for(
-            new Need(Length::ofMetres($need), Way::OwnWidth, Working::empty(...)),
+            new Need(Length::ofMetres($need), NeedSource::OwnWidth, Working::empty(...)),
             Percent::of(0),
             Counter::TenCentimetres,
             new Assumptions(squaring: Length::zero()),
@@ -121,7 +121,7 @@ final class ShoppingTest extends TestCase
     {
         mt_srand(2);
         for ($i = 0; $i < 300; ++$i) {
-            $need = new Need(Length::ofMicrometres(mt_rand(50_000, 6_000_000)), Way::OwnWidth, Working::empty(...));
+            $need = new Need(Length::ofMicrometres(mt_rand(50_000, 6_000_000)), NeedSource::OwnWidth, Working::empty(...));
             foreach (Counter::cases() as $counter) {
                 $ask = Ask::for($need, Percent::of(mt_rand(0, 80) / 10), $counter, new Assumptions());
                 self::assertFalse($ask->length->isLessThan($ask->exact));

@@ -12,8 +12,8 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Source;
 use Octavum\Core\Measure\Working;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Need\Way;
 use Octavum\Core\Remedy\Attempts;
 use Octavum\Core\Remedy\Change;
 use Octavum\Core\Remedy\ChangePairs;
@@ -121,7 +121,7 @@ final class EnoughController extends AbstractController
         foreach ([...array_column($attempts->tried, 'change'), ...$chosen] as $change) {
             if (true === $change->from?->isToBuy() && null !== $change->takes) {
                 $working = Working::empty()->start($change->words, $change->takes, Source::Lay);
-                $toBuy[$change->key] = new Need($change->takes, Way::QuickLay, static fn (): Working => $working);
+                $toBuy[$change->key] = new Need($change->takes, NeedSource::QuickLay, static fn (): Working => $working);
             }
         }
         $bar = [[new Sentence('laid out'), $make->need->minus($make->plain())->larger(Length::zero())], ...$make->steps(...$chosen)];

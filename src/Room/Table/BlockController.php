@@ -12,7 +12,7 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
 use Octavum\Core\Need\CuttingCloth;
-use Octavum\Core\Need\Way;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
@@ -61,7 +61,7 @@ final class BlockController extends AbstractController
         return $this->render('table/_block.html.twig', ['opinion' => $opinion, 'project' => $id, 'laid' => $laid]);
     }
 
-    /** @return ?array{length: Length, width: Length, way: Way} */
+    /** @return ?array{length: Length, width: Length, way: NeedSource} */
     private function opinion(Project $project, Claim $claim, Assumptions $assumptions, ?Length $usable, CacheInterface $cache): ?array
     {
         $version = $project->current->version;
@@ -112,7 +112,7 @@ final class BlockController extends AbstractController
             : [
                 'length' => $wanted->altered(Length::ofMicrometres($length)),
                 'width' => $full,
-                'way' => (new Block())->isCalibrated($version->table, $size) ? Way::CalibratedBlock : Way::RoughBlock,
+                'way' => (new Block())->isCalibrated($version->table, $size) ? NeedSource::CalibratedBlock : NeedSource::RoughBlock,
             ];
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Tests\Room\Season;
 
 use Octavum\Account\Account;
-use Octavum\Core\Need\Way;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Pattern\Part;
 use Octavum\Core\Season\Claim;
 use Octavum\Document\WorkroomReader;
@@ -42,8 +42,8 @@ final class PiecePagesTest extends PageTestCase
         self::assertSame([[], ['Collar', 'Stand']], array_column($claims, 'pieces'));
         self::assertSame('cut '.$claims[1]->cut?->id, $cut);
         self::assertStringContainsString('Collar, Stand', self::says($this->get('/project/'.$shirt->id), '#role-2'));
-        self::assertSame(Way::ByArea, $this->way($shirt->id, 0));
-        self::assertSame(Way::QuickLay, $this->way($shirt->id, 1));
+        self::assertSame(NeedSource::ByArea, $this->way($shirt->id, 0));
+        self::assertSame(NeedSource::QuickLay, $this->way($shirt->id, 1));
 
         $this->post($path, ['pieces' => ['Stand', 'Collar'], 'to' => 'claim '.$claims[0]->id, 'revision' => $this->revision($path)]);
         self::assertSame([[]], array_column($this->project('Bow-locker shirt')->current->claims, 'pieces'));
@@ -158,7 +158,7 @@ final class PiecePagesTest extends PageTestCase
             ['Tiller tee', 'B, long sleeves', '14', ['Sleeve'], ['Sleeve']],
             [$part->pattern?->title, $part->version?->name, $part->size, $part->pieces, $part->instead],
         );
-        self::assertSame(Way::ByArea, $this->way($shirt->id, 0));
+        self::assertSame(NeedSource::ByArea, $this->way($shirt->id, 0));
         $page = $this->get('/project/'.$shirt->id);
         self::assertStringContainsString('Sleeves: Tiller tee , B, long sleeves, size 14: Sleeve, instead of Sleeve', self::says($page));
         self::assertStringContainsString('sleeves from Tiller tee', self::says($page));
@@ -284,7 +284,7 @@ final class PiecePagesTest extends PageTestCase
         return (string) $this->get($path)->filter('[name=revision]')->first()->attr('value');
     }
 
-    private function way(string $project, int $role): ?Way
+    private function way(string $project, int $role): ?NeedSource
     {
         $plan = $this->service(Plan::class);
         foreach ($plan->projects($this->fresh($this->account)) as $one) {

@@ -8,8 +8,8 @@ use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Need\Way;
 use Octavum\Core\Season\Action;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
@@ -43,7 +43,7 @@ final readonly class CutBefore
     public function snags(Project $project, RoleAnswer $role): array
     {
         $free = null === $role->spare ? null : $role->amount()?->plus($role->spare);
-        $isReckoned = $role->need instanceof Need && !\in_array($role->need->way, [Way::LaidOut, Way::Stated], true);
+        $isReckoned = $role->need instanceof Need && !\in_array($role->need->way, [NeedSource::LaidOut, NeedSource::Stated], true);
         if (Verdict::Short !== $role->verdict || null !== $role->tooWide || null === $free || !$isReckoned) {
             return [];
         }

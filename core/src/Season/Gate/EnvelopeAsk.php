@@ -9,7 +9,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
-use Octavum\Core\Need\Way;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 
@@ -25,6 +25,6 @@ final readonly class EnvelopeAsk
     {
         $need = null === $claim->cloth ? null : $this->estimator->estimate($project->wanted($claim), CuttingCloth::cut($claim->cloth, $toCut));
 
-        return $need instanceof Need && \in_array($need->way, [Way::OwnWidth, Way::Converted], true) ? $need->amount : null;
+        return $need instanceof Need && \in_array($need->way, [NeedSource::OwnWidth, NeedSource::Converted], true) ? $need->amount : null;
     }
 }

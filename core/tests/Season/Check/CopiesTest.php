@@ -20,8 +20,8 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Need\Estimator;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Need\Way;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Requirement;
@@ -79,9 +79,9 @@ final class CopiesTest extends TestCase
         self::assertEquals(1500, $lay->sheets[0]->used->millimetres());
         $answer = Plan::check($this->project($cloth, $lay))->projects[0];
         self::assertSame(
-            [Way::LaidOut],
+            [NeedSource::LaidOut],
             array_values(
-                array_unique(array_map(static fn (RoleAnswer $role): ?Way => $role->need->way ?? null, $answer->roles), \SORT_REGULAR),
+                array_unique(array_map(static fn (RoleAnswer $role): ?NeedSource => $role->need->way ?? null, $answer->roles), \SORT_REGULAR),
             ),
         );
         self::assertSame(Verdict::Fits, $answer->verdict);

@@ -18,9 +18,9 @@ use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\WorkingLine;
 use Octavum\Core\Need\Missing;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Need\Way;
 use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Ownership;
@@ -61,7 +61,7 @@ final class PartsTest extends TestCase
     {
         $role = $this->role($this->project($this->sleevesOfC()));
         self::assertInstanceOf(Need::class, $role->need);
-        self::assertSame([2600, Way::ByArea, 15], [$role->need->amount->millimetres(), $role->need->way, $role->need->way->trust()]);
+        self::assertSame([2600, NeedSource::ByArea, 15], [$role->need->amount->millimetres(), $role->need->way, $role->need->way->trust()]);
         $working = array_map(
             static fn (WorkingLine $line): string => $line->label.' '.$line->figure->length->millimetres(),
             $role->need->working()->lines,
@@ -79,11 +79,11 @@ final class PartsTest extends TestCase
         // front and back, 50 cm wide, beside each other on 148 cm: 1 m; the sleeves of C below them, 60 cm
         self::assertEquals(1600, $lay->sheets[0]->used->millimetres());
         $role = $this->role($this->project($part, lay: $lay));
-        self::assertSame([1600, Way::LaidOut], [$role->amount()?->millimetres(), $role->need->way ?? null]);
+        self::assertSame([1600, NeedSource::LaidOut], [$role->amount()?->millimetres(), $role->need->way ?? null]);
         $longer = [$this->box('Sleeve', 700, 500, 2)];
         $other = new Part(PartKind::Sleeves, $part->pattern, $this->version('C', '3.00', $longer), '14', ['Sleeve'], ['Sleeve']);
         $changed = $this->role($this->project($other, lay: $lay));
-        self::assertSame(Way::ByArea, $changed->need->way ?? null);
+        self::assertSame(NeedSource::ByArea, $changed->need->way ?? null);
         $said = implode(' ', array_map(static fn (Snag $snag): string => (string) $snag->sentence, $changed->snags));
         self::assertStringContainsString('the pieces have been changed since', $said);
     }
@@ -94,7 +94,7 @@ final class PartsTest extends TestCase
             $body = $this->version('A', '2.40', [$this->box('Front', 1000, 500), $collar]);
             $lay = $this->lay($this->project(null, body: $body));
             $role = $this->role($this->project(null, body: $body, lay: $lay));
-            self::assertSame(Way::LaidOut, $role->need->way ?? null);
+            self::assertSame(NeedSource::LaidOut, $role->need->way ?? null);
 
             return implode(' ', array_map(static fn (Snag $snag): string => (string) $snag->sentence, $role->snags));
         };
@@ -130,7 +130,7 @@ final class PartsTest extends TestCase
         )] as $part) {
             $role = $this->role($this->project($part));
             self::assertInstanceOf(Need::class, $role->need);
-            self::assertSame(Way::ByArea, $role->need->way);
+            self::assertSame(NeedSource::ByArea, $role->need->way);
             self::assertEqualsWithDelta(1600 + 640, (int) $role->need->amount->millimetres(), 30);
             self::assertStringContainsString('usual shares are counted', (string) $role->need->warnings[0]);
         }
@@ -180,7 +180,7 @@ final class PartsTest extends TestCase
         $project = $this->project($this->sleevesOfC(), table: null);
         $unknown = $this->unknown($this->role($project));
         // front and back 500 wide side by side on 148 cm, 1 m; the sleeves of C below, two of 500, 60 cm
-        self::assertSame([1600, Way::QuickLay], [$unknown->guess?->amount->millimetres(), $unknown->guess?->way]);
+        self::assertSame([1600, NeedSource::QuickLay], [$unknown->guess?->amount->millimetres(), $unknown->guess?->way]);
     }
 
     public function testTheUnionDecidesWhetherAPieceIsTooWide(): void

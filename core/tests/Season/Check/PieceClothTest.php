@@ -21,9 +21,9 @@ use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\Missing;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Need\Way;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Requirement;
@@ -72,7 +72,7 @@ final class PieceClothTest extends TestCase
             [Verdict::Tight, Verdict::Short, Verdict::Fits, Verdict::Tight, Verdict::Short],
             array_map(static fn (RoleAnswer $role): ?Verdict => $role->verdict, $answer->roles),
         );
-        self::assertSame(Way::QuickLay, $answer->roles[0]->need->way ?? null);
+        self::assertSame(NeedSource::QuickLay, $answer->roles[0]->need->way ?? null);
         self::assertSame('Band 1', (string) $answer->roles[0]->claim->title());
     }
 
@@ -124,8 +124,8 @@ final class PieceClothTest extends TestCase
             new Claim('cuffs', Role::Main, $other, $other->cuts[0], pieces: ['Cuff']),
         ];
         [$rest, $cuffs] = $this->check($pieces, $claims)->roles;
-        self::assertSame([2000, Way::ByArea], [$rest->amount()?->millimetres(), $rest->need->way ?? null]);
-        self::assertSame([200, Way::QuickLay], [$cuffs->amount()?->millimetres(), $cuffs->need->way ?? null]);
+        self::assertSame([2000, NeedSource::ByArea], [$rest->amount()?->millimetres(), $rest->need->way ?? null]);
+        self::assertSame([200, NeedSource::QuickLay], [$cuffs->amount()?->millimetres(), $cuffs->need->way ?? null]);
         // what lengthens the main pieces lengthens both
         $long = [new Alteration('longer', Length::ofMillimetres(50))];
         [$rest, $cuffs] = $this->check($pieces, $claims, $long)->roles;
@@ -155,9 +155,9 @@ final class PieceClothTest extends TestCase
         ];
         $lay = $this->lay($this->project($pieces, $claims(null, 'Cuff')), $claims(null, 'Cuff')[1], $other);
         $role = $this->check($pieces, $claims($lay, 'Cuff'))->roles[1];
-        self::assertSame([200, Way::LaidOut], [$role->amount()?->millimetres(), $role->need->way ?? null]);
+        self::assertSame([200, NeedSource::LaidOut], [$role->amount()?->millimetres(), $role->need->way ?? null]);
         $answer = $this->check($pieces, $claims($lay, 'Back'));
-        self::assertSame(Way::QuickLay, $answer->roles[1]->need->way ?? null);
+        self::assertSame(NeedSource::QuickLay, $answer->roles[1]->need->way ?? null);
         self::assertStringContainsString(
             'does not count any more: other pieces come from this cloth now',
             implode(' ', array_map(static fn ($snag): string => (string) $snag->sentence, $answer->snags)),

@@ -24,9 +24,9 @@ use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Measure\WorkingLine;
 use Octavum\Core\Need\Need;
+use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Need\Way;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Pattern\Edition;
@@ -147,7 +147,7 @@ final class SeasonCheckTest extends TestCase
         self::assertEqualsWithDelta(3.428571 * 914_400, $role->amount()?->micrometres, 3);
         self::assertSame(Verdict::Tight, $role->verdict, '3.434383 − 3.428571 yd is 5 mm');
         self::assertInstanceOf(Need::class, $role->need);
-        self::assertSame(Way::Converted, $role->need->way);
+        self::assertSame(NeedSource::Converted, $role->need->way);
         self::assertStringContainsString('widest piece may not fit', (string) $role->snags[0]->sentence);
     }
 

@@ -8,7 +8,7 @@ namespace Octavum\Core\Need;
  * How a need is known, best first. Source: docs/rules.md; the trust of a calibrated block was measured
  * (docs/decisions/0007).
  */
-enum Way: string
+enum NeedSource: string
 {
     case LaidOut = 'laid out';
     case OwnWidth = 'envelope, own width';
