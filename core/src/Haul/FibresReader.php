@@ -10,7 +10,7 @@ use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
-use Octavum\Core\Reading\Words;
+use Octavum\Core\Reading\ClothWords;
 
 /** Fibres with their shares, or their names alone. */
 final readonly class FibresReader
@@ -22,7 +22,7 @@ final readonly class FibresReader
     /** Fibres with their shares: "62 modal 33 cotton 5 elastane", "cotton 95 %, elastane 5 %". */
     public function shares(): ?FibreMix
     {
-        $names = $this->line->alternatives(array_keys(Words::FIBRES));
+        $names = $this->line->alternatives(array_keys(ClothWords::FIBRES));
         $before = '(?:100|\d{1,2})\s?%?\s?(?:'.$names.')'.HaulCursor::WORD_END;
         $after = '(?:'.$names.')\s?\d{1,3}\s?%';
         if (
@@ -114,14 +114,14 @@ final readonly class FibresReader
 
     public function fibreNames(?ClothType $type): FibreMix
     {
-        $names = array_values(array_diff(array_keys(Words::FIBRES), Words::ONLY_WITH_SHARE));
+        $names = array_values(array_diff(array_keys(ClothWords::FIBRES), ClothWords::ONLY_WITH_SHARE));
         $fibres = [];
         if (null !== $this->line->take('(?<!\p{L})(?:poly ?cotton|cotton poly)'.HaulCursor::WORD_END, true)) {
             $fibres = ['polyester' => false, 'cotton' => false];
         }
         $like = $mixed = false;
         while (null !== ($said = $this->line->said($names))) {
-            $fibres[Words::FIBRES[$said[0]]->value] = $said[1];
+            $fibres[ClothWords::FIBRES[$said[0]]->value] = $said[1];
             $mixed = $mixed || null !== $this->line->take('(?<=\|)\s?(?:mix(?:ture)?|blend|rich)'.HaulCursor::WORD_END, true);
             $like = $like || null !== $this->line->take('(?<=\|)\s?(?:look|feel|type|effect)'.HaulCursor::WORD_END, true);
         }
@@ -167,7 +167,7 @@ final readonly class FibresReader
     {
         $shares = [];
         foreach ($each as $one) {
-            $fibre = Words::FIBRES[$one[$name] ?? '']->value;
+            $fibre = ClothWords::FIBRES[$one[$name] ?? '']->value;
             $shares[$fibre] = ($shares[$fibre] ?? 0) + (int) ($one[$share] ?? 0);
         }
         try {

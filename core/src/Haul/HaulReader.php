@@ -17,7 +17,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Reading\Chip;
-use Octavum\Core\Reading\Words;
+use Octavum\Core\Reading\ClothWords;
 
 /**
  * Reads a cloth from one line, the way people note what they bought: "1.8m 142cm cotton drill 240gsm bottle green, 6.40/half
@@ -70,10 +70,10 @@ final readonly class HaulReader
         [$type, $structure] = $kind->type();
         $mix ??= $fibres->fibreNames($type);
         $type ??= ['linen' => 100] === $mix->shares ? ClothType::Linen : null;
-        $print = $cursor->word(Words::PRINTS, 'print');
+        $print = $cursor->word(ClothWords::PRINTS, 'print');
         $direction = $kind->direction($type);
-        $drape = $cursor->word(Words::DRAPES, 'drape');
-        $opacity = $cursor->word(Words::OPACITIES, 'opacity');
+        $drape = $cursor->word(ClothWords::DRAPES, 'drape');
+        $opacity = $cursor->word(ClothWords::OPACITIES, 'opacity');
         $weight ??= $kind->weightWord();
         $opacity ??= null === $weight?->grams && WeightClass::Sheer === $weight?->class ? Opacity::Sheer : null;
         $colours = $kind->colours();
@@ -134,7 +134,7 @@ final readonly class HaulReader
         return array_values(
             array_filter(
                 $found[0],
-                static fn (string $word): bool => !isset(Words::FIBRES[$word])
+                static fn (string $word): bool => !isset(ClothWords::FIBRES[$word])
                     && !\in_array($word, ['of', 'in', 'on', 'and', 'with', 'a', 'the', 'x', 'at', 'for', 'from'], true),
             ),
         );

@@ -13,7 +13,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Reading\Chip;
-use Octavum\Core\Reading\Words;
+use Octavum\Core\Reading\ClothWords;
 
 /** What kind of cloth it is, and how it feels: its type, direction, weight, stretch, repeat and colours. */
 final readonly class KindReader
@@ -25,18 +25,18 @@ final readonly class KindReader
     /** @return array{?ClothType, ?Structure} the structure only where the type does not settle it, or it is said */
     public function type(): array
     {
-        $said = $this->line->said(array_keys(Words::TYPES));
-        [$type, $structure] = null === $said ? [null, null] : Words::TYPES[$said[0]];
-        $other = $this->line->said(array_keys(Words::STRUCTURES));
+        $said = $this->line->said(array_keys(ClothWords::TYPES));
+        [$type, $structure] = null === $said ? [null, null] : ClothWords::TYPES[$said[0]];
+        $other = $this->line->said(array_keys(ClothWords::STRUCTURES));
         $structure = match (true) {
-            null !== $other => Words::STRUCTURES[$other[0]],
+            null !== $other => ClothWords::STRUCTURES[$other[0]],
             null === $type?->structure() => $structure,
             default => null,
         };
         if (null !== $said) {
             $this->line->chip(new Chip('type', new Sentence('{word}', ['word' => $said[0]]), $said[1]));
         }
-        while (null !== $this->line->said(array_keys(Words::TYPES))) {
+        while (null !== $this->line->said(array_keys(ClothWords::TYPES))) {
             // a second name, as in "drill twill", says nothing new
         }
 
@@ -46,7 +46,7 @@ final readonly class KindReader
     /** Null where nobody says: the type settles it then. */
     public function direction(?ClothType $type): ?Direction
     {
-        $direction = $this->line->word(Words::DIRECTIONS, 'direction');
+        $direction = $this->line->word(ClothWords::DIRECTIONS, 'direction');
         if (null === $direction && null !== $this->line->take('(?<!\p{L})(?:no nap|without nap)'.HaulCursor::WORD_END)) {
             return Direction::None;
         }
@@ -79,9 +79,9 @@ final readonly class KindReader
 
     public function weightWord(): ?Weight
     {
-        $said = $this->line->said(array_keys(Words::WEIGHTS));
+        $said = $this->line->said(array_keys(ClothWords::WEIGHTS));
 
-        return null === $said ? null : Weight::ofClass(Words::WEIGHTS[$said[0]]);
+        return null === $said ? null : Weight::ofClass(ClothWords::WEIGHTS[$said[0]]);
     }
 
     public function repeat(): ?Length
@@ -126,8 +126,8 @@ final readonly class KindReader
     public function colours(): array
     {
         $colours = [];
-        while (\count($colours) < 3 && null !== ($said = $this->line->said(array_keys(Words::COLOURS)))) {
-            $colours[] = Words::COLOURS[$said[0]];
+        while (\count($colours) < 3 && null !== ($said = $this->line->said(array_keys(ClothWords::COLOURS)))) {
+            $colours[] = ClothWords::COLOURS[$said[0]];
             $this->line->chip(new Chip('colour', new Sentence('{word}', ['word' => $said[0]]), $said[1]));
         }
 

@@ -7,7 +7,7 @@ namespace Octavum\Core\Haul;
 use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Reading\Chip;
-use Octavum\Core\Reading\Words;
+use Octavum\Core\Reading\ClothWords;
 
 /** Where it lies and comes from, whether it is here and washed, and how it is cared for. */
 final readonly class StateReader
@@ -22,7 +22,7 @@ final readonly class StateReader
     {
         $found = $this->line->take(
             '(?<!\p{L})(?:in |on )?((?:top |bottom |blue |red |green |big |small |left |right )?(?:'.
-                implode('|', Words::PLACES).
+                implode('|', ClothWords::PLACES).
                 ')s?(?:\s(?:\d+[a-z]?|[a-z]'.
                 HaulCursor::WORD_END.
                 '|no\.? ?\d+|(?:on|in|under|by) the \p{L}+|under \p{L}+))?)',

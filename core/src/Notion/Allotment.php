@@ -8,7 +8,7 @@ use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
-use Octavum\Core\Reading\Words;
+use Octavum\Core\Reading\ClothWords;
 
 /**
  * Gives the notions of a stash out to projects in their order. Kinds are summed up without mixing sizes; a zip up to 2 cm
@@ -271,6 +271,6 @@ final readonly class Allotment
     {
         preg_match_all('/\p{L}+/u', mb_strtolower($notion->name), $words);
 
-        return array_values(array_intersect($words[0], array_keys(Words::COLOURS)));
+        return array_values(array_intersect($words[0], array_keys(ClothWords::COLOURS)));
     }
 }

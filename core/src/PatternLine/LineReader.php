@@ -13,7 +13,7 @@ use Octavum\Core\Pattern\PaperState;
 use Octavum\Core\Pattern\PatternFormat;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Reading\Chip;
-use Octavum\Core\Reading\Words;
+use Octavum\Core\Reading\ClothWords;
 
 /**
  * Reads a pattern from one line, the way people note what they own: "Q112 wrap dress, PDF, 8-20, not printed, needs 3 buttons
@@ -179,7 +179,7 @@ final readonly class LineReader
         }
         if (
             1 ===
-            preg_match('/^(?:in\s+(?:the\s+)?)?(?:'.implode('|', Words::PLACES).'|folder|binder|sleeve|hard disk|computer)\b/iu', $part)
+            preg_match('/^(?:in\s+(?:the\s+)?)?(?:'.implode('|', ClothWords::PLACES).'|folder|binder|sleeve|hard disk|computer)\b/iu', $part)
         ) {
             $found['place'] = mb_substr($part, 0, 120);
 

@@ -8,7 +8,6 @@ use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\PaperState;
 use Octavum\Core\Pattern\PatternFormat;
 use Octavum\Core\Piece\Garment;
-use Octavum\Core\Reading\Words;
 
 /** Words that people write of patterns, and what each means. */
 final readonly class PatternWords

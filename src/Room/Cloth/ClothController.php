@@ -12,7 +12,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Measure\Figure;
-use Octavum\Core\Reading\Words;
+use Octavum\Core\Reading\ClothWords;
 use Octavum\Core\Season\Reservation;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
@@ -94,7 +94,7 @@ final class ClothController extends AbstractController
             'faults' => $entry->faults(),
             'total' => \count($all),
             'saved' => $account->filters,
-            'colours' => array_keys(Words::COLOURS),
+            'colours' => array_keys(ClothWords::COLOURS),
         ]);
     }
 
@@ -264,7 +264,7 @@ final class ClothController extends AbstractController
                 'record' => $record,
                 'back' => $back,
                 'values' => $entry->typed + $values,
-                'colours' => array_keys(Words::COLOURS),
+                'colours' => array_keys(ClothWords::COLOURS),
                 'rows' => [] === $entry->rows('cuts') ? ['0'] : $entry->rows('cuts'),
                 'faults' => $entry->faults(),
             ],

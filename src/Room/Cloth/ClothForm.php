@@ -37,7 +37,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
-use Octavum\Core\Reading\Words;
+use Octavum\Core\Reading\ClothWords;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Document\CutCodec;
 use Octavum\Input\Entry;
@@ -303,7 +303,7 @@ final readonly class ClothForm
     public function colour(Entry $entry, string $field): ?string
     {
         $colour = mb_strtolower($entry->raw($field));
-        $colour = Words::COLOURS[$colour] ?? $colour;
+        $colour = ClothWords::COLOURS[$colour] ?? $colour;
         if (1 === preg_match('/^#[0-9a-f]{6}$/D', $colour)) {
             return $colour;
         }

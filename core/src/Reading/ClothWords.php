@@ -14,7 +14,7 @@ use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\WeightClass;
 
 /** The words people use of cloth, and what they mean. Longer ones first where one holds another. */
-final readonly class Words
+final readonly class ClothWords
 {
     /** @var array<string, array{ClothType, Structure}> */
     public const TYPES = [
