@@ -13,7 +13,7 @@ use Octavum\Core\Find\Forgiving;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\Reservation;
-use Octavum\Input\Words;
+use Octavum\Input\SearchWords;
 use Octavum\Store\Stash;
 
 /** Which cloths of a stash are shown, in what order, and how many each further choice would leave. */
@@ -154,7 +154,7 @@ final readonly class ClothFilter
     private function isCalled(Cloth $cloth): bool
     {
         $text = '' === $this->words ? '' : mb_strtolower($this->text($cloth));
-        foreach (Words::of(mb_strtolower($this->words)) as $word) {
+        foreach (SearchWords::of(mb_strtolower($this->words)) as $word) {
             if (!str_contains($text, $word)) {
                 return false;
             }

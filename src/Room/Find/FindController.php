@@ -7,7 +7,7 @@ namespace Octavum\Room\Find;
 use Doctrine\DBAL\Connection;
 use Octavum\Account\Account;
 use Octavum\Core\Find\Forgiving;
-use Octavum\Input\Words;
+use Octavum\Input\SearchWords;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -39,7 +39,7 @@ final class FindController extends AbstractController
     public function find(Request $request, #[CurrentUser] Account $account): Response
     {
         $text = mb_substr(trim($request->query->getString('q')), 0, 80);
-        $words = \array_slice(Words::of($text), 0, 6);
+        $words = \array_slice(SearchWords::of($text), 0, 6);
         $where = implode(
             ' AND ',
             array_map(

@@ -8,7 +8,7 @@ use Octavum\Core\Find\Forgiving;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Piece\Garment;
-use Octavum\Input\Words;
+use Octavum\Input\SearchWords;
 use Octavum\Store\PatternTitle;
 
 /** Which patterns of a library are shown, by what they are and by what they do not ask for. */
@@ -112,7 +112,7 @@ final readonly class PatternFilter
     private function isCalled(PatternTitle $title): bool
     {
         $text = $this->text($title);
-        foreach (Words::of(mb_strtolower($this->words)) as $word) {
+        foreach (SearchWords::of(mb_strtolower($this->words)) as $word) {
             if (!str_contains($text, $word)) {
                 return false;
             }

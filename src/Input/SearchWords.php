@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Input;
 
 /** The words of a text that is searched for. */
-final readonly class Words
+final readonly class SearchWords
 {
     /** @return list<string> */
     public static function of(string $text): array
