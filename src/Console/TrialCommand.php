@@ -16,7 +16,7 @@ use Octavum\Console\Trial\Spoilt;
 use Octavum\Console\Trial\Tally;
 use Octavum\Console\Trial\TimeBox;
 use Octavum\Console\Trial\Trial;
-use Octavum\Console\Trial\Undoing;
+use Octavum\Console\Trial\Undo;
 use Octavum\Console\Trial\Uploads;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
@@ -91,7 +91,7 @@ final readonly class TrialCommand
             new Uploads(),
             new Kills(),
             new Load(),
-            new Undoing(),
+            new Undo(),
             new Backing($this->project),
             new Spoilt(),
             new Addresses($this->paths()),

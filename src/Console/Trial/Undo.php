@@ -10,7 +10,7 @@ namespace Octavum\Console\Trial;
  * first leaves the beginning. What is there is read in the database itself after each step. After twenty changes each the export is read
  * into another account and exported again.
  */
-final class Undoing implements Trial
+final class Undo implements Trial
 {
     private const CHANGES = 20;
 
