@@ -25,16 +25,16 @@ use Octavum\Core\Shape\Outline;
 /** What is to be laid on what: garments with their pieces, cuts or rolls, and how; the link from a plan to the lay engine. */
 final readonly class LaySetup
 {
-    /** @var array<string, array{int, LayPiece, LayPiece}> by id in the lay, "0/Front": garment, piece, what is laid */
+    /** @var array<string, array{int, Piece, LayPiece}> by id in the lay, "0/Front": garment, piece, what is laid */
     public array $pieces;
 
     /** @var list<Sentence> why pieces cannot lie to the figures as they should */
     public array $refused;
 
     /**
-     * @param list<LaidSheet>      $sheets
-     * @param list<LaidGarment>    $garments
-     * @param list<list<LayPiece>> $pieces   of each garment
+     * @param list<LaidSheet>   $sheets
+     * @param list<LaidGarment> $garments
+     * @param list<list<Piece>> $pieces   of each garment
      */
     public function __construct(
         public array $sheets,
@@ -82,9 +82,9 @@ final readonly class LaySetup
     }
 
     /**
-     * @param list<list<LayPiece>> $pieces
+     * @param list<list<Piece>> $pieces
      *
-     * @return array<string, array{int, LayPiece, Outline}> by id: garment, piece, as it is cut out
+     * @return array<string, array{int, Piece, Outline}> by id: garment, piece, as it is cut out
      */
     private function cut(array $pieces): array
     {
@@ -104,7 +104,7 @@ final readonly class LaySetup
     }
 
     /**
-     * @param array<string, array{int, LayPiece, Outline}> $cut
+     * @param array<string, array{int, Piece, Outline}> $cut
      *
      * @return array<string, Repeat|Sentence> where pieces that are laid to figures may lie, or why they cannot
      */

@@ -49,14 +49,14 @@ final readonly class Block
     /**
      * Real pieces of one role in a size, laid in a moment: this much is enough, and a longer search finds less.
      *
-     * @param list<LayPiece> $pieces that have a shape in the size
+     * @param list<Piece> $pieces that have a shape in the size
      */
     public function quickly(array $pieces, string $size, LaySurface $surface): ?Length
     {
         return $this->laid($pieces, $surface, [Fold::Flat, Fold::Lengthwise, Fold::Gate], $size);
     }
 
-    /** @return list<LayPiece> calibrated where the table has a row, and rough where it has none */
+    /** @return list<Piece> calibrated where the table has a row, and rough where it has none */
     public function pieces(Garment $garment, ?RequirementTable $table, Role $role, string $size, bool $child = false): array
     {
         if (Role::Main !== $role) {
@@ -82,7 +82,7 @@ final readonly class Block
         return $this->scaled($pieces, $low);
     }
 
-    /** @return list<LayPiece> as a garment usually has them, whatever its table says */
+    /** @return list<Piece> as a garment usually has them, whatever its table says */
     public function rough(Garment $garment, ?RequirementTable $table, string $size, bool $child = false): array
     {
         [$body, $child] = $this->body($table->sizes ?? [], $size, $child);
@@ -110,7 +110,7 @@ final readonly class Block
     }
 
     /**
-     * @param list<LayPiece>       $pieces
+     * @param list<Piece>          $pieces
      * @param non-empty-list<Fold> $folds
      * @param int                  $most   looks at the clock for each fold: how long is searched
      */
@@ -180,9 +180,9 @@ final readonly class Block
     }
 
     /**
-     * @param list<LayPiece> $pieces
+     * @param list<Piece> $pieces
      *
-     * @return list<LayPiece>
+     * @return list<Piece>
      */
     private function scaled(array $pieces, float $scale): array
     {
