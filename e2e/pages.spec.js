@@ -37,12 +37,12 @@ for (const [device, viewport] of Object.entries({ desk: { width: 1280, height: 8
                 '/table/new',
                 laid,
                 '/shopping',
-                '/bench',
-                '/bench?q=140+wide+linen+18+eur+per+m',
-                '/bench?q=2.3+m+145+wide+ponte',
-                '/bench?with[]=2.3+m+145+wide+ponte&with[]=3+m+150+wide+wool',
-                '/bench/pattern',
-                '/bench/best',
+                '/match',
+                '/match?q=140+wide+linen+18+eur+per+m',
+                '/match?q=2.3+m+145+wide+ponte',
+                '/match?with[]=2.3+m+145+wide+ponte&with[]=3+m+150+wide+wool',
+                '/match/pattern',
+                '/match/best',
                 '/settings',
                 '/find?q=heron',
                 '/find',
@@ -105,7 +105,7 @@ for (const [device, viewport] of Object.entries({ desk: { width: 1280, height: 8
 }
 
 test('no room scrolls sideways at any width between a phone and a desk', async ({ demo: page }) => {
-    for (const room of ['/season', '/cloth', '/patterns', '/bench', '/table', '/shopping', '/workbook', '/people']) {
+    for (const room of ['/season', '/cloth', '/patterns', '/match', '/table', '/shopping', '/workbook', '/people']) {
         await open(page, room);
         for (const width of [340, 700, 861, 900, 1024, 1180, 1181]) {
             await page.setViewportSize({ width, height: 800 });

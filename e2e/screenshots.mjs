@@ -52,8 +52,8 @@ await take({ width: 1280, height: 800 }, {
         await page.goto(base + '/table');
         await page.getByRole('link', { name: 'Fern tee with' }).click();
     },
-    bench: async (page) => {
-        await page.goto(base + '/bench');
+    match: async (page) => {
+        await page.goto(base + '/match');
         await page.getByRole('link', { name: 'Plum ponte' }).click();
     },
     enough: async (page) => {

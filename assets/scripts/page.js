@@ -1,4 +1,4 @@
-const ROOMS = { s: 'Season', c: 'Cloth', p: 'Patterns', b: 'Bench', t: 'Table', h: 'Shopping', w: 'Workbook' };
+const ROOMS = { s: 'Season', c: 'Cloth', p: 'Patterns', m: 'Match', t: 'Table', h: 'Shopping', e: 'Sewing' };
 
 /** Keys that work on every page. */
 export default () => ({

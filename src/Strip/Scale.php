@@ -35,7 +35,7 @@ final readonly class Scale
         return new self(self::fit($longest, $room, 60, 250), 42, $room);
     }
 
-    /** For the bench: as long as the room lets it, so that lengths close to one another are told apart. */
+    /** For Match: as long as the room lets it, so that lengths close to one another are told apart. */
     public static function roll(?Length $longest, float $room = 780): self
     {
         return new self(self::fit($longest, $room, 40, 420), 42, $room);

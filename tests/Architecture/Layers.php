@@ -65,7 +65,7 @@ final class Layers
         'Room\Notions',
         'Room\Season',
         'Room\Workbook',
-        'Room\Bench',
+        'Room\Match',
         'Room\Shopping',
         'Room\Table',
         'Room\Find',

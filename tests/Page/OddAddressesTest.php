@@ -21,13 +21,13 @@ final class OddAddressesTest extends PageTestCase
     /** @return iterable<string, array{string, int}> */
     public static function odd(): iterable
     {
-        foreach (['/%00', '/cloth/%00', '/season/%00/print', '/file/%00', '/patterns/x%00y', '/%ff', '/bench/%00'] as $path) {
+        foreach (['/%00', '/cloth/%00', '/season/%00/print', '/file/%00', '/patterns/x%00y', '/%ff', '/match/%00'] as $path) {
             yield $path => [$path, 404];
         }
         foreach (['/season?project[]=x', '/season?project[a][b]=x', '/snags?kind[]=x', '/cloth?words[]=x'] as $path) {
             yield $path => [$path, 200];
         }
-        foreach (['/table/new?project[]=x', '/project/new?version[]=x', '/find?q[]=x', '/bench/best?season[]=x'] as $path) {
+        foreach (['/table/new?project[]=x', '/project/new?version[]=x', '/find?q[]=x', '/match/best?season[]=x'] as $path) {
             yield $path => [$path, 400];
         }
     }

@@ -93,7 +93,7 @@ final class EveryRoomSaysTheSameTest extends PageTestCase
         if ([] === array_intersect_key($project, ['alterations' => 1, 'matching' => 1, 'leftOut' => 1, 'claims' => 1])) {
             $this->filling($account, ['projects' => []] + $document);
             $match ??= $says.('short' === $verdict ? ' short.' : ' left.');
-            $page = $this->get('/bench/pattern?size=14&q='.urlencode('Case pattern, A'));
+            $page = $this->get('/match/pattern?size=14&q='.urlencode('Case pattern, A'));
             self::assertStringContainsString($match, self::says($page, '#main'));
         }
     }

@@ -67,7 +67,7 @@ final class ExportComesHomeTest extends PageTestCase
             '/table',
             '/cloth',
             '/cloth/'.$cloth->id,
-            '/bench?cloth='.$cloth->id,
+            '/match?cloth='.$cloth->id,
             '/patterns',
             '/people',
             '/settings/export',

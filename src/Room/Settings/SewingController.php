@@ -21,7 +21,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** What whoever sews would rather not do, wants to learn and has not; the Bench counts it. */
+/** What whoever sews would rather not do, wants to learn and has not; Match counts it. */
 final class SewingController extends AbstractController
 {
     #[Route('/settings/sewing', name: 'settings_sewing', methods: ['POST'])]

@@ -67,7 +67,7 @@ final class GatePagesTest extends PageTestCase
         self::assertCount($cuts + 1, $all);
         $remnant = $all[\count($all) - 1];
         self::assertSame([400_000, 300_000], [$remnant->length?->micrometres, $remnant->width?->micrometres]);
-        $this->get('/bench?cut='.$after->id);
+        $this->get('/match?cut='.$after->id);
         self::assertSame(200, $this->browser->getResponse()->getStatusCode());
         $gone = $this->get('/project/'.$skirt->id);
         self::assertCount(0, $gone->filter('a[href$="/gate/'.$skirt->current->claims[0]->id.'"]'), 'it is cut out already');

@@ -168,7 +168,7 @@ final readonly class ClothSnags
     }
 
     /**
-     * As the Bench's rule judges it.
+     * As the rule of Match judges it.
      *
      * @param array<string, string> $with
      *

@@ -67,7 +67,7 @@ final class SnagsTest extends TestCase
         yield 'a pocket need not stretch' => [40, 3, '', Structure::Knit, Role::Contrast];
     }
 
-    /** One verdict in every room: where only bands want all of it, a little less is tight, as on the Bench. */
+    /** One verdict in every room: where only bands want all of it, a little less is tight, as in Match. */
     public function testBandsAreCutFromRibbingWhereALittleStretchIsLacking(): void
     {
         $snag = static function (int $has): array {

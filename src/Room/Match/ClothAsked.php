@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Match;
+
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Cloth\LedgerEntry;
+use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Haul\HaulReader;
+use Octavum\Core\Measure\Figure;
+use Octavum\Core\Measure\Length;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Season\Reservation;
+use Octavum\Input\Entry;
+use Octavum\Store\Plan;
+use Octavum\Store\Stash;
+use Symfony\Component\Clock\ClockInterface;
+use Symfony\Component\Uid\Ulid;
+
+/** The cloth that is asked for: a cut of the stash by its id or its name, or one that is typed as a line of a haul. */
+final readonly class ClothAsked
+{
+    /** A roll in a shop goes on for so long. */
+    private const ROLL = '15';
+
+    /** Less than this is nothing to ask of, micrometres: a starting value of the house. */
+    private const USEFUL = 200_000;
+
+    /** Cloths that can lie there at once. */
+    private const MOST = 6;
+
+    public function __construct(
+        private Stash $stash,
+        private Plan $plan,
+        private AccountSettings $settings,
+        private ClockInterface $clock,
+    ) {
+    }
+
+    /**
+     * The cloths that are asked for: those that lie there already with what is laid beside them, else one alone.
+     *
+     * @return list<Lying>
+     */
+    public function all(Account $account, Entry $entry): array
+    {
+        $words = trim($entry->raw('q'));
+        $there = \is_array($entry->typed['with'] ?? null) ? array_values(array_filter($entry->typed['with'], is_string(...))) : [];
+        $asked = match (true) {
+            '' === $words && [] === $there => [$entry->raw('cut')],
+            '' === $words => $there,
+            $entry->boolean('beside') => [...$there, $words],
+            default => [$words],
+        };
+        $lying = [];
+        foreach (\array_slice(array_unique($asked), 0, self::MOST) as $one) {
+            $lying[] = $this->one($account, $one, $entry->boolean('whole'));
+        }
+
+        return array_values(array_filter($lying));
+    }
+
+    /**
+     * @param string $asked id or name of a cut, or a line of a haul
+     * @param bool   $whole as if nothing of it were promised
+     *
+     * @return ?Lying null when nothing is asked for
+     */
+    private function one(Account $account, string $asked, bool $whole): ?Lying
+    {
+        $isId = Ulid::isValid($asked);
+        $own = '' === $asked ? null : ($isId ? $this->stash->cut($account, $asked) : $this->stash->named($account)[$asked] ?? null);
+
+        return match (true) {
+            null !== $own => $this->lying(
+                $account,
+                $own[0],
+                $own[1],
+                $whole ? [] : $this->plan->promised($account)[$own[1]->id] ?? [],
+            ),
+            '' === trim($asked), $isId => null,
+            default => $this->typed($account, $asked),
+        };
+    }
+
+    /** @param list<Reservation> $promises of the cut */
+    public function lying(Account $account, Cloth $cloth, Cut $cut, array $promises): Lying
+    {
+        $toCut = ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions);
+        $lying = new Lying($cloth, $cut, $toCut, $promises);
+        if ([] === $promises || null === $lying->free || $lying->free->micrometres >= self::USEFUL) {
+            return $lying;
+        }
+        $names = array_unique(array_map(static fn (Reservation $promise): string => $promise->project->name, $promises));
+        $reserved = new Sentence('Reserved for {projects}, with {free} left over. What follows is shown as if all of it were free.', [
+            'projects' => implode(', ', $names),
+            'free' => Figure::owned($lying->free),
+        ]);
+
+        return new Lying($cloth, $cut, $toCut, doubts: [$reserved]);
+    }
+
+    private function typed(Account $account, string $words): Lying
+    {
+        $settings = $this->settings->of($account);
+        $line = (new HaulReader())->readInShop($words, $settings->system);
+        $today = $this->clock->now();
+        $cloth = $line->cloth($settings->assumptions, $today);
+        $roll = [new LedgerEntry($today, LedgerKind::Bought, Length::ofMetres(self::ROLL))];
+        $cut = null === $line->length ? new Cut('', $roll) : $cloth->cuts[0];
+        $unread = [] === $line->unread ? [] : [new Sentence('Not understood, and left out: {words}.', [
+            'words' => implode(', ', $line->unread),
+        ])];
+
+        return new Lying(
+            $cloth,
+            $cut,
+            ToCut::of($cloth, $cut, $settings->assumptions),
+            typed: $words,
+            doubts: [...$line->doubts, ...$unread],
+            endless: null === $line->length,
+        );
+    }
+}

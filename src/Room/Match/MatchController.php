@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Match;
+
+use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
+use Octavum\Input\Entry;
+use Octavum\Store\People;
+use Octavum\Store\Plan;
+use Octavum\Store\Stash;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** What a cloth can become. */
+#[Route('/match')]
+final class MatchController extends AbstractController
+{
+    public function __construct(
+        private readonly ClothAsked $asked,
+        private readonly ClothPages $pages,
+        private readonly Makings $makings,
+        private readonly People $people,
+        private readonly Stash $stash,
+        private readonly Plan $plan,
+        private readonly AccountSettings $settings,
+    ) {
+    }
+
+    #[Route('', name: 'match', methods: ['GET'])]
+    public function cloth(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $entry = new Entry($request->query->all());
+        $filter = Filter::of($entry);
+        $people = $this->people->all($account);
+        $person = $this->makings->person($account, $people, $filter->for);
+        $lying = $this->asked->all($account, $entry);
+
+        return $this->render('match/cloth.html.twig', [
+            'page' => [] === $lying
+                ? null
+                : $this->pages->of($account, $lying, $this->makings->of($account, $person, $filter), $this->settings->of($account)),
+            'unplanned' => [] === $lying ? $this->unplanned($account) : [],
+            'names' => array_keys($this->stash->named($account)),
+            'filter' => $filter,
+            'person' => $person,
+            'people' => $people,
+            'typed' => $entry->typed,
+            'faults' => $entry->faults(),
+        ]);
+    }
+
+    /** @return list<Lying> the longest cuts that nothing is planned from */
+    private function unplanned(Account $account): array
+    {
+        $promises = $this->plan->promised($account);
+        $found = [];
+        foreach ($this->stash->all($account) as $cloth) {
+            foreach ($cloth->cuts as $cut) {
+                $lying = $this->asked->lying($account, $cloth, $cut, $promises[$cut->id] ?? []);
+                if (!$cut->gone && [] === $lying->promises && null !== $lying->free) {
+                    $found[] = $lying;
+                }
+            }
+        }
+        usort($found, static fn (Lying $a, Lying $b): int => $b->free?->micrometres <=> $a->free?->micrometres);
+
+        return \array_slice($found, 0, 12);
+    }
+}
