@@ -105,7 +105,7 @@ for (const [device, viewport] of Object.entries({ desk: { width: 1280, height: 8
 }
 
 test('no room scrolls sideways at any width between a phone and a desk', async ({ demo: page }) => {
-    for (const room of ['/season', '/cloth', '/patterns', '/match', '/table', '/shopping', '/workbook', '/people']) {
+    for (const room of ['/season', '/cloth', '/patterns', '/match', '/table', '/shopping', '/sewing', '/people']) {
         await open(page, room);
         for (const width of [340, 700, 861, 900, 1024, 1180, 1181]) {
             await page.setViewportSize({ width, height: 800 });

@@ -69,13 +69,13 @@ await take({ width: 1280, height: 800 }, {
         await page.getByRole('link', { name: /Before cutting/ }).first().click();
     },
     shopping: '/shopping',
-    workbook: '/workbook',
-    year: '/workbook/year',
+    sewing: '/sewing',
+    year: '/sewing/year',
     person: ['/people', 'Odalys'],
 });
 await take({ width: 390, height: 844 }, {
     'phone-cloth': '/cloth',
     'phone-shopping': '/shopping',
-    'phone-workbook': '/workbook',
+    'phone-sewing': '/sewing',
 });
 await browser.close();

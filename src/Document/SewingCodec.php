@@ -20,7 +20,7 @@ use Octavum\Core\Season\Sewing\Timer;
 use Octavum\Core\Season\Sewing\Wear;
 use Octavum\Core\Season\Sewing\Worn;
 
-/** A project's page in the workbook. */
+/** What is sewn of a project. */
 final readonly class SewingCodec
 {
     public function __construct(private StateCodec $states = new StateCodec())

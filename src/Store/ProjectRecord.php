@@ -70,7 +70,7 @@ class ProjectRecord implements RemovableRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $pictures = [];
 
-    /** @var array<string, mixed> its page in the workbook, as in the exchange format */
+    /** @var array<string, mixed> what was sewn of it, as in the exchange format */
     #[ORM\Column(options: ['default' => '[]'])]
     public array $sewing = [];
 

@@ -11,7 +11,7 @@ use Octavum\Document\Node;
 use Octavum\Document\SewingCodec;
 use Psr\Clock\ClockInterface;
 
-/** Stored pages of the workbook to the core's and back. */
+/** The stored sewing of projects to the core's and back. */
 final readonly class Sewings
 {
     public function __construct(private SewingCodec $codec, private ClockInterface $clock)

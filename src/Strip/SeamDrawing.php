@@ -7,7 +7,7 @@ namespace Octavum\Strip;
 use Octavum\Core\Colour\Lab;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\Sewing\Step;
-use Octavum\Core\Workbook\WhatWaits;
+use Octavum\Core\Sewing\WhatWaits;
 
 /** Draws the seam of a project. */
 final readonly class SeamDrawing

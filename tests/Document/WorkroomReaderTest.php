@@ -57,8 +57,8 @@ final class WorkroomReaderTest extends TestCase
     {
         $ofPlans = ['options', 'decisions', 'copies', 'parts', 'pieces', 'ease', 'soft', 'notBefore', 'lists'];
         $ofPeopleAndCloth = ['facts', 'likings', 'features', 'high bust', 'recovery', 'edges', 'backSeen', 'motif', 'origin'];
-        $ofTheWorkbook = ['sewing', 'steps', 'stretches', 'states', 'finding', 'purpose', 'occasion', 'waits', 'used', 'asked', 'weeksOff'];
-        foreach ([...$ofPlans, ...$ofPeopleAndCloth, ...$ofTheWorkbook] as $field) {
+        $ofSewing = ['sewing', 'steps', 'stretches', 'states', 'finding', 'purpose', 'occasion', 'waits', 'used', 'asked', 'weeksOff'];
+        foreach ([...$ofPlans, ...$ofPeopleAndCloth, ...$ofSewing] as $field) {
             yield $field => ['"'.$field.'":'];
         }
         foreach (['taken apart', 'steamed', 'dyed', 'washed', 'cut'] as $kind) {

@@ -61,8 +61,8 @@ final class ExportComesHomeTest extends PageTestCase
         $pages = [
             '/season',
             '/project/'.$project->id,
-            '/workbook',
-            '/workbook/year/2026',
+            '/sewing',
+            '/sewing/year/2026',
             '/shopping',
             '/table',
             '/cloth',

@@ -16,7 +16,7 @@ use Symfony\Component\Console\Command\Command;
 final class UnreadableRowsTest extends PageTestCase
 {
     private const PAGES = [
-        '/season', '/cloth', '/cloth?show=list', '/patterns', '/match', '/match/best', '/table', '/table/new', '/shopping', '/workbook',
+        '/season', '/cloth', '/cloth?show=list', '/patterns', '/match', '/match/best', '/table', '/table/new', '/shopping', '/sewing',
         '/people', '/notions', '/lists', '/settings', '/changes', '/settings/export', '/project/new', '/find?q=o',
     ];
 

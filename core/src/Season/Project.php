@@ -82,7 +82,7 @@ final readonly class Project
         );
     }
 
-    /** With another page in the workbook. */
+    /** With another record of its sewing. */
     public function sewn(Sewing $sewing): self
     {
         return $this->with($this->current, $this->others, $sewing);

@@ -14,7 +14,7 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Measure\Width;
-use Octavum\Core\Workbook\YearInReview;
+use Octavum\Core\Sewing\YearInReview;
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 

@@ -10,7 +10,7 @@ use Symfony\Component\Uid\Ulid;
 final readonly class Spoilt implements Trial
 {
     private const PAGES = [
-        '/season', '/cloth', '/patterns', '/shopping', '/workbook', '/people', '/notions', '/table', '/match', '/match/best', '/lists',
+        '/season', '/cloth', '/patterns', '/shopping', '/sewing', '/people', '/notions', '/table', '/match', '/match/best', '/lists',
         '/settings', '/changes', '/settings/export', '/find?q=o',
     ];
 

@@ -17,7 +17,7 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\PatternLine\Twins;
 use Octavum\Core\Piece\Garment;
-use Octavum\Core\Workbook\EnvelopeFactor;
+use Octavum\Core\Sewing\EnvelopeFactor;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;

@@ -6,7 +6,7 @@ namespace Octavum\Core\Season\Sewing;
 
 use Octavum\Core\Season\ProjectState;
 
-/** A project's page in the workbook: its steps, the time spent, its states, and how it turned out. */
+/** What is sewn of a project: its steps, the time spent, its states, and how it turned out. */
 final readonly class Sewing
 {
     /**

@@ -25,8 +25,8 @@ use Octavum\Core\Season\Sewing\Sewing;
 use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
 use Octavum\Core\Season\Snag;
+use Octavum\Core\Sewing\WhatWaits;
 use Octavum\Core\Tests\Season\Plan;
-use Octavum\Core\Workbook\WhatWaits;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

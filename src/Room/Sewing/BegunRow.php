@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Sewing;
+
+use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Strip\StitchLine;
+
+/** A project and its seam. */
+final readonly class BegunRow
+{
+    public function __construct(public ProjectAnswer $answer, public StitchLine $seam)
+    {
+    }
+}

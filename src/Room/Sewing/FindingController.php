@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Sewing;
+
+use Octavum\Account\Account;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Pattern\KeptAlteration;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Season\Sewing\Again;
+use Octavum\Core\Season\Sewing\Chosen;
+use Octavum\Core\Season\Sewing\Fate;
+use Octavum\Core\Season\Sewing\Finding;
+use Octavum\Core\Season\Sewing\Fitted;
+use Octavum\Core\Season\Sewing\Wear;
+use Octavum\Core\Season\Sewing\Worn;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Page\ReturnPath;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
+use Octavum\Store\PatternMapper;
+use Octavum\Store\PatternRecord;
+use Octavum\Store\ProjectRecord;
+use Octavum\Store\Sewings;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+
+/** How a garment turned out, when it is done and later. */
+#[Route('/project/{id}', requirements: ['id' => Requirement::ULID])]
+final class FindingController extends AbstractController
+{
+    public function __construct(
+        private readonly Begun $begun,
+        private readonly Sewings $sewings,
+        private readonly PatternMapper $patterns,
+        private readonly ChangeLog $changes,
+    ) {
+    }
+
+    /** The verdict at the end: the project is done by it, and what to change next time goes back to the pattern. */
+    #[Route('/finding', name: 'finding', methods: ['GET', 'POST'])]
+    public function finding(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        [$record, $project] = $this->begun->project($account, $id);
+        $known = $project->sewing->finding;
+        $values = [
+            'fitted' => $known->fitted->value ?? '',
+            'cloth' => $known->cloth->value ?? '',
+            'again' => $known->again->value ?? '',
+            'change' => $known->change ?? '',
+            'note' => $known->note ?? '',
+            'day' => ($project->sewing->since(ProjectState::Done) ?? $this->sewings->today())->format('Y-m-d'),
+            'keep' => '1',
+        ];
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $day = $entry->date('day') ?? $this->sewings->today();
+            if ($day > $this->sewings->today()) {
+                $entry->fault('day', new Sentence('That day is still to come: type the day it was done.'));
+            }
+            $finding = new Finding(
+                $day,
+                $entry->choice('fitted', Fitted::class),
+                $entry->choice('cloth', Chosen::class),
+                $entry->choice('again', Again::class),
+                $entry->text('change', 300),
+                $entry->text('note', 2000),
+            );
+            Revision::check($entry, $record->revision, $values);
+            if ($entry->isSound()) {
+                $this->keep($record, $project, $finding, $entry->boolean('keep'));
+
+                return $this->redirectToRoute('project', ['id' => $id]);
+            }
+        }
+
+        return $this->render('sewing/finding.html.twig', [
+            'project' => $project,
+            'revision' => $record->revision,
+            'values' => [] === $entry->typed ? $values : $entry->typed,
+            'faults' => $entry->faults(),
+        ], new Response(status: $entry->status()));
+    }
+
+    /** How often it is worn, looked at later. */
+    #[Route('/worn', name: 'worn', methods: ['POST'])]
+    public function worn(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        [$record, $project] = $this->begun->project($account, $id);
+        $entry = new Entry($request->request->all());
+        $wear = Wear::tryFrom($entry->raw('wear')) ?? throw $this->createNotFoundException();
+        $worn = new Worn(
+            $this->sewings->today(),
+            $wear,
+            Fate::tryFrom($entry->raw('fate')) ?? Fate::Kept,
+            mb_substr($entry->raw('note'), 0, 300),
+        );
+        $back = ReturnPath::to($request, $this->generateUrl('project', ['id' => $id]));
+        $this->changes->commit(
+            [$record],
+            fn () => $this->sewings->store($project->sewing->wearing([...$project->sewing->worn, $worn]), $record),
+            new Notice('How {project} is worn is kept.', ['project' => $record->name], $back->getTargetUrl()),
+        );
+
+        return $back;
+    }
+
+    /** @param bool $next whether what to change goes back to the pattern */
+    private function keep(ProjectRecord $record, Project $project, Finding $finding, bool $next): void
+    {
+        $pattern = $record->current->version?->pattern;
+        $make = function () use ($record, $project, $finding, $next, $pattern): void {
+            $this->sewings->store($project->sewing->found($finding)->timed(null), $record);
+            if (ProjectState::Done !== $record->state) {
+                $this->sewings->enter($record, ProjectState::Done, on: $finding->on);
+            }
+            if ($next && null !== $pattern && null !== $project->current->pattern && null !== $project->person && '' !== $finding->change) {
+                $this->alteration($pattern, $project->current->pattern->alterations, new KeptAlteration(
+                    $project->person->id,
+                    mb_substr($finding->change, 0, 120),
+                ));
+            }
+        };
+        $here = $this->generateUrl('project', ['id' => $record->id]);
+        $this->changes->commit(
+            null === $pattern ? [$record] : [$record, $pattern],
+            $make,
+            new Notice('{project} is done.', ['project' => $record->name], $here),
+        );
+    }
+
+    /** @param list<KeptAlteration> $known */
+    private function alteration(PatternRecord $pattern, array $known, KeptAlteration $new): void
+    {
+        foreach ($known as $one) {
+            if ($one->person === $new->person && $one->name === $new->name) {
+                return;
+            }
+        }
+        $this->patterns->keep([...$known, $new], $pattern);
+    }
+}

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Sewing;
+
+use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Season\Project;
+use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Core\Season\Sewing\Pace;
+use Octavum\Core\Season\Sewing\Step;
+use Octavum\Core\Sewing\Needle;
+use Octavum\Core\Sewing\Session;
+use Octavum\Core\Sewing\WhatFits;
+
+/** What sewing/show.html.twig shows. */
+final readonly class SewingPage
+{
+    /** The project whose step is running. */
+    public ?ProjectAnswer $running;
+
+    /** Whose needle, press and pace stand in the margin: what is running, else what is offered first. */
+    public ?ProjectAnswer $about;
+
+    /**
+     * @param int            $have     minutes there are
+     * @param list<BegunRow> $begun
+     * @param list<BegunRow> $next     on the plan, not begun
+     * @param list<Session>  $sessions
+     * @param list<Project>  $judge    all steps done, and nobody has said how it turned out
+     * @param list<Project>  $worn     done for a while, and nobody has said how often they are worn
+     * @param Pace           $pace     on all garments
+     * @param Pace           $paceOn   on garments like the one in the margin
+     */
+    public function __construct(
+        public int $have,
+        public WhatFits $fits,
+        public array $begun,
+        public array $next,
+        public array $sessions,
+        public array $judge,
+        public array $worn,
+        public Pace $pace,
+        public Pace $paceOn,
+        ?ProjectAnswer $about,
+    ) {
+        $running = null;
+        foreach ([...$begun, ...$next] as $row) {
+            $running = null === $row->answer->project->sewing->timer ? $running : $row->answer;
+        }
+        $this->running = $running;
+        $this->about = $running ?? $about;
+    }
+
+    public function runningStep(): ?Step
+    {
+        foreach ($this->running->hours->steps ?? [] as $step) {
+            if ($step->id === $this->running?->project->sewing->timer?->step) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
+    /** Minutes of stitching left in what is begun. */
+    public function left(): int
+    {
+        return array_sum(array_map(static fn (BegunRow $row): int => $row->answer->hours->left ?? 0, $this->begun));
+    }
+
+    public function cloth(): ?Cloth
+    {
+        return $this->about?->project->current->claims[0]->cloth ?? null;
+    }
+
+    /** @return array<string, \Octavum\Core\Measure\Sentence> needle, stitch, foot and iron for its cloth */
+    public function needle(): array
+    {
+        $cloth = $this->cloth();
+
+        return null === $cloth ? [] : (new Needle())->of($cloth);
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Room\Sewing;
+
+use Octavum\Account\Account;
+use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Notion\NotionKind;
+use Octavum\Core\Season\Sewing\Step;
+use Octavum\Core\Season\Sewing\StepKind;
+use Octavum\Core\Season\Sewing\Steps;
+use Octavum\Core\Sewing\Progress;
+use Octavum\Input\Entry;
+use Octavum\Input\Revision;
+use Octavum\Store\Sewings;
+use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\Requirement;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use Symfony\Component\Uid\Ulid;
+
+/** The steps of a project as a list to change. */
+final class StepsController extends AbstractController
+{
+    /** Empty lines to type more into. */
+    private const MORE = 3;
+
+    public function __construct(private readonly Begun $begun, private readonly Sewings $sewings)
+    {
+    }
+
+    #[Route('/project/{id}/steps', name: 'steps', requirements: ['id' => Requirement::ULID], methods: ['GET', 'POST'])]
+    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    {
+        [$record, $project] = $this->begun->project($account, $id);
+        $steps = Steps::of($project);
+        $values = ['rows' => array_map($this->row(...), $steps, array_keys($steps))];
+        $entry = new Entry($request->request->all());
+        if ($request->isMethod('POST')) {
+            $typed = $entry->boolean('template') ? [] : $this->read($entry, $steps);
+            Revision::check($entry, $record->revision, $values);
+            if ($entry->isSound()) {
+                $this->begun->save(
+                    $record,
+                    $project,
+                    (new Progress($project))->done('', null)->steps($typed),
+                    [] === $typed ? '{project}: its steps are those of the template.' : '{project}: the steps are kept.',
+                    $this->generateUrl('project', ['id' => $id]),
+                );
+
+                return $this->redirectToRoute('project', ['id' => $id, '_fragment' => 'steps']);
+            }
+        }
+        $rows = [] === $entry->typed ? $values : $entry->typed;
+        $count = \is_array($rows['rows'] ?? null) ? \count($rows['rows']) : 0;
+
+        return $this->render('sewing/steps.html.twig', [
+            'project' => $project,
+            'revision' => $record->revision,
+            'values' => $rows,
+            'lines' => [] === $entry->typed ? range(0, $count + self::MORE - 1) : $entry->rows('rows'),
+            'faults' => $entry->faults(),
+            'own' => [] !== $project->sewing->steps,
+        ], new Response(status: $entry->status()));
+    }
+
+    /** @return array<string, string> */
+    private function row(Step $step, int $place): array
+    {
+        return [
+            'id' => $step->id,
+            'place' => (string) (10 * ($place + 1)),
+            'name' => $step->name,
+            'kind' => $step->kind->value,
+            'minutes' => (string) $step->minutes,
+            'needs' => $step->needs[0]->value ?? '',
+            'waits' => $step->waits,
+            'done' => null === $step->done ? '' : '1',
+        ];
+    }
+
+    /**
+     * @param list<Step> $known
+     *
+     * @return list<Step> by their place; a line without a name is taken out
+     */
+    private function read(Entry $entry, array $known): array
+    {
+        $byId = [];
+        foreach ($known as $step) {
+            $byId[$step->id] = $step;
+        }
+        $steps = [];
+        foreach ($entry->rows('rows') as $n => $i) {
+            $at = 'rows.'.$i.'.';
+            if ('' === $entry->raw($at.'name')) {
+                continue;
+            }
+            $was = $byId[$entry->raw($at.'id')] ?? null;
+            $needs = $entry->choice($at.'needs', NotionKind::class);
+            $name = $entry->name($at.'name', Step::LONGEST_NAME);
+            $steps[] = [$entry->integer($at.'place', 0, 100_000) ?? 100_000 + $n, new Step(
+                $was->id ?? (string) new Ulid(),
+                $name,
+                $entry->choice($at.'kind', StepKind::class) ?? StepKind::Sew,
+                $entry->integer($at.'minutes', 0, Step::MOST_MINUTES),
+                null === $needs ? [] : array_values(array_unique([$needs, ...\array_slice($was->needs ?? [], 1)], \SORT_REGULAR)),
+                $was->cloths ?? [],
+                $entry->boolean($at.'done') ? $was->done ?? $this->sewings->today() : null,
+                $entry->text($at.'waits', 200),
+            )];
+        }
+        if ([] === $steps) {
+            $entry->fault('rows', new Sentence('A project has at least one step: type what is to be done, or go back to the template.'));
+        }
+        usort($steps, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+
+        return array_column($steps, 1);
+    }
+}
