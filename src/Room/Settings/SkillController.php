@@ -22,7 +22,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** What whoever sews would rather not do, wants to learn and has not; Match counts it. */
-final class SewingController extends AbstractController
+final class SkillController extends AbstractController
 {
     #[Route('/settings/sewing', name: 'settings_sewing', methods: ['POST'])]
     public function save(
