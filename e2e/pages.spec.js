@@ -128,7 +128,9 @@ test('keys go to every room, find, list themselves and begin something new', asy
     for (const [keys, heading] of [
         ['gc', 'Cloth'],
         ['gp', 'Patterns'],
-        ['gt', 'Table'],
+        ['gm', 'Match'],
+        ['gt', 'Cutting table'],
+        ['ge', 'Sewing'],
         ['gh', 'Shopping for Thaw'],
         ['gs', 'Thaw'],
     ]) {

@@ -1,4 +1,5 @@
-const ROOMS = { s: 'Season', c: 'Cloth', p: 'Patterns', m: 'Match', t: 'Table', h: 'Shopping', e: 'Sewing' };
+/** After “g”, in the order of the rooms in the bar. */
+const ROOMS = 'scpmthe';
 
 /** Keys that work on every page. */
 export default () => ({
@@ -37,10 +38,10 @@ export default () => ({
         }
         const going = this.going;
         this.going = false;
-        if (going && ROOMS[event.key]) {
+        if (going && ROOMS.includes(event.key)) {
             event.preventDefault();
             const rooms = [...document.querySelectorAll('.rooms a')];
-            rooms[Object.keys(ROOMS).indexOf(event.key)]?.click();
+            rooms[ROOMS.indexOf(event.key)]?.click();
         } else if (event.key === 'g') {
             this.going = true;
         } else if (event.key === '/') {
