@@ -14,7 +14,10 @@ return (new PhpCsFixer\Config())
     ->setFinder(
         PhpCsFixer\Finder::create()
             ->notName('reference.php')
-            ->in(array_map(static fn (string $folder): string => __DIR__.'/'.$folder, ['core', 'src', 'tests', 'config', 'migrations']))
+            ->in(array_map(
+                static fn (string $folder): string => __DIR__.'/'.$folder,
+                ['core', 'src', 'tools', 'tests', 'config', 'migrations'],
+            ))
             ->append([__FILE__]),
     )
     ->setCacheFile(__DIR__.'/var/php-cs-fixer.cache');

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Database;
 
-use Octavum\Console\LargeWorkroom;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Store\ClothMapper;
@@ -13,6 +12,7 @@ use Octavum\Store\ClothRepository;
 use Octavum\Store\Workrooms;
 use Octavum\Tests\PageTestCase;
 use Octavum\Tests\QueryCounter;
+use Octavum\Tools\LargeWorkroom;
 
 final class ReadOnlyHydratorTest extends PageTestCase
 {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Document;
 
-use Octavum\Console\LargeWorkroom;
 use Octavum\Core\Body\Feature;
 use Octavum\Core\Body\Liking;
 use Octavum\Core\Cloth\LedgerKind;
@@ -27,6 +26,7 @@ use Octavum\Document\DocumentFault;
 use Octavum\Document\Refused;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
+use Octavum\Tools\LargeWorkroom;
 use Opis\JsonSchema\Helper;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -6,13 +6,13 @@ namespace Octavum\Tests\Store;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
-use Octavum\Console\LargeWorkroom;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Reservation;
 use Octavum\Store\Plan;
 use Octavum\Store\Workrooms;
 use Octavum\Tests\PageTestCase;
+use Octavum\Tools\LargeWorkroom;
 
 final class PlanTest extends PageTestCase
 {

@@ -144,6 +144,9 @@ final readonly class Estimator
 
         return null === $length
             ? null
-            : new Guess($wanted->altered($length), $this->block->isCalibrated($table, $size) ? NeedSource::CalibratedBlock : NeedSource::RoughBlock);
+            : new Guess(
+                $wanted->altered($length),
+                $this->block->isCalibrated($table, $size) ? NeedSource::CalibratedBlock : NeedSource::RoughBlock,
+            );
     }
 }

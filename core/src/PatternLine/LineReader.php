@@ -179,7 +179,10 @@ final readonly class LineReader
         }
         if (
             1 ===
-            preg_match('/^(?:in\s+(?:the\s+)?)?(?:'.implode('|', ClothWords::PLACES).'|folder|binder|sleeve|hard disk|computer)\b/iu', $part)
+            preg_match(
+                '/^(?:in\s+(?:the\s+)?)?(?:'.implode('|', ClothWords::PLACES).'|folder|binder|sleeve|hard disk|computer)\b/iu',
+                $part,
+            )
         ) {
             $found['place'] = mb_substr($part, 0, 120);
 

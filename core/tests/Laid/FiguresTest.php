@@ -31,7 +31,10 @@ final class FiguresTest extends TestCase
     public function testAFigureLiesInTheMiddleOfAPieceOrWhereItIsAskedFor(): void
     {
         $piece = Outline::rectangle(600, 400);
-        self::assertEquals(new Repeat(320, 240, 300, 200, [100, 50]), self::figures()->repeat('Front', $piece, new PiecePlacement(PrintPlacement::Middle)));
+        self::assertEquals(
+            new Repeat(320, 240, 300, 200, [100, 50]),
+            self::figures()->repeat('Front', $piece, new PiecePlacement(PrintPlacement::Middle)),
+        );
         $down = new PiecePlacement(PrintPlacement::Middle, Length::ofMillimetres(150));
         self::assertEquals(new Repeat(320, 240, 155, 200, [100, 50]), self::figures()->repeat('Front', $piece->moved(5, 0), $down));
     }
@@ -84,7 +87,11 @@ final class FiguresTest extends TestCase
     {
         self::assertSame(
             'Cuff is 10 cm long: 25 cm below its top is off the piece.',
-            self::why(self::figures()->repeat('Cuff', Outline::rectangle(100, 200), new PiecePlacement(PrintPlacement::Middle, Length::ofMillimetres(250)))),
+            self::why(self::figures()->repeat(
+                'Cuff',
+                Outline::rectangle(100, 200),
+                new PiecePlacement(PrintPlacement::Middle, Length::ofMillimetres(250)),
+            )),
         );
     }
 
@@ -115,7 +122,9 @@ final class FiguresTest extends TestCase
             off: ['0/Back'],
             edged: ['0/Band'],
             edge: Length::ofMillimetres(30),
-            figures: self::figures(pieces: ['0/Front' => new PiecePlacement(PrintPlacement::Middle), '0/Back' => new PiecePlacement(PrintPlacement::Whole)]),
+            figures: self::figures(
+                pieces: ['0/Front' => new PiecePlacement(PrintPlacement::Middle), '0/Back' => new PiecePlacement(PrintPlacement::Whole)],
+            ),
         ));
         [$front, $band] = $setup->request([Fold::Flat])->pieces ?? self::fail('There are pieces.');
         self::assertSame([], $setup->refused, 'what comes from other cloth is not asked for');
@@ -127,7 +136,11 @@ final class FiguresTest extends TestCase
     public function testWhatIsMatchedToAPieceWithAFigureHasItsLowerEndWhereThatHasIts(): void
     {
         $cloth = new Cloth('c', 'Peony', repeat: Length::ofMillimetres(320));
-        $rules = new LayRules(match: true, off: ['0/Band'], figures: self::figures(pieces: ['0/Front' => new PiecePlacement(PrintPlacement::Middle)]));
+        $rules = new LayRules(
+            match: true,
+            off: ['0/Band'],
+            figures: self::figures(pieces: ['0/Front' => new PiecePlacement(PrintPlacement::Middle)]),
+        );
         $request = $this->laid($rules, cloth: $cloth)->request([Fold::Flat]) ?? self::fail('There are pieces.');
         self::assertTrue($request->oneWay);
         self::assertEquals(new Repeat(320, 0, 80, 0, [400, 0]), $request->pieces[1]->match);

@@ -372,7 +372,10 @@ final class LayMakerTest extends TestCase
     {
         return new Request(
             [new Sheet('c', max($width, 620), null)],
-            [new LayPiece('front', Outline::of(self::TEE), 1, false, $onFold), new LayPiece('back', Outline::of(self::TEE), 1, false, $onFold)],
+            [
+                new LayPiece('front', Outline::of(self::TEE), 1, false, $onFold),
+                new LayPiece('back', Outline::of(self::TEE), 1, false, $onFold),
+            ],
             folds: $folds,
         );
     }
@@ -523,7 +526,11 @@ final class LayMakerTest extends TestCase
             true,
             match: new Repeat(320, 270, $x, $y, [130, 55]),
         );
-        $pieces = [$at('front', 600, 500, 300, 250), $at('back', 700, 420, 310, 200), new LayPiece('facing', Outline::rectangle(300, 200), 6)];
+        $pieces = [
+            $at('front', 600, 500, 300, 250),
+            $at('back', 700, 420, 310, 200),
+            new LayPiece('facing', Outline::rectangle(300, 200), 6),
+        ];
         $request = new Request([new Sheet('c', 1400, 4000)], $pieces, folds: [Fold::Flat, Fold::Lengthwise]);
         $lay = $this->make($request, 400, $second);
         self::assertSame([Status::Placed, []], [$lay->status, (new Judge())->faults($request, $lay)]);

@@ -67,7 +67,11 @@ final class LengthFormatterTest extends TestCase
 
     public function testWhatIsShownForTypingReadsBackTheSame(): void
     {
-        self::assertSame('2¾ yd', (new LengthFormatter(System::Metric))->typed(Length::of('2.75', Unit::Yard)), 'typed in yards, shown in yards');
+        self::assertSame(
+            '2¾ yd',
+            (new LengthFormatter(System::Metric))->typed(Length::of('2.75', Unit::Yard)),
+            'typed in yards, shown in yards',
+        );
         self::assertSame('2.5 m', (new LengthFormatter(System::Metric))->typed(Length::ofMetres('2.5')));
         self::assertSame('140 cm', (new LengthFormatter(System::Metric))->typed(Length::ofMetres('1.4'), small: true));
         self::assertSame('54 in', (new LengthFormatter(System::Imperial))->typed(Length::of('54', Unit::Inch), small: true));
@@ -108,6 +112,9 @@ final class LengthFormatterTest extends TestCase
         self::assertSame('2.34 m (2½ yd)', $both->write(Figure::owned(Length::ofMetres('2.342'))));
         self::assertSame('137 cm (53⅞ in)', $both->write(Figure::width(Length::ofMetres('1.37'))));
         self::assertSame('2.342 m', $both->write(Figure::exact(Length::ofMetres('2.342'))), 'the working stays in one');
-        self::assertSame('2½ yd (2.34 m)', (new LengthFormatter(System::Imperial, both: true))->write(Figure::owned(Length::ofMetres('2.342'))));
+        self::assertSame(
+            '2½ yd (2.34 m)',
+            (new LengthFormatter(System::Imperial, both: true))->write(Figure::owned(Length::ofMetres('2.342'))),
+        );
     }
 }

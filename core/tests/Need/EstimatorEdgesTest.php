@@ -148,7 +148,10 @@ final class EstimatorEdgesTest extends TestCase
     {
         $rough = new Guess(Length::ofMetres('1.9'), NeedSource::RoughBlock);
         self::assertSame('About 1.90 m, give or take 38 cm: enter the table or the pieces.', (string) $rough->sentence());
-        self::assertStringContainsString('Laid in a moment', (string) (new Guess(Length::ofMetres('1.9'), NeedSource::QuickLay))->sentence());
+        self::assertStringContainsString(
+            'Laid in a moment',
+            (string) (new Guess(Length::ofMetres('1.9'), NeedSource::QuickLay))->sentence(),
+        );
     }
 
     /** Beyond the chart's last column and line its own ratio goes on; within, its figures stand. */

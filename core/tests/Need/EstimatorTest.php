@@ -86,7 +86,10 @@ final class EstimatorTest extends TestCase
         $wanted = new NeedRequest($this->version('2.10'), Garment::Dress, Role::Main, '14', null, [
             new Alteration('Lengthen by 5 cm, twice', Length::ofMetres('0.10')),
         ]);
-        $need = (new Estimator(new Assumptions()))->estimate($wanted, new CuttingCloth(Length::ofMetres('1.50'), repeat: Length::ofMetres('0.08')));
+        $need = (new Estimator(new Assumptions()))->estimate(
+            $wanted,
+            new CuttingCloth(Length::ofMetres('1.50'), repeat: Length::ofMetres('0.08')),
+        );
         self::assertInstanceOf(Need::class, $need);
         self::assertSame(2_440_000, $need->amount->micrometres, '2.10 + 3 × 0.08 + 0.10');
     }
@@ -123,9 +126,14 @@ final class EstimatorTest extends TestCase
         };
         self::assertSame(
             Missing::Width,
-            $unknown($estimator->estimate(new NeedRequest($this->version('2'), Garment::Top, Role::Main, '14'), new CuttingCloth(null)))->missing,
+            $unknown(
+                $estimator->estimate(new NeedRequest($this->version('2'), Garment::Top, Role::Main, '14'), new CuttingCloth(null)),
+            )->missing,
         );
-        self::assertSame(Missing::Pattern, $unknown($estimator->estimate(new NeedRequest(null, Garment::Top, Role::Main, '14'), $on))->missing);
+        self::assertSame(
+            Missing::Pattern,
+            $unknown($estimator->estimate(new NeedRequest(null, Garment::Top, Role::Main, '14'), $on))->missing,
+        );
         self::assertSame(
             Missing::Size,
             $unknown($estimator->estimate(new NeedRequest($this->version('2'), Garment::Top, Role::Main, null), $on))->missing,
@@ -141,7 +149,10 @@ final class EstimatorTest extends TestCase
         self::assertSame(
             Missing::Row,
             $unknown(
-                $estimator->estimate(new NeedRequest(new Version('v', 'A', new RequirementTable([], [])), Garment::Top, Role::Main, '14'), $on),
+                $estimator->estimate(
+                    new NeedRequest(new Version('v', 'A', new RequirementTable([], [])), Garment::Top, Role::Main, '14'),
+                    $on,
+                ),
             )->missing,
         );
     }

@@ -265,7 +265,13 @@ final class PartsTest extends TestCase
             true,
             ['1: 2× fold, 1 ways'],
         ];
-        yield 'folded, two alike of a shape with two sides' => [Fold::Lengthwise, new LayPiece('p', $odd, 2), false, [], 'the same way over'];
+        yield 'folded, two alike of a shape with two sides' => [
+            Fold::Lengthwise,
+            new LayPiece('p', $odd, 2),
+            false,
+            [],
+            'the same way over',
+        ];
         yield 'folded, two alike of a shape without' => [
             Fold::Lengthwise,
             new LayPiece('p', Outline::rectangle(100, 50), 2),

@@ -54,7 +54,10 @@ final class CurveTest extends TestCase
     private function curve(array $needs, ?Percent $shrink = null, ?int $price = 1800): Curve
     {
         return Curve::of(
-            array_map(static fn (int $need): Need => new Need(Length::ofMillimetres($need), NeedSource::OwnWidth, Working::empty(...)), $needs),
+            array_map(
+                static fn (int $need): Need => new Need(Length::ofMillimetres($need), NeedSource::OwnWidth, Working::empty(...)),
+                $needs,
+            ),
             $shrink ?? Percent::of(0),
             Counter::TenCentimetres,
             new Assumptions(),

@@ -60,7 +60,11 @@ final readonly class ClothPages
             $rows[$group] = [];
             foreach (\array_slice($all, 0, self::ROWS) as [$from, $proposal, $also]) {
                 $unknown = $proposal->fit?->need instanceof Unknown;
-                $guess = $unknown && $guesses-- > 0 ? $this->guess($proposal, CuttingCloth::cut($from->cloth, $from->toCut), $settings) : null;
+                $guess = $unknown && $guesses-- > 0 ? $this->guess(
+                    $proposal,
+                    CuttingCloth::cut($from->cloth, $from->toCut),
+                    $settings,
+                ) : null;
                 $taken = [$from->cut->id => $from->taken()];
                 $rows[$group][] = $this->rows->of($proposal, $from->cloth, $from->cut, $from->free, $taken, $scale, $settings, $guess)
                     ->from($from, $also);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Octavum\Tests\Room\Season;
 
 use Octavum\Account\Account;
-use Octavum\Console\LargeWorkroom;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Workroom\Workroom;
@@ -14,6 +13,7 @@ use Octavum\Document\WorkroomWriter;
 use Octavum\Store\Workrooms;
 use Octavum\Tests\PageTestCase;
 use Octavum\Tests\QueryCounter;
+use Octavum\Tools\LargeWorkroom;
 use PHPUnit\Framework\Attributes\DataProvider;
 
 final class SeasonPagesTest extends PageTestCase

@@ -94,7 +94,10 @@ final readonly class CutAllocator
             foreach ($line->current->claims as $claim) {
                 foreach (null === $claim->cut || $claim->cutOut ? [] : $this->places($line, $claim) as [$placed, $laidOut]) {
                     if (null !== $placed->cut && null !== $placed->cloth) {
-                        $on = CuttingCloth::cut($placed->cloth, ToCut::of($placed->cloth, $placed->cut, $this->assumptions, null !== $laidOut));
+                        $on = CuttingCloth::cut(
+                            $placed->cloth,
+                            ToCut::of($placed->cloth, $placed->cut, $this->assumptions, null !== $laidOut),
+                        );
                         $promises[] = new Reservation($line, $placed, $this->estimator->estimate($line->wanted($placed, $laidOut), $on));
                     }
                 }

@@ -23,7 +23,10 @@ final readonly class EnvelopeAsk
     /** Null where no table says. */
     public function of(Project $project, Claim $claim, ToCut $toCut): ?Length
     {
-        $need = null === $claim->cloth ? null : $this->estimator->estimate($project->wanted($claim), CuttingCloth::cut($claim->cloth, $toCut));
+        $need = null === $claim->cloth ? null : $this->estimator->estimate(
+            $project->wanted($claim),
+            CuttingCloth::cut($claim->cloth, $toCut),
+        );
 
         return $need instanceof Need && \in_array($need->way, [NeedSource::OwnWidth, NeedSource::Converted], true) ? $need->amount : null;
     }

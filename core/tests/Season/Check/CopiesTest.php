@@ -81,7 +81,10 @@ final class CopiesTest extends TestCase
         self::assertSame(
             [NeedSource::LaidOut],
             array_values(
-                array_unique(array_map(static fn (RoleAnswer $role): ?NeedSource => $role->need->way ?? null, $answer->roles), \SORT_REGULAR),
+                array_unique(
+                    array_map(static fn (RoleAnswer $role): ?NeedSource => $role->need->way ?? null, $answer->roles),
+                    \SORT_REGULAR,
+                ),
             ),
         );
         self::assertSame(Verdict::Fits, $answer->verdict);
