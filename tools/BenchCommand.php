@@ -86,7 +86,7 @@ final readonly class BenchCommand
         try {
             $watch->row('document', \sprintf('%.1f MB', (int) filesize($file) / 1e6));
             $watch->measure('read and validate the document', fn () => $this->reader->read((string) file_get_contents($file)));
-            (new CoreTimes($watch))->of($workroom);
+            (new CoreTimes($watch))->measure($workroom);
             $environment = ['OCTAVUM_DATA' => $data, 'APP_ENV' => 'prod', 'APP_DEBUG' => '0'];
             $watch->measure(
                 'bin/octavum check FILE --json',

@@ -32,7 +32,7 @@ final readonly class CoreTimes
     {
     }
 
-    public function of(Workroom $workroom): void
+    public function measure(Workroom $workroom): void
     {
         $assumptions = $workroom->settings->assumptions;
         $this->watch->measure(
@@ -61,7 +61,7 @@ final readonly class CoreTimes
             static function () use ($becomes, $cloths, $makings, $assumptions, &$next): void {
                 $cloth = $cloths[$next++ % \count($cloths)];
                 $toCut = ToCut::of($cloth, $cloth->cuts[0], $assumptions);
-                $becomes->of($cloth, CuttingCloth::cut($cloth, $toCut), $toCut->length, $makings);
+                $becomes->propose($cloth, CuttingCloth::cut($cloth, $toCut), $toCut->length, $makings);
             },
             \count($cloths),
         );

@@ -19,7 +19,7 @@ final readonly class AccountSettings
     }
 
     /** The usual ones where what is stored cannot be read. */
-    public function of(Account $account): Settings
+    public function load(Account $account): Settings
     {
         return $this->read($account) ?? new Settings();
     }
@@ -42,7 +42,7 @@ final readonly class AccountSettings
     {
         $account = $this->security->getUser();
 
-        return $account instanceof Account ? $this->of($account) : new Settings();
+        return $account instanceof Account ? $this->load($account) : new Settings();
     }
 
     public function tape(): LengthFormatter

@@ -181,7 +181,9 @@ final readonly class WorkroomReader
                 ++$unjudged;
                 continue;
             }
-            $reviewed[$lay->id] = $review->of($lay, $versions, static fn (LaidGarment $garment): array => isset($byId[$garment->project])
+            $reviewed[$lay->id] = $review->review($lay, $versions, static fn (LaidGarment $garment): array => isset(
+                $byId[$garment->project],
+            )
                 ? Cutting::laid($byId[$garment->project], $garment)
                 : []);
         }

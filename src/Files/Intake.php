@@ -100,7 +100,7 @@ final readonly class Intake
             );
         }
         [$large, $small, $samples] = $this->painted($upload);
-        $file = new FileRecord($account, $this->name($upload), FileKind::Picture, \strlen($large), (new MainColours())->of($samples));
+        $file = new FileRecord($account, $this->name($upload), FileKind::Picture, \strlen($large), (new MainColours())->find($samples));
         $this->shelf->put($file, $large, $small);
 
         return $file;

@@ -121,9 +121,9 @@ final class Plan
     /** @return list<Project> */
     private function load(Account $account, bool $drawn = false): array
     {
-        $built = new IdentityMap($this->settings->of($account)->assumptions);
+        $built = new IdentityMap($this->settings->load($account)->assumptions);
 
-        $records = $this->whole->of($account, $built, $drawn);
+        $records = $this->whole->load($account, $built, $drawn);
         krsort($built->laid);
         $this->lays[$account->id] = array_values($built->laid);
 
@@ -148,7 +148,7 @@ final class Plan
 
         return null === $record
             ? null
-            : $this->mapper->projects([$record], new IdentityMap($this->settings->of($account)->assumptions), alone: true)[0] ?? null;
+            : $this->mapper->projects([$record], new IdentityMap($this->settings->load($account)->assumptions), alone: true)[0] ?? null;
     }
 
     /** @param ?list<Project> $projects when they are at hand */
@@ -305,26 +305,26 @@ final class Plan
     /** @return array<string, list<Reservation>> what options that do not lead might take, by cut */
     public function perhaps(Account $account): array
     {
-        return (new SeasonCheck($this->settings->of($account)->assumptions))->perhaps($this->projects($account));
+        return (new SeasonCheck($this->settings->load($account)->assumptions))->perhaps($this->projects($account));
     }
 
     /** @return array<string, list<Reservation>> by cut, in rank order */
     public function promises(Account $account): array
     {
-        return (new SeasonCheck($this->settings->of($account)->assumptions))->promises($this->projects($account));
+        return (new SeasonCheck($this->settings->load($account)->assumptions))->promises($this->projects($account));
     }
 
     /** @return array<string, list<Reservation>> the same for a page that asks nothing of other options */
     public function promised(Account $account): array
     {
-        return (new SeasonCheck($this->settings->of($account)->assumptions))->promises($this->drawn($account));
+        return (new SeasonCheck($this->settings->load($account)->assumptions))->promises($this->drawn($account));
     }
 
     /** @param list<Notion> $notions */
     private function checks(Account $account, array $notions = []): SeasonCheck
     {
         return new SeasonCheck(
-            $this->settings->of($account)->assumptions,
+            $this->settings->load($account)->assumptions,
             $notions,
             $this->overruled[$account->id] ??= Overrule::reasons($this->overrules->all($account)),
             $this->cachedLays,

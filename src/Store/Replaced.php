@@ -29,7 +29,7 @@ final readonly class Replaced
     }
 
     /** @return array<string, \DateTimeImmutable> key → when it was replaced, the last first */
-    public function of(Account $account): array
+    public function find(Account $account): array
     {
         $kept = [];
         $keys = 'SELECT "key" FROM replaced WHERE account_id = ? ORDER BY "key" DESC';

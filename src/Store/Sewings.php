@@ -18,7 +18,7 @@ final readonly class Sewings
     {
     }
 
-    public function of(ProjectRecord $record): Sewing
+    public function read(ProjectRecord $record): Sewing
     {
         return $this->codec->read(Node::stored($record->sewing, 'project '.$record->id));
     }
@@ -35,7 +35,7 @@ final readonly class Sewings
             return;
         }
         $record->state = $state;
-        $this->store($this->of($record)->entering(new StateChange($state, $on ?? $this->today(), $why)), $record);
+        $this->store($this->read($record)->entering(new StateChange($state, $on ?? $this->today(), $why)), $record);
     }
 
     public function today(): \DateTimeImmutable

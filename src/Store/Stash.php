@@ -38,7 +38,7 @@ final class Stash
     /** @return list<Cloth> */
     public function all(Account $account): array
     {
-        $assumptions = $this->settings->of($account)->assumptions;
+        $assumptions = $this->settings->load($account)->assumptions;
 
         return $this->all[$account->id] ??= array_map(
             fn (ClothRecord $record): Cloth => $this->mapper->cloth($record, $assumptions),
@@ -54,7 +54,7 @@ final class Stash
     public function named(Account $account): array
     {
         $tape = $this->settings->tape();
-        $assumptions = $this->settings->of($account)->assumptions;
+        $assumptions = $this->settings->load($account)->assumptions;
         $named = [];
         foreach ($this->all($account) as $cloth) {
             foreach ($cloth->cuts as $cut) {
@@ -87,7 +87,7 @@ final class Stash
         if (null === $record) {
             return null;
         }
-        $cloth = $this->mapper->cloth($record->cloth, $this->settings->of($account)->assumptions);
+        $cloth = $this->mapper->cloth($record->cloth, $this->settings->load($account)->assumptions);
         foreach ($cloth->cuts as $cut) {
             if ($cut->id === $id) {
                 return [$cloth, $cut];

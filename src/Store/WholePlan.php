@@ -37,7 +37,7 @@ final readonly class WholePlan
      *
      * @return list<ProjectRecord> an earlier season first, in rank order
      */
-    public function of(Account $account, IdentityMap $built, bool $drawn = false): array
+    public function load(Account $account, IdentityMap $built, bool $drawn = false): array
     {
         $with = ['account' => $account->id];
         $own = static fn (): array => ['account' => $account];

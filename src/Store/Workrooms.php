@@ -53,7 +53,7 @@ final readonly class Workrooms
 
     public function load(Account $account): Workroom
     {
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         $people = $this->people->all($account);
         ksort($people);
         $cloths = $patterns = [];
@@ -78,7 +78,7 @@ final readonly class Workrooms
                     ->getRepository(SeasonRecord::class)
                     ->findBy(['account' => $account, 'undated' => false], ['starts' => 'ASC']),
             ),
-            $this->projectMapper->projects($this->plan->of($account, $built), $built),
+            $this->projectMapper->projects($this->plan->load($account, $built), $built),
             array_map(
                 fn (LayRecord $record): SavedLay => $this->layMapper->lay($record, $built),
                 array_reverse($this->lays->allOf($account)),

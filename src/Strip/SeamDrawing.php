@@ -25,7 +25,7 @@ final readonly class SeamDrawing
     private const LIGHTEST = 72.0;
     private const CHALK = '#52615f';
 
-    public function of(ProjectAnswer $answer): StitchLine
+    public function draw(ProjectAnswer $answer): StitchLine
     {
         $hours = $answer->hours;
         $minutes = array_map(static fn (Step $step): int => $hours->minutes($step) ?? self::UNSAID, $hours->steps);

@@ -83,7 +83,7 @@ final class CommandsTest extends PageTestCase
         self::assertCount(42, $this->workroom($account)->cloths);
         $this->command('octavum:demo', $own + ['--empty' => true]);
         self::assertSame([], $this->workroom($account)->cloths);
-        self::assertSame([], $this->service(Replaced::class)->of($account));
+        self::assertSame([], $this->service(Replaced::class)->find($account));
         self::assertSame('', $this->command('octavum:demo', [])->getDisplay(), 'there is an account already');
     }
 

@@ -41,7 +41,7 @@ final class PlanTest extends PageTestCase
      */
     private function shown(Account $account, \Closure $read): array
     {
-        $check = new SeasonCheck($this->service(AccountSettings::class)->of($account)->assumptions);
+        $check = new SeasonCheck($this->service(AccountSettings::class)->load($account)->assumptions);
         $projects = $read($account);
         $say = static fn (Reservation $one): string => $one->claim->id.' '.$one->amount->micrometres;
         $shown = [];

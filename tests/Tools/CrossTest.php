@@ -46,7 +46,7 @@ final class CrossTest extends PageTestCase
                     continue;
                 }
                 $expected = [];
-                foreach ($becomes->of($cloth, CuttingCloth::cut($cloth, $toCut), $free, $makings) as $one) {
+                foreach ($becomes->propose($cloth, CuttingCloth::cut($cloth, $toCut), $free, $makings) as $one) {
                     if (Group::Not !== $one->group) {
                         $expected[$one->making->version->id] = [$one->group, $one->judgement->points, $one->fit?->spare?->micrometres];
                     }

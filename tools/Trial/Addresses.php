@@ -47,14 +47,14 @@ final readonly class Addresses implements Trial
         for ($i = $seed; $span->more(); ++$i) {
             $odd = new Odd($i);
             if (0 === $odd->number(0, 9)) {
-                [$path, $field] = $odd->of(self::LINES);
+                [$path, $field] = $odd->pick(self::LINES);
                 $table = $this->table($odd);
                 $answer = $visitor->send($path, [$field => 'text' === $field ? base64_encode($table) : $table]);
                 $tally->answer($answer, 'paths, seed '.$i.', lines at '.$path);
                 continue;
             }
             $path = $this->path($odd, $ids);
-            $method = $odd->of(self::METHODS);
+            $method = $odd->pick(self::METHODS);
             $query = $this->query($odd, $names);
             $what = \sprintf('paths, seed %d, %s %s', $i, $method, mb_substr($path.'?'.$query, 0, 120));
             $answer = 'POST' === $method
@@ -74,10 +74,10 @@ final readonly class Addresses implements Trial
                 '/\{!?(\w+)[^}]*\}/',
                 static fn (): string => match ($odd->number(0, 5)) {
                     0 => rawurlencode($odd->text()),
-                    1 => strtolower($odd->of($ids)),
-                    default => $odd->of($ids),
+                    1 => strtolower($odd->pick($ids)),
+                    default => $odd->pick($ids),
                 },
-                $odd->of($this->paths),
+                $odd->pick($this->paths),
             );
         } while (\in_array($path, self::LEFT_ALONE, true));
 
@@ -90,7 +90,7 @@ final readonly class Addresses implements Trial
     {
         $query = [];
         for ($i = $odd->number(0, 3); $i > 0; --$i) {
-            $name = $odd->of($names);
+            $name = $odd->pick($names);
             $value = rawurlencode(mb_strcut($odd->text(), 0, 1_000));
             $query[] = match ($odd->number(0, 5)) {
                 0 => $name.'[]='.$value,
@@ -112,7 +112,7 @@ final readonly class Addresses implements Trial
     {
         $fields = [];
         for ($i = $odd->number(0, 8); $i > 0; --$i) {
-            $fields[$odd->of($names)] = 0 === $odd->number(0, 3) ? [$odd->text(), [$odd->text()]] : $odd->text();
+            $fields[$odd->pick($names)] = 0 === $odd->number(0, 3) ? [$odd->text(), [$odd->text()]] : $odd->text();
         }
 
         return $fields;
@@ -120,7 +120,7 @@ final readonly class Addresses implements Trial
 
     private function table(Odd $odd): string
     {
-        $between = $odd->of([',', ';', "\t", '|']);
+        $between = $odd->pick([',', ';', "\t", '|']);
         $rows = ['Name'.$between.'Length'.$between.'Width'.$between.'Fibres'];
         for ($i = $odd->number(1, 30); $i > 0; --$i) {
             $cells = [];

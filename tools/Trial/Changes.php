@@ -33,7 +33,7 @@ final readonly class Changes
         $id = static function (string $table) use ($rows, $odd): string {
             $ids = $rows->ids($table);
 
-            return [] === $ids ? '' : $odd->of($ids);
+            return [] === $ids ? '' : $odd->pick($ids);
         };
         $one = $id('project');
         $project = '/project/'.$one;
@@ -46,17 +46,17 @@ final readonly class Changes
                 && '0' === $rows->column('claim', $claim, 'cut_out')
                 && '' !== self::owner($rows, $claim),
         ));
-        $claim = [] === $claims ? '' : $odd->of($claims);
+        $claim = [] === $claims ? '' : $odd->pick($claims);
         $claimed = '/project/'.('' === $claim ? '' : self::owner($rows, $claim));
         $current = array_map(static fn (string $id): string => $rows->column('project', $id, 'current_id'), $rows->ids('project'));
         $others = array_values(array_diff($rows->ids('project_option'), $current));
-        $other = [] === $others ? '' : $odd->of($others);
+        $other = [] === $others ? '' : $odd->pick($others);
         $head = '/project/'.$rows->column('project_option', $other, 'project_id');
         $option = $head.'/option/'.$other;
         $named = ['season' => $id('season'), 'name' => 'By chance '.$odd->number(1, 999)];
         $kept = ['reason' => 'by chance', 'keep' => (string) $odd->number(0, 1)];
-        $state = $odd->of(['planned', 'ready to cut', 'sewing', 'resting', 'given up', 'done']);
-        $bulk = ['cloths' => [$id('cloth'), $id('cloth')], 'what' => $odd->of(['aside', 'back', 'move', 'remove']), 'text' => 'locker 9'];
+        $state = $odd->pick(['planned', 'ready to cut', 'sewing', 'resting', 'given up', 'done']);
+        $bulk = ['cloths' => [$id('cloth'), $id('cloth')], 'what' => $odd->pick(['aside', 'back', 'move', 'remove']), 'text' => 'locker 9'];
 
         return [
             'take' => [$head, $option.'/take', $kept],
@@ -80,7 +80,7 @@ final readonly class Changes
             'take a cloth out' => ['', $cloth.'/remove', []],
             'more cloth' => ['', '/cloth/haul', ['haul' => "1.2 m lawn 140 wide\n2 m red twill 150 wide"]],
             'another cut' => [$cloth, $cloth.'/cuts', ['length' => '1.1', 'label' => 'by chance']],
-            'ledger' => [$cloth, $cut.'/ledger', ['kind' => $odd->of(['washed', 'measured', 'steamed']), 'length' => '0.9']],
+            'ledger' => [$cloth, $cut.'/ledger', ['kind' => $odd->pick(['washed', 'measured', 'steamed']), 'length' => '0.9']],
             'take a cut out' => ['', $cut.'/remove', []],
             'several cloths' => ['', '/cloth/bulk', $bulk],
             'keep what makes it enough' => [$claimed.'/enough/'.$claim, $claimed.'/enough/'.$claim.'/keep', []],
@@ -128,7 +128,7 @@ final readonly class Changes
     {
         return [
             'notes' => 'by chance '.$odd->number(1, 999),
-            'size' => $odd->of(['14', '16', '']),
+            'size' => $odd->pick(['14', '16', '']),
             'claims' => [['role' => 'main', 'buy' => 'Tweed '.$odd->number(1, 9)], ['role' => 'lining', 'buy' => 'Silk']],
             'copies' => [['size' => '12'], ['size' => '18']],
             'certainty' => 'likely',

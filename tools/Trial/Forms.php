@@ -33,7 +33,7 @@ final readonly class Forms implements Trial
         }
         for ($i = $seed; [] !== $forms && $span->more(); ++$i) {
             $odd = new Odd($i);
-            [$path, $names] = $odd->of($forms);
+            [$path, $names] = $odd->pick($forms);
             $fields = [];
             foreach ($names as $name) {
                 if (0 !== $odd->number(0, 3)) {
@@ -44,7 +44,7 @@ final readonly class Forms implements Trial
             $tally->answer($visitor->send($path, $nested), 'forms, seed '.$i.', '.$path);
             if (0 === $i % 7) {
                 $query =
-                    $odd->of([
+                    $odd->pick([
                         '/find?q=',
                         '/cloth?kind=',
                         '/cloth?length=',

@@ -74,7 +74,7 @@ final readonly class Odd
      *
      * @return T
      */
-    public function of(array $list): mixed
+    public function pick(array $list): mixed
     {
         return $list[$this->random->getInt(0, \count($list) - 1)];
     }
@@ -82,10 +82,10 @@ final readonly class Odd
     public function text(): string
     {
         return match ($this->number(0, 9)) {
-            0 => str_repeat($this->of(self::TEXTS).' ', 300),
+            0 => str_repeat($this->pick(self::TEXTS).' ', 300),
             1 => str_repeat('9', $this->number(1, 400)),
             2 => $this->random->getBytes(max(1, $this->number(1, 40))),
-            default => $this->of(self::TEXTS),
+            default => $this->pick(self::TEXTS),
         };
     }
 
@@ -125,7 +125,7 @@ final readonly class Odd
     /** @param array<mixed> $node */
     private function change(array &$node): void
     {
-        $key = [] === $node ? null : $this->of(array_keys($node));
+        $key = [] === $node ? null : $this->pick(array_keys($node));
         if (null === $key) {
             $node['odd'] = $this->text();
         } elseif (\is_array($node[$key]) && [] !== $node[$key] && 0 !== $this->number(0, 9)) {
@@ -135,7 +135,7 @@ final readonly class Odd
         } elseif (0 === $this->number(0, 5)) {
             $node[] = $node[$key];
         } else {
-            $node[$key] = 0 === $this->number(0, 1) ? $this->text() : $this->of(self::VALUES);
+            $node[$key] = 0 === $this->number(0, 1) ? $this->text() : $this->pick(self::VALUES);
         }
     }
 }

@@ -92,7 +92,7 @@ final readonly class Spoilt implements Trial
             return null;
         }
         $column = $columns[$odd->number(0, \count($columns) - 1)];
-        $value = $odd->of(['[{', '{"a":1}', '[7,"x",null]', 'nonsense', '-9', '99999999999999999999', "\u{ad}", '2027-02-30 25:00']);
+        $value = $odd->pick(['[{', '{"a":1}', '[7,"x",null]', 'nonsense', '-9', '99999999999999999999', "\u{ad}", '2027-02-30 25:00']);
         $done = $database->prepare(\sprintf('UPDATE %s SET "%s" = ? WHERE id = ?', $table, $column))->execute([$value, $id]);
 
         return $done ? [$column, $row[$column], $value] : null;

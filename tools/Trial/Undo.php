@@ -68,7 +68,7 @@ final class Undo implements Trial
                 $now = $this->undo($tab, $stack, \count($stack) - 1 - $at, $now, $tally);
                 continue;
             }
-            $kind = $odd->of($this->changes->kinds());
+            $kind = $odd->pick($this->changes->kinds());
             $newest = $this->stored->newestUndo();
             $answer = $this->changes->send($kind, $now, $tab, $odd);
             if (null === $answer) {

@@ -14,7 +14,7 @@ final readonly class Care
     private const CELLULOSE = [Fibre::Cotton, Fibre::Linen, Fibre::Hemp, Fibre::Viscose, Fibre::Lyocell, Fibre::Modal];
 
     /** @return list<Sentence> the most delicate fibre decides */
-    public function of(FibreMix $fibres): array
+    public function advise(FibreMix $fibres): array
     {
         if (!$fibres->isKnown()) {
             return [new Sentence('The fibres are not known: follow the label, and try a scrap before washing, pressing or dyeing.')];

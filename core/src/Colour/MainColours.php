@@ -21,7 +21,7 @@ final readonly class MainColours
      *
      * @return list<string> such as #27405e, the one that covers most first
      */
-    public function of(array $samples, int $most = 4): array
+    public function find(array $samples, int $most = 4): array
     {
         if ([] === $samples) {
             return [];

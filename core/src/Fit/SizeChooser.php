@@ -118,13 +118,13 @@ final readonly class SizeChooser
             $this->sentence($falls, $by, $largest),
             [
                 ...$flags,
-                ...(new TightPlaces($this->tolerance))->of(
+                ...(new TightPlaces($this->tolerance))->find(
                     $person,
                     $pattern,
                     $falls[$by->value],
                     $falls[BodyPoint::Hip->value] ?? $falls[$by->value],
                 ),
-                ...(new SizeFlags($this->tolerance))->of($person, $pattern, $falls, $by, $today),
+                ...(new SizeFlags($this->tolerance))->find($person, $pattern, $falls, $by, $today),
                 ...null === $up
                     ? []
                     : [new Sentence('A size up, {size}, buys a second season; hem and elastic leave room.', ['size' => $up])],

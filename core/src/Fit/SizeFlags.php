@@ -26,7 +26,7 @@ final readonly class SizeFlags
      *
      * @return list<Sentence>
      */
-    public function of(Person $person, Pattern $pattern, array $falls, BodyPoint $by, ?\DateTimeImmutable $today): array
+    public function find(Person $person, Pattern $pattern, array $falls, BodyPoint $by, ?\DateTimeImmutable $today): array
     {
         return [...$this->copyFlags($falls, $pattern), ...$this->bodyFlags($person, $by, $pattern->chart, $today)];
     }

@@ -28,7 +28,7 @@ final readonly class TightPlaces
      *
      * @return list<Sentence> the place, the figures, the size that would do there and what to alter
      */
-    public function of(Person $person, Pattern $pattern, string $above, string $below): array
+    public function find(Person $person, Pattern $pattern, string $above, string $below): array
     {
         $flags = [];
         foreach ($this->places($pattern) as $point) {

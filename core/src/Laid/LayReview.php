@@ -31,7 +31,7 @@ final readonly class LayReview
      *
      * @return SavedLay sound only when nothing is wrong with it, and as long as its pieces
      */
-    public function of(SavedLay $lay, array $versions, \Closure $planned): SavedLay
+    public function review(SavedLay $lay, array $versions, \Closure $planned): SavedLay
     {
         $pieces = [];
         foreach ($lay->garments as $garment) {

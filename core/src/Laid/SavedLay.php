@@ -273,7 +273,7 @@ final readonly class SavedLay
                 return [];
             }
         }
-        $rests = (new OffcutFinder())->of(
+        $rests = (new OffcutFinder())->find(
             $this->unfolded($garment, $sheet),
             (float) $sheet->width->millimetres(),
             (float) $sheet->used->millimetres(),

@@ -18,7 +18,7 @@ final readonly class Hand
      */
     public function lay(Request $request, Fold $fold, array $places): Lay
     {
-        $way = (new Ways(10))->of($request, $fold);
+        $way = (new Ways(10))->prepare($request, $fold);
         if (null !== $way->refused) {
             throw new \InvalidArgumentException($way->refused);
         }
@@ -98,7 +98,7 @@ final readonly class Hand
             foreach ($placements as $placement) {
                 array_push($taken, ...$placement->sheet === $sheet->id ? $placement->outline->convexParts() : []);
             }
-            foreach ((new Leftovers())->of($taken, $sheet->width, $sheet->length ?? ($used[$sheet->id] ?? 0)) as $free) {
+            foreach ((new Leftovers())->find($taken, $sheet->width, $sheet->length ?? ($used[$sheet->id] ?? 0)) as $free) {
                 $leftovers[] = ['cut' => $sheet->id] + $free;
             }
         }

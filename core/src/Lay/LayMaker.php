@@ -57,7 +57,7 @@ final readonly class LayMaker
         $row = $this->row($request);
         foreach ($request->folds as $fold) {
             foreach ((new Ways($row))->phases($request) as $phase) {
-                $way = (new Ways($row, $phase))->of($request, $fold);
+                $way = (new Ways($row, $phase))->prepare($request, $fold);
                 $folds[$fold->value] = $way->refused ?? 'no time was left to try it';
                 if (null === $way->refused) {
                     $ways[] = new Attempt($way);
@@ -224,7 +224,7 @@ final readonly class LayMaker
     {
         $row = $this->row($request);
         foreach ($request->folds as $fold) {
-            $way = (new Ways($row))->of($request, $fold);
+            $way = (new Ways($row))->prepare($request, $fold);
             $looks = self::LOOKS;
             if (null !== $way->refused) {
                 continue;
@@ -319,7 +319,7 @@ final readonly class LayMaker
                 foreach ($placements as $placement) {
                     array_push($taken, ...$placement->sheet === $sheet->id ? $placement->outline->convexParts() : []);
                 }
-                foreach ((new Leftovers())->of($taken, $sheet->width, $sheet->length ?? ($used[$sheet->id] ?? 0)) as $free) {
+                foreach ((new Leftovers())->find($taken, $sheet->width, $sheet->length ?? ($used[$sheet->id] ?? 0)) as $free) {
                     $leftovers[] = ['cut' => $sheet->id] + $free;
                 }
             }

@@ -17,10 +17,10 @@ final readonly class OffcutFinder
      *
      * @return list<array{x: float, y: float, length: float, width: float}> free rectangles that are worth keeping, the largest first
      */
-    public function of(array $laid, float $width, float $length): array
+    public function find(array $laid, float $width, float $length): array
     {
         $parts = array_merge(...array_map(static fn (Outline $outline): array => $outline->convexParts(), $laid));
 
-        return (new Leftovers())->of($parts, $width, $length);
+        return (new Leftovers())->find($parts, $width, $length);
     }
 }

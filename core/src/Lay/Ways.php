@@ -19,7 +19,7 @@ final readonly class Ways
     {
     }
 
-    public function of(Request $request, Fold $fold): Way
+    public function prepare(Request $request, Fold $fold): Way
     {
         $refused = $this->seen($request, $fold);
         $way = null === $refused ? $this->whole($request, $fold) : new Way($fold, [], [], refused: $refused);

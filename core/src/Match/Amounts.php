@@ -47,7 +47,7 @@ final class Amounts
      *
      * @return array<int, ?Length> what each takes, null where it is not known; without those that have a piece too wide for it
      */
-    public function on(CuttingCloth $on, array $which): array
+    public function calculate(CuttingCloth $on, array $which): array
     {
         $choices = $takes = [];
         $known = &$this->known[(int) $on->oneWay.' '.($on->repeat->micrometres ?? '')];

@@ -26,7 +26,7 @@ final readonly class Combine
      *
      * @return list<Combined> the best first; none unless two roles at least have a cut
      */
-    public function of(array $byRole): array
+    public function combine(array $byRole): array
     {
         $enough = [];
         foreach ($byRole as $role => $proposals) {
@@ -93,7 +93,7 @@ final readonly class Combine
         $together = [];
         foreach ($picks as $role => $pick) {
             if (null !== $main && null !== $pick->cloth && \in_array(Role::from($role), self::SEEN, true)) {
-                $together[] = (new GoesWith())->of($main, $pick->cloth);
+                $together[] = (new GoesWith())->judge($main, $pick->cloth);
             }
         }
 

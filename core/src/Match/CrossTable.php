@@ -45,7 +45,7 @@ final readonly class CrossTable
                 $toCut = ToCut::of($cloth, $cut, $this->assumptions);
                 $free = $toCut->length?->minus($promised[$cut->id] ?? Length::zero())->larger(Length::zero());
                 $wide = ($toCut->full->micrometres ?? '').' '.($toCut->width->micrometres ?? '');
-                $takes[$wide] ??= $amounts->on(CuttingCloth::cut($cloth, $toCut), array_keys($suits));
+                $takes[$wide] ??= $amounts->calculate(CuttingCloth::cut($cloth, $toCut), array_keys($suits));
                 foreach ($takes[$wide] as $j => $amount) {
                     [$points, $clear] = $suits[$j];
                     $spare = null === $amount ? null : $free?->minus($amount);
@@ -69,9 +69,9 @@ final readonly class CrossTable
         $suits = [];
         foreach ($makings as $j => $making) {
             $overruled = [] === $this->overruled ? null : $this->overruled[Overrule::key($cloth->id, $making->version->id)] ?? null;
-            $mark = $marks->of($at, $j);
+            $mark = $marks->score($at, $j);
             if (null !== $overruled) {
-                $judgement = (new Suit())->of($traits, $making->asks, $overruled);
+                $judgement = (new Suit())->judge($traits, $making->asks, $overruled);
                 $mark = [$judgement->points, $judgement->isClear()];
             }
             if (null !== $mark && null === $making->unfit) {

@@ -23,7 +23,7 @@ final readonly class Fitting
     }
 
     /** @param ?Length $free null for as much as is wanted */
-    public function of(NeedRequest $wanted, CuttingCloth $on, ?Length $free): Fit
+    public function judge(NeedRequest $wanted, CuttingCloth $on, ?Length $free): Fit
     {
         $need = $this->estimator->estimate($wanted, $on);
         $tooWide = null === $wanted->size ? null : $this->estimator->tooWide($wanted, $on);

@@ -17,7 +17,7 @@ final readonly class GoesWith
 
     private const QUIET = [PrintKind::Plain, PrintKind::Stripe, PrintKind::StripeAcross];
 
-    public function of(Cloth $main, Cloth $other): Reason
+    public function judge(Cloth $main, Cloth $other): Reason
     {
         $with = ['main' => $main->name, 'other' => $other->name];
 

@@ -28,7 +28,7 @@ final readonly class Judgement
     }
 
     /** @return list<Reason> */
-    public function of(Tenor ...$tenors): array
+    public function withTenor(Tenor ...$tenors): array
     {
         return array_values(array_filter($this->reasons, static fn (Reason $reason): bool => \in_array($reason->tenor, $tenors, true)));
     }

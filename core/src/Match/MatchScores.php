@@ -42,7 +42,7 @@ final class MatchScores
             foreach ($rules as $i => $rule) {
                 $marks = [];
                 foreach ($kinds[$i] ?? [] as [$kind, $like]) {
-                    $marks[$kind] = self::mark($rule->of($like, $asks));
+                    $marks[$kind] = self::mark($rule->judge($like, $asks));
                 }
                 if ([0] !== array_values(array_unique($marks))) {
                     $said[$i] = $marks;
@@ -53,7 +53,7 @@ final class MatchScores
     }
 
     /** @return ?array{int, bool} the points and whether nothing speaks against the pair; null when it is refused */
-    public function of(int $cloth, int $version): ?array
+    public function score(int $cloth, int $version): ?array
     {
         $seen = $this->seen[$cloth];
         $sum = 0;

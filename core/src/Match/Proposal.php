@@ -58,7 +58,7 @@ final readonly class Proposal
         $far = null !== $missing && Group::isTooFar($missing, $this->fit->amount() ?? Length::zero());
 
         return match (true) {
-            $this->judgement->isRefused() => $this->judgement->of(Tenor::Refusal)[0]->sentence,
+            $this->judgement->isRefused() => $this->judgement->withTenor(Tenor::Refusal)[0]->sentence,
             null !== $this->making->unfit => $this->making->unfit,
             null !== $this->fit?->tooWide => new Sentence('{piece} is wider than the cloth, so that no length of it is enough.', [
                 'piece' => $this->fit->tooWide->piece,

@@ -15,5 +15,5 @@ interface Rule
     public function sees(Traits $cloth): array;
 
     /** @return ?Reason null when it has nothing to say */
-    public function of(Traits $cloth, Asks $asks): ?Reason;
+    public function judge(Traits $cloth, Asks $asks): ?Reason;
 }

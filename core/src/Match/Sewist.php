@@ -34,7 +34,7 @@ final readonly class Sewist
     }
 
     /** Sewing for certain days. */
-    public function on(?Warmth $days): self
+    public function forDays(?Warmth $days): self
     {
         return $this->having($this->made, $days);
     }

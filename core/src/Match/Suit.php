@@ -48,11 +48,11 @@ final readonly class Suit
     }
 
     /** @param ?string $overruled why the sewist says it will do; null where nothing was said */
-    public function of(Traits $cloth, Asks $asks, ?string $overruled = null): Judgement
+    public function judge(Traits $cloth, Asks $asks, ?string $overruled = null): Judgement
     {
         $reasons = [];
         foreach ($this->rules as $rule) {
-            $reason = $rule->of($cloth, $asks);
+            $reason = $rule->judge($cloth, $asks);
             if (null === $reason) {
                 continue;
             }

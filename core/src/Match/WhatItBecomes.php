@@ -31,13 +31,17 @@ final readonly class WhatItBecomes
      *
      * @return list<Proposal> by group, the best of each first
      */
-    public function of(Cloth $cloth, CuttingCloth $on, ?Length $free, array $makings): array
+    public function propose(Cloth $cloth, CuttingCloth $on, ?Length $free, array $makings): array
     {
         $traits = Traits::of($cloth, $this->dear);
         $judged = $suits = [];
         foreach ($makings as $making) {
-            $judgement = $this->suit->of($traits, $making->asks, $this->overruled[Overrule::key($cloth->id, $making->version->id)] ?? null);
-            $fit = $judgement->isRefused() ? null : $this->fitting->of($making->wanted(), $on, $free);
+            $judgement = $this->suit->judge(
+                $traits,
+                $making->asks,
+                $this->overruled[Overrule::key($cloth->id, $making->version->id)] ?? null,
+            );
+            $fit = $judgement->isRefused() ? null : $this->fitting->judge($making->wanted(), $on, $free);
             $judged[] = [$making, $judgement, $fit];
             $amount = $fit?->amount();
             if (null !== $amount && null === $fit->tooWide && $judgement->points >= 0) {

@@ -35,7 +35,7 @@ final readonly class WhatWouldDo
      *
      * @return list<Proposal> each with its cut, the best first
      */
-    public function of(Making $making, Role $role, array $cloths, array $promised = []): array
+    public function propose(Making $making, Role $role, array $cloths, array $promised = []): array
     {
         $wanted = $making->wanted($role);
         $proposals = [];
@@ -47,7 +47,7 @@ final readonly class WhatWouldDo
                 }
                 $toCut = ToCut::of($cloth, $cut, $this->assumptions);
                 $free = $toCut->length?->minus($promised[$cut->id] ?? Length::zero())->larger(Length::zero());
-                $fit = $judgement->isRefused() ? null : $this->fitting->of($wanted, CuttingCloth::cut($cloth, $toCut), $free);
+                $fit = $judgement->isRefused() ? null : $this->fitting->judge($wanted, CuttingCloth::cut($cloth, $toCut), $free);
                 $proposals[] = $this->proposal($making, $judgement, $fit, $cloth, $cut, $free);
             }
         }
@@ -105,6 +105,6 @@ final readonly class WhatWouldDo
 
         $overruled = $this->overruled[Overrule::key($cloth->id, $making->version->id)] ?? null;
 
-        return null === $reason ? $this->suit->of($traits, $making->asks, $overruled) : new Judgement([$reason]);
+        return null === $reason ? $this->suit->judge($traits, $making->asks, $overruled) : new Judgement([$reason]);
     }
 }

@@ -33,7 +33,7 @@ final readonly class Allotment
      *
      * @return array<string, list<NotionAnswer>> by project
      */
-    public function of(array $lines): array
+    public function allot(array $lines): array
     {
         $left = $this->amounts();
         $reader = new NotionReader();

@@ -12,7 +12,7 @@ use Octavum\Core\Measure\Sentence;
 final readonly class Comparison
 {
     /** @return list<Compared> */
-    public function of(Version $first, Version $second, string $size): array
+    public function compare(Version $first, Version $second, string $size): array
     {
         return [
             ...$this->cloth($first, $second, $size),

@@ -36,7 +36,7 @@ final readonly class PutTogether
                     $name = $piece->name.' ('.($part->pattern->title ?? '').($i > 1 ? ' '.$i : '').')';
                 }
                 $its = new Shape([], $shape->drawn, $shape->allowance, $shape->drafted);
-                $pieces[$name] = [$piece->as($name, $piece->role, [$its]), $part];
+                $pieces[$name] = [$piece->renamed($name, $piece->role, [$its]), $part];
             }
         }
         $this->pieces = $pieces;
@@ -69,7 +69,7 @@ final readonly class PutTogether
     public function version(array $pieces, Role $role): Version
     {
         $own = $this->version;
-        $all = array_map(static fn (array $one): Piece => $one[0]->as($one[0]->name, $role, $one[0]->shapes), array_values($pieces));
+        $all = array_map(static fn (array $one): Piece => $one[0]->renamed($one[0]->name, $role, $one[0]->shapes), array_values($pieces));
 
         return new Version(
             $own->id,

@@ -17,7 +17,7 @@ final readonly class Twins
      *
      * @return array<string, Sentence> one for each that may be the same, by its id
      */
-    public function of(Pattern $new, array $library): array
+    public function find(Pattern $new, array $library): array
     {
         $found = [];
         $numbers = $this->numbers($new);

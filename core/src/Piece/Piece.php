@@ -71,7 +71,7 @@ final readonly class Piece
      *
      * @param list<Shape> $shapes
      */
-    public function as(string $name, Role $role, array $shapes): self
+    public function renamed(string $name, Role $role, array $shapes): self
     {
         return new self($name, $role, $this->quantity, $this->pair, $this->onFold, $this->grain, $this->instead, $shapes);
     }
@@ -92,7 +92,7 @@ final readonly class Piece
             }
         }
 
-        return $this->as($this->name, $this->role, [...$shapes, ...$kept]);
+        return $this->renamed($this->name, $this->role, [...$shapes, ...$kept]);
     }
 
     /**
@@ -106,7 +106,7 @@ final readonly class Piece
 
         return null === $shape
             ? null
-            : $this->as($this->name, $this->role, [
+            : $this->renamed($this->name, $this->role, [
                 1.0 === $along && 1.0 === $across
                     ? new Shape($to, $shape->drawn, $shape->allowance, $shape->drafted)
                     : new Shape($to, $shape->drawn->scaled($along, $across), $shape->allowance),

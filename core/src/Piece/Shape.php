@@ -34,6 +34,6 @@ final readonly class Shape
     /** As it is cut out. */
     public function cutOut(bool $onFold): Outline
     {
-        return (new Outset())->of($this->drawn, (float) ($this->allowance?->millimetres() ?? 0), $onFold);
+        return (new Outset())->expand($this->drawn, (float) ($this->allowance?->millimetres() ?? 0), $onFold);
     }
 }

@@ -144,7 +144,7 @@ final readonly class Laying
 
         return null === $shape
             ? $piece
-            : $piece->as($piece->name, $piece->role, [new Shape([], $shape->drawn->scaled($along, $across), $shape->allowance)]);
+            : $piece->renamed($piece->name, $piece->role, [new Shape([], $shape->drawn->scaled($along, $across), $shape->allowance)]);
     }
 
     /** Millimetres along its grain, nothing when there is no such piece. */

@@ -221,7 +221,7 @@ final class MakeEnough
             $chosen[] = $known[$key] ?? match (true) {
                 'shorter' === $kind => $this->changes->reshaping->shorter(min(self::SHORTER, (int) $of)),
                 'less full' === $kind => $this->changes->reshaping->lessFull(min(self::LESS_FULL, (int) $of)),
-                Parting::KIND === $kind && isset($elsewhere[$of]) => (new Parting($this, $this->lays))->of($elsewhere[$of], $names),
+                Parting::KIND === $kind && isset($elsewhere[$of]) => (new Parting($this, $this->lays))->find($elsewhere[$of], $names),
                 default => null,
             };
         }

@@ -68,7 +68,7 @@ final readonly class Parting
     }
 
     /** @param string $names as in the key of a change */
-    public function of(Elsewhere $other, string $names): ?Change
+    public function find(Elsewhere $other, string $names): ?Change
     {
         $known = array_values(array_intersect(explode('/', $names), array_map(strval(...), array_keys($this->lays->laying->pieces))));
 

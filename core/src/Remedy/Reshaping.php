@@ -110,7 +110,7 @@ final readonly class Reshaping
                 ? (new Flare($shape->drawn))->reduced($percent)
                 : null;
 
-        return null === $flare ? null : $piece->as($piece->name, $piece->role, [new Shape([], $flare, $shape->allowance)]);
+        return null === $flare ? null : $piece->renamed($piece->name, $piece->role, [new Shape([], $flare, $shape->allowance)]);
     }
 
     public function shortSleeves(): ?Change

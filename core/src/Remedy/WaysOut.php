@@ -34,7 +34,7 @@ final readonly class WaysOut
      *
      * @return list<WayOut>
      */
-    public function of(
+    public function find(
         NeedRequest $wanted,
         ?Pattern $pattern,
         Cloth $cloth,

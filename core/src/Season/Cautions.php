@@ -15,7 +15,7 @@ final readonly class Cautions
     private const FOR_BABIES = [Garment::Toy, Garment::Bib, Garment::Quilt];
 
     /** @return list<Sentence> they never stop anything */
-    public function of(Project $project): array
+    public function collect(Project $project): array
     {
         $garment = $project->garment();
         $child = $project->person?->caution();

@@ -84,7 +84,7 @@ final readonly class Claim
     }
 
     /** The same claim on another cut, where a lay uses several. */
-    public function on(Cloth $cloth, Cut $cut): self
+    public function takenFrom(Cloth $cloth, Cut $cut): self
     {
         return $this->changed($cloth, $cut, null, $this->lay, $this->pieces);
     }

@@ -14,7 +14,7 @@ use Octavum\Core\Measure\Sentence;
 final readonly class Deadlines
 {
     /** @return list<Due> the earliest deadline first; of one day in rank order */
-    public function of(CheckedSeason $checked): array
+    public function check(CheckedSeason $checked): array
     {
         $answers = array_values(
             array_filter(
@@ -78,7 +78,7 @@ final readonly class Deadlines
     /** What is to be said of them; nothing while the rank meets them all. */
     public function says(CheckedSeason $checked): ?Sentence
     {
-        $due = $this->of($checked);
+        $due = $this->check($checked);
         $late = array_values(array_filter($due, static fn (Due $one): bool => $one->late > 0));
         $ends = [];
         foreach ($checked->projects as $answer) {

@@ -10,7 +10,7 @@ use Octavum\Core\Measure\Sentence;
 final readonly class Diary
 {
     /** @return list<Dated> the earliest first */
-    public function of(CheckedSeason $checked): array
+    public function compile(CheckedSeason $checked): array
     {
         $days = [];
         foreach ($checked->projects as $answer) {

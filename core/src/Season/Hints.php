@@ -19,7 +19,7 @@ final readonly class Hints
     }
 
     /** @return list<Sentence> */
-    public function of(CheckedSeason $checked): array
+    public function find(CheckedSeason $checked): array
     {
         if ($checked->season->undated) {
             return [];

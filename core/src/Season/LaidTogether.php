@@ -20,7 +20,7 @@ final readonly class LaidTogether
     }
 
     /** @return ?Sentence null where nothing is sewn together, or not all of it is laid */
-    public function of(ProjectAnswer $answer): ?Sentence
+    public function compare(ProjectAnswer $answer): ?Sentence
     {
         if ([] === $answer->project->current->copies) {
             return null;

@@ -12,7 +12,7 @@ use Octavum\Core\Measure\Sentence;
 /** How a project breaks the rule of a list it stands on. */
 final readonly class ListBreach
 {
-    public function of(SewingList $list, Project $project): ?Sentence
+    public function find(SewingList $list, Project $project): ?Sentence
     {
         $with = ['project' => $project->name, 'subject' => $list->subject];
 

@@ -39,7 +39,7 @@ final readonly class Offers
      *
      * @return list<ClothOffer>
      */
-    public function of(
+    public function find(
         array $pieces,
         string $size,
         array $cloths,

@@ -24,7 +24,7 @@ final readonly class PieceAssigner
      *
      * @return list<Claim>
      */
-    public function to(array $claims, array $names, Claim $to): array
+    public function assign(array $claims, array $names, Claim $to): array
     {
         $names = array_values(array_filter($names, fn (string $name): bool => isset($this->pieces[$name])));
         $left = [];

@@ -47,7 +47,7 @@ final readonly class RoleAnswer
     ) {
     }
 
-    public function of(Project $line): self
+    public function forCopy(Project $line): self
     {
         return new self(
             $this->claim,

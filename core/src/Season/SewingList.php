@@ -57,7 +57,7 @@ final readonly class SewingList
             if (isset($byId['#'.$id])) {
                 $project = $byId['#'.$id];
                 $without = $project->state->isOpen() && !$this->hasCloth($project);
-                $rows[] = new ListRow($project, $without, (new ListBreach())->of($this, $project));
+                $rows[] = new ListRow($project, $without, (new ListBreach())->find($this, $project));
             }
         }
 

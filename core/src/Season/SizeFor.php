@@ -12,7 +12,7 @@ use Octavum\Core\Fit\SizeChooser;
 final readonly class SizeFor
 {
     /** @return ?SizeAdvice null without a person or a pattern */
-    public function of(Project $project, ?\DateTimeImmutable $today = null): ?SizeAdvice
+    public function advise(Project $project, ?\DateTimeImmutable $today = null): ?SizeAdvice
     {
         return match (true) {
             null === $project->person || null === $project->current->pattern => null,

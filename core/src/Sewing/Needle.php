@@ -15,7 +15,7 @@ use Octavum\Core\Measure\Sentence;
 final readonly class Needle
 {
     /** @return array{needle: Sentence, stitch: Sentence, foot: Sentence, press: Sentence} */
-    public function of(Cloth $cloth): array
+    public function advise(Cloth $cloth): array
     {
         return [
             'needle' => new Sentence($this->needle($cloth)),

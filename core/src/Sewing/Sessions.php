@@ -27,7 +27,7 @@ final readonly class Sessions
      *
      * @return list<Session>
      */
-    public function of(array $answers): array
+    public function group(array $answers): array
     {
         $groups = [];
         foreach ((new WhatFits($answers))->longer(-1) as $doable) {

@@ -29,7 +29,7 @@ final readonly class YearInReview
      * @param list<Cloth>        $cloths
      * @param \DateTimeImmutable $today    a season that is not over yet has missed nothing
      */
-    public function of(int $year, array $projects, array $cloths, \DateTimeImmutable $today): Review
+    public function review(int $year, array $projects, array $cloths, \DateTimeImmutable $today): Review
     {
         $sewn = $given = $not = [];
         foreach ($projects as $project) {

@@ -83,7 +83,7 @@ final readonly class Affine
      *
      * @return array{float, float}
      */
-    public function of(array $p): array
+    public function apply(array $p): array
     {
         return [$this->a * $p[0] + $this->c * $p[1] + $this->e, $this->b * $p[0] + $this->d * $p[1] + $this->f];
     }

@@ -18,7 +18,7 @@ final readonly class Outset
      * @param float $allowance in mm
      * @param bool  $onFold    an edge on y = 0 is a fold: nothing is added there
      */
-    public function of(Outline $outline, float $allowance, bool $onFold = false): Outline
+    public function expand(Outline $outline, float $allowance, bool $onFold = false): Outline
     {
         if ($allowance <= 0) {
             return $outline;

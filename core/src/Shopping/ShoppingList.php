@@ -34,7 +34,7 @@ final readonly class ShoppingList
     }
 
     /** @return list<ShoppingItem> in rank order */
-    public function of(CheckedSeason $season): array
+    public function compile(CheckedSeason $season): array
     {
         $items = [];
         foreach ($season->projects as $answer) {

@@ -247,7 +247,7 @@ final class SvgReader
 
             return;
         }
-        $points = (new Tidy($this->budget))->simple(array_map($to->of(...), $points));
+        $points = (new Tidy($this->budget))->simple(array_map($to->apply(...), $points));
         $name = mb_substr('' === $name ? 'Piece' : $name, 0, 60);
         if (\count($points) > self::MOST_POINTS) {
             $this->leaveOut(

@@ -17,7 +17,7 @@ final class CareTest extends TestCase
     #[DataProvider('mixes')]
     public function testTheMostDelicateFibreDecides(array $shares, string ...$says): void
     {
-        $care = implode(' ', array_map('strval', (new Care())->of(FibreMix::of($shares, Knowledge::Label))));
+        $care = implode(' ', array_map('strval', (new Care())->advise(FibreMix::of($shares, Knowledge::Label))));
         foreach ($says as $part) {
             self::assertStringContainsString($part, $care);
         }

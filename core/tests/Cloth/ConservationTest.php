@@ -86,7 +86,7 @@ final class ConservationTest extends TestCase
                 $cuts[$at] = $changed;
                 $cuts = [...$cuts, ...$more];
             }
-            $review = (new YearInReview())->of(2027, [], [self::cloth($cuts)], self::day(28));
+            $review = (new YearInReview())->review(2027, [], [self::cloth($cuts)], self::day(28));
             $left = array_sum(array_map(static fn (Cut $cut): int => $cut->gone ? 0 : (int) $cut->length?->millimetres(), $cuts));
             self::assertSame($bought, (int) $review->in()->millimetres(), 'case '.$case);
             self::assertLessThanOrEqual($bought, $left, 'case '.$case);

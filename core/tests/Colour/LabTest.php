@@ -55,19 +55,19 @@ final class LabTest extends TestCase
                 default => [196 + $noise, 48 + $noise, 43],
             };
         }
-        $found = (new MainColours())->of($samples);
+        $found = (new MainColours())->find($samples);
         self::assertCount(3, $found);
         foreach (['#27405e', '#c8b496', '#c4302b'] as $i => $hex) {
             self::assertLessThan(3, Lab::ofHex($hex)->difference(Lab::ofHex($found[$i])));
         }
-        self::assertSame($found, (new MainColours())->of($samples), 'the same every time');
-        self::assertCount(2, (new MainColours())->of($samples, 2));
+        self::assertSame($found, (new MainColours())->find($samples), 'the same every time');
+        self::assertCount(2, (new MainColours())->find($samples, 2));
     }
 
     public function testAPlainClothHasOneColour(): void
     {
-        self::assertSame(['#27405e'], (new MainColours())->of(array_fill(0, 50, [39, 64, 94])));
-        self::assertCount(1, (new MainColours())->of([[10, 10, 10]]));
+        self::assertSame(['#27405e'], (new MainColours())->find(array_fill(0, 50, [39, 64, 94])));
+        self::assertCount(1, (new MainColours())->find([[10, 10, 10]]));
     }
 
     /** It is a measure of difference: none from itself, the same both ways, and never below nothing. */

@@ -85,7 +85,7 @@ final class ByFinishedTest extends TestCase
     {
         $said = fn (?int $ease, string $size): array => array_map(
             static fn (Snag $snag): string => (string) $snag->sentence,
-            (new SizeSnags())->of(new Project(
+            (new SizeSnags())->find(new Project(
                 'top',
                 'Top',
                 Plan::season(),

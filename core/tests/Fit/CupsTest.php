@@ -110,7 +110,7 @@ final class CupsTest extends TestCase
         );
         self::assertSame(
             $isSnag ? ['Blouse: size '.$planned.' is planned, and by the chart Odalys takes 14C.'] : [],
-            array_map(static fn (Snag $snag): string => (string) $snag->sentence, (new SizeSnags())->of($project)),
+            array_map(static fn (Snag $snag): string => (string) $snag->sentence, (new SizeSnags())->find($project)),
         );
     }
 

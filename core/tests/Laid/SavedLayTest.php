@@ -155,7 +155,7 @@ final class SavedLayTest extends TestCase
             [Verdict::ToBuy, 600_000, 1_370_000],
             [$answer->verdict, $answer->amount()?->micrometres, $answer->atWidth?->micrometres],
         );
-        $asks = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($checked)[0]->asks;
+        $asks = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->compile($checked)[0]->asks;
         self::assertSame(
             [900_000, 1_120_000, 1_370_000, 1_400_000, 1_500_000],
             array_map(static fn (array $ask): int => $ask['width']->micrometres, $asks),
@@ -355,7 +355,7 @@ final class SavedLayTest extends TestCase
         self::assertNotNull($lay);
         self::assertNotNull($project->current->pattern);
         self::assertNotNull($project->current->version);
-        $read = (new LayReview(new Assumptions()))->of(
+        $read = (new LayReview(new Assumptions()))->review(
             $tamper($lay),
             ['#v' => [$project->current->pattern, $project->current->version]],
             static fn (): array => [],

@@ -69,7 +69,7 @@ final class SqueezeTest extends TestCase
             new LayPiece('long', Outline::rectangle(600, 300)),
             new LayPiece('short', Outline::rectangle(300, 300)),
         ]);
-        $way = (new Ways(10))->of($request, Fold::Flat);
+        $way = (new Ways(10))->prepare($request, Fold::Flat);
         $lanes = [] === $way->lanes ? self::fail('It is laid on two.') : $way->lanes;
         $spots = array_map(static fn (Item $item, int $i): Spot => new Spot($item, $item->variants[0], $i, 0, 0), $way->items, [0, 1]);
         self::assertTrue(SqueezeCuts::suits($lanes, $spots));
@@ -86,7 +86,7 @@ final class SqueezeTest extends TestCase
         self::assertEquals(['a' => 600, 'b' => 0], (new Cost($way))->used($laid));
         self::assertGreaterThan(0, $heard);
         $bound = new Request($request->sheets, [new LayPiece('long', Outline::rectangle(600, 300), cut: 'a'), $request->pieces[1]]);
-        $items = (new Ways(10))->of($bound, Fold::Flat)->items;
+        $items = (new Ways(10))->prepare($bound, Fold::Flat)->items;
         self::assertFalse(SqueezeCuts::suits($lanes, [new Spot($items[0], $items[0]->variants[0], 0, 0, 0)]));
     }
 
@@ -118,13 +118,13 @@ final class SqueezeTest extends TestCase
         });
         self::assertEqualsWithDelta(1000.0, $lay->used['cloth'], 0.1);
         self::assertLessThan(1.1, $spent, 'of 2 seconds: once nothing can be shorter it ends');
-        $clusters = (new Clusters(10, 600))->of((new Ways(10))->of($request, Fold::Flat)->items, static fn (): float => 1.0);
+        $clusters = (new Clusters(10, 600))->build((new Ways(10))->prepare($request, Fold::Flat)->items, static fn (): float => 1.0);
         self::assertCount(1, $clusters);
         $whole = $clusters[0]->variants[0];
         self::assertCount(4, $whole->members);
         self::assertEqualsWithDelta([1000.0, 600.0], [$whole->length, $whole->width], 0.1);
         self::assertCount(2, $clusters[0]->variants, 'as it is, and the other way round');
-        $narrow = (new Clusters(10, 590))->of((new Ways(10))->of($request, Fold::Flat)->items, static fn (): float => 1.0);
+        $narrow = (new Clusters(10, 590))->build((new Ways(10))->prepare($request, Fold::Flat)->items, static fn (): float => 1.0);
         self::assertGreaterThan(1, \count($narrow), 'what is wider than the cloth stays apart');
     }
 
@@ -141,7 +141,7 @@ final class SqueezeTest extends TestCase
             [[1001.0, 200.0], [1000.0, 601.0], [500.0, 600.0], [440.0, 389.0]],
         ], [0, 1, 2, 3]);
         $request = new Request([new Sheet('cloth', 600, null)], $pieces);
-        $clusters = (new Clusters(10, 600))->of((new Ways(10))->of($request, Fold::Flat)->items, static fn (): float => 1.0);
+        $clusters = (new Clusters(10, 600))->build((new Ways(10))->prepare($request, Fold::Flat)->items, static fn (): float => 1.0);
         self::assertCount(1, $clusters);
         self::assertLessThan(600.001, $clusters[0]->variants[0]->width);
         $lay = $this->make($request, 6000);
@@ -156,7 +156,7 @@ final class SqueezeTest extends TestCase
             new LayPiece('a', Outline::of([[0.0, 0.0], [400.0, 0.0], [300.0, 600.0], [0.0, 600.0]])),
             new LayPiece('b', Outline::of([[100.0, 0.0], [500.0, 0.0], [500.0, 600.0], [0.0, 600.0]])),
         ];
-        $way = (new Ways(10))->of(new Request([new Sheet('cloth', 600, null)], $pieces), Fold::Flat);
+        $way = (new Ways(10))->prepare(new Request([new Sheet('cloth', 600, null)], $pieces), Fold::Flat);
         [$a, $b] = $way->items;
         $members = [new Member($a, $a->variants[0], 0, 0), new Member($b, $b->variants[0], 299, 0)];
         $both = new Item($a->piece, 1, 1, false, [new Variant(Outline::rectangle(799, 600), 0, false, 10, null, $members)]);
@@ -184,8 +184,8 @@ final class SqueezeTest extends TestCase
             [[500.0, 0.0], [1000.0, 0.0], [1000.0, 600.0], [720.0, 600.0]],
         ], [0, 1, 2, 3]);
         foreach (range(1, 5) as $seed) {
-            $items = (new Ways(10))->of(new Request([new Sheet('cloth', 600, null)], $pieces), Fold::Flat)->items;
-            $clusters = (new Clusters(10, 600, $seed))->of($items, static fn (): float => 1.0);
+            $items = (new Ways(10))->prepare(new Request([new Sheet('cloth', 600, null)], $pieces), Fold::Flat)->items;
+            $clusters = (new Clusters(10, 600, $seed))->build($items, static fn (): float => 1.0);
             self::assertCount(1, $clusters);
             self::assertEqualsWithDelta(1000.0, $clusters[0]->variants[0]->length, 0.1);
         }

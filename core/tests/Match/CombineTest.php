@@ -43,7 +43,7 @@ final class CombineTest extends TestCase
         PrintKind $print = PrintKind::Plain,
         PrintKind $otherPrint = PrintKind::Plain,
     ): void {
-        $reason = (new GoesWith())->of(
+        $reason = (new GoesWith())->judge(
             new Cloth('a', 'Main', print: $print, colours: $main),
             new Cloth('b', 'Other', print: $otherPrint, colours: $other),
         );
@@ -71,11 +71,11 @@ final class CombineTest extends TestCase
             'contrast' => [$this->pick('green', '#2e8b3d', 1.0, 0.5, 4), $this->pick('berry', '#7d3350', 1.0, 0.5, 3)],
             'lining' => [$this->pick('scrap', '#808482', 0.4, 0.5, 9)],
         ];
-        $sets = (new Combine())->of($byRole);
+        $sets = (new Combine())->combine($byRole);
         // 3 + 3 + 2 for the near colour against 3 + 4 − 1; the lining is short, so that it is in neither
         self::assertSame([['plum berry', 8], ['plum green', 6]], $this->say($sets));
-        self::assertSame([], (new Combine())->of(['main' => [$plum, $green]]), 'nothing to combine');
-        self::assertSame([], (new Combine())->of(['contrast' => [$plum], 'lining' => [$green]]), 'no main cloth');
+        self::assertSame([], (new Combine())->combine(['main' => [$plum, $green]]), 'nothing to combine');
+        self::assertSame([], (new Combine())->combine(['contrast' => [$plum], 'lining' => [$green]]), 'no main cloth');
     }
 
     public function testManyRolesDoNotGrowOverAllBounds(): void
@@ -86,14 +86,14 @@ final class CombineTest extends TestCase
                 $byRole[$role][] = $this->pick($role.$i, '#7a2f4a', 2.0, 0.2, $i);
             }
         }
-        $sets = (new Combine())->of($byRole);
+        $sets = (new Combine())->combine($byRole);
         self::assertSame('main7 contrast7 contrast 27 contrast 37 lining7 ribbing7 pocketing7', $this->say($sets)[0][0]);
     }
 
     public function testTwoRolesFromOneCutWantRoomForBoth(): void
     {
         $main = $this->pick('plum', '#7a2f4a', 2.0, 1.5, 3);
-        $more = fn (float $need): array => (new Combine())->of([
+        $more = fn (float $need): array => (new Combine())->combine([
             'main' => [$main],
             'contrast' => [$this->pick('plum', '#7a2f4a', 2.0, $need, 3)],
         ]);

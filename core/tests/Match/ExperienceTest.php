@@ -83,8 +83,8 @@ final class ExperienceTest extends TestCase
             sewing: new Sewing(finding: $finding),
         );
         $making = Making::of($pattern, $version, $person, (new Sewist())->having((new Sewn([$done]))->made()))->inSize('14');
-        $judgement = (new Suit())->of(Traits::of(new Cloth('c', 'C'), Making::DEAR), $making->asks);
-        $said = array_map(static fn (Reason $reason): string => (string) $reason->sentence, $judgement->of(Tenor::Doubt));
+        $judgement = (new Suit())->judge(Traits::of(new Cloth('c', 'C'), Making::DEAR), $making->asks);
+        $said = array_map(static fn (Reason $reason): string => (string) $reason->sentence, $judgement->withTenor(Tenor::Doubt));
         self::assertSame(['Made before, 2026-05-03: does not fit; make again: no; too short in the rise.'], $said);
         self::assertStringNotContainsString(
             'no toile',

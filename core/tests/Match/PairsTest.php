@@ -51,7 +51,7 @@ final class PairsTest extends TestCase
     #[DataProvider('pairs')]
     public function testAPairIsJudgedForTheReasonASewistWouldGive(string $cloth, string $version, string $tenor, string $words): void
     {
-        $judgement = (new Suit())->of(Traits::of(self::cloth($cloth), 2500), self::asks($version));
+        $judgement = (new Suit())->judge(Traits::of(self::cloth($cloth), 2500), self::asks($version));
         $said = array_filter(
             $judgement->reasons,
             static fn (Reason $reason): bool => str_contains(mb_strtolower((string) $reason->sentence), mb_strtolower($words)),
@@ -97,7 +97,7 @@ final class PairsTest extends TestCase
     /** Further off counts more: two steps of drape twice as much as one. */
     public function testHowFarOffCounts(): void
     {
-        $points = static fn (string $cloth, string $version): int => (new Suit())->of(
+        $points = static fn (string $cloth, string $version): int => (new Suit())->judge(
             Traits::of(self::cloth($cloth), 2500),
             self::asks($version),
         )->points;
@@ -119,9 +119,9 @@ final class PairsTest extends TestCase
         $refused = 0;
         foreach ($cloths as $i => $cloth) {
             foreach ($versions as $j => $asks) {
-                $judgement = (new Suit())->of($cloth, $asks);
+                $judgement = (new Suit())->judge($cloth, $asks);
                 $expected = $judgement->isRefused() ? null : [$judgement->points, $judgement->isClear()];
-                self::assertSame($expected, $marks->of($i, $j), $pairs[$i][0].' for '.$pairs[$j][1]);
+                self::assertSame($expected, $marks->score($i, $j), $pairs[$i][0].' for '.$pairs[$j][1]);
                 $refused += (int) (null === $expected);
             }
         }

@@ -113,7 +113,9 @@ final class WhatItBecomesTest extends TestCase
     {
         $making = $this->making('dress', 4000, new ClothAdvice(crispest: Drape::Soft));
         $cloth = $this->cloth(2200);
-        $proposal = (new WhatItBecomes(new Assumptions()))->of($cloth, new CuttingCloth(Length::ofMillimetres(1500)), null, [$making])[0];
+        $proposal = (
+            new WhatItBecomes(new Assumptions()),
+        )->propose($cloth, new CuttingCloth(Length::ofMillimetres(1500)), null, [$making])[0];
         self::assertSame(Verdict::ToBuy, $proposal->fit?->verdict);
         self::assertSame(Group::MadeForIt, $proposal->group);
     }
@@ -126,11 +128,11 @@ final class WhatItBecomesTest extends TestCase
         $would = new WhatWouldDo(new Assumptions());
         self::assertSame(
             ['remnant made for it', 'long made for it', 'short short', 'scrap not, and why'],
-            self::cuts($would->of($making, Role::Main, $cloths)),
+            self::cuts($would->propose($making, Role::Main, $cloths)),
         );
         self::assertSame(
             ['long made for it', 'short short', 'remnant short', 'scrap not, and why'],
-            self::cuts($would->of($making, Role::Main, $cloths, ['cut remnant' => Length::ofMillimetres(250)])),
+            self::cuts($would->propose($making, Role::Main, $cloths, ['cut remnant' => Length::ofMillimetres(250)])),
             'what is promised is not free',
         );
     }
@@ -183,7 +185,7 @@ final class WhatItBecomesTest extends TestCase
         $toCut = ToCut::of($cloth, $cloth->cuts[0], new Assumptions());
         self::assertSame(self::FREE * 1000, $toCut->length?->micrometres);
 
-        return (new WhatItBecomes(new Assumptions()))->of($cloth, CuttingCloth::cut($cloth, $toCut), $toCut->length, $makings);
+        return (new WhatItBecomes(new Assumptions()))->propose($cloth, CuttingCloth::cut($cloth, $toCut), $toCut->length, $makings);
     }
 
     private function cloth(int $long, string $id = 'c'): Cloth

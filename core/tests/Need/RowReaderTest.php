@@ -35,7 +35,11 @@ final class RowReaderTest extends TestCase
         $need = (new Estimator(new Assumptions()))->estimate($wanted, $on);
         self::assertInstanceOf(Need::class, $need);
         self::assertSame(10 * $needed, $need->amount->millimetres(), $why);
-        self::assertSame(10 * $needed, (new Amounts([$wanted], new Assumptions()))->on($on, [0])[0]?->millimetres(), 'and so in the match');
+        self::assertSame(
+            10 * $needed,
+            (new Amounts([$wanted], new Assumptions()))->calculate($on, [0])[0]?->millimetres(),
+            'and so in the match',
+        );
     }
 
     public function testClothWithoutDirectionReadsTheWiderRowAsItIs(): void

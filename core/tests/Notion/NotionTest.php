@@ -63,7 +63,7 @@ final class NotionTest extends TestCase
         $answers = (new Allotment([
             new Notion('a', NotionKind::Button, Length::ofMillimetres(25), 5),
             new Notion('b', NotionKind::Button, Length::ofMillimetres(20), 40),
-        ]))->of(['coat' => ['4 buttons 25 mm'], 'jacket' => ['3 buttons 25 mm'], 'bag' => ['1 button 15 mm']]);
+        ]))->allot(['coat' => ['4 buttons 25 mm'], 'jacket' => ['3 buttons 25 mm'], 'bag' => ['1 button 15 mm']]);
         self::assertSame(['4 buttons 25 mm: here.'], $this->says($answers['coat']));
         self::assertSame(['3 buttons 25 mm: 1 of one look here, 2 to buy that match, or a set.'], $this->says($answers['jacket']));
         self::assertSame(2, $answers['jacket'][0]->missing);
@@ -77,7 +77,7 @@ final class NotionTest extends TestCase
             new Notion('long', NotionKind::Zip, Length::ofMillimetres(570), 1),
             new Notion('far', NotionKind::Zip, Length::ofMillimetres(571), 9),
         ];
-        $answers = (new Allotment($zips))->of(['dress' => ['invisible zip 55 cm'], 'skirt' => ['invisible zip 55 cm']]);
+        $answers = (new Allotment($zips))->allot(['dress' => ['invisible zip 55 cm'], 'skirt' => ['invisible zip 55 cm']]);
         self::assertSame(['invisible zip 55 cm: one of 57 cm is here, a little too long and usable.'], $this->says($answers['dress']));
         self::assertSame(['invisible zip 55 cm: to buy.'], $this->says($answers['skirt']), 'it is given out once');
     }
@@ -92,7 +92,7 @@ final class NotionTest extends TestCase
             expected: null === $comes ? null : new \DateTimeImmutable($comes),
         );
         $allotment = new Allotment([$zip('ordered', 550, '2027-03-08'), $zip('here', 560, null)]);
-        $answers = $allotment->of(['dress' => ['zip 55 cm'], 'skirt' => ['zip 55 cm'], 'bag' => ['zip 55 cm']]);
+        $answers = $allotment->allot(['dress' => ['zip 55 cm'], 'skirt' => ['zip 55 cm'], 'bag' => ['zip 55 cm']]);
         self::assertSame(['zip 55 cm: one of 56 cm is here, a little too long and usable.'], $this->says($answers['dress']));
         self::assertSame([null, '2027-03-08', null], array_map(
             static fn (array $answer): ?string => $answer[0]->comes?->format('Y-m-d'),
@@ -110,9 +110,9 @@ final class NotionTest extends TestCase
             new Notion('b', NotionKind::Button, null, 3, name: 'red'),
             new Notion('c', NotionKind::Button, null, 12, name: 'horn'),
         ];
-        $answers = (new Allotment(\array_slice($stash, 0, 2)))->of(['shirt' => ['10 buttons']]);
+        $answers = (new Allotment(\array_slice($stash, 0, 2)))->allot(['shirt' => ['10 buttons']]);
         self::assertSame(['10 buttons: 7 of one look here, 3 to buy that match, or a set.'], $this->says($answers['shirt']));
-        $all = (new Allotment($stash))->of(['shirt' => ['10 buttons'], 'cuff' => ['2 buttons']]);
+        $all = (new Allotment($stash))->allot(['shirt' => ['10 buttons'], 'cuff' => ['2 buttons']]);
         self::assertSame(['10 buttons: here.'], $this->says($all['shirt']));
         self::assertSame(['2 buttons: here.'], $this->says($all['cuff']));
         self::assertSame(1, (new Allotment($stash))->without(['2 buttons'])[0]->count, 'of the smallest set that is enough');
@@ -124,7 +124,7 @@ final class NotionTest extends TestCase
             new Notion('r', NotionKind::Thread, null, 3, name: 'red'),
             new Notion('z', NotionKind::Zip, Length::ofMillimetres(600), 1),
         ];
-        $answers = (new Allotment($stash))->of([
+        $answers = (new Allotment($stash))->allot([
             'coat' => ['1 reel navy thread', 'separating zip 60 cm', '1 reel red thread', 'zip 60 cm'],
         ]);
         self::assertSame([false, false, true, true], array_map(static fn ($answer): ?bool => $answer->enough, $answers['coat']));
@@ -136,7 +136,7 @@ final class NotionTest extends TestCase
             new Notion('a', NotionKind::Elastic, Length::ofMillimetres(30), null, Length::ofMillimetres(600)),
             new Notion('b', NotionKind::Elastic, Length::ofMillimetres(30), null, Length::ofMillimetres(500)),
         ];
-        $answers = (new Allotment($elastic))->of([
+        $answers = (new Allotment($elastic))->allot([
             'shorts' => ['1 m elastic 30 mm', '50 cm elastic 30 mm', 'elastic 10 mm', 'interfacing'],
         ]);
         self::assertSame(
@@ -159,7 +159,7 @@ final class NotionTest extends TestCase
     {
         $reader = new NotionReader();
         $stash = array_map($reader->read(...), ['2 m webbing 25 mm', '3 m petersham 25 mm']);
-        $answers = (new Allotment($stash))->of([
+        $answers = (new Allotment($stash))->allot([
             'bag' => ['1 m twill tape 25 mm', '1.5 m webbing 25 mm', '2 m piping', '1 m ribbon 25 mm', '40 cm tape'],
         ])['bag'];
         self::assertSame([false, true, false, true, true], array_map(static fn (NotionAnswer $answer): ?bool => $answer->enough, $answers));
@@ -181,7 +181,7 @@ final class NotionTest extends TestCase
             for ($i = 1, $projects = $random->getInt(1, 5); $i < $projects; ++$i) {
                 $lines['p'.$i] = [$random->getInt(1, 9).' buttons 11 mm'];
             }
-            $answers = (new Allotment($stash))->of($lines);
+            $answers = (new Allotment($stash))->allot($lines);
             $given = $wanted = 0;
             foreach ($answers as $project => [$answer]) {
                 $wanted += (int) $answer->wanted->count;
@@ -189,7 +189,11 @@ final class NotionTest extends TestCase
                 self::assertSame(0 === $answer->missing, $answer->enough, $project);
             }
             self::assertSame(min($there, $wanted), $given);
-            self::assertEquals($answers['p0'], (new Allotment($stash))->of(['p0' => $lines['p0']])['p0'], 'those behind take nothing away');
+            self::assertEquals(
+                $answers['p0'],
+                (new Allotment($stash))->allot(['p0' => $lines['p0']])['p0'],
+                'those behind take nothing away',
+            );
         }
     }
 

@@ -66,7 +66,7 @@ final class ComparisonTest extends TestCase
                 : $value);
         $rows = static fn (Version $a, Version $b, string $size): array => array_map(
             static fn (Compared $one): array => [(string) $one->what, $show($one->first), $show($one->second)],
-            (new Comparison())->of($a, $b, $size),
+            (new Comparison())->compare($a, $b, $size),
         );
         self::assertSame(
             [
@@ -97,7 +97,10 @@ final class ComparisonTest extends TestCase
             new Person('o', 'Odalys', likings: [Feature::Hood->value => $liking]),
             new Option('', new Pattern('k', 'Coat', versions: [$version]), $version),
         );
-        $snags = array_map(static fn (Snag $snag): array => [$snag->severity, (string) $snag->sentence], (new LikingSnags())->of($project));
+        $snags = array_map(
+            static fn (Snag $snag): array => [$snag->severity, (string) $snag->sentence],
+            (new LikingSnags())->find($project),
+        );
         self::assertSame(null === $severity ? [] : [[$severity, $says]], $snags);
     }
 

@@ -15,7 +15,7 @@ final class TwinsTest extends TestCase
     public function testAPatternThatIsHereAlreadyIsRecognised(Pattern $new, ?string $says): void
     {
         $library = [new Pattern('a', 'Towpath coat', 'Marrowlane', 'K204', ['K871', 'T-118']), new Pattern('b', 'Moth slip', '', '55')];
-        $found = (new Twins())->of($new, $library);
+        $found = (new Twins())->find($new, $library);
         self::assertCount(null === $says ? 0 : 1, $found);
         if (null !== $says) {
             self::assertStringContainsString($says, (string) reset($found));

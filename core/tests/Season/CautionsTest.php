@@ -36,7 +36,7 @@ final class CautionsTest extends TestCase
                 claims: null === $type ? [] : [new Claim('c', Role::Main, new Cloth('cloth', 'Cloth', type: $type))],
             ),
         );
-        $said = array_map(static fn (Sentence $sentence): string => (string) $sentence, (new Cautions())->of($project));
+        $said = array_map(static fn (Sentence $sentence): string => (string) $sentence, (new Cautions())->collect($project));
         self::assertCount(\count($words), $said, implode("\n", $said));
         foreach ($words as $i => $word) {
             self::assertStringContainsString($word, $said[$i]);

@@ -66,7 +66,7 @@ final class DeadlinesTest extends TestCase
     {
         self::assertNull((new Deadlines())->says($this->checked(['Dress' => [5, '03-08'], 'Coat' => [5, '03-15']])));
         self::assertNull((new Deadlines())->says($this->checked(['Coat' => [20, '03-02', true]])));
-        self::assertSame([], (new Deadlines())->of($this->checked(['Coat' => [20, '03-02', true]])));
+        self::assertSame([], (new Deadlines())->check($this->checked(['Coat' => [20, '03-02', true]])));
         self::assertSame([['Dress', '2027-03-01', 0]], $this->say($this->checked(['Dress' => [null, '03-02']])), 'hours nobody said');
     }
 
@@ -99,7 +99,7 @@ final class DeadlinesTest extends TestCase
     {
         return array_map(
             static fn (Due $one): array => [$one->project->name, $one->done->format('Y-m-d'), $one->late],
-            (new Deadlines())->of($checked),
+            (new Deadlines())->check($checked),
         );
     }
 

@@ -71,7 +71,7 @@ final class DiaryTest extends TestCase
                 soft: true,
             ),
         ];
-        $days = (new Diary())->of((new SeasonCheck(new Assumptions(), [$buttons]))->check($season, $projects));
+        $days = (new Diary())->compile((new SeasonCheck(new Assumptions(), [$buttons]))->check($season, $projects));
         self::assertSame([
             ['begin-a', '2027-03-01', 'Begin Dress'],
             ['parcel-c1', '2027-03-03', 'A parcel for Dress: Linen'],

@@ -54,8 +54,8 @@ final class HintsTest extends TestCase
     public function testAListLongerThanItShallBeIsSaid(): void
     {
         $season = new Season('s', 'Thaw', new \DateTimeImmutable('2027-03-01'), 3, 0, most: 2);
-        self::assertSame([], (new Hints(new Sewist()))->of($this->checked($season, [], [])));
-        $said = (new Hints(new Sewist()))->of($this->checked($season, [], [], []));
+        self::assertSame([], (new Hints(new Sewist()))->find($this->checked($season, [], [])));
+        $said = (new Hints(new Sewist()))->find($this->checked($season, [], [], []));
         self::assertSame([3, 2], [$said[0]->with['count'] ?? 0, $said[0]->with['most'] ?? 0]);
     }
 
@@ -85,7 +85,7 @@ final class HintsTest extends TestCase
      */
     private function hints(array ...$projects): array
     {
-        $hints = (new Hints(new Sewist(learns: [Technique::Fly])))->of($this->checked(Plan::season(), ...$projects));
+        $hints = (new Hints(new Sewist(learns: [Technique::Fly])))->find($this->checked(Plan::season(), ...$projects));
 
         return array_map(strval(...), $hints);
     }

@@ -33,7 +33,7 @@ final class NeedleTest extends TestCase
             fibres: [] === $fibres ? null : FibreMix::of($fibres, Knowledge::Label),
             weight: null === $grams ? null : Weight::ofGrams($grams),
         );
-        $for = (new Needle())->of($cloth);
+        $for = (new Needle())->advise($cloth);
         self::assertStringContainsString($needle, (string) $for['needle']);
         self::assertStringContainsString($stitch, (string) $for['stitch']);
         self::assertStringContainsString($press, (string) $for['press']);

@@ -111,7 +111,7 @@ final class WhatFitsTest extends TestCase
 
     public function testStepsOfOneKindMakeASession(): void
     {
-        $sessions = (new Sessions())->of($this->answers(
+        $sessions = (new Sessions())->group($this->answers(
             $this->project('Skirt', [new Step('t', 'Trace', StepKind::Trace, 20)]),
             $this->project('Coat', [new Step('t', 'Trace the pieces', StepKind::Trace, 45)]),
             $this->project('Top', [new Step('h', 'Hem', StepKind::Finish, 10)]),
@@ -144,7 +144,7 @@ final class WhatFitsTest extends TestCase
             $cloth('Tweed', CareLabel::DryClean, 300),
             $cloth('Silk', CareLabel::Hand, 60),
         ];
-        $sessions = (new Sessions())->of($this->answers(...array_map(
+        $sessions = (new Sessions())->group($this->answers(...array_map(
             static fn (Cloth $one): Project => Plan::project($one->name, 1, null, Plan::claim($one)),
             $all,
         )));

@@ -77,7 +77,7 @@ final class YearInReviewTest extends TestCase
     public function testYearsOfWhichThereIsSomethingToSay(): void
     {
         self::assertSame([2027, 2026], (new YearInReview())->years($this->projects()));
-        self::assertFalse((new YearInReview())->of(2020, $this->projects(), [], Sewn::day('12-31'))->hasAnything());
+        self::assertFalse((new YearInReview())->review(2020, $this->projects(), [], Sewn::day('12-31'))->hasAnything());
     }
 
     public function testTheEnvelopesFactorIsTheMedianOfUsedOverAsked(): void
@@ -97,7 +97,7 @@ final class YearInReviewTest extends TestCase
             null === $length ? null : Plan::length($length),
         );
         $in = static fn (LedgerEntry ...$ledger): float => (float) (new YearInReview())
-            ->of(2027, [], [new Cloth('c', 'C', cuts: [new Cut('cut', array_values($ledger))])], new \DateTimeImmutable('2027-12-31'))
+            ->review(2027, [], [new Cloth('c', 'C', cuts: [new Cut('cut', array_values($ledger))])], new \DateTimeImmutable('2027-12-31'))
             ->in()
             ->millimetres();
         self::assertSame(2500.0, $in($entry(LedgerKind::Bought, null), $entry(LedgerKind::Washed, '2.5')));
@@ -125,7 +125,7 @@ final class YearInReviewTest extends TestCase
         ]);
         $apart = new LedgerEntry($on, LedgerKind::Remnant, Plan::length('1.2'), 'taken apart');
         $half = static fn (string $id): Cut => new Cut($id, [$apart]);
-        $review = (new YearInReview())->of(2027, [], [new Cloth('c', 'C', cuts: [$sheet, $half('a'), $half('b')])], $on);
+        $review = (new YearInReview())->review(2027, [], [new Cloth('c', 'C', cuts: [$sheet, $half('a'), $half('b')])], $on);
         self::assertSame([2400, 0], [$review->in()->millimetres(), $review->out()->millimetres()]);
     }
 
@@ -151,7 +151,7 @@ final class YearInReviewTest extends TestCase
             state: ProjectState::Done,
             sewing: $sewing,
         );
-        $review = (new YearInReview())->of(2027, [$two], [$lawn], Sewn::day('12-31'));
+        $review = (new YearInReview())->review(2027, [$two], [$lawn], Sewn::day('12-31'));
         self::assertSame(3600, $review->sewn[0]->cost, '1.25 m and 1.75 m at 12.00');
     }
 
@@ -170,14 +170,14 @@ final class YearInReviewTest extends TestCase
             ),
             $ledger,
         );
-        $review = (new YearInReview())->of(2027, [], [new Cloth('c', 'C', cuts: [new Cut('cut', $entries)])], Sewn::day('12-31'));
+        $review = (new YearInReview())->review(2027, [], [new Cloth('c', 'C', cuts: [new Cut('cut', $entries)])], Sewn::day('12-31'));
 
         return $this->byMonth($review, static fn (Month $month): float => $month->out->micrometres / 1e6);
     }
 
     private function review(string $today = '2027-12-31'): Review
     {
-        return (new YearInReview())->of(2027, $this->projects(), [$this->lawn()], new \DateTimeImmutable($today));
+        return (new YearInReview())->review(2027, $this->projects(), [$this->lawn()], new \DateTimeImmutable($today));
     }
 
     private function lawn(): Cloth

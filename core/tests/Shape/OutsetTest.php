@@ -16,17 +16,17 @@ final class OutsetTest extends TestCase
         $outset = new Outset();
         self::assertSame(
             [[-10.0, -10.0], [110.0, -10.0], [110.0, 60.0], [-10.0, 60.0]],
-            $outset->of(Outline::rectangle(100, 50), 10)->points,
+            $outset->expand(Outline::rectangle(100, 50), 10)->points,
         );
-        $onFold = $outset->of(Outline::rectangle(100, 50), 10, true);
+        $onFold = $outset->expand(Outline::rectangle(100, 50), 10, true);
         self::assertSame([0.0, 60.0, -10.0, 110.0], [$onFold->bottom, $onFold->top, $onFold->left, $onFold->right]);
-        self::assertSame(Outline::rectangle(100, 50)->points, $outset->of(Outline::rectangle(100, 50), 0)->points);
+        self::assertSame(Outline::rectangle(100, 50)->points, $outset->expand(Outline::rectangle(100, 50), 0)->points);
     }
 
     public function testANarrowNotchCloses(): void
     {
         $notched = Outline::of([[0.0, 0.0], [100.0, 0.0], [100.0, 100.0], [55.0, 100.0], [50.0, 20.0], [45.0, 100.0], [0.0, 100.0]]);
-        self::assertEqualsWithDelta(130 * 130, (new Outset())->of($notched, 15)->area(), 1);
+        self::assertEqualsWithDelta(130 * 130, (new Outset())->expand($notched, 15)->area(), 1);
     }
 
     /** Nowhere is the new edge nearer than the allowance to the old outline, and every shape stays simple. */
@@ -41,7 +41,7 @@ final class OutsetTest extends TestCase
                 $points[] = [$reach * cos((2 * \M_PI * $j) / $count), $reach * sin((2 * \M_PI * $j) / $count)];
             }
             $outline = Outline::of(0 === $i % 2 ? $points : array_reverse($points));
-            $around = (new Outset())->of($outline, 12);
+            $around = (new Outset())->expand($outline, 12);
             self::assertTrue($around->holds($outline), 'shape '.$i);
             foreach ($outline->points as $point) {
                 self::assertGreaterThan(12 - 1e-3, $this->distance($point, $around), 'shape '.$i);

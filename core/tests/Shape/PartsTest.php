@@ -188,13 +188,13 @@ final class PartsTest extends TestCase
         $two = new Cost(new Way(Fold::Flat, [new Lane('a', 500, 1000), new Lane('b', 500, 1000)], []));
         self::assertSame(['a' => 300.0, 'b' => 500.0], $two->used([$spot(0, 0.0), $spot(1, 200.0)]));
         self::assertGreaterThan(
-            $two->of([$spot(0, 0.0), $spot(0, 600.0)], []),
-            $two->of([$spot(0, 0.0), $spot(1, 0.0)], []),
+            $two->calculate([$spot(0, 0.0), $spot(0, 600.0)], []),
+            $two->calculate([$spot(0, 0.0), $spot(1, 0.0)], []),
             'a second cut costs more than length',
         );
         self::assertGreaterThan(
-            $two->of([$spot(0, 0.0), $spot(1, 0.0)], []),
-            $two->of([$spot(0, 0.0)], [$box]),
+            $two->calculate([$spot(0, 0.0), $spot(1, 0.0)], []),
+            $two->calculate([$spot(0, 0.0)], [$box]),
             'a piece left out costs most',
         );
         self::assertSame(600.0, (new Cost(new Way(Fold::Crosswise, [new Lane('a', 500, \INF, 2)], [], 2)))->length([$spot(0, 0.0)]));
@@ -220,7 +220,7 @@ final class PartsTest extends TestCase
     #[DataProvider('ways')]
     public function testWhatGoesOnTheClothInOneGo(Fold $fold, LayPiece $piece, bool $oneWay, array $expected, ?string $refused = null): void
     {
-        $way = (new Ways(10))->of(new Request([new Sheet('c', 1400, null)], [$piece], oneWay: $oneWay), $fold);
+        $way = (new Ways(10))->prepare(new Request([new Sheet('c', 1400, null)], [$piece], oneWay: $oneWay), $fold);
         self::assertSame(
             $expected,
             array_map(
@@ -296,7 +296,7 @@ final class PartsTest extends TestCase
         $bitten = new Sheet('c', 1000, 1000, Outline::of([[0.0, 0.0], [1000.0, 0.0], [1000.0, 500.0], [0.0, 1000.0]]));
         foreach ([Fold::Lengthwise, Fold::Gate, Fold::Crosswise, Fold::Part] as $fold) {
             self::assertNotNull(
-                (new Ways(10))->of(new Request([$bitten], [new LayPiece('p', Outline::rectangle(10, 10), 2)]), $fold)->refused,
+                (new Ways(10))->prepare(new Request([$bitten], [new LayPiece('p', Outline::rectangle(10, 10), 2)]), $fold)->refused,
             );
         }
     }
@@ -306,11 +306,11 @@ final class PartsTest extends TestCase
         $l = Outline::of([[0.0, 0.0], [1000.0, 0.0], [1000.0, 300.0], [400.0, 300.0], [400.0, 1000.0], [0.0, 1000.0]]);
         self::assertSame(
             [['x' => 400.0, 'y' => 300.0, 'length' => 600.0, 'width' => 700.0]],
-            (new Leftovers())->of($l->convexParts(), 1000, 1000),
+            (new Leftovers())->find($l->convexParts(), 1000, 1000),
         );
-        self::assertSame([], (new Leftovers())->of([], 140, 5000), 'a strip too narrow to keep');
-        self::assertSame([['x' => 0.0, 'y' => 0.0, 'length' => 310.0, 'width' => 160.0]], (new Leftovers())->of([], 165, 310));
-        self::assertSame([], (new Leftovers())->of([], 1000, 0));
+        self::assertSame([], (new Leftovers())->find([], 140, 5000), 'a strip too narrow to keep');
+        self::assertSame([['x' => 0.0, 'y' => 0.0, 'length' => 310.0, 'width' => 160.0]], (new Leftovers())->find([], 165, 310));
+        self::assertSame([], (new Leftovers())->find([], 1000, 0));
     }
 
     private static function box(string $id, float $length, float $width): Item

@@ -80,7 +80,7 @@ final class ShoppingTest extends TestCase
                 ],
             ),
         );
-        $items = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of(Plan::check($project));
+        $items = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->compile(Plan::check($project));
         $at140 = static function (ShoppingItem $item): ?float {
             foreach ($item->asks as $ask) {
                 if (1400 === $ask['width']->millimetres() && $ask['ask'] instanceof Ask) {
@@ -139,7 +139,7 @@ final class ShoppingTest extends TestCase
             Plan::project('Dress', 2, $version, new Claim('w', Role::Main, wish: $wish)),
             Plan::project('Skirt', 3, $version, Plan::claim(Plan::cloth('150 cm', '4', name: 'Other'))),
         );
-        $items = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($season);
+        $items = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->compile($season);
         self::assertSame(['Heron lawn', 'Viscose twill'], array_map(static fn ($item): string => $item->cloth, $items));
         self::assertSame(257_600, $items[0]->missing?->micrometres);
         $asked = array_map(
@@ -158,7 +158,7 @@ final class ShoppingTest extends TestCase
         $season = Plan::check(Plan::project('Dress', 1, Plan::version(['36 in' => '2.60']), new Claim('w', Role::Main, wish: $wish)));
         $widths = static fn (System $system): array => array_map(
             static fn (array $row): int => $row['width']->micrometres,
-            (new ShoppingList(new Assumptions(), Counter::TenCentimetres, $system))->of($season)[0]->asks,
+            (new ShoppingList(new Assumptions(), Counter::TenCentimetres, $system))->compile($season)[0]->asks,
         );
         self::assertSame([900_000, 1_120_000, 1_400_000, 1_500_000], $widths(System::Metric));
         self::assertSame([36 * 25_400, 44 * 25_400, 54 * 25_400, 60 * 25_400], $widths(System::Imperial));
@@ -169,7 +169,7 @@ final class ShoppingTest extends TestCase
         $season = Plan::check(
             Plan::project('Coat', 1, Plan::version(['115 cm' => '2.60', '150 cm' => '2.10']), Plan::claim(Plan::cloth('137 cm', '2.50'))),
         );
-        $item = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($season)[0];
+        $item = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->compile($season)[0];
         self::assertSame(
             [900.0, 1120.0, 1370.0, 1400.0, 1500.0],
             array_map(static fn (array $row): float => (float) $row['width']->millimetres(), $item->asks),
@@ -220,7 +220,7 @@ final class ShoppingTest extends TestCase
                 others: array_values($options),
             );
 
-            return (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of(Plan::check($project))[0];
+            return (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->compile(Plan::check($project))[0];
         };
         self::assertNull($item('')->wait());
         self::assertNull(
@@ -245,7 +245,7 @@ final class ShoppingTest extends TestCase
         $version = new Version('v', 'A', new RequirementTable(['14'], [$row(900, 3000), $row(1500, 2000)]), pieces: $pieces);
         $wish = new Wish('Lawn', FibreMix::of(['cotton' => 100], Knowledge::Seller));
         $season = Plan::check(Plan::project('Cape', 1, $version, new Claim('w', Role::Main, wish: $wish)));
-        $asks = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($season)[0]->asks;
+        $asks = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->compile($season)[0]->asks;
         self::assertInstanceOf(Unknown::class, $asks[1]['ask'], '112 wide: the back is 1.20 m');
         self::assertNull($asks[1]['area']);
         self::assertInstanceOf(Ask::class, $asks[2]['ask'], '140 wide');
@@ -263,7 +263,7 @@ final class ShoppingTest extends TestCase
         );
         $season = Plan::check(Plan::project('Coat', 1, Plan::version(['140 cm' => '2.4']), Plan::claim($cloth)));
         self::assertSame('b', $season->projects[0]->roles[0]->otherCut()?->id);
-        self::assertSame([], (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of($season)[0]->asks);
+        self::assertSame([], (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->compile($season)[0]->asks);
     }
 
     public function testWhatCannotBeWorkedOutIsNotOnTheListWithANumber(): void
@@ -276,7 +276,7 @@ final class ShoppingTest extends TestCase
                 new Claim('w', Role::Main, wish: new Wish('Linen', FibreMix::unknown())),
             ),
         );
-        $items = (new ShoppingList(new Assumptions(), Counter::EighthYard, System::Imperial))->of($season);
+        $items = (new ShoppingList(new Assumptions(), Counter::EighthYard, System::Imperial))->compile($season);
         self::assertCount(1, $items);
         self::assertContainsOnlyInstancesOf(Unknown::class, array_column($items[0]->asks, 'ask'));
     }

@@ -47,7 +47,7 @@ final class ApartController extends AbstractController
         $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $entry = new Entry($request->request->all());
         $lines = Entry::lines($entry->text('parts'));
-        $unit = $this->settings->of($account)->system->widthUnit();
+        $unit = $this->settings->load($account)->system->widthUnit();
         $parts = $entry->attempt('parts', static fn (): array => (new PartsReader())->read($lines, $unit)) ?? [];
         if ([] === $parts && $entry->isSound()) {
             $entry->fault('parts', new Sentence('Type a line for each piece, such as “back 75 × 60 cm”.'));
@@ -101,7 +101,7 @@ final class ApartController extends AbstractController
         if ($cut->gone) {
             throw Unreadable::because('That cut is no longer here: nothing can come out of it. Choose another, or none.');
         }
-        $cloth = $this->mapper->cloth($whole->cloth, $this->settings->of($account)->assumptions);
+        $cloth = $this->mapper->cloth($whole->cloth, $this->settings->load($account)->assumptions);
         (new Conservation($cloth, $cut, $cut->length))->checkAll(array_merge(...array_map(
             static fn (ApartPiece $part): array => array_fill(0, $part->count, [$part->length, $part->width]),
             $parts,

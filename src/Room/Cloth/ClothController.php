@@ -55,7 +55,7 @@ final class ClothController extends AbstractController
     #[Route('', name: 'cloths', methods: ['GET'])]
     public function list(Request $request, Stash $stash, #[CurrentUser] Account $account): Response
     {
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         $entry = new Entry($request->query->all());
         $promises = $this->plan->promises($account);
         $filter = new ClothFilter(
@@ -73,7 +73,7 @@ final class ClothController extends AbstractController
             $entry->boolean('free') ? $promises : null,
         );
         $all = $stash->all($account);
-        $pager = Pager::of($filter->of($all, $settings->assumptions), $request->query->getInt('page', 1));
+        $pager = Pager::of($filter->filter($all, $settings->assumptions), $request->query->getInt('page', 1));
         $longest = null;
         foreach ($pager->items as $cloth) {
             $length = Stash::longest($cloth, $settings->assumptions);
@@ -101,7 +101,7 @@ final class ClothController extends AbstractController
     #[Route('/new', name: 'cloth_new', methods: ['GET', 'POST'])]
     public function new(Request $request, #[CurrentUser] Account $account): Response
     {
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $cloth = $this->form->read($entry, new Cloth('', ''), $settings);
@@ -147,7 +147,7 @@ final class ClothController extends AbstractController
     public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
         $record = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
@@ -187,7 +187,7 @@ final class ClothController extends AbstractController
         ?string $cutInHand = null,
         string $back = '',
     ): Response {
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
         $longest = Stash::longest($cloth, $settings->assumptions);
 
@@ -214,7 +214,7 @@ final class ClothController extends AbstractController
                 'back' => $back,
                 'today' => $today,
                 'photo' => null === $cloth->photo ? null : $this->shelf->these($account, [$cloth->photo])[0] ?? null,
-                'care' => false === $cloth->care?->mayBeWashed() ? [] : (new Care())->of($cloth->fibres),
+                'care' => false === $cloth->care?->mayBeWashed() ? [] : (new Care())->advise($cloth->fibres),
             ],
             new Response(status: $entry->status()),
         );
@@ -242,7 +242,7 @@ final class ClothController extends AbstractController
      */
     private function cuts(Cloth $cloth, array $promises, array $perhaps, Scale $scale, Account $account): array
     {
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         $rows = [];
         foreach ($cloth->cuts as $cut) {
             $onCut = $promises[$cut->id] ?? [];

@@ -70,7 +70,7 @@ final readonly class ClothFilter
      *
      * @return list<Cloth> when nothing is called so, what is called nearly so
      */
-    public function of(array $cloths, Assumptions $assumptions): array
+    public function filter(array $cloths, Assumptions $assumptions): array
     {
         $found = $nearly = [];
         foreach ($cloths as $cloth) {

@@ -42,7 +42,7 @@ final class CsvController extends AbstractController
         $entry = new Entry($request->request->all());
         $brought = TableEntry::of($request, $entry, Column::class);
         $tape = $this->settings->tape();
-        $system = $this->settings->of($account)->system;
+        $system = $this->settings->load($account)->system;
         $there = null === $brought->table ? [] : $this->keys($account);
         $rows = $brought->rows(
             fn (array $cells): ?HaulLine => $this->reader->isSum($cells)

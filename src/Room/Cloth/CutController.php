@@ -48,7 +48,7 @@ final class CutController extends AbstractController
     {
         $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $entry = new Entry($request->request->all());
-        $cut = $this->form->cut($entry, '', $this->settings->of($account));
+        $cut = $this->form->cut($entry, '', $this->settings->load($account));
         if (!$entry->isSound()) {
             return $this->page->page($cloth, $account, $entry, $this->today(), 'new');
         }
@@ -84,7 +84,7 @@ final class CutController extends AbstractController
         $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
         $entry = new Entry($request->request->all());
         $kind = $entry->choice('kind', LedgerKind::class) ?? LedgerKind::Measured;
-        $unit = $this->settings->of($account)->system->lengthUnit();
+        $unit = $this->settings->load($account)->system->lengthUnit();
         $typed = $kind->takes() ? $entry->lengthLeft('length', $unit) : $entry->length('length', $unit);
         $length = null === $typed ? null : $entry->attempt('length', static fn (): Length => Cut::ownLength($typed));
         if (null === $length && LedgerKind::Measured === $kind && $entry->isSound()) {
@@ -115,7 +115,7 @@ final class CutController extends AbstractController
     {
         $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
         $entry = new Entry($request->request->all());
-        $bites = $this->form->bites($entry, $this->settings->of($account)->system);
+        $bites = $this->form->bites($entry, $this->settings->load($account)->system);
         Revision::check($entry, $record->revision);
         if (!$entry->isSound()) {
             return $this->page->page($record->cloth, $account, $entry, $this->today(), $id);

@@ -69,7 +69,7 @@ final class HaulController extends AbstractController
     private function lines(Entry $entry, Account $account): array
     {
         $reader = new HaulReader();
-        $system = $this->settings->of($account)->system;
+        $system = $this->settings->load($account)->system;
 
         return array_map(static fn (string $line): HaulLine => $reader->read($line, $system), HaulLines::of($entry, 'cloth'));
     }

@@ -32,7 +32,7 @@ final readonly class HaulStore
     public function put(array $lines, Account $account, Notice $notice): void
     {
         $this->changes->commit([], function () use ($lines, $account): array {
-            $assumptions = $this->settings->of($account)->assumptions;
+            $assumptions = $this->settings->load($account)->assumptions;
             $made = [];
             foreach ($lines as $line) {
                 $record = new ClothRecord($account);

@@ -51,7 +51,7 @@ final class TestController extends AbstractController
     public function test(string $id, TestKind $kind, Request $request, #[CurrentUser] Account $account): Response
     {
         $record = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {

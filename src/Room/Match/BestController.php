@@ -71,7 +71,7 @@ final class BestController extends AbstractController
     /** @return array{?Strip, Strip} of a change: the cut it has, and the one it would have, to one scale */
     private function strips(ClothChange $change, Account $account): array
     {
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         [$cloth, $cut] = [$change->from->cloth, $change->from->cut];
         $to = ToCut::of($change->cloth, $change->cut, $settings->assumptions);
         $from = null === $cloth || null === $cut ? null : ToCut::of($cloth, $cut, $settings->assumptions);
@@ -146,11 +146,11 @@ final class BestController extends AbstractController
 
     private function proposed(Account $account, SeasonRecord $season): Proposed
     {
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         $projects = $this->plan->projects($account);
         $sewist = $settings->sewist->having((new Sewn($projects))->made());
 
-        return (new BestUse($settings->assumptions, $sewist, Overrule::reasons($this->overrules->all($account)), $this->lays))->of(
+        return (new BestUse($settings->assumptions, $sewist, Overrule::reasons($this->overrules->all($account)), $this->lays))->propose(
             $this->mapper->season($season),
             $projects,
             $this->stash->all($account),

@@ -91,7 +91,7 @@ final readonly class ClothAsked
     /** @param list<Reservation> $promises of the cut */
     public function lying(Account $account, Cloth $cloth, Cut $cut, array $promises): Lying
     {
-        $toCut = ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions);
+        $toCut = ToCut::of($cloth, $cut, $this->settings->load($account)->assumptions);
         $lying = new Lying($cloth, $cut, $toCut, $promises);
         if ([] === $promises || null === $lying->free || $lying->free->micrometres >= self::USEFUL) {
             return $lying;
@@ -107,7 +107,7 @@ final readonly class ClothAsked
 
     private function typed(Account $account, string $words): Lying
     {
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         $line = (new HaulReader())->readInShop($words, $settings->system);
         $today = $this->clock->now();
         $cloth = $line->cloth($settings->assumptions, $today);

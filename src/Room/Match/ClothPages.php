@@ -39,13 +39,13 @@ final readonly class ClothPages
      * @param non-empty-list<Lying> $lying
      * @param list<Making>          $makings
      */
-    public function of(Account $account, array $lying, array $makings, Settings $settings): ClothPage
+    public function build(Account $account, array $lying, array $makings, Settings $settings): ClothPage
     {
         $becomes = new WhatItBecomes($settings->assumptions, Overrule::reasons($this->overrules->all($account)));
         $laid = [];
         $longest = Length::ofMetres('1');
         foreach ($lying as $one) {
-            $proposals = $becomes->of($one->cloth, CuttingCloth::cut($one->cloth, $one->toCut), $one->free, $makings);
+            $proposals = $becomes->propose($one->cloth, CuttingCloth::cut($one->cloth, $one->toCut), $one->free, $makings);
             $laid[] = [$one, $proposals];
             $longest = $longest->larger($this->longest($one, $proposals));
         }
@@ -66,7 +66,7 @@ final readonly class ClothPages
                     $settings,
                 ) : null;
                 $taken = [$from->cut->id => $from->taken()];
-                $rows[$group][] = $this->rows->of($proposal, $from->cloth, $from->cut, $from->free, $taken, $scale, $settings, $guess)
+                $rows[$group][] = $this->rows->draw($proposal, $from->cloth, $from->cut, $from->free, $taken, $scale, $settings, $guess)
                     ->from($from, $also);
             }
             $more[$group] = array_column(\array_slice($all, self::ROWS), 1);
@@ -117,7 +117,7 @@ final readonly class ClothPages
     /** @param list<Proposal> $proposals */
     private function roll(Lying $lying, array $proposals, Length $longest, Settings $settings): Roll
     {
-        return $this->rolls->of(
+        return $this->rolls->draw(
             $lying->cloth,
             $lying->cut,
             $lying->promises,

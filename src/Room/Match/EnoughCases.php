@@ -21,7 +21,7 @@ final readonly class EnoughCases
     }
 
     /** @return ?EnoughCase null when there is no such claim, or nothing is short or tight about it */
-    public function of(Account $account, string $project, string $claim): ?EnoughCase
+    public function find(Account $account, string $project, string $claim): ?EnoughCase
     {
         $answer = $this->plan->answer($account, $project);
         $role = $answer?->role($claim);
@@ -44,13 +44,13 @@ final readonly class EnoughCases
         if (null === $project->cutting($role->claim)?->version) {
             return null;
         }
-        $toCut = ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions, laid: true);
+        $toCut = ToCut::of($cloth, $cut, $this->settings->load($account)->assumptions, laid: true);
         if (null === $toCut->width || null === $toCut->length) {
             return null;
         }
         $free = $amount->plus($role->spare);
         $tight = Verdict::Tight === $role->verdict;
-        $make = $this->maker->of($account, new Shortfall($project->wanted($role->claim), $amount, $free, $tight), $cloth, $cut);
+        $make = $this->maker->prepare($account, new Shortfall($project->wanted($role->claim), $amount, $free, $tight), $cloth, $cut);
 
         return null === $make ? null : new EnoughCase($project, $role, $cloth, $free, $make);
     }

@@ -45,7 +45,7 @@ final class EnoughController extends AbstractController
     #[Route('', name: 'enough', methods: ['GET'])]
     public function show(string $id, string $claim, Request $request, #[CurrentUser] Account $account): Response
     {
-        $case = $this->cases->of($account, $id, $claim);
+        $case = $this->cases->find($account, $id, $claim);
         if (null === $case) {
             return $this->cases->isThere($account, $id, $claim) ? new Response('') : throw $this->createNotFoundException();
         }
@@ -72,7 +72,7 @@ final class EnoughController extends AbstractController
         Toast $toast,
         #[CurrentUser] Account $account,
     ): Response {
-        $case = $this->cases->of($account, $id, $claim);
+        $case = $this->cases->find($account, $id, $claim);
         if (null === $case) {
             throw $this->createNotFoundException();
         }
@@ -139,7 +139,7 @@ final class EnoughController extends AbstractController
 
     private function offer(Need $need, Cloth $cloth, Account $account): CounterOffer
     {
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         $ask = Ask::for($need, $cloth->shrinkage()->along, $settings->counter, $settings->assumptions);
 
         return new CounterOffer($ask, null === $cloth->pricePerMetre ? null : $ask->cost($cloth->pricePerMetre));

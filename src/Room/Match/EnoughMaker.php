@@ -31,9 +31,9 @@ final readonly class EnoughMaker
     }
 
     /** @return ?MakeEnough null where there are no pieces, nor a block for them, or the cut is not measured */
-    public function of(Account $account, Shortfall $shortfall, Cloth $cloth, Cut $cut): ?MakeEnough
+    public function prepare(Account $account, Shortfall $shortfall, Cloth $cloth, Cut $cut): ?MakeEnough
     {
-        $assumptions = $this->settings->of($account)->assumptions;
+        $assumptions = $this->settings->load($account)->assumptions;
         $on = CuttingCloth::cut($cloth, ToCut::of($cloth, $cut, $assumptions));
         $wanted = $shortfall->wanted;
         $own = Laying::own($wanted, $on, $assumptions);
@@ -66,7 +66,7 @@ final readonly class EnoughMaker
     /** @return list<Elsewhere> its other cuts, the longest first, and more of it where there may be more to be had */
     private function elsewhere(Account $account, Cloth $cloth, Cut $cut, Length $usable): array
     {
-        $assumptions = $this->settings->of($account)->assumptions;
+        $assumptions = $this->settings->load($account)->assumptions;
         $promised = \count($cloth->cuts) > 1 ? $this->plan->promised($account) : [];
         $others = [];
         foreach ($cloth->cuts as $other) {

@@ -47,11 +47,11 @@ final class LeastController extends AbstractController
         $making = $makings->one($account, ...$found, person: $people->all($account)[$query->getString('for')] ?? null);
         $size = $query->getString('size');
         $wanted = ($found[1]->table->hasSize($size) ? $making->inSize($size) : $making)->wanted();
-        $toCut = ToCut::of($cloth, $cut, $settings->of($account)->assumptions);
+        $toCut = ToCut::of($cloth, $cut, $settings->load($account)->assumptions);
         $promises = $query->getBoolean('whole') ? [] : $plan->promised($account)[$cut->id] ?? [];
         $free = Reservation::free($toCut->length, $promises);
-        $need = (new Fitting($settings->of($account)->assumptions))->of($wanted, CuttingCloth::cut($cloth, $toCut), $free)->amount();
-        $make = null === $free || null === $need ? null : $maker->of($account, new Shortfall($wanted, $need, $free), $cloth, $cut);
+        $need = (new Fitting($settings->load($account)->assumptions))->judge($wanted, CuttingCloth::cut($cloth, $toCut), $free)->amount();
+        $make = null === $free || null === $need ? null : $maker->prepare($account, new Shortfall($wanted, $need, $free), $cloth, $cut);
         if (null === $make) {
             return new Response('');
         }

@@ -22,10 +22,10 @@ final readonly class Makings
     }
 
     /** @return list<Making> */
-    public function of(Account $account, ?Person $person, Filter $filter): array
+    public function find(Account $account, ?Person $person, Filter $filter): array
     {
         $sewn = new Sewn($this->plan->drawn($account));
-        $sewist = $this->settings->of($account)->sewist->having($sewn->made(), $filter->days);
+        $sewist = $this->settings->load($account)->sewist->having($sewn->made(), $filter->days);
         $makings = Making::all($this->library->all($account), $person, $sewist, $sewn->usual($person));
 
         return array_values(array_filter($makings, $filter->lets(...)));
@@ -34,7 +34,7 @@ final readonly class Makings
     public function one(Account $account, Pattern $pattern, Version $version, ?Person $person): Making
     {
         $sewn = new Sewn($this->plan->drawn($account));
-        $sewist = $this->settings->of($account)->sewist->having($sewn->made());
+        $sewist = $this->settings->load($account)->sewist->having($sewn->made());
 
         return Making::of($pattern, $version, $person, $sewist, $sewn->usual($person));
     }

@@ -43,7 +43,7 @@ final class MatchController extends AbstractController
         return $this->render('match/cloth.html.twig', [
             'page' => [] === $lying
                 ? null
-                : $this->pages->of($account, $lying, $this->makings->of($account, $person, $filter), $this->settings->of($account)),
+                : $this->pages->build($account, $lying, $this->makings->find($account, $person, $filter), $this->settings->load($account)),
             'unplanned' => [] === $lying ? $this->unplanned($account) : [],
             'names' => array_keys($this->stash->named($account)),
             'filter' => $filter,

@@ -43,7 +43,12 @@ final class MatchPatternController extends AbstractController
         $making = null === $found ? null : $this->making($account, $found[0], $found[1], $person, $entry->raw('size'));
 
         return $this->render('match/pattern.html.twig', [
-            'page' => null === $making ? null : $this->pages->of($making, $account, $this->settings->of($account), $entry->raw('place')),
+            'page' => null === $making ? null : $this->pages->build(
+                $making,
+                $account,
+                $this->settings->load($account),
+                $entry->raw('place'),
+            ),
             'names' => array_keys($names),
             'typed' => $entry->typed,
             'person' => $person,

@@ -49,7 +49,7 @@ final readonly class PatternPages
     }
 
     /** @param string $place where the cloth is kept; empty for anywhere */
-    public function of(Making $making, Account $account, Settings $settings, string $place = ''): PatternPage
+    public function build(Making $making, Account $account, Settings $settings, string $place = ''): PatternPage
     {
         $cloths = array_values(array_filter(
             $this->stash->all($account),
@@ -63,7 +63,7 @@ final readonly class PatternPages
             if (\in_array($role, [Role::Interfacing, Role::Wadding, Role::Trim], true)) {
                 continue;
             }
-            $all = $byRole[$role->value] = $would->of($making, $role, $cloths, $promised);
+            $all = $byRole[$role->value] = $would->propose($making, $role, $cloths, $promised);
             $main = Role::Main === $role ? $all : $main;
             $most = Role::Main === $role ? self::ROWS : self::FEWER;
             [$roles[$role->value], $more[$role->value]] = $this->groups($all, $most, $promised, $settings);
@@ -74,7 +74,7 @@ final readonly class PatternPages
 
         return new PatternPage(
             $making,
-            (new Combine())->of($byRole),
+            (new Combine())->combine($byRole),
             $roles,
             $more,
             $this->refused($main),
@@ -114,7 +114,7 @@ final readonly class PatternPages
     {
         return null === $proposal->cloth || null === $proposal->cut
             ? new Row($proposal, null)
-            : $this->rows->of($proposal, $proposal->cloth, $proposal->cut, $proposal->free, $promised, $scale, $settings);
+            : $this->rows->draw($proposal, $proposal->cloth, $proposal->cut, $proposal->free, $promised, $scale, $settings);
     }
 
     /**

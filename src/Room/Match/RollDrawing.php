@@ -44,7 +44,7 @@ final readonly class RollDrawing
      * @param list<Proposal>    $proposals
      * @param list<Reservation> $promises  of the cut to others
      */
-    public function of(
+    public function draw(
         Cloth $cloth,
         Cut $cut,
         array $promises,

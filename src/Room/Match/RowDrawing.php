@@ -30,7 +30,7 @@ final readonly class RowDrawing
      * @param array<string, Length> $promised to others, by cut
      * @param ?Guess                $guess    where its length is not known
      */
-    public function of(
+    public function draw(
         Proposal $proposal,
         Cloth $cloth,
         Cut $cut,
@@ -57,7 +57,7 @@ final readonly class RowDrawing
         );
         $ways = Group::Short === $proposal->group && null !== $free
             ? (new WaysOut(new Estimator($assumptions), $assumptions))
-                ->of($making->wanted(), $making->pattern, $cloth, $cut, $free, $need, $promised)
+                ->find($making->wanted(), $making->pattern, $cloth, $cut, $free, $need, $promised)
             : [];
 
         return new Row($proposal, $strip, null, $ways);

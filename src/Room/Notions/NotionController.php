@@ -96,7 +96,7 @@ final class NotionController extends AbstractController
         $record = $this->tins->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
-            $system = $this->settings->of($account)->system;
+            $system = $this->settings->load($account)->system;
             $kind = $entry->choice('kind', NotionKind::class) ?? NotionKind::Other;
             $notion = new Notion(
                 $id,

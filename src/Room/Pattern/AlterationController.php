@@ -65,7 +65,7 @@ final class AlterationController extends AbstractController
                 $kept[] = new KeptAlteration(
                     $person,
                     $entry->name($at.'name'),
-                    $entry->change($at.'length', $settings->of($account)->system->widthUnit()),
+                    $entry->change($at.'length', $settings->load($account)->system->widthUnit()),
                     $entry->boolean($at.'drawn'),
                     $this->roles($pattern, $person, $entry->raw($at.'name')),
                 );

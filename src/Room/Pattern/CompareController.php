@@ -36,7 +36,7 @@ final class CompareController extends AbstractController
             'choices' => $choices,
             'sizes' => $sizes,
             'size' => $size,
-            'rows' => (new Comparison())->of($version, $other, $size),
+            'rows' => (new Comparison())->compare($version, $other, $size),
         ]);
     }
 }

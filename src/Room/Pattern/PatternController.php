@@ -70,7 +70,7 @@ final class PatternController extends AbstractController
             [] === $having ? [] : $this->patterns->features($account),
         );
         $all = $this->patterns->titles($account);
-        $pager = Pager::of($filter->of($all), $request->query->getInt('page', 1));
+        $pager = Pager::of($filter->filter($all), $request->query->getInt('page', 1));
 
         return $this->render('pattern/list.html.twig', [
             'pager' => $pager,
@@ -85,7 +85,7 @@ final class PatternController extends AbstractController
     #[Route('/patterns/new', name: 'pattern_new', methods: ['GET', 'POST'])]
     public function new(Request $request, Library $library, #[CurrentUser] Account $account): Response
     {
-        $system = $this->settings->of($account)->system;
+        $system = $this->settings->load($account)->system;
         $entry = new Entry($request->request->all());
         $twins = [];
         if ($request->isMethod('POST')) {
@@ -176,7 +176,7 @@ final class PatternController extends AbstractController
     public function edit(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
     {
         $record = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $system = $this->settings->of($account)->system;
+        $system = $this->settings->load($account)->system;
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $pattern = $this->form->read($entry, $this->mapper->pattern($record), $system);
@@ -218,7 +218,7 @@ final class PatternController extends AbstractController
      */
     private function twins(Entry $entry, Pattern $pattern, Library $library, Account $account): array
     {
-        $twins = $entry->boolean('both') ? [] : (new Twins())->of($pattern, $library->sketches($account));
+        $twins = $entry->boolean('both') ? [] : (new Twins())->find($pattern, $library->sketches($account));
         foreach ($twins as $sentence) {
             $entry->fault('both', $sentence);
         }

@@ -40,7 +40,7 @@ final class PatternCsvController extends AbstractController
         $known = null === $brought->table ? [] : $this->library->sketches($account);
         $rows = $brought->rows(
             fn (array $cells): PatternLine => $this->line($brought->values($cells)),
-            static fn (PatternLine $line): bool => [] !== (new Twins())->of($line->pattern(), $known),
+            static fn (PatternLine $line): bool => [] !== (new Twins())->find($line->pattern(), $known),
             static fn (PatternLine $line): array => [
                 $line->title,
                 implode(', ', array_diff([$line->maker, $line->number, ...$line->otherNumbers], [''])),

@@ -38,7 +38,7 @@ final readonly class PatternFilter
      *
      * @return list<string> ids, by garment and title; when nothing is called so, what is called nearly so
      */
-    public function of(array $titles): array
+    public function filter(array $titles): array
     {
         $fitting = array_values(
             array_filter(

@@ -74,7 +74,7 @@ final class PatternHaulController extends AbstractController
         return array_map(static function (string $text) use ($known): HaulRow {
             $line = (new LineReader())->read($text);
 
-            return new HaulRow($line, (new Twins())->of($line->pattern(), $known));
+            return new HaulRow($line, (new Twins())->find($line->pattern(), $known));
         }, $typed);
     }
 }

@@ -38,7 +38,7 @@ final class PieceController extends AbstractController
     public function list(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
         $version = $this->pieces->version($account, $id);
-        $pieces = $this->pieces->of($version);
+        $pieces = $this->pieces->list($version);
         $size = $this->size($version, $request->query->getString('size'));
         $drawn = [];
         $tallest = 1.0;
@@ -83,7 +83,7 @@ final class PieceController extends AbstractController
     {
         $version = $this->pieces->version($account, $id);
 
-        return $this->page($version, $at, $this->pieces->of($version)[$at] ?? throw $this->createNotFoundException(), $request, $account);
+        return $this->page($version, $at, $this->pieces->list($version)[$at] ?? throw $this->createNotFoundException(), $request, $account);
     }
 
     /** By its name, of which there is one among a version's pieces: what is said twice takes out no other. */
@@ -91,7 +91,7 @@ final class PieceController extends AbstractController
     public function remove(string $id, Request $request, #[CurrentUser] Account $account): Response
     {
         $version = $this->pieces->version($account, $id);
-        $pieces = $this->pieces->of($version);
+        $pieces = $this->pieces->list($version);
         $name = $request->request->getString('piece');
         $at = $this->place($pieces, $name);
         if (null === $at) {
@@ -111,7 +111,7 @@ final class PieceController extends AbstractController
         $entry = new Entry($request->request->all());
 
         return $this->render('pattern/_drawing.html.twig', [
-            'drawing' => $this->drawing($entry, $this->settings->of($account)->system),
+            'drawing' => $this->drawing($entry, $this->settings->load($account)->system),
             'faults' => array_filter(
                 $entry->faults(),
                 static fn (string $field): bool => str_starts_with($field, 'shapes') && '' !== $entry->raw($field),
@@ -122,10 +122,10 @@ final class PieceController extends AbstractController
 
     private function page(VersionRecord $version, ?int $at, Piece $piece, Request $request, Account $account): Response
     {
-        $system = $this->settings->of($account)->system;
+        $system = $this->settings->load($account)->system;
         $entry = new Entry($request->request->all());
         $was = $request->request->getString('was', null === $at ? '' : $piece->name);
-        $others = array_filter($this->pieces->of($version), static fn (Piece $other): bool => $other->name !== $was);
+        $others = array_filter($this->pieces->list($version), static fn (Piece $other): bool => $other->name !== $was);
         $revision = $this->mapper->pieceSet($version)->revision;
         $typed = $entry->typed;
         if ($request->isMethod('POST')) {
@@ -136,12 +136,12 @@ final class PieceController extends AbstractController
                 $system,
             );
             if (!$entry->boolean('redraw') && !$entry->boolean('more')) {
-                if (null === $this->place($this->pieces->of($version), $was)) {
+                if (null === $this->place($this->pieces->list($version), $was)) {
                     $this->pieces->checkRoom($version, [$entry->raw('pieceName')], $entry, 'pieceName');
                 }
                 Revision::check($entry, $revision, null === $at ? [] : $this->form->values($piece, $system));
                 if ($entry->isSound()) {
-                    $all = $this->pieces->of($version);
+                    $all = $this->pieces->list($version);
                     $all[$this->place($all, $was) ?? \count($all)] = $changed;
                     $this->pieces->store($version, array_values($all), '{piece} is saved.', ['piece' => $changed->name]);
 

@@ -42,7 +42,7 @@ final class PieceImportController extends AbstractController
         $found = [];
         if ($entry->boolean('taking')) {
             $found = $this->import->outlines($entry);
-            $pieces = $this->import->taken($entry, $found, $version, $this->settings->of($account)->system);
+            $pieces = $this->import->taken($entry, $found, $version, $this->settings->load($account)->system);
             if ($entry->isSound()) {
                 $says = '{count, plural, one {One piece is} other {# pieces are}} taken from the file.';
                 $this->pieces->join($version, $pieces, $says);

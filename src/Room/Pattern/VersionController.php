@@ -84,7 +84,7 @@ final class VersionController extends AbstractController
     public function readChart(Request $request, #[CurrentUser] Account $account): Response
     {
         $entry = new Entry($request->request->all());
-        $chart = $this->form->chart($entry, $this->settings->of($account)->system);
+        $chart = $this->form->chart($entry, $this->settings->load($account)->system);
 
         return $this->render('pattern/_chart.html.twig', ['chart' => $chart, 'fault' => $entry->faults()['chart'] ?? null]);
     }
@@ -101,7 +101,7 @@ final class VersionController extends AbstractController
 
     private function page(PatternRecord $pattern, ?VersionRecord $record, Version $version, Request $request, Account $account): Response
     {
-        $system = $this->settings->of($account)->system;
+        $system = $this->settings->load($account)->system;
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $changed = $this->form->readVersion($entry, $version->id, $system);

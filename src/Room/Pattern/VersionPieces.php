@@ -38,7 +38,7 @@ final readonly class VersionPieces
     }
 
     /** @return list<Piece> */
-    public function of(VersionRecord $version): array
+    public function list(VersionRecord $version): array
     {
         return $this->mapper->version($version)->pieces->all();
     }
@@ -66,7 +66,7 @@ final readonly class VersionPieces
      */
     public function join(VersionRecord $version, array $new, string $says): void
     {
-        $pieces = $this->of($version);
+        $pieces = $this->list($version);
         foreach ($new as $piece) {
             $at = null;
             foreach ($pieces as $i => $known) {
@@ -85,7 +85,7 @@ final readonly class VersionPieces
     /** @param list<string> $new names of pieces that join those of the version */
     public function checkRoom(VersionRecord $version, array $new, Entry $entry, string $field): void
     {
-        $names = array_map(static fn (Piece $piece): string => $piece->name, $this->of($version));
+        $names = array_map(static fn (Piece $piece): string => $piece->name, $this->list($version));
         $count = \count(array_unique(array_map(mb_strtolower(...), [...$names, ...$new])));
         if ($count > PieceCodec::MOST_PIECES) {
             $entry->fault($field, new Sentence(

@@ -73,7 +73,7 @@ final readonly class AboutForm
             if ('' !== $entry->raw($at.'name').$entry->raw($at.'length')) {
                 $facts[] = new Fact(
                     $entry->name($at.'name'),
-                    $entry->change($at.'length', $this->settings->of($account)->system->widthUnit()),
+                    $entry->change($at.'length', $this->settings->load($account)->system->widthUnit()),
                     $entry->choice($at.'garment', Garment::class)->value ?? '',
                 );
             }

@@ -205,7 +205,7 @@ final class PeopleController extends AbstractController
         $points = [];
         foreach (BodyPoint::cases() as $point) {
             $field = 'points.'.$point->value;
-            $length = $entry->length($field, $this->settings->of($account)->system->widthUnit());
+            $length = $entry->length($field, $this->settings->load($account)->system->widthUnit());
             if (null !== $length && Length::of(self::TALLEST, Unit::Metre)->isLessThan($length)) {
                 $entry->fault(
                     $field,

@@ -27,7 +27,7 @@ final readonly class Calendar
     }
 
     /** @param ?Season $only null for all that are not over */
-    public function of(Account $account, ?Season $only = null): string
+    public function write(Account $account, ?Season $only = null): string
     {
         $projects = $this->plan->projects($account);
         $now = $this->clock->now();
@@ -40,9 +40,9 @@ final readonly class Calendar
         }
         $calendar = new VCalendar(['PRODID' => '-//Octavum//Season//EN']);
         $calendar->add('X-WR-CALNAME', $only->name ?? 'Octavum');
-        $tape = new LengthFormatter($this->settings->of($account)->system);
+        $tape = new LengthFormatter($this->settings->load($account)->system);
         foreach ($seasons as $season) {
-            foreach ((new Diary())->of($this->plan->check($account, $season, $projects)) as $dated) {
+            foreach ((new Diary())->compile($this->plan->check($account, $season, $projects)) as $dated) {
                 $this->add($calendar, $dated, $now, $this->sentences->write($dated->sentence, $tape));
             }
         }

@@ -28,7 +28,7 @@ final class CalendarController extends AbstractController
     {
         foreach ($plan->projects($account) as $project) {
             if ($project->season->id === $id && !$project->season->undated) {
-                return $this->answer($this->calendar->of($account, $project->season), 'attachment; filename="octavum.ics"');
+                return $this->answer($this->calendar->write($account, $project->season), 'attachment; filename="octavum.ics"');
             }
         }
         throw $this->createNotFoundException();
@@ -39,7 +39,7 @@ final class CalendarController extends AbstractController
     {
         $account = $accounts->findOneBy(['feed' => $token]) ?? throw $this->createNotFoundException();
 
-        return $this->answer($this->calendar->of($account), 'inline');
+        return $this->answer($this->calendar->write($account), 'inline');
     }
 
     #[Route('/settings/feed', name: 'feed', methods: ['POST'])]

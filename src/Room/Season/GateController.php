@@ -145,7 +145,7 @@ final class GateController extends AbstractController
     {
         $cut = $role->claim->cut;
         $cloth = $role->claim->cloth;
-        $system = $this->settings->of($account)->system;
+        $system = $this->settings->load($account)->system;
         $used = $entry->length('used', $system->lengthUnit());
         if (null === $used && $entry->isSound()) {
             $entry->fault('used', new Sentence('How much was cut off? Type its length along the cloth, such as 1.4 m.'));
@@ -179,10 +179,10 @@ final class GateController extends AbstractController
         $today = $this->scissors->today();
         $left = null === $used || null === $cut ? null : $entry->attempt('used', static fn (): Cut => $cut->cutOff($used, $today, ''));
 
-        $estimator = new Estimator($this->settings->of($account)->assumptions);
+        $estimator = new Estimator($this->settings->load($account)->assumptions);
         $asked = null === $role->toCut
             ? null
-            : (new EnvelopeAsk($estimator))->of($role->line ?? $answer->project, $role->claim, $role->toCut);
+            : (new EnvelopeAsk($estimator))->read($role->line ?? $answer->project, $role->claim, $role->toCut);
 
         return null === $used || null === $left ? null : new Taken($used, $remnants, $spoilt, $again, $asked);
     }
@@ -197,14 +197,14 @@ final class GateController extends AbstractController
         $project = $role->line ?? $answer->project;
         $toile = [];
         if (null !== $project->current->pattern && null !== $project->current->version && null !== $project->current->size) {
-            $sewist = $this->settings->of($account)->sewist->having((new Sewn($this->plan->drawn($account)))->made());
+            $sewist = $this->settings->load($account)->sewist->having((new Sewn($this->plan->drawn($account)))->made());
             $making = Making::of($project->current->pattern, $project->current->version, $project->person, $sewist)
                 ->inSize($project->current->size);
             $cloth = $role->claim->cloth;
             $toile = (new Toile())->reasons($making, null === $cloth ? null : Traits::of($cloth, Making::DEAR));
         }
 
-        return (new Gate())->of($answer, $role, $toile, $said ?? $role->claim->gate);
+        return (new Gate())->check($answer, $role, $toile, $said ?? $role->claim->gate);
     }
 
     /** @param ?array<string, string> $said where it is not what was kept */
@@ -221,7 +221,7 @@ final class GateController extends AbstractController
             'lines' => $lines,
             'isOpen' => Gate::isOpen($lines),
             'revision' => $record?->revision,
-            'cautions' => (new Cautions())->of($answer->project),
+            'cautions' => (new Cautions())->collect($answer->project),
             'values' => [] === $entry->typed ? $this->proposed($role, $project, $account) : $entry->typed,
             'faults' => $entry->faults(),
         ], new Response(status: $entry->status()));
@@ -230,7 +230,7 @@ final class GateController extends AbstractController
     /** @return array<string, mixed> the length that is needed, and of a lay that holds what it leaves in that */
     private function proposed(RoleAnswer $role, Project $project, Account $account): array
     {
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         $tape = new LengthFormatter($settings->system);
         $claim = $role->claim;
         $lay = null === $project->layStale($claim, $settings->assumptions) ? $claim->lay : null;

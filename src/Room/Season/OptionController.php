@@ -77,7 +77,7 @@ final class OptionController extends AbstractController
         $entry = new Entry($request->request->all());
         $choices = $this->projectForm->choices($account);
         $people = $this->people->all($account);
-        $values = $this->form->values($option, $choices, $this->settings->of($account)->system);
+        $values = $this->form->values($option, $choices, $this->settings->load($account)->system);
         if ($request->isMethod('POST')) {
             $read = $this->form->read($entry, $option->id, $choices, $account, $people);
             $read = $option->past ? $read->letGo() : $read;

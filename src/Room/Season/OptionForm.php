@@ -74,7 +74,7 @@ final readonly class OptionForm
     /** @param array<string, Person> $people by id */
     public function read(Entry $entry, string $id, Choices $choices, Account $account, array $people): Option
     {
-        $system = $this->settings->of($account)->system;
+        $system = $this->settings->load($account)->system;
         [$pattern, $version] = $this->parts->version($entry, 'version', $choices, $account) ?? [null, null];
         $size = $this->size($entry, 'size');
         $gradedTo = $this->size($entry, 'gradedTo');

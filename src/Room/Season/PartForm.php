@@ -73,7 +73,7 @@ final readonly class PartForm
                     ? $this->brought($entry, $at.'pieces', $kind, $version, '' === $in ? $size : $in)
                     : $this->pieces($entry, $at.'pieces', $kind, $version, '' === $in ? $size : $in),
                 $this->pieces($entry, $at.'instead', $kind, $own, $size),
-                $entry->length($at.'takes', $this->settings->of($account)->system->lengthUnit()),
+                $entry->length($at.'takes', $this->settings->load($account)->system->lengthUnit()),
             );
         }
 

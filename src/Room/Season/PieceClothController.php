@@ -72,7 +72,7 @@ final class PieceClothController extends AbstractController
             }
             if ($entry->isSound() && null !== $to) {
                 $pieces = array_map(static fn (array $one): Piece => $one[0], $way->pieces());
-                $claims = (new PieceAssigner($pieces))->to($way->current->claims, $names, $to);
+                $claims = (new PieceAssigner($pieces))->assign($way->current->claims, $names, $to);
                 $this->save($record, $option, $project, $way, $claims, $here, $account);
 
                 return $this->redirect($here);
@@ -144,7 +144,7 @@ final class PieceClothController extends AbstractController
 
         return $this->render('season/_offers.html.twig', [
             'pieces' => $pieces,
-            'offers' => (new Offers($this->settings->of($account)->assumptions))->of(
+            'offers' => (new Offers($this->settings->load($account)->assumptions))->find(
                 $pieces,
                 $way->largestSize(),
                 $this->stash->all($account),

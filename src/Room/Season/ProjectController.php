@@ -94,7 +94,7 @@ final class ProjectController extends AbstractController
         $project = $this->plan->project($account, $id) ?? throw $this->createNotFoundException();
 
         return $this->render('season/project.html.twig', [
-            'page' => $this->pages->of($project, $projects, $account),
+            'page' => $this->pages->build($project, $projects, $account),
             'revision' => $record->revision,
         ]);
     }
@@ -158,7 +158,7 @@ final class ProjectController extends AbstractController
         $entry = new Entry($request->request->all());
         $choices = $this->form->choices($account);
         $people = $this->people->all($account);
-        $values = $this->form->values($this->asking($project, $request), $choices, $this->settings->of($account)->system);
+        $values = $this->form->values($this->asking($project, $request), $choices, $this->settings->load($account)->system);
         if ($request->isMethod('POST')) {
             $changed = $this->form->read($entry, $project, $this->seasons($seasons), $people, $choices, $account);
             if (null !== $record) {

@@ -98,7 +98,7 @@ final readonly class ProjectForm
             purpose: $entry->choice('purpose', Purpose::class),
             occasion: $entry->text('occasion', 200),
             toile: ['yes' => true, 'no' => false][$entry->raw('toile')] ?? null,
-            ease: $entry->change('ease', $this->settings->of($account)->system->widthUnit()),
+            ease: $entry->change('ease', $this->settings->load($account)->system->widthUnit()),
         );
     }
 }

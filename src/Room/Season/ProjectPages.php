@@ -38,9 +38,9 @@ final readonly class ProjectPages
     }
 
     /** @param list<Project> $projects of all seasons */
-    public function of(Project $project, array $projects, Account $account): ProjectPage
+    public function build(Project $project, array $projects, Account $account): ProjectPage
     {
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         $checked = $this->plan->check($account, $project->season, $projects);
 
         $row = $this->drawing->large($checked, $project->id, $settings);
@@ -51,11 +51,11 @@ final readonly class ProjectPages
             $row,
             $this->drawing->options($this->plan->options($account, $project, $projects), $settings),
             $this->advice($project),
-            (new Cautions())->of($project),
-            null === $row ? null : (new LaidTogether(new Estimator($settings->assumptions)))->of($row->answer),
+            (new Cautions())->collect($project),
+            null === $row ? null : (new LaidTogether(new Estimator($settings->assumptions)))->compare($row->answer),
             $project->pieces(),
             $sewn,
-            $this->seams->of($sewn),
+            $this->seams->draw($sewn),
         );
     }
 
@@ -71,7 +71,7 @@ final readonly class ProjectPages
         }
         $others = array_filter($projects, static fn (Project $other): bool => $other->id !== $project->id);
         $checked = $this->plan->check($account, $project->season, [...array_values($others), $project]);
-        $row = $this->drawing->one($checked, $project->id, $this->settings->of($account));
+        $row = $this->drawing->one($checked, $project->id, $this->settings->load($account));
 
         return new Response(
             null === $row
@@ -79,7 +79,7 @@ final readonly class ProjectPages
                 : $this->twig->render('season/_answer.html.twig', [
                     'row' => $row,
                     'advice' => $this->advice($project),
-                    'cautions' => (new Cautions())->of($project),
+                    'cautions' => (new Cautions())->collect($project),
                 ]),
         );
     }
@@ -104,7 +104,7 @@ final readonly class ProjectPages
             [] === $answers
                 ? ''
                 : $this->twig->render('season/_option.html.twig', [
-                    'card' => $this->drawing->options($answers, $this->settings->of($account))[0],
+                    'card' => $this->drawing->options($answers, $this->settings->load($account))[0],
                 ]),
         );
     }
@@ -135,6 +135,8 @@ final readonly class ProjectPages
     {
         $chart = $project->current->pattern?->chart;
 
-        return true === $chart?->hasRows() || [] !== ($chart->finished ?? []) ? (new SizeFor())->of($project, $this->clock->now()) : null;
+        return true === $chart?->hasRows() || [] !== (
+            $chart->finished ?? [],
+        ) ? (new SizeFor())->advise($project, $this->clock->now()) : null;
     }
 }

@@ -69,9 +69,9 @@ final class SeasonController extends AbstractController
         $checked = $this->plan->check($account, $this->mapper->season($current), $projects);
 
         return $this->render('season/show.html.twig', [
-            'page' => $drawing->page($checked, $this->settings->of($account)),
+            'page' => $drawing->page($checked, $this->settings->load($account)),
             'changed' => $this->changed($checked, $request->getSession()),
-            'hints' => (new Hints($this->settings->of($account)->sewist))->of($checked),
+            'hints' => (new Hints($this->settings->load($account)->sewist))->find($checked),
             'carried' => array_values(array_filter(
                 $projects,
                 static fn (Project $one): bool => $one->state->takesHours()
@@ -115,7 +115,7 @@ final class SeasonController extends AbstractController
         $season = $this->mapper->season($this->own($account, $id));
         $checked = $this->plan->check($account, $season, $this->plan->drawn($account));
 
-        return $this->render('season/print.html.twig', ['page' => $drawing->page($checked, $this->settings->of($account))]);
+        return $this->render('season/print.html.twig', ['page' => $drawing->page($checked, $this->settings->load($account))]);
     }
 
     /** The arithmetic of every project and what its other options would come to, which the page fetches once it stands. */

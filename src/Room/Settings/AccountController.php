@@ -132,7 +132,7 @@ final class AccountController extends AbstractController
                 $entry->choice('dialect', Dialect::class) ?? Dialect::British,
                 $entry->choice('dates', DateStyle::class) ?? DateStyle::DayFirst,
                 $entry->boolean('bothUnits'),
-                $this->settings->of($account)->sewist,
+                $this->settings->load($account)->sewist,
             );
             Revision::check($entry, $account->revision, $page->values($account));
             if ($entry->isSound()) {

@@ -36,7 +36,7 @@ final readonly class SettingsPage
             $this->twig->render('account/settings.html.twig', [
                 'account' => $account,
                 'people' => $this->people->all($account),
-                'replaced' => $this->replaced->of($account),
+                'replaced' => $this->replaced->find($account),
                 'files' => $this->shelf->count($account),
                 'backup' => $this->backups->last()[0] ?? null,
                 'values' => $entry->typed + $this->values($account),
@@ -50,7 +50,7 @@ final readonly class SettingsPage
     /** @return array<string, string> */
     public function values(Account $account): array
     {
-        $settings = $this->settings->of($account);
+        $settings = $this->settings->load($account);
         $tape = new LengthFormatter($settings->system);
 
         return [

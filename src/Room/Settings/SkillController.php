@@ -33,7 +33,7 @@ final class SkillController extends AbstractController
         #[CurrentUser] Account $account,
     ): Response {
         $entry = new Entry($request->request->all());
-        $was = $settings->of($account);
+        $was = $settings->load($account);
         $changed = new Settings(
             $was->system,
             $was->counter,

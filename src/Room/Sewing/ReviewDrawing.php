@@ -17,7 +17,7 @@ final readonly class ReviewDrawing
     }
 
     /** @return array{hours: Chart, metres: Chart} */
-    public function of(Review $review): array
+    public function draw(Review $review): array
     {
         // yards where the sewist measures in them
         $unit = System::Metric === $this->settings->current()->system ? 1_000_000 : 914_400;

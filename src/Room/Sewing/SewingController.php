@@ -50,12 +50,12 @@ final class SewingController extends AbstractController
         $years = $reviews->years($projects);
         $today = \DateTimeImmutable::createFromInterface($clock->now());
         $of = (int) ($year ?? $years[0] ?? $today->format('Y'));
-        $review = $reviews->of($of, $projects, $stash->all($account), $today);
+        $review = $reviews->review($of, $projects, $stash->all($account), $today);
 
         return $this->render('sewing/review.html.twig', [
             'review' => $review,
             'years' => array_values(array_unique([...$years, $of])),
-            'charts' => $drawing->of($review),
+            'charts' => $drawing->draw($review),
         ]);
     }
 }

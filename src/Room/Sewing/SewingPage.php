@@ -79,6 +79,6 @@ final readonly class SewingPage
     {
         $cloth = $this->cloth();
 
-        return null === $cloth ? [] : (new Needle())->of($cloth);
+        return null === $cloth ? [] : (new Needle())->advise($cloth);
     }
 }

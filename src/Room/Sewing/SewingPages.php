@@ -39,14 +39,14 @@ final readonly class SewingPages
             $offered = null === $answer->project->sewing->timer ? $offered : $answer;
         }
         $garment = $offered?->project->garment();
-        $row = fn (ProjectAnswer $answer): BegunRow => new BegunRow($answer, $this->seams->of($answer));
+        $row = fn (ProjectAnswer $answer): BegunRow => new BegunRow($answer, $this->seams->draw($answer));
 
         return new SewingPage(
             $have,
             $fits,
             array_map($row, $begun),
             array_map($row, $next),
-            (new Sessions())->of([...$begun, ...$planned]),
+            (new Sessions())->group([...$begun, ...$planned]),
             $this->toJudge($begun),
             $this->toAskWorn($projects),
             Pace::of($projects),

@@ -48,7 +48,7 @@ final class StateController extends AbstractController
             $sewings->enter($record, $state, $why);
             // what is done, rests or is given up is under nobody's needle
             if (!$state->takesHours()) {
-                $sewings->store($sewings->of($record)->timed(null), $record);
+                $sewings->store($sewings->read($record)->timed(null), $record);
             }
         };
         $with = ['project' => $record->name, 'state' => $state->value];

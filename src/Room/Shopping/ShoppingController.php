@@ -32,13 +32,13 @@ final class ShoppingController extends AbstractController
         if (null === $season) {
             return $this->render('season/none.html.twig');
         }
-        $chosen = $settings->of($account);
+        $chosen = $settings->load($account);
         $counter = Counter::tryFrom($request->query->getString('counter')) ?? $chosen->counter;
         $checked = $plan->check($account, $mapper->season($season));
 
         return $this->render('shopping/list.html.twig', [
             'checked' => $checked,
-            'items' => (new ShoppingList($chosen->assumptions, $counter, $chosen->system))->of($checked),
+            'items' => (new ShoppingList($chosen->assumptions, $counter, $chosen->system))->compile($checked),
             'counter' => $counter,
             'seasons' => $seasons,
         ]);

@@ -49,10 +49,10 @@ final class BlockController extends AbstractController
                     ? $this->opinion(
                         $project,
                         $claim,
-                        $settings->of($account)->assumptions,
+                        $settings->load($account)->assumptions,
                         null === $claim->cloth || null === $claim->cut
                             ? null
-                            : ToCut::of($claim->cloth, $claim->cut, $settings->of($account)->assumptions)->width,
+                            : ToCut::of($claim->cloth, $claim->cut, $settings->load($account)->assumptions)->width,
                         $cache,
                     )
                     : null;

@@ -24,7 +24,7 @@ final readonly class EarlierFigures
     }
 
     /** @return array{lay: string, x: float|int, y: float|int, along: float|int, across: float|int, size: float|int}|null in mm */
-    public function of(Account $account, LaySetup $setup): ?array
+    public function find(Account $account, LaySetup $setup): ?array
     {
         $sheet = 1 === \count($setup->sheets) ? $setup->sheets[0] : null;
         if (null === $sheet?->cut) {

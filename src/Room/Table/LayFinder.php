@@ -28,6 +28,6 @@ final readonly class LayFinder
 
     public function lay(LayRecord $record): SavedLay
     {
-        return $this->mapper->lay($record, new IdentityMap($this->settings->of($record->account)->assumptions));
+        return $this->mapper->lay($record, new IdentityMap($this->settings->load($record->account)->assumptions));
     }
 }

@@ -52,7 +52,7 @@ final class MatController extends AbstractController
         return $this->answering(function (array $asked) use ($account): array {
             $setup = $this->setups->read($asked['setup'] ?? null, $account);
 
-            return $this->mat->of($setup) + ['earlier' => $this->figures->of($account, $setup->lay)];
+            return $this->mat->normalize($setup) + ['earlier' => $this->figures->find($account, $setup->lay)];
         }, $request);
     }
 

@@ -120,7 +120,7 @@ final readonly class SetupReader
             $cuts = [] === $cuts ? $this->cuts($account) : $cuts;
             [$cloth, $cut] = $cuts[$id] ?? [null, null];
             $toCut =
-                null === $cloth || null === $cut ? null : ToCut::of($cloth, $cut, $this->settings->of($account)->assumptions, laid: true);
+                null === $cloth || null === $cut ? null : ToCut::of($cloth, $cut, $this->settings->load($account)->assumptions, laid: true);
             if (null === $cloth || null === $toCut?->width || null === $toCut->length || $toCut->length->micrometres < 1000) {
                 $one->at('cut')->fault(
                     null === $cloth
@@ -135,7 +135,7 @@ final readonly class SetupReader
         $oneWay = [] !== array_filter($sheets, static fn (LaidSheet $sheet): bool => true === $sheet->cloth?->isOneWay());
         $rules = $this->rules->read($node);
         $rules = $oneWay ? $rules->sameWayUp() : $rules;
-        $lay = new LaySetup($sheets, $garments, $pieces, $rules, $this->settings->of($account)->assumptions);
+        $lay = new LaySetup($sheets, $garments, $pieces, $rules, $this->settings->load($account)->assumptions);
         foreach ($lay->refused as $why) {
             $node->fault('{why}', why: $why);
         }

@@ -46,7 +46,7 @@ final class TableController extends AbstractController
     public function list(Library $library, LayMapper $mapper, #[CurrentUser] Account $account): Response
     {
         $projects = $this->plan->projects($account);
-        $built = new IdentityMap($this->settings->of($account)->assumptions);
+        $built = new IdentityMap($this->settings->load($account)->assumptions);
         $lays = array_map(static fn (LayRecord $record): SavedLay => $mapper->lay($record, $built), $this->plan->lays($account));
 
         $answers = [];
@@ -68,7 +68,7 @@ final class TableController extends AbstractController
                 $projects,
                 static fn (Project $project): bool => $project->state->isOpen() && null !== $project->current->version,
             )),
-            'assumptions' => $this->settings->of($account)->assumptions,
+            'assumptions' => $this->settings->load($account)->assumptions,
             'patterns' => array_values(
                 array_filter(
                     $library->all($account),
@@ -98,7 +98,7 @@ final class TableController extends AbstractController
                 foreach ($line->current->claims as $claim) {
                     $cloth = $claim->cloth;
                     $cut = $claim->isFor($role, $pieces) ? $claim->cut : null;
-                    $rules = new ProjectLay($line, $claim, $this->settings->of($account)->assumptions);
+                    $rules = new ProjectLay($line, $claim, $this->settings->load($account)->assumptions);
                     $match = $match || (null !== $cut && $rules->rules()->match);
                     if (null !== $cloth && null !== $cut?->length && null !== $cut->widthOf($cloth)) {
                         $sheets[$cut->id] = ['cut' => $cut->id];
@@ -191,7 +191,7 @@ final class TableController extends AbstractController
             $problem = $refused->faults[0]->sentence;
             $setup = $this->setups->read(['garments' => [], 'sheets' => [['width' => 1380]]], $account);
         }
-        $assumptions = $this->settings->of($account)->assumptions;
+        $assumptions = $this->settings->load($account)->assumptions;
         $stale = [];
         foreach (null === $lay ? [] : $projects as $project) {
             foreach (array_merge(...array_map(static fn (Project $way): array => $way->lines(), $project->ways())) as $line) {
@@ -212,7 +212,7 @@ final class TableController extends AbstractController
 
         return $this->render('table/show.html.twig', [
             'record' => $record,
-            'mat' => $this->mat->of($setup) + ['earlier' => $this->figures->of($account, $setup->lay)],
+            'mat' => $this->mat->normalize($setup) + ['earlier' => $this->figures->find($account, $setup->lay)],
             'setup' => $setup,
             'saved' => null === $lay ? null : $this->mat->saved($lay),
             'stale' => $stale,

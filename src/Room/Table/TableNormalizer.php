@@ -38,7 +38,7 @@ final readonly class TableNormalizer
     }
 
     /** @return array<string, mixed> */
-    public function of(Setup $setup): array
+    public function normalize(Setup $setup): array
     {
         $lay = $setup->lay;
         $names = $lay->names();
@@ -68,7 +68,7 @@ final readonly class TableNormalizer
             if (null === $request) {
                 continue;
             }
-            $way = (new Ways(10))->of($request, $fold);
+            $way = (new Ways(10))->prepare($request, $fold);
             $ways[$fold->value] = [
                 'name' => $this->sentences->write(new Sentence($fold->words()), $this->settings->tape()),
                 'refused' => null === $way->refused ? null : ucfirst(strtr($way->refused, $names)).'.',

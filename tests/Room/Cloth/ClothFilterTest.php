@@ -25,7 +25,7 @@ final class ClothFilterTest extends TestCase
     {
         self::assertSame(
             $names,
-            array_map(static fn (Cloth $cloth): string => $cloth->name, $filter->of($this->stash(), new Assumptions())),
+            array_map(static fn (Cloth $cloth): string => $cloth->name, $filter->filter($this->stash(), new Assumptions())),
         );
     }
 
@@ -65,7 +65,7 @@ final class ClothFilterTest extends TestCase
         foreach ($all->kind as $kind => $count) {
             self::assertCount(
                 $count,
-                (new ClothFilter(kind: $kind))->of($this->stash(), new Assumptions()),
+                (new ClothFilter(kind: $kind))->filter($this->stash(), new Assumptions()),
                 $kind.': the count is what one gets',
             );
         }

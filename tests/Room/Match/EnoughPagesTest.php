@@ -61,7 +61,7 @@ final class EnoughPagesTest extends PageTestCase
         $cases = $this->service(EnoughCases::class);
         $looked = 0;
         foreach ($this->workroom($account)->projects as $project) {
-            $case = $cases->of($account, $project->id, $project->current->claims[0]->id ?? '');
+            $case = $cases->find($account, $project->id, $project->current->claims[0]->id ?? '');
             if (null === $case || !$case->make->real || Verdict::Short !== $case->role->verdict) {
                 continue;
             }

@@ -17,7 +17,7 @@ final class PatternFilterTest extends TestCase
     #[DataProvider('filters')]
     public function testWhichPatternsAndInWhatOrder(PatternFilter $filter, array $ids): void
     {
-        self::assertSame($ids, $filter->of(self::library()));
+        self::assertSame($ids, $filter->filter(self::library()));
     }
 
     /** @return iterable<string, array{PatternFilter, list<string>}> */

@@ -39,7 +39,7 @@ final class Attempt
      */
     public function take(array $spots, array $left): void
     {
-        if ($this->cost->of($spots, $left) < $this->cost() - 1e-6) {
+        if ($this->cost->calculate($spots, $left) < $this->cost() - 1e-6) {
             [$this->spots, $this->left] = [$spots, $left];
         }
     }
@@ -65,7 +65,7 @@ final class Attempt
 
     public function cost(): float
     {
-        return $this->cost->of($this->spots, $this->left);
+        return $this->cost->calculate($this->spots, $this->left);
     }
 
     public function length(): float

@@ -59,7 +59,7 @@ final readonly class Clusters
      *
      * @return list<Item> with clusters in the place of their pieces; the same items when none fit
      */
-    public function of(array $items, \Closure $left): array
+    public function build(array $items, \Closure $left): array
     {
         $kept = array_filter(
             $items,

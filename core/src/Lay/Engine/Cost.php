@@ -29,7 +29,7 @@ final readonly class Cost
      * @param list<Spot> $spots
      * @param list<Item> $left  for which there was no room
      */
-    public function of(array $spots, array $left): float
+    public function calculate(array $spots, array $left): float
     {
         $used = array_filter($this->used($spots), static fn (float $length): bool => $length > 0);
 
@@ -51,7 +51,7 @@ final readonly class Cost
             $ends += $spot->x + $spot->variant->length;
         }
 
-        return $this->of($spots, $left) + (0.002 * $ends) / max(1, \count($spots));
+        return $this->calculate($spots, $left) + (0.002 * $ends) / max(1, \count($spots));
     }
 
     /**

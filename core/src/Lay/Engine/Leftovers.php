@@ -19,7 +19,7 @@ final readonly class Leftovers
      *
      * @return list<array{x: float, y: float, length: float, width: float}> the largest first
      */
-    public function of(array $taken, float $width, float $length): array
+    public function find(array $taken, float $width, float $length): array
     {
         $count = (int) floor($width / self::ROW + 1e-6);
         if ($count < 1 || $length <= 0) {

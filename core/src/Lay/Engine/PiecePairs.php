@@ -33,7 +33,7 @@ final readonly class PiecePairs
      *
      * @return list<Item> with pairs in the place of their two; the same items when none gains anything
      */
-    public function of(array $items, \Closure $left): array
+    public function build(array $items, \Closure $left): array
     {
         $waiting = $paired = $ways = [];
         foreach ($items as $item) {

@@ -136,7 +136,7 @@ final class Search
         $cost = \INF;
         foreach ($this->orders($items) as $order) {
             $result = $this->decode($order);
-            if (null !== $result && ($new = $this->cost->of(...$result)) < $cost) {
+            if (null !== $result && ($new = $this->cost->calculate(...$result)) < $cost) {
                 [$best, $cost] = [$result, $new];
             }
         }

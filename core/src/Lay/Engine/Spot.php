@@ -19,7 +19,7 @@ final readonly class Spot
         return new self($this->item, $this->variant, $this->lane, $x, $y);
     }
 
-    public function on(int $lane): self
+    public function movedTo(int $lane): self
     {
         return new self($this->item, $this->variant, $lane, $this->x, $this->y);
     }

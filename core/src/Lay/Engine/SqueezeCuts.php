@@ -154,7 +154,7 @@ final readonly class SqueezeCuts
      */
     private function joined(array $spots): array
     {
-        return array_map(fn (Spot $spot): Spot => $spot->at($spot->x, $spot->y + $this->from[$spot->lane])->on(0), $spots);
+        return array_map(fn (Spot $spot): Spot => $spot->at($spot->x, $spot->y + $this->from[$spot->lane])->movedTo(0), $spots);
     }
 
     /**
@@ -170,7 +170,7 @@ final readonly class SqueezeCuts
                 --$lane;
             }
 
-            return $spot->at($spot->x, max(0.0, $spot->y - $this->from[$lane]))->on($lane);
+            return $spot->at($spot->x, max(0.0, $spot->y - $this->from[$lane]))->movedTo($lane);
         }, $spots);
     }
 
@@ -179,7 +179,7 @@ final readonly class SqueezeCuts
     {
         foreach ($this->lanes as $i => $lane) {
             $own = array_values(array_filter($spots, static fn (Spot $spot): bool => $spot->lane === $i));
-            if (!(new Guard($lane))->isSound(array_map(static fn (Spot $spot): Spot => $spot->on(0), $own))) {
+            if (!(new Guard($lane))->isSound(array_map(static fn (Spot $spot): Spot => $spot->movedTo(0), $own))) {
                 return false;
             }
         }

@@ -79,7 +79,7 @@ final class WaySearch
         $squeezes = $this->second && \count($this->way->items) > 1;
         $until = $squeezes ? 1 - ($alone ? self::START : self::START_ON_SEVERAL) : 0.0;
         $start = fn (): float => (($this->left)() - $until) / (1 - $until);
-        $paired = (new PiecePairs($this->row, $this->gap))->of($this->way->items, $start);
+        $paired = (new PiecePairs($this->row, $this->gap))->build($this->way->items, $start);
         $search = $this->search($this->seed, $this->left);
         [$spots, $unplaced] = $this->ordered($search, $paired, $start);
         if ($until > 0 && [] === $unplaced) {
@@ -231,8 +231,8 @@ final class WaySearch
         if (\count($own) < 2) {
             return $spots;
         }
-        $own = array_map(static fn (Spot $spot): Spot => $spot->on(0), $own);
-        $back = static fn (Spot $spot): Spot => $spot->on($k);
+        $own = array_map(static fn (Spot $spot): Spot => $spot->movedTo(0), $own);
+        $back = static fn (Spot $spot): Spot => $spot->movedTo($k);
         $tell = function (array $own) use ($others, $back): void {
             /** @var list<Spot> $own */
             $this->tell([...$others, ...array_map($back, $own)]);
@@ -240,7 +240,7 @@ final class WaySearch
         $squeeze = new Squeeze($lane, $this->gap, new Settler([$lane], $this->gap), $seed, $enough);
         $matched = array_filter($own, static fn (Spot $spot): bool => null !== $spot->variant->match);
         if ([] === $others && [] === $matched && 0.0 === $this->gap) {
-            $clusters = (new Clusters($this->row, $lane->width, $seed))->of($this->way->items, $left);
+            $clusters = (new Clusters($this->row, $lane->width, $seed))->build($this->way->items, $left);
             if (\count($clusters) < \count($this->way->items)) {
                 $own = $squeeze->together($own, $clusters, $this->search($seed, $left)->first($clusters), $left, $tell);
             }

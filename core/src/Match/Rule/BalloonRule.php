@@ -20,7 +20,7 @@ final readonly class BalloonRule implements Rule
         return [$cloth->feel->drape];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         $fluid = \in_array($cloth->feel->drape, [Drape::Fluid, Drape::Flowing], true);
 

@@ -19,7 +19,7 @@ final readonly class BulkRule implements Rule
         return [$cloth->isHeavy(), $cloth->bulky, $cloth->isKnit()];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         return match (true) {
             $cloth->isHeavy() && null !== $asks->has(Feature::ElasticWaist, Feature::ElasticBack) => Reason::doubt(

@@ -20,7 +20,7 @@ final readonly class CreaseRule implements Rule
         return [$cloth->creases, $cloth->unwilling];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         $sharp = $asks->uses(Technique::Pleats, Technique::Pintucks, Technique::CollarStand, Technique::Collar, Technique::WeltPocket);
         if (null === $sharp) {

@@ -20,7 +20,7 @@ final readonly class DrapeRule implements Rule
         return [$cloth->feel->drape];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         [$crispest, $fluidest] = [$asks->advice->crispest, $asks->advice->mostFluid];
         if (null === $crispest && null === $fluidest) {

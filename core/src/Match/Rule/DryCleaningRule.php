@@ -29,7 +29,7 @@ final readonly class DryCleaningRule implements Rule
         return [$cloth->dryClean];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         return $cloth->dryClean && ($asks->child || \in_array($asks->garment, self::DAILY, true))
             ? Reason::doubt(1, 'For dry cleaning only, and this is worn and washed often: you will regret it.')

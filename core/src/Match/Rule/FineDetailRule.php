@@ -19,7 +19,7 @@ final readonly class FineDetailRule implements Rule
         return [$cloth->isBusy()];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         $fine = $asks->uses(Technique::Pintucks, Technique::Pleats, Technique::Darts);
 

@@ -21,7 +21,7 @@ final readonly class FourWayStretchRule implements Rule
         return [$cloth->feel->along];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         if (!\in_array($asks->garment, [Garment::Swimwear, Garment::Bra], true)) {
             return null;

@@ -20,7 +20,7 @@ final readonly class LargeMotifRule implements Rule
         return [$cloth->large];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         return match (true) {
             !$cloth->large => null,

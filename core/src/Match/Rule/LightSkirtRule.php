@@ -18,7 +18,7 @@ final readonly class LightSkirtRule implements Rule
         return [$cloth->isLight()];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         return $cloth->isLight() && null !== $asks->has(Feature::Full) && !$asks->lined
             ? Reason::doubt(1, 'A light full skirt blows up: give it a deep hem, or a lining.')

@@ -17,7 +17,7 @@ final readonly class MissingAdviceRule implements Rule
         return [];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         return null === $asks->onlyFor && !$asks->advice->isSaid()
             ? Reason::fact('Nobody has written down what cloth it wants: hold it up and judge by hand.')

@@ -17,7 +17,7 @@ final readonly class OneWayRule implements Rule
         return [$cloth->oneWay, $cloth->asksNap];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         return match (true) {
             $cloth->oneWay => Reason::fact('One way only: all pieces point the same way, which the length counts.'),

@@ -23,7 +23,7 @@ final readonly class OpacityRule implements Rule
         return [$cloth->opacity(), $cloth->isLight()];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         $worn = !\in_array($asks->garment, self::NOT_WORN, true);
         $below = \in_array($asks->garment, self::BELOW, true);

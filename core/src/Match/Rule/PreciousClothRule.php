@@ -18,7 +18,7 @@ final readonly class PreciousClothRule implements Rule
         return [$cloth->precious];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         $experience = $asks->experience;
 

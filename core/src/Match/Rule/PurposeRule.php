@@ -18,7 +18,7 @@ final readonly class PurposeRule implements Rule
         return [$cloth->meantFor];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         return '' === $cloth->meantFor
             ? null

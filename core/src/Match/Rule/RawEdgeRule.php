@@ -22,7 +22,7 @@ final readonly class RawEdgeRule implements Rule
         return [$cloth->feel->edges];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         $edges = $cloth->feel->edges;
 

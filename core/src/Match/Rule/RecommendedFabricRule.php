@@ -18,7 +18,7 @@ final readonly class RecommendedFabricRule implements Rule
         return [$cloth->type];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         return null !== $cloth->type && 1 === preg_match('/\b'.preg_quote($cloth->type->value, '/').'\b/i', $asks->advice->recommended)
             ? Reason::praise(2, 'The envelope names {type}.', ['type' => new Sentence($cloth->type->value)])

@@ -20,7 +20,7 @@ final readonly class RecoveryRule implements Rule
         return [$cloth->isKnit(), $cloth->feel->recovery];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         $pulled = ($asks->advice->stretch ?? 0) > 0
             || null !== $asks->uses(Technique::KnitBands)

@@ -17,7 +17,7 @@ final readonly class RightSideRule implements Rule
         return [$cloth->feel->clearSide];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         return false !== $cloth->feel->clearSide || $asks->seams < 4
             ? null

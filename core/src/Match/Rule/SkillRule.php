@@ -18,7 +18,7 @@ final readonly class SkillRule implements Rule
         return [$cloth->precious];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         $avoided = $asks->uses(...$asks->sewist->avoids);
         $learned = $asks->uses(...$asks->sewist->learns);

@@ -22,7 +22,7 @@ final readonly class StretchRule implements Rule
         return [$cloth->feel->across];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         $least = $asks->advice->stretch ?? 0;
         $has = $cloth->feel->across;

@@ -18,7 +18,7 @@ final readonly class StructureRule implements Rule
         return [$cloth->structure];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         $only = $asks->onlyFor;
 

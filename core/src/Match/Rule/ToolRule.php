@@ -20,7 +20,7 @@ final readonly class ToolRule implements Rule
         return [$cloth->structure, $cloth->feel->edges];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         foreach ($asks->techniques as $technique) {
             $tool = Tool::of($technique);

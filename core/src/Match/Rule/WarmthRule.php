@@ -18,7 +18,7 @@ final readonly class WarmthRule implements Rule
         return [$cloth->warmth];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         $days = $asks->sewist->days;
         if (null === $days || null === $cloth->warmth) {

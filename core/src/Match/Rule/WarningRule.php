@@ -20,7 +20,7 @@ final readonly class WarningRule implements Rule
         return [$cloth->print, $cloth->oneWay, $cloth->type];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         $warned = mb_strtolower($asks->advice->notFor);
         if ('' === $warned) {

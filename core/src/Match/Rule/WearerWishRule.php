@@ -19,7 +19,7 @@ final readonly class WearerWishRule implements Rule
         return [];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         foreach ([Liking::Never, Liking::Avoid, Liking::Want] as $liking) {
             foreach ($asks->features as $feature) {

@@ -20,7 +20,7 @@ final readonly class WeightRule implements Rule
         return [$cloth->weight];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         [$lightest, $heaviest] = [$asks->advice->lightest, $asks->advice->heaviest];
         if (null === $lightest && null === $heaviest) {

@@ -18,7 +18,7 @@ final readonly class WrapInKnitRule implements Rule
         return [$cloth->isKnit()];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         return $cloth->isKnit() && null !== $asks->has(Feature::WrapFront)
             ? Reason::doubt(1, 'A wrap in a knit drops at the hem: hang it overnight before you level it.')

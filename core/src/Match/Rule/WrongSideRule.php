@@ -19,7 +19,7 @@ final readonly class WrongSideRule implements Rule
         return [$cloth->feel->backSeen];
     }
 
-    public function of(Traits $cloth, Asks $asks): ?Reason
+    public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         $turned = $asks->has(Feature::Hood, Feature::OpenFront, Feature::WrapFront);
         if (null === $turned || $asks->lined) {

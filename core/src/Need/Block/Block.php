@@ -87,7 +87,7 @@ final readonly class Block
     {
         [$body, $child] = $this->body($table->sizes ?? [], $size, $child);
 
-        return RoughPieces::for($body, $child)->of($garment);
+        return RoughPieces::for($body, $child)->list($garment);
     }
 
     /** Whether a table lets the block be calibrated. */

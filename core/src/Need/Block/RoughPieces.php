@@ -34,7 +34,7 @@ final readonly class RoughPieces
     }
 
     /** @return list<Piece> none for a garment nobody can guess */
-    public function of(Garment $garment): array
+    public function list(Garment $garment): array
     {
         return match ($garment) {
             Garment::Top, Garment::Tee => [...$this->trunk(640, 270), $this->sleeve(230, 320)],

@@ -60,7 +60,7 @@ final class Assign
      * @param list<list<Choice>> $choices of each project, in rank order
      * @param array<string, int> $free    micrometres of each cut
      */
-    public function of(array $choices, array $free): Assigned
+    public function assign(array $choices, array $free): Assigned
     {
         $count = \count($choices);
         $this->choices = $choices = array_map(function (array $all): array {

@@ -62,7 +62,7 @@ final readonly class BestUse
      * @param list<Project> $projects of the whole workroom
      * @param list<Cloth>   $cloths
      */
-    public function of(Season $season, array $projects, array $cloths): Proposed
+    public function propose(Season $season, array $projects, array $cloths): Proposed
     {
         $open = array_values(
             array_filter(
@@ -80,7 +80,7 @@ final readonly class BestUse
                     ? $this->choices($project, null === $sooner[$i] ? $cuts : [], $cuts, $free)
                     : [[new Choice(null, $sooner[$i]->claim->cut->id ?? '', $laid->micrometres, 0, true)], []];
         }
-        $assigned = (new Assign())->of(array_values($choices), array_map(static fn (Length $one): int => $one->micrometres, $free));
+        $assigned = (new Assign())->assign(array_values($choices), array_map(static fn (Length $one): int => $one->micrometres, $free));
         $changes = [];
         $would = $still = 0;
         foreach ($assigned->choices as $i => $choice) {
@@ -140,7 +140,7 @@ final readonly class BestUse
             static fn (array $all): Length => Reservation::total(
                 array_values(array_filter($all, static fn (Reservation $promise): bool => !isset($own[$promise->claim->id]))),
             ),
-            $this->promises->of($projects),
+            $this->promises->allocate($projects),
         );
         $free = $cuts = [];
         foreach ($cloths as $cloth) {
@@ -176,7 +176,7 @@ final readonly class BestUse
             if (null === $claim || null === $way->current->pattern || null === $way->current->version) {
                 continue;
             }
-            $sewist = $this->sewist->on($way->season->days());
+            $sewist = $this->sewist->forDays($way->season->days());
             $asks = Asks::of($way->current->pattern, $way->current->version, $way->person, $sewist, $way->largestSize());
             $own = $claim->cut->id ?? '';
             $others += array_intersect_key($cuts, [$own => true]);
@@ -236,7 +236,7 @@ final readonly class BestUse
 
     private function judge(Cloth $cloth, Traits $traits, Asks $asks, string $version): Judgement
     {
-        return $this->suit->of($traits, $asks, $this->overruled[Overrule::key($cloth->id, $version)] ?? null);
+        return $this->suit->judge($traits, $asks, $this->overruled[Overrule::key($cloth->id, $version)] ?? null);
     }
 
     /** What cloth it wants is known, more speaks for this than against it, and what is praised is more than what is open. */
@@ -247,7 +247,7 @@ final readonly class BestUse
         return $isKnown
             && ('' === $traits->meantFor || $judgement->isOverruled)
             && $judgement->points >= 0
-            && \count($judgement->of(Tenor::Praise)) >= \count($judgement->of(Tenor::Question));
+            && \count($judgement->withTenor(Tenor::Praise)) >= \count($judgement->withTenor(Tenor::Question));
     }
 
     /**
@@ -281,7 +281,7 @@ final readonly class BestUse
     {
         $laidOut = $present ? $this->promises->places($way, $claim)[0][1] : null;
         $on = CuttingCloth::cut($cloth, ToCut::of($cloth, $cut, $this->assumptions, null !== $laidOut));
-        $wanted = $way->wanted($claim->on($cloth, $cut), $laidOut);
+        $wanted = $way->wanted($claim->takenFrom($cloth, $cut), $laidOut);
         $need = $this->estimator->estimate($wanted, $on);
 
         return $need instanceof Need && null === $this->estimator->tooWide($wanted, $on) ? $need->amount : null;

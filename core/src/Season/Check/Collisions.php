@@ -14,7 +14,7 @@ use Octavum\Core\Season\RoleAnswer;
 final readonly class Collisions
 {
     /** @return list<Collision> */
-    public function of(ProjectAnswer $answer): array
+    public function find(ProjectAnswer $answer): array
     {
         $collisions = $seen = [];
         foreach ($answer->roles as $role) {

@@ -28,7 +28,7 @@ final readonly class CutAllocator
      *
      * @return array<string, list<Reservation>> by cut
      */
-    public function of(array $projects): array
+    public function allocate(array $projects): array
     {
         return $this->byCut(array_merge(...array_map($this->ofOne(...), $this->inOrder($projects))));
     }
@@ -158,7 +158,7 @@ final readonly class CutAllocator
         }
         $places = [];
         foreach ($lay->sheetsOf($garment) as $sheet) {
-            $placed = null === $sheet->cloth || null === $sheet->cut ? $claim : $claim->on($sheet->cloth, $sheet->cut);
+            $placed = null === $sheet->cloth || null === $sheet->cut ? $claim : $claim->takenFrom($sheet->cloth, $sheet->cut);
             $places[] = [$placed, $lay->laidOut($garment, $sheet)];
         }
 

@@ -68,14 +68,14 @@ final readonly class OnCut
         $tooWide = $this->estimator->tooWide($wanted, CuttingCloth::cut($cloth, $toCut));
         $stock = [
             ...$this->enough->tooWide($project, $tooWide),
-            ...$this->laySnags->of($project, $claim),
-            ...$this->clothSnags->of($project, $claim, $cloth, $cut),
+            ...$this->laySnags->find($project, $claim),
+            ...$this->clothSnags->find($project, $claim, $cloth, $cut),
         ];
         $need = $own->need;
         if ($need instanceof Unknown || null === $toCut->length) {
             $unknown = $need instanceof Unknown ? $need : $this->noLength($cut);
             $verdict = null === $tooWide ? Verdict::NotKnown : Verdict::Short;
-            $snags = [$this->unknown->of($project, $claim, $unknown), ...$stock];
+            $snags = [$this->unknown->explain($project, $claim, $unknown), ...$stock];
 
             return new RoleAnswer($claim, $verdict, $toCut, $unknown, null, $promises, $toCut->working(...), $snags, tooWide: $tooWide);
         }
@@ -87,11 +87,11 @@ final readonly class OnCut
         $snags = [
             ...$isEnoughLaid
                 ? $this->enough->laid($project, $claim, $cloth, $spare->negated(), $ahead)
-                : $this->enough->of($project, $cloth, $toCut->length, $spare, $promises, $ahead),
+                : $this->enough->find($project, $cloth, $toCut->length, $spare, $promises, $ahead),
             ...$this->enough->warnings($project, $cloth, $need),
             ...$stock,
         ];
-        $ways = Verdict::Short !== $verdict ? null : new Lazy(fn (): array => $this->waysOut->of(
+        $ways = Verdict::Short !== $verdict ? null : new Lazy(fn (): array => $this->waysOut->find(
             $wanted,
             $project->current->pattern,
             $cloth,

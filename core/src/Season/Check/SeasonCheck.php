@@ -82,7 +82,7 @@ final readonly class SeasonCheck
     public function check(Season $season, array $projects): CheckedSeason
     {
         $open = $this->promises->inOrder($projects);
-        $promises = $this->promises->of($open);
+        $promises = $this->promises->allocate($open);
         $notions = $this->notions($open);
         $turns = Turn::of(
             array_values(array_filter($open, static fn (Project $one): bool => $one->season->id === $season->id)),
@@ -109,7 +109,7 @@ final readonly class SeasonCheck
     {
         $open = $this->promises->inOrder($projects);
 
-        return $project->state->isOpen() ? $this->optionsOf($project, $open, $this->promises->of($open), Pace::of($projects)) : [];
+        return $project->state->isOpen() ? $this->optionsOf($project, $open, $this->promises->allocate($open), Pace::of($projects)) : [];
     }
 
     /**
@@ -122,7 +122,7 @@ final readonly class SeasonCheck
     public function allOptions(Season $season, array $projects): array
     {
         $open = $this->promises->inOrder($projects);
-        $promises = $this->promises->of($open);
+        $promises = $this->promises->allocate($open);
         $pace = Pace::of($projects);
         $answers = [];
         foreach ($open as $project) {
@@ -153,7 +153,7 @@ final readonly class SeasonCheck
                 array_values(array_filter(Turn::of($ways, $pace), static fn (Turn $one): bool => $one->project === $made))[0] ??
                 throw new \LogicException('It is open, and of this season.');
             $answer = $this->project($turn, $taken, [], $before);
-            $answers[] = new OptionAnswer($option, $answer, (new Collisions())->of($answer));
+            $answers[] = new OptionAnswer($option, $answer, (new Collisions())->find($answer));
         }
 
         return $answers;
@@ -180,7 +180,7 @@ final readonly class SeasonCheck
      */
     public function promises(array $projects): array
     {
-        return $this->promises->of($projects);
+        return $this->promises->allocate($projects);
     }
 
     /**
@@ -198,7 +198,7 @@ final readonly class SeasonCheck
             $lines['#'.$project->id] = array_merge(...array_fill(0, 1 + \count($project->current->copies), $each));
         }
 
-        return (new Allotment($this->notions))->of($lines);
+        return (new Allotment($this->notions))->allot($lines);
     }
 
     /**
@@ -214,12 +214,12 @@ final readonly class SeasonCheck
                 $roles = [
                     ...$roles,
                     ...array_map(
-                        static fn (RoleAnswer $role): RoleAnswer => [] === $project->current->copies ? $role : $role->of($line),
+                        static fn (RoleAnswer $role): RoleAnswer => [] === $project->current->copies ? $role : $role->forCopy($line),
                         $this->role($line, $claim, $promises),
                     ),
                 ];
             }
-            $sizes = $line === $project ? [] : [...$sizes, ...(new SizeSnags())->of($line)];
+            $sizes = $line === $project ? [] : [...$sizes, ...(new SizeSnags())->find($line)];
         }
         $verdict = [] === $roles && $project->wantsCloth() ? Verdict::NotKnown : null;
         $snags = [];
@@ -246,11 +246,11 @@ final readonly class SeasonCheck
         return [
             ...$pattern->roles($project),
             ...$pattern->paper($project),
-            ...(new PartSnags())->of($project),
-            ...(new SizeSnags())->of($project),
-            ...(new LikingSnags())->of($project),
-            ...(new TimeSnags())->of($turn, $notions),
-            ...[] === $this->notions ? [] : (new NotionSnags())->of($project, $notions),
+            ...(new PartSnags())->find($project),
+            ...(new SizeSnags())->find($project),
+            ...(new LikingSnags())->find($project),
+            ...(new TimeSnags())->find($turn, $notions),
+            ...[] === $this->notions ? [] : (new NotionSnags())->find($project, $notions),
         ];
     }
 
@@ -292,11 +292,11 @@ final readonly class SeasonCheck
         $wanted = $project->wanted($claim, $laidOut);
         $need = $this->estimator->estimate($wanted, $on);
         if ($need instanceof Unknown) {
-            return $this->notKnown($claim, $need, $this->unknown->of($project, $claim, $need));
+            return $this->notKnown($claim, $need, $this->unknown->explain($project, $claim, $need));
         }
         $tooWide = $this->estimator->tooWide($wanted, $on);
         $verdict = null === $tooWide || $assumed ? Verdict::ToBuy : Verdict::Short;
-        $snags = [...$this->enough->tooWide($project, $tooWide), ...$this->laySnags->of($project, $claim)];
+        $snags = [...$this->enough->tooWide($project, $tooWide), ...$this->laySnags->find($project, $claim)];
 
         return new RoleAnswer($claim, $verdict, null, $need, null, [], $need->working(...), $snags, null, $width, $tooWide);
     }

@@ -21,7 +21,7 @@ final readonly class EnvelopeAsk
     }
 
     /** Null where no table says. */
-    public function of(Project $project, Claim $claim, ToCut $toCut): ?Length
+    public function read(Project $project, Claim $claim, ToCut $toCut): ?Length
     {
         $need = null === $claim->cloth ? null : $this->estimator->estimate(
             $project->wanted($claim),

@@ -29,7 +29,7 @@ final readonly class Gate
      *
      * @return list<GateLine> what is known first, then what is asked
      */
-    public function of(ProjectAnswer $answer, RoleAnswer $role, array $toile, array $said): array
+    public function check(ProjectAnswer $answer, RoleAnswer $role, array $toile, array $said): array
     {
         $project = $role->line ?? $answer->project;
         $lines = [
@@ -134,7 +134,7 @@ final readonly class Gate
             static fn (Snag $snag): bool => \in_array($snag->action, $kinds, true),
         );
         $grave = array_values(array_filter(
-            [...(new SizeSnags())->of($project), ...(new PatternSnags())->paper($project), ...$cloth],
+            [...(new SizeSnags())->find($project), ...(new PatternSnags())->paper($project), ...$cloth],
             static fn (Snag $snag): bool => Severity::Note !== $snag->severity,
         ));
 

@@ -13,7 +13,7 @@ final readonly class Steps
     /** @return list<Step> in order */
     public static function of(Project $project): array
     {
-        $steps = [] === $project->sewing->steps ? (new Template())->of($project) : $project->sewing->steps;
+        $steps = [] === $project->sewing->steps ? (new Template())->build($project) : $project->sewing->steps;
         $cut = $project->state->isCut() ? $project->sewing->since(ProjectState::Cut) ?? self::someDay() : null;
         $done = ProjectState::Done === $project->state ? $project->sewing->since(ProjectState::Done) ?? self::someDay() : null;
 

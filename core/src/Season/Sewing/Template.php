@@ -46,7 +46,7 @@ final readonly class Template
     ];
 
     /** @return list<Step> in order */
-    public function of(Project $project): array
+    public function build(Project $project): array
     {
         $before = [...$this->paper($project), ...$this->cutting($project)];
         $after = \in_array($project->garment(), self::TRIED_ON, true) ? [new Step('fit', 'Try it on', StepKind::Fit, self::TRYING_ON)] : [];

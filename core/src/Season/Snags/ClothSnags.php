@@ -35,7 +35,7 @@ final readonly class ClothSnags
     }
 
     /** @return list<Snag> */
-    public function of(Project $project, Claim $claim, Cloth $cloth, Cut $cut): array
+    public function find(Project $project, Claim $claim, Cloth $cloth, Cut $cut): array
     {
         return [
             ...$this->here($project, $cloth, $cut),
@@ -179,7 +179,7 @@ final readonly class ClothSnags
         $version = $project->current->version ?? $pattern->versions[0] ?? null;
         $reason = null === $version || (null === $cloth->feel->across && Structure::NonWoven === $cloth->structure)
             ? null
-            : (new StretchRule())->of(Traits::of($cloth, Making::DEAR), Asks::of($pattern, $version));
+            : (new StretchRule())->judge(Traits::of($cloth, Making::DEAR), Asks::of($pattern, $version));
         $with += ['least' => $pattern->advice->stretch ?? 0, 'stretch' => $cloth->feel->across ?? 0];
 
         return match ($reason?->tenor) {

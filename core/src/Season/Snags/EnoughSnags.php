@@ -28,7 +28,7 @@ final readonly class EnoughSnags
      *
      * @return list<Snag>
      */
-    public function of(Project $project, Cloth $cloth, Length $toCut, Length $spare, array $promises, array $ahead): array
+    public function find(Project $project, Cloth $cloth, Length $toCut, Length $spare, array $promises, array $ahead): array
     {
         return $spare->isNegative()
             ? [$this->short($project, $cloth, $spare->negated(), $ahead)]

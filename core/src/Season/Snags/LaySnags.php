@@ -22,7 +22,7 @@ final readonly class LaySnags
     }
 
     /** @return list<Snag> */
-    public function of(Project $project, Claim $claim): array
+    public function find(Project $project, Claim $claim): array
     {
         $lay = $claim->lay;
         $why = $project->layStale($claim, $this->assumptions);

@@ -16,7 +16,7 @@ use Octavum\Core\Season\Snag;
 final readonly class LikingSnags
 {
     /** @return list<Snag> */
-    public function of(Project $project): array
+    public function find(Project $project): array
     {
         $has = $project->current->version->features ?? [];
         if (null === $project->person || [] === $has) {

@@ -19,7 +19,7 @@ final readonly class NotionSnags
      *
      * @return list<Snag> one for all that is missing
      */
-    public function of(Project $project, array $answers): array
+    public function find(Project $project, array $answers): array
     {
         $missing = array_filter($answers, static fn (NotionAnswer $answer): bool => false === $answer->enough);
         $sentence = new Sentence('{project}: not here, or not enough: {notions}.', [

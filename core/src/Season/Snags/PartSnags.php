@@ -19,7 +19,7 @@ use Octavum\Core\Season\Snag;
 final readonly class PartSnags
 {
     /** @return list<Snag> */
-    public function of(Project $project): array
+    public function find(Project $project): array
     {
         if ([] === $project->current->parts) {
             return [];

@@ -16,13 +16,13 @@ use Octavum\Core\Season\Snag;
 final readonly class SizeSnags
 {
     /** @return list<Snag> */
-    public function of(Project $project): array
+    public function find(Project $project): array
     {
         if (null === $project->person || null === $project->current->pattern) {
             return [];
         }
         $planned = $project->largestSize();
-        $advice = (new SizeFor())->of($project) ?? throw new \LogicException('It is for somebody, of a pattern.');
+        $advice = (new SizeFor())->advise($project) ?? throw new \LogicException('It is for somebody, of a pattern.');
         $order = array_flip($project->current->pattern->chart->sizes);
         $takes = $advice->gradedTo ?? $advice->size;
         if (null === $takes || !isset($order[$planned])) {

@@ -24,7 +24,7 @@ final readonly class TimeSnags
      *
      * @return list<Snag>
      */
-    public function of(Turn $turn, array $notions = []): array
+    public function find(Turn $turn, array $notions = []): array
     {
         [$project, $hours, $from] = [$turn->project, $turn->hours, $turn->from];
 

@@ -24,7 +24,7 @@ final readonly class UnknownSnags
         return new Snag(Severity::NotKnown, $sentence, Action::ChooseInProject, $project->id);
     }
 
-    public function of(Project $project, Claim $claim, Unknown $unknown): Snag
+    public function explain(Project $project, Claim $claim, Unknown $unknown): Snag
     {
         [$action, $subject] = match ($unknown->missing) {
             Missing::Width => [Action::MeasureWidth, $claim->cloth->id ?? $project->id],

@@ -16,7 +16,7 @@ final class AssignTest extends TestCase
     public function testWhoCanGoElsewhereGives(): void
     {
         $free = ['long' => 2_600_000, 'short' => 1_300_000];
-        $found = (new Assign())->of([
+        $found = (new Assign())->assign([
             [new Choice(null, 'long', 1_200_000, 5), new Choice(null, 'short', 1_200_000, 3)],
             [new Choice(null, 'long', 2_500_000, 4)],
         ], $free);
@@ -26,7 +26,7 @@ final class AssignTest extends TestCase
 
     public function testTheHigherRankHasItWhereOnlyOneCan(): void
     {
-        $found = (new Assign())->of([
+        $found = (new Assign())->assign([
             [new Choice(null, 'a', 1_000_000)],
             [new Choice(null, 'a', 1_000_000, 9)],
         ], ['a' => 1_500_000]);
@@ -35,7 +35,7 @@ final class AssignTest extends TestCase
 
     public function testTheFirstIsNeverLeftOutForOthersHoweverMany(): void
     {
-        $found = (new Assign())->of([
+        $found = (new Assign())->assign([
             [new Choice(null, 'a', 2_000_000)],
             [new Choice(null, 'a', 1_000_000)],
             [new Choice(null, 'a', 1_000_000)],
@@ -45,7 +45,7 @@ final class AssignTest extends TestCase
 
     public function testNothingIsBoughtThatLiesInTheStashNorChangedWithoutNeed(): void
     {
-        $found = (new Assign())->of([
+        $found = (new Assign())->assign([
             [new Choice(null, null, 0, 9), new Choice(null, 'a', 1_000_000, -5)],
             [new Choice(null, 'b', 1_000_000, 3), new Choice(null, 'c', 1_000_000, 3, true)],
         ], ['a' => 1_000_000, 'b' => 1_000_000, 'c' => 1_000_000]);
@@ -54,7 +54,7 @@ final class AssignTest extends TestCase
 
     public function testOfTwoAlikeTheOneThatLeavesNoUselessEndIsTaken(): void
     {
-        $found = (new Assign())->of(
+        $found = (new Assign())->assign(
             [[new Choice(null, 'a', 1_000_000), new Choice(null, 'b', 1_000_000)]],
             ['a' => 1_300_000, 'b' => 1_500_000],
         );
@@ -82,7 +82,7 @@ final class AssignTest extends TestCase
                 $choices[] = $all;
             }
             $assign = new Assign();
-            $found = $assign->of($choices, $free);
+            $found = $assign->assign($choices, $free);
             self::assertTrue($found->exact);
             self::assertSame($found->cost, $assign->cost($found->choices, $free));
             self::assertSame($this->least($assign, $choices, $free, []), $found->cost, 'case '.$case);
@@ -134,7 +134,7 @@ final class AssignTest extends TestCase
                 range(1, 6),
             );
         }
-        self::assertTrue((new Assign())->of($choices, $free)->exact);
+        self::assertTrue((new Assign())->assign($choices, $free)->exact);
     }
 
     /**

@@ -125,7 +125,7 @@ final class BestUseTest extends TestCase
             ),
         );
 
-        return (new BestUse(new Assumptions(), new Sewist(), $overruled, new LaidAtOnce()))->of(
+        return (new BestUse(new Assumptions(), new Sewist(), $overruled, new LaidAtOnce()))->propose(
             $project->season,
             [$project],
             [$own, ...$others],

@@ -94,7 +94,7 @@ final class CopiesTest extends TestCase
             Length::zero(),
         );
         self::assertEqualsWithDelta(1500, $total->millimetres(), 0.01);
-        $together = (new LaidTogether(new Estimator(new Assumptions())))->of($answer);
+        $together = (new LaidTogether(new Estimator(new Assumptions())))->compare($answer);
         self::assertInstanceOf(Sentence::class, $together);
         self::assertSame('Laid together they take 1.50 m; one by one the envelope asks 3.00 m: 1.50 m less.', (string) $together);
     }
@@ -102,9 +102,9 @@ final class CopiesTest extends TestCase
     public function testNothingIsSaidOfThemTogetherBeforeAllAreLaid(): void
     {
         $together = new LaidTogether(new Estimator(new Assumptions()));
-        self::assertNull($together->of(Plan::check($this->project($this->cloth('2.80')))->projects[0]));
+        self::assertNull($together->compare(Plan::check($this->project($this->cloth('2.80')))->projects[0]));
         $alone = new Project('p', 'P', Plan::season(), 1);
-        self::assertNull($together->of(Plan::check($alone)->projects[0]));
+        self::assertNull($together->compare(Plan::check($alone)->projects[0]));
     }
 
     /** Each further one takes 70 %: 100 + 3 × 70 = 310 minutes of 100. */

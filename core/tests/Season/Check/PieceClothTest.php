@@ -92,7 +92,7 @@ final class PieceClothTest extends TestCase
         self::assertSame([Verdict::Short, 'Sleeve'], [$of('Sleeve')->verdict, $of('Sleeve')->tooWide?->piece]);
         $offers = fn (Piece ...$wanted): array => array_map(
             static fn (ClothOffer $offer): string => $offer->cloth->name.' '.$offer->need->millimetres().' '.$offer->left()->millimetres(),
-            (new Offers(new Assumptions()))->of(
+            (new Offers(new Assumptions()))->find(
                 array_values($wanted),
                 '14',
                 [$this->cloth('Bolt', '3.00', '1.50'), $strip, $this->cloth('Scrap', '0.15', '0.90')],
@@ -174,23 +174,23 @@ final class PieceClothTest extends TestCase
             'Bag' => new Piece('Bag', Role::Pocketing, shapes: $this->box('Bag', 200, 200)->shapes),
         ];
         $handed = new PieceAssigner($pieces);
-        $claims = $handed->to([$own[0]], ['Cuff'], new Claim('', Role::Main, $cloths[1], $cloths[1]->cuts[0]));
+        $claims = $handed->assign([$own[0]], ['Cuff'], new Claim('', Role::Main, $cloths[1], $cloths[1]->cuts[0]));
         self::assertSame(['Lawn: main ', 'Poplin: main Cuff'], $this->said($claims));
-        $claims = $handed->to($claims, ['Front', 'Nothing'], new Claim('', Role::Main, $cloths[1], $cloths[1]->cuts[0]));
+        $claims = $handed->assign($claims, ['Front', 'Nothing'], new Claim('', Role::Main, $cloths[1], $cloths[1]->cuts[0]));
         self::assertSame(['Lawn: main ', 'Poplin: main Cuff+Front'], $this->said($claims), 'a second one from the same cut joins it');
-        $claims = $handed->to($claims, ['Bag'], $own[0]);
+        $claims = $handed->assign($claims, ['Bag'], $own[0]);
         self::assertSame(
             ['Lawn: main ', 'Poplin: main Cuff+Front', 'Lawn: pocketing Bag'],
             $this->said($claims),
             'what is of another role has to be named',
         );
-        $claims = $handed->to($claims, ['Cuff', 'Front'], $own[0]);
+        $claims = $handed->assign($claims, ['Cuff', 'Front'], $own[0]);
         self::assertSame(['Lawn: main ', 'Lawn: pocketing Bag'], $this->said($claims), 'back on its own cloth it needs no name');
-        self::assertSame($this->said($claims), $this->said($handed->to($claims, ['Bag'], $claims[1])), 'where it is already');
+        self::assertSame($this->said($claims), $this->said($handed->assign($claims, ['Bag'], $claims[1])), 'where it is already');
         $cutOut = new Claim('b', Role::Main, $cloths[1], $cloths[1]->cuts[0], cutOut: true, pieces: ['Cuff']);
         self::assertSame(
             ['Poplin: main Cuff', 'Poplin: main Front'],
-            $this->said($handed->to([$cutOut], ['Front'], new Claim('', Role::Main, $cloths[1], $cloths[1]->cuts[0]))),
+            $this->said($handed->assign([$cutOut], ['Front'], new Claim('', Role::Main, $cloths[1], $cloths[1]->cuts[0]))),
             'what is cut out already claims nothing any more',
         );
     }
@@ -293,7 +293,7 @@ final class PieceClothTest extends TestCase
 
         return array_map(
             static fn (ClothOffer $offer): string => $offer->cloth->name,
-            (new Offers(new Assumptions()))->of([$this->box('Yoke', 300, 500)], '14', $cloths, $promised, $onlyFor),
+            (new Offers(new Assumptions()))->find([$this->box('Yoke', 300, 500)], '14', $cloths, $promised, $onlyFor),
         );
     }
 

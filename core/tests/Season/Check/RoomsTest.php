@@ -68,7 +68,7 @@ final class RoomsTest extends TestCase
         self::assertSame($needed, $answers[0]->answer->roles[0]->amount()?->millimetres(), 'as an option');
 
         $toCut = $role->toCut ?? self::fail('It has a cut.');
-        $ask = (new EnvelopeAsk(new Estimator(new Assumptions())))->of($project, $project->current->claims[0], $toCut);
+        $ask = (new EnvelopeAsk(new Estimator(new Assumptions())))->read($project, $project->current->claims[0], $toCut);
         self::assertSame($needed, $ask?->millimetres(), 'at the gate');
 
         $together = new Project(
@@ -106,7 +106,7 @@ final class RoomsTest extends TestCase
         );
         $pieces = $project->current->version?->pieces->in('L', Role::Main) ?? [];
         $wanted = $project->wanted($project->current->claims[0]);
-        $offer = (new Offers(new Assumptions()))->of($pieces, 'L', [$cloth], wanted: $wanted)[0] ?? null;
+        $offer = (new Offers(new Assumptions()))->find($pieces, 'L', [$cloth], wanted: $wanted)[0] ?? null;
         self::assertSame($laid, (int) $offer?->need->millimetres(), 'among the cuts that are offered');
     }
 
@@ -211,7 +211,7 @@ final class RoomsTest extends TestCase
                 matching: $project->current->matching,
             ),
         );
-        $items = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->of(Plan::check($bought));
+        $items = (new ShoppingList(new Assumptions(), Counter::TenCentimetres, System::Metric))->compile(Plan::check($bought));
         foreach ($items[0]->asks as $ask) {
             if (1400 === $ask['width']->millimetres() && $ask['ask'] instanceof Ask) {
                 foreach ($ask['ask']->working->lines as $line) {

@@ -68,7 +68,7 @@ final class SmallTruthsTest extends TestCase
                 ),
             );
             $answer = Plan::check($project)->projects[0];
-            $lines = (new Gate())->of($answer, $answer->roles[0], [], []);
+            $lines = (new Gate())->check($answer, $answer->roles[0], [], []);
 
             return array_column(array_map(static fn (GateLine $one): array => [$one->check->value, $one->state], $lines), 1, 0)[
                 Check::Pattern->value
@@ -83,7 +83,7 @@ final class SmallTruthsTest extends TestCase
         $version = Plan::version(['150 cm' => '1.20']);
         $making = Making::of(new Pattern('p', 'Tee', versions: [$version]), $version, null, new Sewist(lacks: [Tool::StretchStitch]));
         $says = static fn (ClothType $type): ?Reason => (new ToolRule())
-            ->of(Traits::of(new Cloth('c', 'C', type: $type), 2500), $making->asks);
+            ->judge(Traits::of(new Cloth('c', 'C', type: $type), 2500), $making->asks);
         self::assertStringContainsString('seams must stretch', (string) $says(ClothType::Jersey)?->sentence);
         self::assertNull($says(ClothType::Poplin));
     }

@@ -164,7 +164,7 @@ final class GateTest extends TestCase
         $check = new SeasonCheck(new Assumptions(), null === $zipComes ? [] : [$zip]);
         $answer = $check->check($season, [$project])->projects[0];
 
-        return (new Gate())->of($answer, $answer->roles[0], $toile, $said);
+        return (new Gate())->check($answer, $answer->roles[0], $toile, $said);
     }
 
     private function cut(int $long, bool $washed): Cut

@@ -30,7 +30,7 @@ final class TemplateTest extends TestCase
     {
         $techniques = [Technique::Darts, Technique::InvisibleZip, Technique::SetInSleeve];
         $pattern = Sewn::pattern(Garment::Dress, 360, ['invisible zip 55 cm'], ...$techniques);
-        $steps = (new Template())->of(Sewn::project('Dress', pattern: $pattern));
+        $steps = (new Template())->build(Sewn::project('Dress', pattern: $pattern));
         self::assertSame(
             ['trace', 'cut', 'darts', 'body', 'zip', 'sleeves', 'neaten', 'fit', 'hem'],
             array_column($steps, 'id'),
@@ -49,7 +49,7 @@ final class TemplateTest extends TestCase
         $edition = null === $paper ? [] : [new Edition('E', ['14'], $paper)];
         $version = new Version('v', 'A', new RequirementTable(['14'], []));
         $pattern = new Pattern('p', 'P', garment: Garment::Skirt, format: $format, minutes: 100, editions: $edition, versions: [$version]);
-        $all = (new Template())->of(Sewn::project('Skirt', pattern: $pattern));
+        $all = (new Template())->build(Sewn::project('Skirt', pattern: $pattern));
         $prepared = array_filter($all, static fn (Step $step): bool => $step->kind->isPreparation() && StepKind::CutOut !== $step->kind);
         self::assertSame($steps, implode(' ', array_column($prepared, 'id')));
         self::assertSame($minutes, array_sum(array_column($prepared, 'minutes')));
@@ -89,7 +89,7 @@ final class TemplateTest extends TestCase
             ),
             toile: true,
         );
-        $steps = (new Template())->of($project);
+        $steps = (new Template())->build($project);
         self::assertSame(
             ['trace', 'draw', 'wash', 'toile', 'fit-toile', 'cut', 'body', 'waist', 'neaten', 'hem'],
             array_column($steps, 'id'),
@@ -103,13 +103,13 @@ final class TemplateTest extends TestCase
     {
         foreach ([20, 60, 120, 600] as $own) {
             $project = new Project('p', 'Bib', Plan::season(), 1, current: new Option('', minutes: $own));
-            self::assertSame($own, array_sum(array_column((new Template())->of($project), 'minutes')), $own.' minutes');
+            self::assertSame($own, array_sum(array_column((new Template())->build($project), 'minutes')), $own.' minutes');
         }
     }
 
     public function testWithoutHoursNobodyKnowsTheMinutesOfItsSewing(): void
     {
-        $steps = (new Template())->of(Sewn::project('Hat', pattern: Sewn::pattern(Garment::Hat, null)));
+        $steps = (new Template())->build(Sewn::project('Hat', pattern: Sewn::pattern(Garment::Hat, null)));
         self::assertNull($this->minutes($steps, 'body'));
         self::assertSame(40, $this->minutes($steps, 'cut'));
     }
