@@ -113,9 +113,8 @@ final class WhatItBecomesTest extends TestCase
     {
         $making = $this->making('dress', 4000, new ClothAdvice(crispest: Drape::Soft));
         $cloth = $this->cloth(2200);
-        $proposal = (
-            new WhatItBecomes(new Assumptions()),
-        )->propose($cloth, new CuttingCloth(Length::ofMillimetres(1500)), null, [$making])[0];
+        $on = new CuttingCloth(Length::ofMillimetres(1500));
+        $proposal = (new WhatItBecomes(new Assumptions()))->propose($cloth, $on, null, [$making])[0];
         self::assertSame(Verdict::ToBuy, $proposal->fit?->verdict);
         self::assertSame(Group::MadeForIt, $proposal->group);
     }

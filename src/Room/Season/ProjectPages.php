@@ -135,8 +135,8 @@ final readonly class ProjectPages
     {
         $chart = $project->current->pattern?->chart;
 
-        return true === $chart?->hasRows() || [] !== (
-            $chart->finished ?? [],
-        ) ? (new SizeFor())->advise($project, $this->clock->now()) : null;
+        $isKnown = true === $chart?->hasRows() || [] !== ($chart->finished ?? []);
+
+        return $isKnown ? (new SizeFor())->advise($project, $this->clock->now()) : null;
     }
 }
