@@ -59,7 +59,7 @@ final readonly class ChangeLog
      * In one transaction: makes the change and keeps what it takes to undo it, until a hundred others have followed. Afterwards it is
      * said, with a button that undoes it; a change that changed nothing has none.
      *
-     * @param list<object>      $touched records that the change may touch, as they are before
+     * @param list<?object>     $touched records that the change may touch, as they are before; null for one that is not there yet
      * @param \Closure(): mixed $make    makes the change; gives back a list of the records it made, if any
      * @param list<string>      $counts  fields that hold an amount
      * @param ?Notice           $notice  null for what has an undo of its own: it is neither said nor listed
@@ -67,6 +67,7 @@ final readonly class ChangeLog
     public function commit(array $touched, \Closure $make, ?Notice $notice, array $counts = []): void
     {
         $key = $this->entities->getConnection()->transactional(function () use ($touched, $make, $notice, $counts): ?string {
+            $touched = array_values(array_filter($touched));
             $before = $this->state->read($touched);
             $made = array_values(array_filter((array) $make(), is_object(...)));
             foreach ($made as $record) {

@@ -11,7 +11,7 @@ use Octavum\Core\Match\Overrule;
 /** What an account says will do, whatever the rules say. */
 final readonly class Overrules
 {
-    public function __construct(private EntityManagerInterface $entities)
+    public function __construct(private EntityManagerInterface $entities, private ChangeLog $changes)
     {
     }
 
@@ -35,20 +35,23 @@ final readonly class Overrules
     }
 
     /** In the place of what was said of the two before. */
-    public function say(ClothRecord $cloth, VersionRecord $version, string $reason, \DateTimeImmutable $on): void
+    public function say(ClothRecord $cloth, VersionRecord $version, string $reason, \DateTimeImmutable $on, Notice $notice): void
     {
-        $record = $this->find($cloth, $version) ?? new OverruleRecord($cloth->account, $cloth, $version, $on);
-        [$record->reason, $record->on] = [$reason, $on];
-        $this->entities->persist($record);
-        $this->entities->flush();
+        $found = $this->find($cloth, $version);
+        $make = static function () use ($found, $cloth, $version, $reason, $on): array {
+            $record = $found ?? new OverruleRecord($cloth->account, $cloth, $version, $on);
+            [$record->reason, $record->on] = [$reason, $on];
+
+            return [$record];
+        };
+        $this->changes->commit([$found], $make, $notice);
     }
 
-    public function takeBack(ClothRecord $cloth, VersionRecord $version): void
+    public function takeBack(ClothRecord $cloth, VersionRecord $version, Notice $notice): void
     {
-        $record = $this->find($cloth, $version);
-        if (null !== $record) {
-            $this->entities->remove($record);
-            $this->entities->flush();
+        $found = $this->find($cloth, $version);
+        if (null !== $found) {
+            $this->changes->commit([$found], fn () => $this->entities->remove($found), $notice);
         }
     }
 

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Cloth;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Document\Plain;
 use Octavum\Page\Toast;
+use Octavum\Store\ChangeLog;
+use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -20,23 +21,23 @@ final class SavedFilterController extends AbstractController
     private const MOST = 20;
     private const LONGEST = 500;
 
-    public function __construct(private readonly EntityManagerInterface $entities, private readonly Toast $toast)
+    public function __construct(private readonly ChangeLog $changes, private readonly Toast $toast)
     {
     }
 
     #[Route('/cloth/filters', name: 'filter_save', methods: ['POST'])]
     public function save(Request $request, #[CurrentUser] Account $account): Response
     {
-        $name = mb_substr(trim($request->request->getString('name', $request->query->getString('name'))), 0, 40);
+        $name = mb_substr(trim($request->request->getString('name')), 0, 40);
         $query = $this->query($request);
         if ('' === $name || [] === $query) {
             $this->toast->say('Nothing is kept: choose something to filter by, and give it a name.');
         } elseif (\count($account->filters) >= self::MOST && !isset($account->filters[$name])) {
             $this->toast->say('Twenty filters are kept at most: take one out first.');
         } else {
-            $account->filters = [$name => http_build_query($query)] + $account->filters;
-            $this->entities->flush();
-            $this->toast->say('The filter “{name}” is kept.', ['name' => $name], $this->generateUrl('filter_remove', ['name' => $name]));
+            $filters = [$name => http_build_query($query)] + $account->filters;
+            $back = $this->generateUrl('cloths', $query);
+            $this->keep($account, $filters, new Notice('The filter “{name}” is kept.', ['name' => $name], $back));
         }
 
         return $this->redirectToRoute('cloths', $query);
@@ -47,21 +48,25 @@ final class SavedFilterController extends AbstractController
     {
         $name = $request->query->getString('name');
         $query = $account->filters[$name] ?? throw $this->createNotFoundException();
-        $account->filters = array_diff_key($account->filters, [$name => '']);
-        $this->entities->flush();
-        $this->toast->say(
-            'The filter “{name}” is taken out.',
-            ['name' => $name],
-            $this->generateUrl('filter_save', ['name' => $name, 'query' => $query]),
-        );
+        $filters = array_diff_key($account->filters, [$name => '']);
+        $this->keep($account, $filters, new Notice('The filter “{name}” is taken out.', ['name' => $name], $this->generateUrl('cloths')));
 
         return $this->redirectToRoute('cloths');
+    }
+
+    /** @param array<string, string> $filters */
+    private function keep(Account $account, array $filters, Notice $notice): void
+    {
+        $make = static function () use ($account, $filters): void {
+            $account->filters = $filters;
+        };
+        $this->changes->commit([$account], $make, $notice);
     }
 
     /** @return array<string, string> */
     private function query(Request $request): array
     {
-        parse_str(mb_substr($request->request->getString('query', $request->query->getString('query')), 0, self::LONGEST), $query);
+        parse_str(mb_substr($request->request->getString('query'), 0, self::LONGEST), $query);
         $query = Plain::all($query);
         $kept = [];
         foreach (['words', 'kind', 'length', 'width', 'unwashed', 'aside', 'weight', 'place', 'set', 'colour', 'free', 'sort'] as $field) {

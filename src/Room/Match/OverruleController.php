@@ -9,6 +9,7 @@ use Octavum\Input\Entry;
 use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
 use Octavum\Store\ClothRepository;
+use Octavum\Store\Notice;
 use Octavum\Store\Overrules;
 use Octavum\Store\PatternRepository;
 use Psr\Clock\ClockInterface;
@@ -38,13 +39,13 @@ final class OverruleController extends AbstractController
         $reason = $entry->text('reason', 300);
         $with = ['cloth' => $cloth->name, 'pattern' => $version->pattern->title];
         if ($entry->has('back_again')) {
-            $overrules->takeBack($cloth, $version);
-            $toast->say('The rules judge {cloth} for {pattern} again.', $with);
+            $notice = new Notice('The rules judge {cloth} for {pattern} again.', $with, $back->getTargetUrl());
+            $overrules->takeBack($cloth, $version, $notice);
         } elseif ('' === $reason || !$entry->isSound()) {
             $toast->say('Say in a few words why {cloth} will do for {pattern}: the reason is kept with it. Nothing was changed.', $with);
         } else {
-            $overrules->say($cloth, $version, $reason, $clock->now());
-            $toast->say('{cloth} will do for {pattern}: your reason is kept.', $with);
+            $notice = new Notice('{cloth} will do for {pattern}: your reason is kept.', $with, $back->getTargetUrl());
+            $overrules->say($cloth, $version, $reason, $clock->now(), $notice);
         }
 
         return $back;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
-use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\ProjectState;
@@ -24,7 +23,6 @@ final readonly class CutRecorder
     public function __construct(
         private ProjectRepository $projects,
         private ClothMapper $cloths,
-        private EntityManagerInterface $entities,
         private ChangeLog $changes,
         private Sewings $sewings,
         private ClockInterface $clock,
@@ -39,8 +37,8 @@ final readonly class CutRecorder
     /** @param array<string, string> $said of each check, a word where it is waived */
     public function keep(Account $account, string $project, string $claim, array $said): void
     {
-        $this->claim($this->project($account, $project), $claim)->gate = $said;
-        $this->entities->flush();
+        $record = $this->claim($this->project($account, $project), $claim);
+        $this->changes->commit([$record], static fn (): array => $record->gate = $said, null);
     }
 
     /** @param array<string, string> $said */

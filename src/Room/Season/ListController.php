@@ -98,7 +98,7 @@ final class ListController extends AbstractController
                 $here = $this->generateUrl('list', ['id' => $saved->id]);
                 $back = null === $record ? $this->generateUrl('lists') : $here;
                 $notice = new Notice('{list} is saved.', ['list' => $read->name], $back);
-                $this->changes->commit(null === $record ? [] : [$record], $make, $notice);
+                $this->changes->commit([$record], $make, $notice);
 
                 return $this->redirectToRoute('lists');
             }

@@ -221,7 +221,7 @@ final class SeasonController extends AbstractController
                 $here = $this->generateUrl('season', ['id' => $saved->id]);
                 $back = null === $record ? $this->generateUrl('season') : $here;
                 $notice = new Notice('{season} is saved.', ['season' => $name], $back);
-                $this->changes->commit(null === $record ? [] : [$record], $make, $notice);
+                $this->changes->commit([$record], $make, $notice);
 
                 return $this->redirect($here);
             }

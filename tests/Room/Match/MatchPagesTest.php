@@ -183,6 +183,9 @@ final class MatchPagesTest extends PageTestCase
         $page = $this->lay('Plum ponte');
         $this->browser->submit($page->filter('#v'.$version.' form.overrule')->selectButton('Let the rules judge again')->form());
         self::assertCount(0, $this->browser->followRedirect()->filter('#v'.$version));
+        $this->send('undo', []);
+        $this->browser->followRedirect();
+        self::assertStringContainsString('ponte is <stable>', self::says($this->lay('Plum ponte'), '#v'.$version.' .why'));
     }
 
     public function testHowOneSewsIsCounted(): void
