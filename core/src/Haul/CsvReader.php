@@ -65,9 +65,14 @@ final readonly class CsvReader
 
         $doubts = [];
         foreach (
-            ['length' => $line->length, 'width' => $line->width, 'price' => $line->price, 'weight' => $line->weight] as $field => $read
+            [
+                'length' => $line->cuts->length,
+                'width' => $line->material->width,
+                'price' => $line->origin->price,
+                'weight' => $line->material->weight,
+            ] as $field => $read
         ) {
-            if (null === $read && isset($values[$field]) && ('price' !== $field || null !== $line->length)) {
+            if (null === $read && isset($values[$field]) && ('price' !== $field || null !== $line->cuts->length)) {
                 $doubts[] = new Sentence('“{text}” in the column for {field} cannot be read: it is kept in the notes', [
                     'text' => $values[$field],
                     'field' => $field,
@@ -75,7 +80,7 @@ final readonly class CsvReader
             }
         }
 
-        $noted = [] === $notes ? null : $this->reader->read(implode(', ', $notes), $system)->direction;
+        $noted = [] === $notes ? null : $this->reader->read(implode(', ', $notes), $system)->look->direction;
 
         if (mb_strlen($name) > HaulLine::LONGEST_NAME) {
             $notes = [$name, ...$notes];

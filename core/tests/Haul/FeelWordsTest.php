@@ -18,8 +18,11 @@ final class FeelWordsTest extends TestCase
     public function testWordsForHowAClothFallsHidesAndStretchesAreRead(string $text, Feel $feel, string $fibres): void
     {
         $line = (new HaulReader())->read($text, System::Metric);
-        self::assertEquals($feel, $line->feel);
-        self::assertSame([1500, 1400, $fibres], [$line->length?->millimetres(), $line->width?->millimetres(), $line->fibres->typed()]);
+        self::assertEquals($feel, $line->material->feel);
+        self::assertSame(
+            [1500, 1400, $fibres],
+            [$line->cuts->length?->millimetres(), $line->material->width?->millimetres(), $line->material->fibres->typed()],
+        );
     }
 
     /** @return iterable<string, array{string, Feel, string}> */

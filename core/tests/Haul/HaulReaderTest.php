@@ -32,22 +32,22 @@ final class HaulReaderTest extends TestCase
         string $price,
     ): void {
         $line = $this->read($text);
-        $flagged = [] !== $line->doubts;
+        $flagged = [] !== $line->reading->doubts;
         $said = [
-            'cuts' => (string) ($line->count + \count($line->others)),
-            'length' => $this->number($line->length),
-            'width' => $this->number($line->width),
-            'fibres' => [] === $line->fibres->shares
+            'cuts' => (string) ($line->cuts->count + \count($line->cuts->others)),
+            'length' => $this->number($line->cuts->length),
+            'width' => $this->number($line->material->width),
+            'fibres' => [] === $line->material->fibres->shares
                     ? '-'
                     : implode(
                         ', ',
                         array_map(
                             static fn (string $fibre, int $share): string => $fibre.' '.$share,
-                            array_keys($line->fibres->shares),
-                            $line->fibres->shares,
+                            array_keys($line->material->fibres->shares),
+                            $line->material->fibres->shares,
                         ),
                     ),
-            'price' => null === $line->price ? '-' : (string) $line->price,
+            'price' => null === $line->origin->price ? '-' : (string) $line->origin->price,
         ];
         foreach (['cuts' => $cuts, 'length' => $length, 'width' => $width, 'fibres' => $fibres, 'price' => $price] as $field => $right) {
             if ($said[$field] !== $right) {
@@ -72,9 +72,9 @@ final class HaulReaderTest extends TestCase
             $line = $this->read($text);
             foreach (
                 [
-                    [$length, $this->number($line->length)],
-                    [$width, $this->number($line->width)],
-                    [$price, null === $line->price ? '-' : (string) $line->price],
+                    [$length, $this->number($line->cuts->length)],
+                    [$width, $this->number($line->material->width)],
+                    [$price, null === $line->origin->price ? '-' : (string) $line->origin->price],
                 ] as [$expected, $said]
             ) {
                 if ('?' !== $expected) {
@@ -111,21 +111,34 @@ final class HaulReaderTest extends TestCase
         $line = $this->read('2 x 1.6m lawn one-way herons 136 wide, green? locker 3, washed');
         self::assertSame(
             [ClothType::Lawn, null, Direction::OneWay, 'locker 3', true, ['#3c8a4e']],
-            [$line->type, $line->structure, $line->direction, $line->place, $line->washed, $line->colours],
+            [
+                $line->material->type,
+                $line->material->structure,
+                $line->look->direction,
+                $line->origin->place,
+                $line->cuts->washed,
+                $line->look->colours,
+            ],
         );
-        self::assertSame(['herons'], $line->unread);
+        self::assertSame(['herons'], $line->reading->unread);
         self::assertSame('Lawn one-way herons, green', $line->name);
-        self::assertNotSame([], array_filter($line->chips, static fn (Chip $chip): bool => 'colour' === $chip->kind && $chip->unsure));
+        self::assertNotSame(
+            [],
+            array_filter($line->reading->chips, static fn (Chip $chip): bool => 'colour' === $chip->kind && $chip->unsure),
+        );
         $rib = $this->read('40cm rib knit black remnant, on order');
         self::assertSame(
             [Structure::Knit, 'remnant', true],
-            [$rib->cloth(new Assumptions(), new \DateTimeImmutable())->structure, $rib->label, $rib->ordered],
+            [$rib->cloth(new Assumptions(), new \DateTimeImmutable())->structure, $rib->cuts->label, $rib->cuts->ordered],
         );
-        self::assertSame([null, PrintKind::Check], [$this->read('velvet')->direction, $this->read('gingham poplin')->print]);
+        self::assertSame([null, PrintKind::Check], [$this->read('velvet')->look->direction, $this->read('gingham poplin')->look->print]);
         self::assertTrue($this->read('velvet')->cloth(new Assumptions(), new \DateTimeImmutable())->isOneWay(), 'its type says so');
-        self::assertSame(Knowledge::Guess, $this->read('2m linen? 140cm')->fibres->knowledge);
-        self::assertSame([136, 'heavy'], [$this->read('4oz canvas')->weight?->grams, $this->read('heavy canvas')->weight?->class->value]);
-        self::assertSame(320_000, $this->read('2m viscose 140cm repeat 32cm')->repeat?->micrometres);
+        self::assertSame(Knowledge::Guess, $this->read('2m linen? 140cm')->material->fibres->knowledge);
+        self::assertSame(
+            [136, 'heavy'],
+            [$this->read('4oz canvas')->material->weight?->grams, $this->read('heavy canvas')->material->weight?->class->value],
+        );
+        self::assertSame(320_000, $this->read('2m viscose 140cm repeat 32cm')->look->repeat?->micrometres);
     }
 
     /** @param array<string, mixed> $right */
@@ -134,17 +147,17 @@ final class HaulReaderTest extends TestCase
     {
         $line = $this->read($text);
         $said = [
-            'washed' => $line->washed,
-            'ordered' => $line->ordered,
-            'more' => $line->more,
-            'opacity' => $line->feel->opacity?->value,
-            'stretch' => $line->feel->across,
-            'from' => $line->from,
-            'care' => $line->care?->value,
-            'direction' => $line->direction?->value,
+            'washed' => $line->cuts->washed,
+            'ordered' => $line->cuts->ordered,
+            'more' => $line->origin->more,
+            'opacity' => $line->material->feel->opacity?->value,
+            'stretch' => $line->material->feel->across,
+            'from' => $line->origin->from,
+            'care' => $line->material->care?->value,
+            'direction' => $line->look->direction?->value,
             'lengths' => array_map(
                 static fn (Length $length): float|int => $length->millimetres(),
-                array_filter([$line->length, ...$line->others], static fn (?Length $length): bool => null !== $length),
+                array_filter([$line->cuts->length, ...$line->cuts->others], static fn (?Length $length): bool => null !== $length),
             ),
         ];
         self::assertEquals($right, array_intersect_key($said, $right));
@@ -201,8 +214,11 @@ final class HaulReaderTest extends TestCase
         $read = (new HaulReader())->read($line, System::Metric);
         self::assertLessThan(1.0, microtime(true) - $start);
         self::assertSame(mb_substr($line, 0, 10_000), $read->text);
-        self::assertSame(1400, (int) $read->width?->millimetres());
-        self::assertStringContainsString('only the first 400 characters are read', implode('; ', array_map(strval(...), $read->doubts)));
+        self::assertSame(1400, (int) $read->material->width?->millimetres());
+        self::assertStringContainsString(
+            'only the first 400 characters are read',
+            implode('; ', array_map(strval(...), $read->reading->doubts)),
+        );
     }
 
     public function testABareLengthIsInTheUnitOfTheWorkroom(): void
@@ -210,8 +226,8 @@ final class HaulReaderTest extends TestCase
         self::assertSame(
             [1_800_000, 1_645_920],
             [
-                $this->read('1.8 cotton poplin 140cm')->length?->micrometres,
-                (new HaulReader())->read('1.8 cotton poplin 140cm', System::Imperial)->length?->micrometres,
+                $this->read('1.8 cotton poplin 140cm')->cuts->length?->micrometres,
+                (new HaulReader())->read('1.8 cotton poplin 140cm', System::Imperial)->cuts->length?->micrometres,
             ],
         );
     }

@@ -86,7 +86,7 @@ final class NonsenseTest extends TestCase
             $notion = (new NotionReader())->read(mb_scrub($line), withPlace: true);
             self::assertTrue(null === $notion->length || $notion->length->micrometres > 0);
             $cloth = (new HaulReader())->read($line, System::Metric);
-            self::assertGreaterThanOrEqual(1, $cloth->count);
+            self::assertGreaterThanOrEqual(1, $cloth->cuts->count);
         }
         self::assertGreaterThan(1_000, $sentences, 'most nonsense is no chart');
     }

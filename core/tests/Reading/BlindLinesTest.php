@@ -82,21 +82,21 @@ final class BlindLinesTest extends TestCase
     {
         $line = $read->text;
         $found = [
-            'count' => $read->count,
-            'length' => self::millimetres($read->length),
-            'width' => self::millimetres($read->width),
-            'others' => array_map(self::millimetres(...), $read->others),
-            'fibres' => $read->fibres->shares,
-            'grams' => $read->weight?->grams,
-            'price' => $read->price,
-            'place' => $read->place,
-            'from' => $read->from,
-            'washed' => $read->washed,
-            'ordered' => $read->ordered,
+            'count' => $read->cuts->count,
+            'length' => self::millimetres($read->cuts->length),
+            'width' => self::millimetres($read->material->width),
+            'others' => array_map(self::millimetres(...), $read->cuts->others),
+            'fibres' => $read->material->fibres->shares,
+            'grams' => $read->material->weight?->grams,
+            'price' => $read->origin->price,
+            'place' => $read->origin->place,
+            'from' => $read->origin->from,
+            'washed' => $read->cuts->washed,
+            'ordered' => $read->cuts->ordered,
         ];
         foreach ($says as $field => $value) {
             // what is not right is asked about, and nothing is kept in its place
-            $isAsked = null === $found[$field] && [] !== $read->doubts;
+            $isAsked = null === $found[$field] && [] !== $read->reading->doubts;
             self::assertTrue(self::sorted($value) === self::sorted($found[$field]) || $isAsked, \sprintf(
                 '%s: %s is %s',
                 $line,

@@ -50,12 +50,12 @@ final class CsvController extends AbstractController
                 : $this->reader->line($brought->table->headings ?? [], $cells, $brought->columns, $system),
             fn (HaulLine $line): bool => isset($there[$this->reader->key($line)]),
             static fn (HaulLine $line): array => [
-                $line->name.($line->count > 1 ? ' × '.$line->count : ''),
-                null === $line->length ? '' : $tape->write(Figure::owned($line->length)),
-                null === $line->width ? '' : $tape->write(Figure::width($line->width)),
-                $line->fibres->typed(),
+                $line->name.($line->cuts->count > 1 ? ' × '.$line->cuts->count : ''),
+                null === $line->cuts->length ? '' : $tape->write(Figure::owned($line->cuts->length)),
+                null === $line->material->width ? '' : $tape->write(Figure::width($line->material->width)),
+                $line->material->fibres->typed(),
             ],
-            static fn (HaulLine $line): array => [...$line->doubts, ...$line->missing()],
+            static fn (HaulLine $line): array => [...$line->reading->doubts, ...$line->missing()],
         );
         if ($entry->boolean('confirmed') && $entry->isSound()) {
             $new = TableEntry::fresh($rows);

@@ -112,9 +112,9 @@ final readonly class ClothAsked
         $today = $this->clock->now();
         $cloth = $line->cloth($settings->assumptions, $today);
         $roll = [new LedgerEntry($today, LedgerKind::Bought, Length::ofMetres(self::ROLL))];
-        $cut = null === $line->length ? new Cut('', $roll) : $cloth->cuts[0];
-        $unread = [] === $line->unread ? [] : [new Sentence('Not understood, and left out: {words}.', [
-            'words' => implode(', ', $line->unread),
+        $cut = null === $line->cuts->length ? new Cut('', $roll) : $cloth->cuts[0];
+        $unread = [] === $line->reading->unread ? [] : [new Sentence('Not understood, and left out: {words}.', [
+            'words' => implode(', ', $line->reading->unread),
         ])];
 
         return new Lying(
@@ -122,8 +122,8 @@ final readonly class ClothAsked
             $cut,
             ToCut::of($cloth, $cut, $settings->assumptions),
             typed: $words,
-            doubts: [...$line->doubts, ...$unread],
-            endless: null === $line->length,
+            doubts: [...$line->reading->doubts, ...$unread],
+            endless: null === $line->cuts->length,
         );
     }
 }
