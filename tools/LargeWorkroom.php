@@ -7,15 +7,18 @@ namespace Octavum\Tools;
 use Octavum\Core\Body\Feature;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\Drape;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\Fibre;
 use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\Keeping;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Structure;
@@ -126,18 +129,20 @@ final class LargeWorkroom
             'cloth-'.$i,
             $this->word(self::WORDS).' '.$this->word(self::CLOTHS).' '.$i,
             0 === $width ? null : Width::of(Length::ofMillimetres($this->number(900, 1600)), Length::ofMillimetres(10)),
-            0 === $i % 3 ? Structure::Knit : Structure::Woven,
-            fibres: FibreMix::of([$fibre->value => 100], Knowledge::Label),
-            print: PrintKind::cases()[$this->number(0, 4)],
-            direction: Direction::cases()[$this->number(0, 2)],
-            colours: [\sprintf('#%06x', $this->number(0, 0xFFFFFF)), \sprintf('#%06x', $this->number(0, 0xFFFFFF))],
-            place: 'Locker '.$this->number(1, 6),
-            weight: Weight::ofGrams($this->likeness->getInt(60, 420)),
-            feel: new Feel(
+            material: new Material(structure: 0 === $i % 3 ? Structure::Knit : Structure::Woven, fibres: FibreMix::of(
+                [$fibre->value => 100],
+                Knowledge::Label,
+            ), weight: Weight::ofGrams($this->likeness->getInt(60, 420)), feel: new Feel(
                 0 === $i % 3 ? $this->likeness->getInt(5, 80) : null,
                 drape: Drape::cases()[$this->likeness->getInt(0, 4)],
                 opacity: Opacity::cases()[$this->likeness->getInt(0, 2)],
+            )),
+            look: new ClothLook(
+                print: PrintKind::cases()[$this->number(0, 4)],
+                direction: Direction::cases()[$this->number(0, 2)],
+                colours: [\sprintf('#%06x', $this->number(0, 0xFFFFFF)), \sprintf('#%06x', $this->number(0, 0xFFFFFF))],
             ),
+            keeping: new Keeping(place: 'Locker '.$this->number(1, 6)),
             cuts: array_map(
                 fn (int $j): Cut => new Cut('cut-'.$i.'-'.$j, [
                     new LedgerEntry(

@@ -6,16 +6,20 @@ namespace Octavum\Document;
 
 use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\Drape;
 use Octavum\Core\Cloth\Edges;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreFamily;
+use Octavum\Core\Cloth\Keeping;
 use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\Origin;
 use Octavum\Core\Cloth\PrintKind;
+use Octavum\Core\Cloth\Purchase;
 use Octavum\Core\Cloth\Recovery;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
@@ -80,44 +84,59 @@ final readonly class ClothCodec
         if (null === $full && $node->at('selvage')->isThere()) {
             $node->at('selvage')->fault('A selvage is taken from the width: give the width too.');
         }
-        $shrinkage = $node->at('shrinkage');
-        $cuts = array_map($this->cuts->read(...), $node->at('cuts')->items());
+        $width = null === $full
+            ? null
+            : $node->at('width')->attempt(static fn (): Width => Width::of($full, $selvage ?? $assumptions->selvage));
 
         return new Cloth(
             $node->at('id')->name(60),
             $node->at('name')->name(),
-            null === $full ? null : $node->at('width')->attempt(static fn (): Width => Width::of($full, $selvage ?? $assumptions->selvage)),
+            $width,
+            $this->material($node),
+            new ClothLook(
+                print: $node->at('print')->choice(PrintKind::class) ?? PrintKind::Plain,
+                direction: $node->at('direction')->choice(Direction::class),
+                repeat: $node->at('repeat')->length(),
+                motif: $node->at('motif')->length(),
+                colours: $this->colours($node->at('colours')),
+            ),
+            new Keeping(
+                place: $node->at('place')->text(120),
+                set: $node->at('set')->text(60),
+                setAside: $node->at('setAside')->boolean(),
+                photo: $node->at('photo')->optionalText(26),
+                notes: $node->at('notes')->text(),
+                tests: $this->tests($node->at('tests')),
+            ),
+            new Purchase(
+                pricePerMetre: $node->at('pricePerMetre')->integer(0, 9_999_999),
+                moreToBeHad: $node->at('moreToBeHad')->optionalBoolean(),
+                origin: $this->origin($node->at('origin')),
+                precious: $node->at('precious')->optionalBoolean(),
+            ),
+            array_map($this->cuts->read(...), $node->at('cuts')->items()),
+        );
+    }
+
+    private function material(Node $node): Material
+    {
+        $shrinkage = $node->at('shrinkage');
+        $knowledge = $node->at('fibresKnown')->choice(Knowledge::class) ?? Knowledge::Unknown;
+
+        return new Material(
             $node->at('structure')->choice(Structure::class),
             $node->at('type')->choice(ClothType::class),
-            $this->fibres->read($node->at('fibres'), $node->at('fibresKnown')->choice(Knowledge::class) ?? Knowledge::Unknown),
+            $this->fibres->read($node->at('fibres'), $knowledge),
             $this->weight($node->at('weight')),
-            $node->at('print')->choice(PrintKind::class) ?? PrintKind::Plain,
-            $node->at('direction')->choice(Direction::class),
-            $node->at('repeat')->length(),
-            $shrinkage->isThere() && $shrinkage->object(['along', 'across'])
-                ? $shrinkage->attempt(
-                    static fn (): Shrinkage => Shrinkage::tested(
-                        Percent::of($shrinkage->at('along')->number()),
-                        Percent::of($shrinkage->at('across')->number()),
-                    ),
-                )
-                : null,
-            $this->colours($node->at('colours')),
-            $node->at('place')->text(120),
-            $node->at('pricePerMetre')->integer(0, 9_999_999),
-            $node->at('moreToBeHad')->optionalBoolean(),
-            $node->at('setAside')->boolean(),
-            $node->at('notes')->text(),
-            $cuts,
             $this->feel($node),
-            $node->at('photo')->optionalText(26),
-            $node->at('set')->text(60),
             $node->at('care')->isThere() ? CareLabel::of($node->at('care')->text(120)) : null,
             $node->at('family')->choice(FibreFamily::class),
-            $this->tests($node->at('tests')),
-            $node->at('motif')->length(),
-            $this->origin($node->at('origin')),
-            $node->at('precious')->optionalBoolean(),
+            $shrinkage->isThere() && $shrinkage->object(['along', 'across'])
+                ? $shrinkage->attempt(static fn (): Shrinkage => Shrinkage::tested(
+                    Percent::of($shrinkage->at('along')->number()),
+                    Percent::of($shrinkage->at('across')->number()),
+                ))
+                : null,
         );
     }
 
@@ -129,35 +148,35 @@ final readonly class ClothCodec
         return Fields::known([
             'id' => $cloth->id,
             'name' => $cloth->name,
-            'structure' => $cloth->statedStructure?->value,
-            'type' => $cloth->type?->value,
-            'fibres' => $this->fibres->write($cloth->fibres),
-            'fibresKnown' => $cloth->fibres->isKnown() ? $cloth->fibres->knowledge->value : null,
-            'weight' => $cloth->weight->grams ?? $cloth->weight?->class->value,
+            'structure' => $cloth->material->statedStructure?->value,
+            'type' => $cloth->material->type?->value,
+            'fibres' => $this->fibres->write($cloth->material->fibres),
+            'fibresKnown' => $cloth->material->fibres->isKnown() ? $cloth->material->fibres->knowledge->value : null,
+            'weight' => $cloth->material->weight->grams ?? $cloth->material->weight?->class->value,
             'width' => $cloth->width?->full->millimetres(),
             'selvage' => null === $selvage || $selvage->equals($usualSelvage) ? null : $selvage->millimetres(),
-            'print' => $cloth->print->value,
-            'direction' => $cloth->statedDirection?->value,
-            'repeat' => $cloth->repeat?->millimetres(),
-            'shrinkage' => null === $cloth->tested ? null : [
-                'along' => $cloth->tested->along->number(),
-                'across' => $cloth->tested->across->number(),
+            'print' => $cloth->look->print->value,
+            'direction' => $cloth->look->direction?->value,
+            'repeat' => $cloth->look->repeat?->millimetres(),
+            'shrinkage' => null === $cloth->material->tested ? null : [
+                'along' => $cloth->material->tested->along->number(),
+                'across' => $cloth->material->tested->across->number(),
             ],
-            'colours' => $cloth->colours,
-            'place' => $cloth->place,
-            'pricePerMetre' => $cloth->pricePerMetre,
-            'moreToBeHad' => $cloth->moreToBeHad,
-            'precious' => $cloth->precious,
-            'setAside' => $cloth->setAside,
-            'notes' => $cloth->notes,
-            ...$this->writeFeel($cloth->feel),
-            'photo' => $cloth->photo,
-            'set' => $cloth->set,
-            'care' => $cloth->care?->value,
-            'family' => $cloth->family?->value,
-            'tests' => $this->writeTests($cloth->tests),
-            'motif' => $cloth->motif?->millimetres(),
-            'origin' => $this->writeOrigin($cloth->origin),
+            'colours' => $cloth->look->colours,
+            'place' => $cloth->keeping->place,
+            'pricePerMetre' => $cloth->purchase->pricePerMetre,
+            'moreToBeHad' => $cloth->purchase->moreToBeHad,
+            'precious' => $cloth->purchase->precious,
+            'setAside' => $cloth->keeping->setAside,
+            'notes' => $cloth->keeping->notes,
+            ...$this->writeFeel($cloth->material->feel),
+            'photo' => $cloth->keeping->photo,
+            'set' => $cloth->keeping->set,
+            'care' => $cloth->material->care?->value,
+            'family' => $cloth->material->family?->value,
+            'tests' => $this->writeTests($cloth->keeping->tests),
+            'motif' => $cloth->look->motif?->millimetres(),
+            'origin' => $this->writeOrigin($cloth->purchase->origin),
             'cuts' => array_map($this->cuts->write(...), $cloth->cuts),
         ]);
     }

@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Octavum\Store;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\Keeping;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Origin;
+use Octavum\Core\Cloth\Purchase;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Measure\Assumptions;
@@ -37,38 +41,42 @@ final readonly class ClothMapper
                     Length::ofMicrometres($record->width),
                     null === $record->selvage ? $assumptions->selvage : Length::ofMicrometres($record->selvage),
                 ),
-            $record->structure,
-            $record->type,
-            FibreMix::of($record->fibres, $record->fibresKnown),
-            match (true) {
+            material: new Material(structure: $record->structure, type: $record->type, fibres: FibreMix::of(
+                $record->fibres,
+                $record->fibresKnown,
+            ), weight: match (true) {
                 null !== $record->grams => Weight::ofGrams($record->grams),
                 null !== $record->weight => Weight::ofClass($record->weight),
                 default => null,
-            },
-            $record->print,
-            $record->direction,
-            self::length($record->repeatLength),
-            null === $record->shrinkAlong
+            }, feel: [] === $record->feel ? new Feel() : $this->cloths->feel(
+                Node::stored($record->feel, 'cloth '.$record->id),
+            ), care: $record->care, family: $record->family, tested: null === $record->shrinkAlong
                 ? null
-                : Shrinkage::tested(Percent::ofHundredths($record->shrinkAlong), Percent::ofHundredths($record->shrinkAcross ?? 0)),
-            $record->colours,
-            $record->place,
-            $record->pricePerMetre,
-            $record->moreToBeHad,
-            $record->setAside,
-            $record->notes,
-            array_values(
+                : Shrinkage::tested(Percent::ofHundredths($record->shrinkAlong), Percent::ofHundredths($record->shrinkAcross ?? 0))),
+            look: new ClothLook(
+                print: $record->print,
+                direction: $record->direction,
+                repeat: self::length($record->repeatLength),
+                motif: self::length($record->motif),
+                colours: $record->colours,
+            ),
+            keeping: new Keeping(
+                place: $record->place,
+                set: $record->set,
+                setAside: $record->setAside,
+                photo: $record->photo,
+                notes: $record->notes,
+                tests: [] === $record->tests ? [] : $this->cloths->tests(Node::stored($record->tests, 'cloth '.$record->id)),
+            ),
+            purchase: new Purchase(
+                pricePerMetre: $record->pricePerMetre,
+                moreToBeHad: $record->moreToBeHad,
+                origin: [] === $record->origin ? new Origin() : $this->cloths->origin(Node::stored($record->origin, 'cloth '.$record->id)),
+                precious: $record->precious,
+            ),
+            cuts: array_values(
                 $record->cuts->filter(static fn (CutRecord $cut): bool => null === $cut->removedAt)->map($this->cut(...))->toArray(),
             ),
-            [] === $record->feel ? new Feel() : $this->cloths->feel(Node::stored($record->feel, 'cloth '.$record->id)),
-            $record->photo,
-            $record->set,
-            $record->care,
-            $record->family,
-            [] === $record->tests ? [] : $this->cloths->tests(Node::stored($record->tests, 'cloth '.$record->id)),
-            self::length($record->motif),
-            [] === $record->origin ? new Origin() : $this->cloths->origin(Node::stored($record->origin, 'cloth '.$record->id)),
-            $record->precious,
         );
     }
 
@@ -94,32 +102,32 @@ final readonly class ClothMapper
         $record->name = $cloth->name;
         $record->width = $cloth->width?->full->micrometres;
         $record->selvage = null === $selvage || $selvage->equals($assumptions->selvage) ? null : $selvage->micrometres;
-        $record->structure = $cloth->statedStructure;
-        $record->type = $cloth->type;
-        $record->fibres = $cloth->fibres->shares;
-        $record->fibresKnown = $cloth->fibres->knowledge;
-        $record->grams = $cloth->weight?->grams;
-        $record->weight = null === $cloth->weight?->grams ? $cloth->weight?->class : null;
-        $record->print = $cloth->print;
-        $record->direction = $cloth->statedDirection;
-        $record->repeatLength = $cloth->repeat?->micrometres;
-        $record->shrinkAlong = $cloth->tested?->along->hundredths;
-        $record->shrinkAcross = $cloth->tested?->across->hundredths;
-        $record->colours = $cloth->colours;
-        $record->place = $cloth->place;
-        $record->pricePerMetre = $cloth->pricePerMetre;
-        $record->moreToBeHad = $cloth->moreToBeHad;
-        $record->precious = $cloth->precious;
-        $record->setAside = $cloth->setAside;
-        $record->notes = $cloth->notes;
-        $record->feel = $this->cloths->writeFeel($cloth->feel);
-        $record->photo = $cloth->photo;
-        $record->set = $cloth->set;
-        $record->care = $cloth->care;
-        $record->family = $cloth->family;
-        $record->tests = $this->cloths->writeTests($cloth->tests);
-        $record->motif = $cloth->motif?->micrometres;
-        $record->origin = $this->cloths->writeOrigin($cloth->origin);
+        $record->structure = $cloth->material->statedStructure;
+        $record->type = $cloth->material->type;
+        $record->fibres = $cloth->material->fibres->shares;
+        $record->fibresKnown = $cloth->material->fibres->knowledge;
+        $record->grams = $cloth->material->weight?->grams;
+        $record->weight = null === $cloth->material->weight?->grams ? $cloth->material->weight?->class : null;
+        $record->print = $cloth->look->print;
+        $record->direction = $cloth->look->direction;
+        $record->repeatLength = $cloth->look->repeat?->micrometres;
+        $record->shrinkAlong = $cloth->material->tested?->along->hundredths;
+        $record->shrinkAcross = $cloth->material->tested?->across->hundredths;
+        $record->colours = $cloth->look->colours;
+        $record->place = $cloth->keeping->place;
+        $record->pricePerMetre = $cloth->purchase->pricePerMetre;
+        $record->moreToBeHad = $cloth->purchase->moreToBeHad;
+        $record->precious = $cloth->purchase->precious;
+        $record->setAside = $cloth->keeping->setAside;
+        $record->notes = $cloth->keeping->notes;
+        $record->feel = $this->cloths->writeFeel($cloth->material->feel);
+        $record->photo = $cloth->keeping->photo;
+        $record->set = $cloth->keeping->set;
+        $record->care = $cloth->material->care;
+        $record->family = $cloth->material->family;
+        $record->tests = $this->cloths->writeTests($cloth->keeping->tests);
+        $record->motif = $cloth->look->motif?->micrometres;
+        $record->origin = $this->cloths->writeOrigin($cloth->purchase->origin);
     }
 
     public function storeFeel(Feel $feel, ClothRecord $record): void

@@ -92,7 +92,7 @@ final readonly class SeamDrawing
     private function thread(ProjectAnswer $answer): string
     {
         foreach ($answer->project->current->claims as $claim) {
-            foreach ($claim->cloth->colours ?? [] as $colour) {
+            foreach ($claim->cloth->look->colours ?? [] as $colour) {
                 if (Lab::ofHex($colour)->l <= self::LIGHTEST) {
                     return $colour;
                 }

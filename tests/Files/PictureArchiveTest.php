@@ -47,7 +47,7 @@ final class PictureArchiveTest extends PageTestCase
             'document' => new UploadedFile($archive, 'workroom.tar', 'application/x-tar', null, true),
         ]);
         self::assertResponseRedirects('/season');
-        $own = $this->workroom($other)->cloths[0]->photo;
+        $own = $this->workroom($other)->cloths[0]->keeping->photo;
         self::assertNotNull($own);
         self::assertNotSame($photo, $own, 'under an id of its own');
         foreach (['/file/'.$own, '/file/'.$own.'/small'] as $address) {

@@ -49,7 +49,10 @@ final class UndoPagesTest extends PageTestCase
         $this->send('Save the cloth', ['notes' => 'for the band']);
         $second = $this->undo();
         $this->undoing($first, 'Midnight sateen was changed since, so nothing is undone. Undo the later change first.');
-        self::assertSame(['for the band', 'Attic'], [$this->cloth('Midnight sateen')->notes, $this->cloth('Midnight sateen')->place]);
+        self::assertSame(
+            ['for the band', 'Attic'],
+            [$this->cloth('Midnight sateen')->keeping->notes, $this->cloth('Midnight sateen')->keeping->place],
+        );
         $this->undoing($second, 'That is undone.');
         $this->undoing($first, 'That is undone.');
         self::assertEquals($before, $this->cloth('Midnight sateen'));
@@ -91,7 +94,7 @@ final class UndoPagesTest extends PageTestCase
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('That is undone.', self::says($page, '.toasts'));
         self::assertSame('undone', trim($page->filter('tbody tr')->last()->filter('td')->last()->text()));
-        self::assertSame($before->place, $this->cloth('Midnight sateen')->place);
+        self::assertSame($before->keeping->place, $this->cloth('Midnight sateen')->keeping->place);
         self::assertStringContainsString('Show what changed', self::says($this->get('/settings')));
         $this->browser->loginUser($this->account('other@example.org'));
         self::assertStringContainsString('Nothing has changed yet', self::says($this->get('/changes')), 'another sees none of it');
@@ -236,7 +239,7 @@ final class UndoPagesTest extends PageTestCase
         $this->browser->loginUser($this->account('other@example.org'));
         $this->get('/cloth');
         $this->post($undo);
-        self::assertSame('Attic', $this->cloth('Midnight sateen')->place);
+        self::assertSame('Attic', $this->cloth('Midnight sateen')->keeping->place);
         $this->browser->loginUser($this->account);
         $this->get('/cloth');
         foreach (['nonsense', str_repeat('0', 26), '<script>'] as $key) {

@@ -47,7 +47,7 @@ final readonly class ToCut
     /** @param bool $laid by a lay that goes round the parts that are missing */
     public static function of(Cloth $cloth, Cut $cut, Assumptions $assumptions, bool $laid = false): self
     {
-        $shrinkage = $cloth->shrinkage();
+        $shrinkage = $cloth->material->shrinkage();
         $along = $cut->settled ? Percent::of(0) : $shrinkage->along;
         $across = self::isWidthSettled($cloth, $cut) ? Percent::of(0) : $shrinkage->across;
         $squaring = $assumptions->squaring->times($cut->rawEnds);
@@ -63,7 +63,7 @@ final readonly class ToCut
             $along,
             $across,
             $shrinkage,
-            $cloth->care,
+            $cloth->material->care,
             $cut,
             $stretch,
             $squaring,

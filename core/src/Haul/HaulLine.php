@@ -5,12 +5,16 @@ declare(strict_types=1);
 namespace Octavum\Core\Haul;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\Direction;
+use Octavum\Core\Cloth\Keeping;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Origin;
+use Octavum\Core\Cloth\Purchase;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
@@ -92,22 +96,18 @@ final readonly class HaulLine
             '',
             $this->name,
             $width,
-            structure: $material->structure,
-            type: $material->type,
-            fibres: $material->fibres,
-            weight: $material->weight,
-            print: $look->print,
-            direction: $look->direction,
-            repeat: $look->repeat,
-            colours: $look->colours,
-            place: $origin->place,
-            pricePerMetre: $origin->price,
-            moreToBeHad: $origin->more,
-            notes: $this->text,
+            material: new Material(
+                structure: $material->structure,
+                type: $material->type,
+                fibres: $material->fibres,
+                weight: $material->weight,
+                feel: $material->feel,
+                care: $material->care,
+            ),
+            look: new ClothLook(print: $look->print, direction: $look->direction, repeat: $look->repeat, colours: $look->colours),
+            keeping: new Keeping(place: $origin->place, notes: $this->text),
+            purchase: new Purchase(pricePerMetre: $origin->price, moreToBeHad: $origin->more, origin: new Origin($origin->from)),
             cuts: $cuts,
-            feel: $material->feel,
-            care: $material->care,
-            origin: new Origin($origin->from),
         );
     }
 

@@ -43,7 +43,7 @@ final readonly class LaidSheet
         );
         sort($bites);
 
-        return substr(hash('xxh128', implode(';', $bites).'|'.($match ? $cloth->repeat?->micrometres : '')), 0, 12);
+        return substr(hash('xxh128', implode(';', $bites).'|'.($match ? $cloth->look->repeat?->micrometres : '')), 0, 12);
     }
 
     public function isRoll(): bool

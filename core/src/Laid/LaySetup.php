@@ -57,7 +57,7 @@ final readonly class LaySetup
             $hem ??= $along ? [($seat->at[0] ?? 0) + $cut[$id][2]->right - $seat->x, 0.0] : null;
         }
         $printed = $rules->match ? $this->printed() : null;
-        [$repeat, $alike] = [$printed?->repeat, Direction::TwoWay === $printed?->direction];
+        [$repeat, $alike] = [$printed?->look->repeat, Direction::TwoWay === $printed?->direction];
         $all = [];
         foreach ($cut as $id => [$garment, $piece, $outline]) {
             $all[$id] = [
@@ -144,14 +144,14 @@ final readonly class LaySetup
 
     public function repeat(): ?Length
     {
-        return $this->printed()?->repeat;
+        return $this->printed()?->look->repeat;
     }
 
     /** The first of its cloths that has a repeat. */
     private function printed(): ?Cloth
     {
         foreach ($this->sheets as $sheet) {
-            if (null !== $sheet->cloth?->repeat) {
+            if (null !== $sheet->cloth?->look->repeat) {
                 return $sheet->cloth;
             }
         }

@@ -23,12 +23,12 @@ final readonly class GoesWith
 
         return match (true) {
             $main->id === $other->id => Reason::fact('Both are cut from {main}.', $with),
-            [] === $main->colours || [] === $other->colours => Reason::question(
+            [] === $main->look->colours || [] === $other->look->colours => Reason::question(
                 null,
                 'Hold {other} to {main}: nobody has said the colours of both.',
                 $with,
             ),
-            !\in_array($main->print, self::QUIET, true) && !\in_array($other->print, self::QUIET, true) => Reason::doubt(
+            !\in_array($main->look->print, self::QUIET, true) && !\in_array($other->look->print, self::QUIET, true) => Reason::doubt(
                 1,
                 '{main} and {other} are both busy prints. Some wear them together on purpose: a matter of taste.',
                 $with,
@@ -42,8 +42,8 @@ final readonly class GoesWith
 
     private static function near(Cloth $a, Cloth $b): bool
     {
-        foreach ($a->colours as $one) {
-            foreach ($b->colours as $other) {
+        foreach ($a->look->colours as $one) {
+            foreach ($b->look->colours as $other) {
                 if (Lab::ofHex($one)->difference(Lab::ofHex($other)) <= self::NEAR) {
                     return true;
                 }
@@ -55,7 +55,7 @@ final readonly class GoesWith
 
     private static function isNeutral(Cloth $cloth): bool
     {
-        foreach ($cloth->colours as $hex) {
+        foreach ($cloth->look->colours as $hex) {
             $colour = Lab::ofHex($hex);
             if (hypot($colour->a, $colour->b) > self::NEUTRAL) {
                 return false;

@@ -67,44 +67,46 @@ final readonly class Traits
     /** @param int $dear smallest coins a metre from which a cloth is dear */
     public static function of(Cloth $cloth, int $dear): self
     {
-        $synthetic = $cloth->fibres->shares['polyester'] ?? 0;
-        $silk = $cloth->fibres->shares['silk'] ?? 0;
-        $dearly = ($cloth->pricePerMetre ?? 0) >= $dear || $silk >= 50;
+        $synthetic = $cloth->material->fibres->shares['polyester'] ?? 0;
+        $silk = $cloth->material->fibres->shares['silk'] ?? 0;
+        $dearly = ($cloth->purchase->pricePerMetre ?? 0) >= $dear || $silk >= 50;
 
         return new self(
-            $cloth->isStructureKnown() ? $cloth->structure : null,
-            $cloth->type,
-            $cloth->feel,
-            $cloth->weight?->class,
-            $cloth->print,
+            $cloth->material->isStructureKnown() ? $cloth->material->structure : null,
+            $cloth->material->type,
+            $cloth->material->feel,
+            $cloth->material->weight?->class,
+            $cloth->look->print,
             $cloth->isOneWay(),
-            PrintKind::Large === $cloth->print || ($cloth->motif->micrometres ?? 0) >= self::LARGE_MOTIF,
-            \in_array($cloth->type, self::BULKY_TYPES, true) || WeightClass::VeryHeavy === $cloth->weight?->class,
-            $cloth->precious ?? $dearly,
-            $cloth->feel->takesCrease,
-            ClothType::Crepe === $cloth->type || $synthetic >= 50,
+            PrintKind::Large === $cloth->look->print || ($cloth->look->motif->micrometres ?? 0) >= self::LARGE_MOTIF,
+            \in_array($cloth->material->type, self::BULKY_TYPES, true) || WeightClass::VeryHeavy === $cloth->material->weight?->class,
+            $cloth->purchase->precious ?? $dearly,
+            $cloth->material->feel->takesCrease,
+            ClothType::Crepe === $cloth->material->type || $synthetic >= 50,
             self::warmth($cloth),
-            CareLabel::DryClean === $cloth->care,
+            CareLabel::DryClean === $cloth->material->care,
             self::stretchOf($cloth),
             self::slips($cloth),
-            true === $cloth->type?->isBrushed() && null === $cloth->statedDirection,
+            true === $cloth->material->type?->isBrushed() && null === $cloth->look->direction,
             self::meantFor($cloth),
         );
     }
 
     private static function stretchOf(Cloth $cloth): ?int
     {
-        $isWoven = $cloth->isStructureKnown() && Structure::Woven === $cloth->structure;
+        $material = $cloth->material;
+        $isWoven = $material->isStructureKnown() && Structure::Woven === $material->structure;
+        $hasElastane = ($material->fibres->shares['elastane'] ?? 0) > 0;
 
-        return $cloth->feel->across ?? ($isWoven ? (($cloth->fibres->shares['elastane'] ?? 0) > 0 ? self::WOVEN_STRETCH : 0) : null);
+        return $material->feel->across ?? ($isWoven ? ($hasElastane ? self::WOVEN_STRETCH : 0) : null);
     }
 
     private static function slips(Cloth $cloth): bool
     {
-        $smooth = ($cloth->fibres->shares['viscose'] ?? 0) + ($cloth->fibres->shares['silk'] ?? 0);
+        $smooth = ($cloth->material->fibres->shares['viscose'] ?? 0) + ($cloth->material->fibres->shares['silk'] ?? 0);
 
-        return ClothType::Lining === $cloth->type
-            || ClothType::Satin === $cloth->type
+        return ClothType::Lining === $cloth->material->type
+            || ClothType::Satin === $cloth->material->type
             || $smooth >= 50
             || 1 === preg_match('/\b(acetate|cupro|bemberg|habotai)\b/i', $cloth->name);
     }
@@ -114,8 +116,8 @@ final readonly class Traits
         preg_match('/\b(toile|calico|muslin|lining|pocketing|interfacing)s?\b/i', $cloth->name, $said);
 
         return match (true) {
-            ClothType::Lining === $cloth->type => 'linings',
-            ClothType::Wadding === $cloth->type => 'wadding',
+            ClothType::Lining === $cloth->material->type => 'linings',
+            ClothType::Wadding === $cloth->material->type => 'wadding',
             default => ['toile' => 'toiles', 'calico' => 'toiles', 'muslin' => 'toiles', 'lining' => 'linings', 'pocketing' => 'pockets',
                 'interfacing' => 'interfacing'][strtolower($said[1] ?? '')] ?? '',
         };
@@ -123,12 +125,12 @@ final readonly class Traits
 
     private static function warmth(Cloth $cloth): ?Warmth
     {
-        $wool = $cloth->fibres->shares['wool'] ?? 0;
-        $light = \in_array($cloth->weight?->class, [WeightClass::Sheer, WeightClass::Light], true);
+        $wool = $cloth->material->fibres->shares['wool'] ?? 0;
+        $light = \in_array($cloth->material->weight?->class, [WeightClass::Sheer, WeightClass::Light], true);
 
         return match (true) {
-            \in_array($cloth->type, self::WARM_TYPES, true), $wool >= 50 && !$light => Warmth::Cold,
-            \in_array($cloth->type, self::COOL_TYPES, true), $light && 0 === $wool => Warmth::Warm,
+            \in_array($cloth->material->type, self::WARM_TYPES, true), $wool >= 50 && !$light => Warmth::Cold,
+            \in_array($cloth->material->type, self::COOL_TYPES, true), $light && 0 === $wool => Warmth::Warm,
             default => null,
         };
     }

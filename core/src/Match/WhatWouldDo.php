@@ -77,23 +77,27 @@ final readonly class WhatWouldDo
         $reason = match ($role) {
             Role::Main, Role::Contrast, Role::Contrast2, Role::Contrast3 => null,
             Role::Lining, Role::Underlining => match (true) {
-                ClothType::Lining === $cloth->type => Reason::praise(3, 'A cloth for linings.'),
+                ClothType::Lining === $cloth->material->type => Reason::praise(3, 'A cloth for linings.'),
                 $traits->isKnit() && $this->isKnitted($making) => Reason::praise(2, 'A knit lining for a garment that stretches.'),
-                Structure::Woven !== $cloth->structure => Reason::refusal('It would drag inside: this garment wants a woven lining.'),
+                Structure::Woven !== $cloth->material->structure => Reason::refusal(
+                    'It would drag inside: this garment wants a woven lining.',
+                ),
                 $traits->isHeavy(), $traits->bulky => Reason::refusal('Too heavy for a lining.'),
                 $traits->precious => Reason::doubt(2, 'Precious: too good for a lining.'),
                 $traits->slips => Reason::praise(2, 'Smooth, as a lining wants it.'),
                 default => Reason::doubt(2, 'It does not slip: a lining of it drags on what is worn beneath.'),
             },
             Role::Ribbing => match (true) {
-                ClothType::Rib === $cloth->type => Reason::praise(3, 'A cloth for bands.'),
+                ClothType::Rib === $cloth->material->type => Reason::praise(3, 'A cloth for bands.'),
                 !$traits->isKnit() => Reason::refusal('Bands want a knit.'),
-                ($cloth->feel->across ?? 0) >= 50 => Reason::praise(1, 'Stretches far enough for bands.'),
+                ($cloth->material->feel->across ?? 0) >= 50 => Reason::praise(1, 'Stretches far enough for bands.'),
                 default => Reason::question(null, 'Does it stretch to half as much again? Bands want that.'),
             },
             Role::Pocketing => match (true) {
                 $traits->isHeavy(), $traits->isKnit() => Reason::refusal('Pocket bags want something thin and woven.'),
-                true === $cloth->type?->hasNap(), $traits->bulky => Reason::refusal('Too thick for pocket bags: they would show through.'),
+                true === $cloth->material->type?->hasNap(), $traits->bulky => Reason::refusal(
+                    'Too thick for pocket bags: they would show through.',
+                ),
                 'pockets' === $traits->meantFor => Reason::praise(3, 'A cloth for pockets.'),
                 Opacity::Sheer === $traits->opacity() => Reason::doubt(2, 'Too thin for pocket bags: they would wear through.'),
                 $traits->isLight() => Reason::praise(2, 'Thin and woven, as pocket bags want it.'),

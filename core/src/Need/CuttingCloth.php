@@ -37,7 +37,7 @@ final readonly class CuttingCloth
     {
         $alike = Direction::TwoWay === $cloth->direction;
 
-        return new self($toCut->full, $cloth->isOneWay(), $cloth->repeat, false, $toCut->width, $alike);
+        return new self($toCut->full, $cloth->isOneWay(), $cloth->look->repeat, false, $toCut->width, $alike);
     }
 
     /** What pieces can be laid on, across: between the selvages, where they are not known those assumed; null without a width. */

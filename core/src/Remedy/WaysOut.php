@@ -131,7 +131,7 @@ final readonly class WaysOut
     /** @return list<WayOut> */
     private function wash(Cloth $cloth, Cut $cut, Length $missing): array
     {
-        if ($cut->settled || null === $cut->length || false === $cloth->care?->mayBeWashed()) {
+        if ($cut->settled || null === $cut->length || false === $cloth->material->care?->mayBeWashed()) {
             return [];
         }
         $counted = ToCut::of($cloth, $cut, $this->assumptions)->washLoss();

@@ -61,7 +61,7 @@ final readonly class Cautions
     private function isPile(Project $project): bool
     {
         foreach ($project->current->claims as $claim) {
-            $type = $claim->cloth?->type;
+            $type = $claim->cloth?->material->type;
             if (null !== $type && ($type->hasNap() || $type->isBrushed() || ClothType::Fleece === $type)) {
                 return true;
             }

@@ -107,7 +107,7 @@ final readonly class Hints
     private static function stakes(ProjectAnswer $answer): array
     {
         $claims = $answer->project->current->claims;
-        $precious = array_filter($claims, static fn (Claim $claim): bool => false === $claim->cloth?->moreToBeHad);
+        $precious = array_filter($claims, static fn (Claim $claim): bool => false === $claim->cloth?->purchase->moreToBeHad);
 
         return [[] !== $precious, $answer->hours->all ?? 0];
     }

@@ -92,7 +92,7 @@ final readonly class Offers
     {
         $candidates = [];
         foreach ($cloths as $cloth) {
-            if (null !== $onlyFor && $cloth->structure !== $onlyFor) {
+            if (null !== $onlyFor && $cloth->material->structure !== $onlyFor) {
                 continue;
             }
             foreach ($cloth->cuts as $cut) {

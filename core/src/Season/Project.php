@@ -200,7 +200,7 @@ final readonly class Project
             $claim->cut,
             null !== $claim->wish,
             true === $claim->wish?->oneWay,
-            $matched ? $claim->cloth->repeat ?? $claim->wish?->repeat : null,
+            $matched ? $claim->cloth->look->repeat ?? $claim->wish?->repeat : null,
             $claim->pieces,
         );
     }

@@ -30,17 +30,17 @@ final readonly class Needle
         $heavy = $this->isHeavy($cloth);
 
         return match (true) {
-            ClothType::Swim === $cloth->type,
-            $this->has($cloth, Fibre::Elastane) && Structure::Knit === $cloth->structure => 'stretch, 75 or 90',
-            Structure::Knit === $cloth->structure => $heavy ? 'ball point, 90' : 'stretch or ball point, 75 or 80',
-            \in_array($cloth->type, [ClothType::Denim, ClothType::Canvas], true) => 'jeans, 90 to 100',
+            ClothType::Swim === $cloth->material->type,
+            $this->has($cloth, Fibre::Elastane) && Structure::Knit === $cloth->material->structure => 'stretch, 75 or 90',
+            Structure::Knit === $cloth->material->structure => $heavy ? 'ball point, 90' : 'stretch or ball point, 75 or 80',
+            \in_array($cloth->material->type, [ClothType::Denim, ClothType::Canvas], true) => 'jeans, 90 to 100',
             $this->has($cloth, Fibre::Silk),
-            ClothType::Satin === $cloth->type,
-            WeightClass::Sheer === $cloth->weight?->class => 'microtex, 60 or 70',
-            WeightClass::Light === $cloth->weight?->class => 'universal or microtex, 70',
-            WeightClass::VeryHeavy === $cloth->weight?->class => 'universal or jeans, 100',
+            ClothType::Satin === $cloth->material->type,
+            WeightClass::Sheer === $cloth->material->weight?->class => 'microtex, 60 or 70',
+            WeightClass::Light === $cloth->material->weight?->class => 'universal or microtex, 70',
+            WeightClass::VeryHeavy === $cloth->material->weight?->class => 'universal or jeans, 100',
             $heavy => 'universal, 90',
-            null === $cloth->weight => 'universal, 80: its weight is not known, so try a scrap',
+            null === $cloth->material->weight => 'universal, 80: its weight is not known, so try a scrap',
             default => 'universal, 80',
         };
     }
@@ -48,8 +48,8 @@ final readonly class Needle
     private function stitch(Cloth $cloth): string
     {
         return match (true) {
-            Structure::Knit === $cloth->structure => 'narrow zigzag 0.5 × 2.5 mm, or a stretch stitch',
-            \in_array($cloth->weight?->class, [WeightClass::Sheer, WeightClass::Light], true) => 'straight, 2.0 to 2.2 mm',
+            Structure::Knit === $cloth->material->structure => 'narrow zigzag 0.5 × 2.5 mm, or a stretch stitch',
+            \in_array($cloth->material->weight?->class, [WeightClass::Sheer, WeightClass::Light], true) => 'straight, 2.0 to 2.2 mm',
             $this->isHeavy($cloth) => 'straight, 3 mm; 3.5 mm on top',
             default => 'straight, 2.5 mm',
         };
@@ -58,9 +58,9 @@ final readonly class Needle
     private function foot(Cloth $cloth): string
     {
         return match (true) {
-            $cloth->isOneWay() && true === $cloth->type?->hasNap(),
-            Structure::Knit === $cloth->structure => 'walking foot, or less pressure on the foot',
-            WeightClass::Sheer === $cloth->weight?->class,
+            $cloth->isOneWay() && true === $cloth->material->type?->hasNap(),
+            Structure::Knit === $cloth->material->structure => 'walking foot, or less pressure on the foot',
+            WeightClass::Sheer === $cloth->material->weight?->class,
             $this->has($cloth, Fibre::Silk) => 'straight stitch plate, so that nothing is drawn in',
             default => 'the usual foot',
         };
@@ -69,8 +69,8 @@ final readonly class Needle
     private function press(Cloth $cloth): string
     {
         return match (true) {
-            true === $cloth->type?->hasNap() => 'from the wrong side on a towel or a scrap of itself, hardly touching it',
-            !$cloth->fibres->isKnown() => 'cool first, on a scrap, with a cloth between: the fibres are not known',
+            true === $cloth->material->type?->hasNap() => 'from the wrong side on a towel or a scrap of itself, hardly touching it',
+            !$cloth->material->fibres->isKnown() => 'cool first, on a scrap, with a cloth between: the fibres are not known',
             $this->has($cloth, Fibre::Polyester, Fibre::Nylon, Fibre::Acrylic, Fibre::Elastane) => 'cool, a cloth between: hot, it melts',
             $this->has($cloth, Fibre::Silk) => 'low, dry, from the wrong side',
             $this->has($cloth, Fibre::Wool) => 'steam and a damp cloth between; let it dry flat',
@@ -82,11 +82,11 @@ final readonly class Needle
 
     private function isHeavy(Cloth $cloth): bool
     {
-        return \in_array($cloth->weight?->class, [WeightClass::Heavy, WeightClass::VeryHeavy], true);
+        return \in_array($cloth->material->weight?->class, [WeightClass::Heavy, WeightClass::VeryHeavy], true);
     }
 
     private function has(Cloth $cloth, Fibre ...$of): bool
     {
-        return [] !== array_intersect(array_column($of, 'value'), array_keys($cloth->fibres->shares));
+        return [] !== array_intersect(array_column($of, 'value'), array_keys($cloth->material->fibres->shares));
     }
 }

@@ -93,7 +93,7 @@ final readonly class Sessions
 
     private function colour(Doable $doable): ?Lab
     {
-        $colour = $this->cloth($doable)->colours[0] ?? null;
+        $colour = $this->cloth($doable)->look->colours[0] ?? null;
 
         return null === $colour ? null : Lab::ofHex($colour);
     }
@@ -118,13 +118,17 @@ final readonly class Sessions
                 [$cloth, $cut] = [$role->claim->cloth, $role->claim->cut];
                 if (
                     null === $cloth || null === $cut || $cut->settled || $role->claim->cutOut || isset($cuts[$cut->id])
-                    || CutState::Ordered === $cut->state || false === $cloth->care?->mayBeWashed()
+                    || CutState::Ordered === $cut->state || false === $cloth->material->care?->mayBeWashed()
                 ) {
                     continue;
                 }
                 $cuts[$cut->id] = true;
                 $step = array_values(array_filter($answer->hours->steps, static fn (Step $one): bool => StepKind::Wash === $one->kind));
-                $loads[$cloth->care->value ?? ''][] = [$cloth, $cut, new Doable($answer, $step[0] ?? new Step('wash', 'Wash'), 0, null)];
+                $loads[$cloth->material->care->value ?? ''][] = [
+                    $cloth,
+                    $cut,
+                    new Doable($answer, $step[0] ?? new Step('wash', 'Wash'), 0, null),
+                ];
             }
         }
         $sessions = [];
@@ -149,7 +153,7 @@ final readonly class Sessions
     private function grams(Cloth $cloth, Cut $cut): ?int
     {
         $width = $cut->widthOf($cloth)?->full;
-        $weight = $cloth->weight?->grams;
+        $weight = $cloth->material->weight?->grams;
 
         return null === $cut->length || null === $width || null === $weight
             ? null

@@ -88,10 +88,10 @@ final readonly class YearInReview
         $cost = 0.0;
         $claims = array_merge(...array_map(static fn (Project $line): array => $line->current->claims, $project->lines()));
         foreach ($claims as $claim) {
-            if (null === $claim->cloth?->pricePerMetre || null === $claim->used) {
+            if (null === $claim->cloth?->purchase->pricePerMetre || null === $claim->used) {
                 return null;
             }
-            $cost += ($claim->used->micrometres * $claim->cloth->pricePerMetre) / 1e6;
+            $cost += ($claim->used->micrometres * $claim->cloth->purchase->pricePerMetre) / 1e6;
         }
 
         return [] === $claims ? null : (int) round($cost);

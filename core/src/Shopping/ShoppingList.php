@@ -93,13 +93,13 @@ final readonly class ShoppingList
                 : $this->asks(
                     $project,
                     $role,
-                    new CuttingCloth(null, $cloth->isOneWay(), $cloth->repeat),
-                    $cloth->shrinkage(),
+                    new CuttingCloth(null, $cloth->isOneWay(), $cloth->look->repeat),
+                    $cloth->material->shrinkage(),
                     $cloth->width->selvage ?? $this->assumptions->selvage,
                     $own,
                 );
 
-        return new ShoppingItem($project, $role, $cloth->name, self::byWidth($asks), $role->missing(), $cloth->pricePerMetre);
+        return new ShoppingItem($project, $role, $cloth->name, self::byWidth($asks), $role->missing(), $cloth->purchase->pricePerMetre);
     }
 
     /**

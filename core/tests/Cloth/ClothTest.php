@@ -9,9 +9,11 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\Keeping;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\TestDone;
@@ -243,9 +245,9 @@ final class ClothTest extends TestCase
             'c',
             'Cotton',
             $cloth->width,
-            fibres: $cloth->fibres,
+            material: new Material(fibres: $cloth->material->fibres),
+            keeping: new Keeping(tests: [new TestDone(new \DateTimeImmutable($day), TestKind::Width, '137 cm')]),
             cuts: [$cut],
-            tests: [new TestDone(new \DateTimeImmutable($day), TestKind::Width, '137 cm')],
         );
         self::assertSame(1_323_000, $width($test('2027-02-28')), 'before the wash');
         self::assertSame(1_350_000, $width($test('2027-03-01')), 'since');
@@ -262,7 +264,7 @@ final class ClothTest extends TestCase
     public function testATestSquareReplacesTheAssumption(): void
     {
         $cut = self::cut([LedgerKind::Bought, '2.06']);
-        $cloth = new Cloth('c', 'Linen', tested: Shrinkage::tested(Percent::of(7.5), Percent::of(1)), cuts: [$cut]);
+        $cloth = new Cloth('c', 'Linen', material: new Material(tested: Shrinkage::tested(Percent::of(7.5), Percent::of(1))), cuts: [$cut]);
         self::assertSame(1_850_000, ToCut::of($cloth, $cut, new Assumptions())->length?->micrometres);
     }
 
@@ -289,7 +291,7 @@ final class ClothTest extends TestCase
             'c',
             'Cotton',
             Width::of(Length::ofMetres('1.37'), Length::ofMetres('0.01')),
-            fibres: FibreMix::of(['cotton' => 100], Knowledge::Label),
+            material: new Material(fibres: FibreMix::of(['cotton' => 100], Knowledge::Label)),
             cuts: [$cut],
         );
     }

@@ -14,6 +14,7 @@ use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Origin;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\ToCut;
@@ -155,7 +156,7 @@ final class LimitsTest extends TestCase
         foreach (ClothType::cases() as $type) {
             self::assertSame(
                 \in_array($type, $oneWay, true),
-                Direction::OneWay === (new Cloth('c', 'C', type: $type))->direction,
+                Direction::OneWay === (new Cloth('c', 'C', material: new Material(type: $type)))->direction,
                 $type->value,
             );
         }

@@ -9,6 +9,7 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\FibreFamily;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Gauge;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
@@ -80,10 +81,8 @@ final class TestsTest extends TestCase
         $along = static fn (?FibreFamily $family): int => (new Cloth(
             'c',
             'Unknown',
-            structure: Structure::Woven,
-            fibres: FibreMix::unknown(),
-            family: $family,
-        ))->shrinkage()->along->hundredths;
+            material: new Material(structure: Structure::Woven, fibres: FibreMix::unknown(), family: $family),
+        ))->material->shrinkage()->along->hundredths;
         self::assertSame(
             [600, 600, 400, 100],
             [$along(null), $along(FibreFamily::Cellulose), $along(FibreFamily::Protein), $along(FibreFamily::Synthetic)],

@@ -59,7 +59,7 @@ final class HaulReaderTest extends TestCase
         }
         self::assertStringContainsString(
             trim($text),
-            $line->cloth(new Assumptions(), new \DateTimeImmutable('2026-11-25'))->notes,
+            $line->cloth(new Assumptions(), new \DateTimeImmutable('2026-11-25'))->keeping->notes,
             'nothing typed is lost',
         );
     }
@@ -129,7 +129,7 @@ final class HaulReaderTest extends TestCase
         $rib = $this->read('40cm rib knit black remnant, on order');
         self::assertSame(
             [Structure::Knit, 'remnant', true],
-            [$rib->cloth(new Assumptions(), new \DateTimeImmutable())->structure, $rib->cuts->label, $rib->cuts->ordered],
+            [$rib->cloth(new Assumptions(), new \DateTimeImmutable())->material->structure, $rib->cuts->label, $rib->cuts->ordered],
         );
         self::assertSame([null, PrintKind::Check], [$this->read('velvet')->look->direction, $this->read('gingham poplin')->look->print]);
         self::assertTrue($this->read('velvet')->cloth(new Assumptions(), new \DateTimeImmutable())->isOneWay(), 'its type says so');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Laid;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Laid\Figures;
 use Octavum\Core\Laid\Hem;
 use Octavum\Core\Laid\LaidGarment;
@@ -135,7 +136,7 @@ final class FiguresTest extends TestCase
     /** The front's figure, at 10 cm, lies 30 cm above its lower end: that of the back lies at 40 cm, and both the same way up. */
     public function testWhatIsMatchedToAPieceWithAFigureHasItsLowerEndWhereThatHasIts(): void
     {
-        $cloth = new Cloth('c', 'Peony', repeat: Length::ofMillimetres(320));
+        $cloth = new Cloth('c', 'Peony', look: new ClothLook(repeat: Length::ofMillimetres(320)));
         $rules = new LayRules(
             match: true,
             off: ['0/Band'],

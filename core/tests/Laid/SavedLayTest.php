@@ -6,6 +6,7 @@ namespace Octavum\Core\Tests\Laid;
 
 use Octavum\Core\Cloth\Bite;
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\FibreMix;
@@ -473,8 +474,7 @@ final class SavedLayTest extends TestCase
             'tweed',
             'Tweed',
             Width::of(Length::ofMillimetres($full), Length::ofMillimetres(10)),
-            direction: $direction,
-            repeat: null === $repeat ? null : Length::ofMillimetres($repeat),
+            look: new ClothLook(direction: $direction, repeat: null === $repeat ? null : Length::ofMillimetres($repeat)),
             cuts: [$cut('a', 1500), $cut('b', 1000)],
         );
     }

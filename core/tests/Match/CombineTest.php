@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Match;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Match\Combine;
@@ -44,8 +45,8 @@ final class CombineTest extends TestCase
         PrintKind $otherPrint = PrintKind::Plain,
     ): void {
         $reason = (new GoesWith())->judge(
-            new Cloth('a', 'Main', print: $print, colours: $main),
-            new Cloth('b', 'Other', print: $otherPrint, colours: $other),
+            new Cloth('a', 'Main', look: new ClothLook(print: $print, colours: $main)),
+            new Cloth('b', 'Other', look: new ClothLook(print: $otherPrint, colours: $other)),
         );
         self::assertSame([$tenor, $points], [$reason->tenor, $reason->points], (string) $reason->sentence);
     }
@@ -123,7 +124,7 @@ final class CombineTest extends TestCase
         $known = new Need($need, NeedSource::OwnWidth, Working::empty(...));
         $fit = new Fit($spare->isNegative() ? Verdict::Short : Verdict::Fits, $known, $spare);
         $cut = new Cut('cut of '.$name, []);
-        $cloth = new Cloth($name, $name, colours: [$colour], cuts: [$cut]);
+        $cloth = new Cloth($name, $name, look: new ClothLook(colours: [$colour]), cuts: [$cut]);
 
         return new Proposal($making, new Judgement([Reason::praise($points, 'x')]), $fit, cloth: $cloth, cut: $cut, free: $free);
     }

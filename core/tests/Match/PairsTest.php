@@ -9,14 +9,17 @@ use Octavum\Core\Body\Liking;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Drape;
 use Octavum\Core\Cloth\Edges;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\PrintKind;
+use Octavum\Core\Cloth\Purchase;
 use Octavum\Core\Cloth\Recovery;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\Weight;
@@ -147,14 +150,10 @@ final class PairsTest extends TestCase
         return new Cloth(
             'c',
             'A cloth',
-            structure: $structure,
-            type: $type,
-            fibres: [] === $shares ? null : FibreMix::of($shares, Knowledge::Label),
-            weight: isset($says['weight']) ? Weight::ofClass(WeightClass::from($says['weight'])) : null,
-            print: PrintKind::from($says['print'] ?? 'plain'),
-            pricePerMetre: isset($says['price']) ? (int) $says['price'] : null,
-            moreToBeHad: isset($says['more']) ? 'yes' === $says['more'] : null,
-            feel: new Feel(
+            material: new Material(structure: $structure, type: $type, fibres: [] === $shares ? null : FibreMix::of(
+                $shares,
+                Knowledge::Label,
+            ), weight: isset($says['weight']) ? Weight::ofClass(WeightClass::from($says['weight'])) : null, feel: new Feel(
                 isset($says['across']) ? (int) $says['across'] : null,
                 isset($says['along']) ? (int) $says['along'] : null,
                 Drape::tryFrom($says['drape'] ?? ''),
@@ -164,9 +163,15 @@ final class PairsTest extends TestCase
                 Recovery::tryFrom($says['recovery'] ?? ''),
                 Edges::tryFrom($says['edges'] ?? ''),
                 isset($says['back']) ? 'yes' === $says['back'] : null,
+            ), care: CareLabel::tryFrom($says['care'] ?? '')),
+            look: new ClothLook(
+                print: PrintKind::from($says['print'] ?? 'plain'),
+                motif: isset($says['motif']) ? Length::of($says['motif'], Unit::Millimetre) : null,
             ),
-            care: CareLabel::tryFrom($says['care'] ?? ''),
-            motif: isset($says['motif']) ? Length::of($says['motif'], Unit::Millimetre) : null,
+            purchase: new Purchase(
+                pricePerMetre: isset($says['price']) ? (int) $says['price'] : null,
+                moreToBeHad: isset($says['more']) ? 'yes' === $says['more'] : null,
+            ),
         );
     }
 

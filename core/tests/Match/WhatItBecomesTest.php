@@ -10,6 +10,8 @@ use Octavum\Core\Cloth\Drape;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Material;
+use Octavum\Core\Cloth\Purchase;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Match\Asks;
@@ -139,7 +141,7 @@ final class WhatItBecomesTest extends TestCase
     public function testWhenAToileIsAdvised(): void
     {
         $toile = new Toile();
-        $precious = Traits::of(new Cloth('s', 'Silk', pricePerMetre: 4000, moreToBeHad: false), Making::DEAR);
+        $precious = Traits::of(new Cloth('s', 'Silk', purchase: new Purchase(pricePerMetre: 4000, moreToBeHad: false)), Making::DEAR);
         $plain = Traits::of(new Cloth('l', 'Linen'), Making::DEAR);
         $dress = $this->making('dress', 1900, new ClothAdvice());
         self::assertSame([], $toile->reasons($dress, $plain));
@@ -195,12 +197,11 @@ final class WhatItBecomesTest extends TestCase
             $id,
             'A cloth',
             Width::of(Length::ofMillimetres(1500), Length::ofMillimetres(10)),
-            Structure::Woven,
+            material: new Material(structure: Structure::Woven, feel: new Feel(drape: Drape::Soft)),
             cuts: [new Cut('cut '.$id, [
                 new LedgerEntry($day, LedgerKind::Washed),
                 new LedgerEntry($day, LedgerKind::Measured, Length::ofMillimetres($long)),
             ])],
-            feel: new Feel(drape: Drape::Soft),
         );
     }
 

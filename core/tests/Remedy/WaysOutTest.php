@@ -10,6 +10,7 @@ use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
@@ -46,7 +47,7 @@ final class WaysOutTest extends TestCase
             'c',
             'Lawn',
             Width::of(Length::ofMetres('1.4'), Length::of('1', Unit::Centimetre)),
-            fibres: FibreMix::of(['cotton' => 100], Knowledge::Label),
+            material: new Material(fibres: FibreMix::of(['cotton' => 100], Knowledge::Label)),
             cuts: [Plan::cut('1.5', true, 'a'), Plan::cut('3', true, 'b')],
         );
         $version = Plan::version(['140 cm' => '2.4']);
@@ -116,7 +117,7 @@ final class WaysOutTest extends TestCase
             'c',
             'Lawn',
             Width::of(Length::ofMetres('1.4'), Length::of('1', Unit::Centimetre)),
-            fibres: FibreMix::of(['cotton' => 100], Knowledge::Label),
+            material: new Material(fibres: FibreMix::of(['cotton' => 100], Knowledge::Label)),
             cuts: $cuts,
         );
         $version = Plan::version(['140 cm' => $need]);

@@ -9,6 +9,7 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\FibreReader;
 use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
@@ -40,7 +41,12 @@ final class PrintedTablesTest extends TestCase
     #[DataProvider('shrinkages')]
     public function testShrinkage(string $fibres, ?Structure $structure, ?ClothType $type, string $along, string $across): void
     {
-        $shrinkage = (new Cloth('c', 'Cloth', null, $structure, $type, (new FibreReader())->read($fibres, Knowledge::Label)))->shrinkage();
+        $shrinkage = (new Cloth(
+            'c',
+            'Cloth',
+            null,
+            material: new Material(structure: $structure, type: $type, fibres: (new FibreReader())->read($fibres, Knowledge::Label)),
+        ))->material->shrinkage();
         self::assertSame([$along.' %', $across.' %'], [(string) $shrinkage->along, (string) $shrinkage->across]);
     }
 
@@ -80,14 +86,11 @@ final class PrintedTablesTest extends TestCase
             'c',
             'Suiting',
             null,
-            null,
-            ClothType::Suiting,
-            (new FibreReader())->read('wool', Knowledge::Label),
-            care: $care,
+            material: new Material(type: ClothType::Suiting, fibres: (new FibreReader())->read('wool', Knowledge::Label), care: $care),
         );
-        self::assertSame('1 %', (string) $wool(CareLabel::DryClean)->shrinkage()->along);
-        self::assertSame('0 %', (string) $wool(CareLabel::Wipe)->shrinkage()->along);
-        self::assertSame('4 %', (string) $wool(CareLabel::Hand)->shrinkage()->along);
+        self::assertSame('1 %', (string) $wool(CareLabel::DryClean)->material->shrinkage()->along);
+        self::assertSame('0 %', (string) $wool(CareLabel::Wipe)->material->shrinkage()->along);
+        self::assertSame('4 %', (string) $wool(CareLabel::Hand)->material->shrinkage()->along);
     }
 
     /** @param list<string> $line yards at 35, 39, 41, 44, 50, 52 and 58 in */

@@ -7,6 +7,7 @@ namespace Octavum\Core\Tests\Season;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Piece\Garment;
@@ -33,7 +34,9 @@ final class CautionsTest extends TestCase
             new Option(
                 '',
                 new Pattern('k', 'K', garment: $garment),
-                claims: null === $type ? [] : [new Claim('c', Role::Main, new Cloth('cloth', 'Cloth', type: $type))],
+                claims: null === $type ? [] : [
+                    new Claim('c', Role::Main, new Cloth('cloth', 'Cloth', material: new Material(type: $type))),
+                ],
             ),
         );
         $said = array_map(static fn (Sentence $sentence): string => (string) $sentence, (new Cautions())->collect($project));

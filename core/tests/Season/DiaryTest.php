@@ -28,9 +28,13 @@ final class DiaryTest extends TestCase
     public function testProjectsBeginAsTheHoursFallAndWhatIsDueAndComesHasItsDay(): void
     {
         $season = new Season('s', 'Thaw', new \DateTimeImmutable('2027-03-01'), 2, 420);
-        $cloth = new Cloth('c', 'Linen', cuts: [
-            new Cut('k', [], state: CutState::Ordered, expected: new \DateTimeImmutable('2027-03-03')),
-        ]);
+        $cloth = new Cloth(
+            'c',
+            'Linen',
+            cuts: [
+                new Cut('k', [], state: CutState::Ordered, expected: new \DateTimeImmutable('2027-03-03')),
+            ],
+        );
         $tee = new Version('v', 'A', new RequirementTable(['14'], []), ['2 buttons']);
         $buttons = new Notion('n', NotionKind::Button, count: 4, expected: new \DateTimeImmutable('2027-03-04'));
         $projects = [

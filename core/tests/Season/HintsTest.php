@@ -6,6 +6,7 @@ namespace Octavum\Core\Tests\Season;
 
 use Octavum\Core\Body\Person;
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\Purchase;
 use Octavum\Core\Match\Sewist;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Pattern\Pattern;
@@ -42,7 +43,7 @@ final class HintsTest extends TestCase
                 '',
                 new Pattern('p', 'P', techniques: [Technique::Fly]),
                 minutes: 60 * $hours,
-                claims: [new Claim('c', Role::Main, new Cloth('x', 'X', moreToBeHad: !$precious))],
+                claims: [new Claim('c', Role::Main, new Cloth('x', 'X', purchase: new Purchase(moreToBeHad: !$precious)))],
             ),
         ];
         self::assertSame(['fly is new to you: b before a, where less is at stake.'], $this->hints($fly(4, true), $fly(9, false)));

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Season;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Unit;
@@ -57,8 +59,8 @@ final class Plan
             'cloth '.$name,
             $name,
             null === $width ? null : Width::of(self::length($width), Length::of('1', Unit::Centimetre)),
-            fibres: FibreMix::of([$fibre => 100], Knowledge::Label),
-            direction: $direction,
+            material: new Material(fibres: FibreMix::of([$fibre => 100], Knowledge::Label)),
+            look: new ClothLook(direction: $direction),
             cuts: [\is_string($cuts) ? self::cut($cuts, id: 'cut of '.$name) : $cuts],
         );
     }

@@ -8,6 +8,7 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Sewing\Needle;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -29,9 +30,11 @@ final class NeedleTest extends TestCase
         $cloth = new Cloth(
             'c',
             'Cloth',
-            type: $type,
-            fibres: [] === $fibres ? null : FibreMix::of($fibres, Knowledge::Label),
-            weight: null === $grams ? null : Weight::ofGrams($grams),
+            material: new Material(
+                type: $type,
+                fibres: [] === $fibres ? null : FibreMix::of($fibres, Knowledge::Label),
+                weight: null === $grams ? null : Weight::ofGrams($grams),
+            ),
         );
         $for = (new Needle())->advise($cloth);
         self::assertStringContainsString($needle, (string) $for['needle']);

@@ -10,6 +10,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Notion\Notion;
@@ -134,9 +135,8 @@ final class WhatFitsTest extends TestCase
             $name,
             $name,
             Plan::cloth('1.4', '2')->width,
-            weight: null === $grams ? null : Weight::ofGrams($grams),
+            material: new Material(weight: null === $grams ? null : Weight::ofGrams($grams), care: $care),
             cuts: [Plan::cut('2', id: $name)],
-            care: $care,
         );
         $all = [
             $cloth('Lawn', CareLabel::Machine40, 100),

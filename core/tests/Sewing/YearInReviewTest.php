@@ -8,6 +8,7 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Purchase;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Copy;
@@ -191,7 +192,7 @@ final class YearInReviewTest extends TestCase
         return new Cloth(
             'lawn',
             'Lawn',
-            pricePerMetre: 1200,
+            purchase: new Purchase(pricePerMetre: 1200),
             cuts: [
                 new Cut('cut', [
                     $entry('02-01', LedgerKind::Bought, '3'),

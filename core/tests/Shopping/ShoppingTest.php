@@ -7,6 +7,7 @@ namespace Octavum\Core\Tests\Shopping;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
@@ -258,7 +259,7 @@ final class ShoppingTest extends TestCase
             'c',
             'Lawn',
             Width::of(Length::ofMetres('1.4'), Length::ofMetres('0.01')),
-            fibres: FibreMix::of(['cotton' => 100], Knowledge::Label),
+            material: new Material(fibres: FibreMix::of(['cotton' => 100], Knowledge::Label)),
             cuts: [Plan::cut('1.5', true, 'a'), Plan::cut('3', true, 'b')],
         );
         $season = Plan::check(Plan::project('Coat', 1, Plan::version(['140 cm' => '2.4']), Plan::claim($cloth)));

@@ -213,8 +213,8 @@ final class ClothController extends AbstractController
                 'inHand' => $cutInHand,
                 'back' => $back,
                 'today' => $today,
-                'photo' => null === $cloth->photo ? null : $this->shelf->these($account, [$cloth->photo])[0] ?? null,
-                'care' => false === $cloth->care?->mayBeWashed() ? [] : (new Care())->advise($cloth->fibres),
+                'photo' => null === $cloth->keeping->photo ? null : $this->shelf->these($account, [$cloth->keeping->photo])[0] ?? null,
+                'care' => false === $cloth->material->care?->mayBeWashed() ? [] : (new Care())->advise($cloth->material->fibres),
             ],
             new Response(status: $entry->status()),
         );

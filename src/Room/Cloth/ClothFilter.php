@@ -105,10 +105,10 @@ final readonly class ClothFilter
         foreach ($cloths as $cloth) {
             $fails = $this->fails($cloth, $assumptions);
             $choices = [
-                'kind' => [$cloth->structure->value, ...null === $cloth->type ? [] : [$cloth->type->value]],
-                'weight' => null === $cloth->weight ? [] : [$cloth->weight->class->value],
-                'place' => Place::paths($cloth->place),
-                'set' => '' === $cloth->set ? [] : [$cloth->set],
+                'kind' => [$cloth->material->structure->value, ...null === $cloth->material->type ? [] : [$cloth->material->type->value]],
+                'weight' => null === $cloth->material->weight ? [] : [$cloth->material->weight->class->value],
+                'place' => Place::paths($cloth->keeping->place),
+                'set' => '' === $cloth->keeping->set ? [] : [$cloth->keeping->set],
             ];
             foreach ($choices as $choice => $values) {
                 foreach ([] === array_diff($fails, [$choice]) ? $values : [] as $value) {
@@ -116,7 +116,7 @@ final readonly class ClothFilter
                 }
             }
             $unwashed += [] === array_diff($fails, ['unwashed']) && $this->isUnwashed($cloth) ? 1 : 0;
-            $aside += [] === array_diff($fails, ['aside']) && $cloth->setAside ? 1 : 0;
+            $aside += [] === array_diff($fails, ['aside']) && $cloth->keeping->setAside ? 1 : 0;
         }
         ksort($counts['place'], \SORT_NATURAL | \SORT_FLAG_CASE);
 
@@ -137,14 +137,18 @@ final readonly class ClothFilter
         return array_keys(
             array_filter([
                 'words' => !$this->isCalled($cloth),
-                'kind' => '' !== $this->kind && !\in_array($this->kind, [$cloth->structure->value, $cloth->type?->value], true),
-                'weight' => null !== $this->weight && $cloth->weight?->class !== $this->weight,
-                'place' => !Place::isWithin($cloth->place, $this->place),
-                'set' => '' !== $this->set && $cloth->set !== $this->set,
+                'kind' => '' !== $this->kind && !\in_array(
+                    $this->kind,
+                    [$cloth->material->structure->value, $cloth->material->type?->value],
+                    true,
+                ),
+                'weight' => null !== $this->weight && $cloth->material->weight?->class !== $this->weight,
+                'place' => !Place::isWithin($cloth->keeping->place, $this->place),
+                'set' => '' !== $this->set && $cloth->keeping->set !== $this->set,
                 'length' => null !== $this->atLeast && (null === $longest || $longest->isLessThan($this->atLeast)),
                 'width' => null !== $this->wideAtLeast && (null === $cloth->width || $cloth->width->full->isLessThan($this->wideAtLeast)),
                 'unwashed' => $this->unwashed && !$this->isUnwashed($cloth),
-                'aside' => $cloth->setAside !== $this->setAside,
+                'aside' => $cloth->keeping->setAside !== $this->setAside,
                 'colour' => null !== $this->near && $this->distance($cloth) > self::NEAR,
                 'free' => null !== $this->taken && !$this->isFree($cloth, $this->taken),
             ]),
@@ -167,13 +171,13 @@ final readonly class ClothFilter
     {
         return implode(' ', [
             $cloth->name,
-            $cloth->type->value ?? '',
-            $cloth->structure->value,
-            $cloth->place,
-            $cloth->print->value,
-            $cloth->notes,
-            $cloth->set,
-            ...array_keys($cloth->fibres->shares),
+            $cloth->material->type->value ?? '',
+            $cloth->material->structure->value,
+            $cloth->keeping->place,
+            $cloth->look->print->value,
+            $cloth->keeping->notes,
+            $cloth->keeping->set,
+            ...array_keys($cloth->material->fibres->shares),
         ]);
     }
 
@@ -194,9 +198,9 @@ final readonly class ClothFilter
         $near = $this->near;
 
         return $this->distances[$cloth] ??=
-            null === $near || [] === $cloth->colours
+            null === $near || [] === $cloth->look->colours
                 ? \INF
-                : min(array_map(static fn (string $colour): float => $near->difference(Lab::ofHex($colour)), $cloth->colours));
+                : min(array_map(static fn (string $colour): float => $near->difference(Lab::ofHex($colour)), $cloth->look->colours));
     }
 
     private function key(Cloth $cloth, Assumptions $assumptions): string|int|float
@@ -208,9 +212,9 @@ final readonly class ClothFilter
         return match ($this->sort) {
             'length' => -(Stash::longest($cloth, $assumptions)->micrometres ?? 0),
             'width' => -($cloth->width->full->micrometres ?? 0),
-            'kind' => $cloth->structure->value.' '.($cloth->type->value ?? '~'),
-            'colour' => self::hue($cloth->colours[0] ?? null),
-            'place' => '' === $cloth->place ? '~' : mb_strtolower($cloth->place),
+            'kind' => $cloth->material->structure->value.' '.($cloth->material->type->value ?? '~'),
+            'colour' => self::hue($cloth->look->colours[0] ?? null),
+            'place' => '' === $cloth->keeping->place ? '~' : mb_strtolower($cloth->keeping->place),
             'name' => '',
             'newest' => strtr($cloth->id, '0123456789ABCDEFGHJKMNPQRSTVWXYZ', 'ZYXWVTSRQPNMKJHGFEDCBA9876543210'),
         };

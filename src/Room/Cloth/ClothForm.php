@@ -7,6 +7,7 @@ namespace Octavum\Room\Cloth;
 use Octavum\Core\Cloth\Bite;
 use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
@@ -16,12 +17,15 @@ use Octavum\Core\Cloth\Edges;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\FibreReader;
+use Octavum\Core\Cloth\Keeping;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\Origin;
 use Octavum\Core\Cloth\PrintKind;
+use Octavum\Core\Cloth\Purchase;
 use Octavum\Core\Cloth\Recovery;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
@@ -64,42 +68,44 @@ final readonly class ClothForm
             'name' => $cloth->name,
             'width' => $typed($cloth->width?->full),
             'selvage' => null === $selvage || $selvage->equals($settings->assumptions->selvage) ? '' : $typed($selvage),
-            'structure' => $cloth->statedStructure->value ?? '',
-            'type' => $cloth->type->value ?? '',
-            'fibres' => $cloth->fibres->typed(),
-            'fibresKnown' => $cloth->fibres->knowledge->value,
-            'grams' => (string) $cloth->weight?->grams,
-            'weight' => null === $cloth->weight?->grams ? $cloth->weight->class->value ?? '' : '',
-            'print' => $cloth->print->value,
-            'direction' => $cloth->statedDirection->value ?? '',
-            'repeat' => $typed($cloth->repeat),
-            'shrinkAlong' => null === $cloth->tested ? '' : (string) $cloth->tested->along->number(),
-            'shrinkAcross' => null === $cloth->tested ? '' : (string) $cloth->tested->across->number(),
-            'colour1' => $cloth->colours[0] ?? '',
-            'colour2' => $cloth->colours[1] ?? '',
-            'colour3' => $cloth->colours[2] ?? '',
-            'place' => $cloth->place,
-            'price' => Entry::price($cloth->pricePerMetre),
-            'more' => self::saidOf($cloth->moreToBeHad),
-            'precious' => self::saidOf($cloth->precious),
-            'setAside' => $cloth->setAside ? '1' : '',
-            'notes' => $cloth->notes,
-            'stretchFrom' => null === $cloth->feel->across ? '' : $typed(Length::of('10', Unit::Centimetre)),
-            'stretchTo' => null === $cloth->feel->across ? '' : $typed(Length::ofMicrometres(100_000 + 1_000 * $cloth->feel->across)),
-            'stretchAlong' => (string) $cloth->feel->along,
-            'drape' => $cloth->feel->drape->value ?? '',
-            'opacity' => $cloth->feel->opacity->value ?? '',
-            'takesCrease' => self::saidOf($cloth->feel->takesCrease),
-            'clearSide' => self::saidOf($cloth->feel->clearSide),
-            'recovery' => $cloth->feel->recovery->value ?? '',
-            'edges' => $cloth->feel->edges->value ?? '',
-            'backSeen' => self::saidOf($cloth->feel->backSeen),
-            'motif' => $typed($cloth->motif),
-            'from' => $cloth->origin->from,
-            'gotOn' => $cloth->origin->on?->format('Y-m-d') ?? '',
-            'called' => $cloth->origin->called,
-            'set' => $cloth->set,
-            'care' => $cloth->care->value ?? '',
+            'structure' => $cloth->material->statedStructure->value ?? '',
+            'type' => $cloth->material->type->value ?? '',
+            'fibres' => $cloth->material->fibres->typed(),
+            'fibresKnown' => $cloth->material->fibres->knowledge->value,
+            'grams' => (string) $cloth->material->weight?->grams,
+            'weight' => null === $cloth->material->weight?->grams ? $cloth->material->weight->class->value ?? '' : '',
+            'print' => $cloth->look->print->value,
+            'direction' => $cloth->look->direction->value ?? '',
+            'repeat' => $typed($cloth->look->repeat),
+            'shrinkAlong' => null === $cloth->material->tested ? '' : (string) $cloth->material->tested->along->number(),
+            'shrinkAcross' => null === $cloth->material->tested ? '' : (string) $cloth->material->tested->across->number(),
+            'colour1' => $cloth->look->colours[0] ?? '',
+            'colour2' => $cloth->look->colours[1] ?? '',
+            'colour3' => $cloth->look->colours[2] ?? '',
+            'place' => $cloth->keeping->place,
+            'price' => Entry::price($cloth->purchase->pricePerMetre),
+            'more' => self::saidOf($cloth->purchase->moreToBeHad),
+            'precious' => self::saidOf($cloth->purchase->precious),
+            'setAside' => $cloth->keeping->setAside ? '1' : '',
+            'notes' => $cloth->keeping->notes,
+            'stretchFrom' => null === $cloth->material->feel->across ? '' : $typed(Length::of('10', Unit::Centimetre)),
+            'stretchTo' => null === $cloth->material->feel->across ? '' : $typed(
+                Length::ofMicrometres(100_000 + 1_000 * $cloth->material->feel->across),
+            ),
+            'stretchAlong' => (string) $cloth->material->feel->along,
+            'drape' => $cloth->material->feel->drape->value ?? '',
+            'opacity' => $cloth->material->feel->opacity->value ?? '',
+            'takesCrease' => self::saidOf($cloth->material->feel->takesCrease),
+            'clearSide' => self::saidOf($cloth->material->feel->clearSide),
+            'recovery' => $cloth->material->feel->recovery->value ?? '',
+            'edges' => $cloth->material->feel->edges->value ?? '',
+            'backSeen' => self::saidOf($cloth->material->feel->backSeen),
+            'motif' => $typed($cloth->look->motif),
+            'from' => $cloth->purchase->origin->from,
+            'gotOn' => $cloth->purchase->origin->on?->format('Y-m-d') ?? '',
+            'called' => $cloth->purchase->origin->called,
+            'set' => $cloth->keeping->set,
+            'care' => $cloth->material->care->value ?? '',
         ];
     }
 
@@ -127,36 +133,41 @@ final readonly class ClothForm
             $before->id,
             $name,
             null === $full ? null : $entry->attempt('width', static fn (): Width => Width::of($full, $selvage)),
-            $entry->choice('structure', Structure::class),
-            $entry->choice('type', ClothType::class),
-            $entry->attempt(
+            material: new Material(structure: $entry->choice(
+                'structure',
+                Structure::class,
+            ), type: $entry->choice('type', ClothType::class), fibres: $entry->attempt(
                 'fibres',
                 static fn (): FibreMix => (new FibreReader())->read(
                     $entry->raw('fibres'),
                     Knowledge::Unknown === $knowledge ? Knowledge::Guess : $knowledge,
                 ),
+            ), weight: $this->weight($entry), feel: $this->feel(
+                $entry,
+                $settings,
+            ), care: $entry->choice('care', CareLabel::class), family: $before->material->family, tested: $this->tested($entry)),
+            look: new ClothLook(
+                print: $entry->choice('print', PrintKind::class) ?? PrintKind::Plain,
+                direction: $entry->choice('direction', Direction::class),
+                repeat: $entry->length('repeat', $settings->system->widthUnit()),
+                motif: $entry->length('motif', $settings->system->widthUnit()),
+                colours: [...$this->colours($entry), ...\array_slice($before->look->colours, 3)],
             ),
-            $this->weight($entry),
-            $entry->choice('print', PrintKind::class) ?? PrintKind::Plain,
-            $entry->choice('direction', Direction::class),
-            $entry->length('repeat', $settings->system->widthUnit()),
-            $this->tested($entry),
-            [...$this->colours($entry), ...\array_slice($before->colours, 3)],
-            $entry->text('place', 120),
-            $entry->money('price'),
-            self::said($entry, 'more'),
-            $entry->boolean('setAside'),
-            $entry->text('notes'),
-            $before->cuts,
-            $this->feel($entry, $settings),
-            $before->photo,
-            $entry->text('set', 60),
-            $entry->choice('care', CareLabel::class),
-            $before->family,
-            $this->tests($before, $full),
-            $entry->length('motif', $settings->system->widthUnit()),
-            new Origin($entry->text('from', 120), $entry->date('gotOn'), $entry->text('called', 120)),
-            self::said($entry, 'precious'),
+            keeping: new Keeping(
+                place: $entry->text('place', 120),
+                set: $entry->text('set', 60),
+                setAside: $entry->boolean('setAside'),
+                photo: $before->keeping->photo,
+                notes: $entry->text('notes'),
+                tests: $this->tests($before, $full),
+            ),
+            purchase: new Purchase(
+                pricePerMetre: $entry->money('price'),
+                moreToBeHad: self::said($entry, 'more'),
+                origin: new Origin($entry->text('from', 120), $entry->date('gotOn'), $entry->text('called', 120)),
+                precious: self::said($entry, 'precious'),
+            ),
+            cuts: $before->cuts,
         );
     }
 
@@ -168,8 +179,8 @@ final readonly class ClothForm
     private function tests(Cloth $before, ?Length $full): array
     {
         return null === $full || null === $before->width || $full->equals($before->width->full)
-            ? $before->tests
-            : [...$before->tests, new TestDone($this->clock->now()->setTime(0, 0), TestKind::Width, 'typed anew')];
+            ? $before->keeping->tests
+            : [...$before->keeping->tests, new TestDone($this->clock->now()->setTime(0, 0), TestKind::Width, 'typed anew')];
     }
 
     /** The stretch across is tested: what 10 cm, or another length, come to when they are pulled. */

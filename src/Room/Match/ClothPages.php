@@ -177,8 +177,8 @@ final readonly class ClothPages
                 $needs[] = $need;
             }
         }
-        $shrink = $lying->cloth->shrinkage()->along;
+        $shrink = $lying->cloth->material->shrinkage()->along;
 
-        return Curve::of($needs, $shrink, $settings->counter, $settings->assumptions, $lying->cloth->pricePerMetre);
+        return Curve::of($needs, $shrink, $settings->counter, $settings->assumptions, $lying->cloth->purchase->pricePerMetre);
     }
 }

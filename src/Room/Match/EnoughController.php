@@ -140,9 +140,9 @@ final class EnoughController extends AbstractController
     private function offer(Need $need, Cloth $cloth, Account $account): CounterOffer
     {
         $settings = $this->settings->load($account);
-        $ask = Ask::for($need, $cloth->shrinkage()->along, $settings->counter, $settings->assumptions);
+        $ask = Ask::for($need, $cloth->material->shrinkage()->along, $settings->counter, $settings->assumptions);
 
-        return new CounterOffer($ask, null === $cloth->pricePerMetre ? null : $ask->cost($cloth->pricePerMetre));
+        return new CounterOffer($ask, null === $cloth->purchase->pricePerMetre ? null : $ask->cost($cloth->purchase->pricePerMetre));
     }
 
     /**

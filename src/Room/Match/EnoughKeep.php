@@ -120,11 +120,11 @@ final readonly class EnoughKeep
         $wish = $from->isToBuy()
             ? new Wish(
                 $cloth->name,
-                $cloth->fibres,
-                $cloth->structure,
+                $cloth->material->fibres,
+                $cloth->material->structure,
                 $cloth->isOneWay(),
-                $cloth->repeat,
-                $cloth->pricePerMetre,
+                $cloth->look->repeat,
+                $cloth->purchase->pricePerMetre,
                 $cloth->width?->full,
             )
             : null;

@@ -78,6 +78,6 @@ final readonly class EnoughMaker
         }
         usort($others, static fn (Elsewhere $a, Elsewhere $b): int => $b->free?->micrometres <=> $a->free?->micrometres);
 
-        return [...$others, ...false === $cloth->moreToBeHad ? [] : [new Elsewhere(Elsewhere::BUY, $usable, null)]];
+        return [...$others, ...false === $cloth->purchase->moreToBeHad ? [] : [new Elsewhere(Elsewhere::BUY, $usable, null)]];
     }
 }

@@ -42,7 +42,7 @@ final readonly class PatternPages
     /** @return list<string> where cloths are kept */
     public function places(Account $account): array
     {
-        $places = array_unique(array_column($this->stash->all($account), 'place'));
+        $places = array_unique(array_map(static fn (Cloth $cloth): string => $cloth->keeping->place, $this->stash->all($account)));
         sort($places);
 
         return array_values(array_filter($places, static fn (string $place): bool => '' !== $place));
@@ -53,7 +53,7 @@ final readonly class PatternPages
     {
         $cloths = array_values(array_filter(
             $this->stash->all($account),
-            static fn (Cloth $cloth): bool => '' === $place || $place === $cloth->place,
+            static fn (Cloth $cloth): bool => '' === $place || $place === $cloth->keeping->place,
         ));
         $promised = array_map(Reservation::total(...), $this->plan->promised($account));
         $would = new WhatWouldDo($settings->assumptions, Overrule::reasons($this->overrules->all($account)));
@@ -150,9 +150,12 @@ final readonly class PatternPages
         $found = array_values(array_filter($all, static fn (Proposal $one): bool => $one->cloth !== $best->cloth
             && null !== $one->cloth
             && true === $one->fit?->isEnough()
-            && ($one->cloth->pricePerMetre ?? Making::DEAR) < Making::DEAR
+            && ($one->cloth->purchase->pricePerMetre ?? Making::DEAR) < Making::DEAR
             && $toile->isLike(Traits::of($one->cloth, Making::DEAR), $like)));
-        usort($found, static fn (Proposal $a, Proposal $b): int => $a->cloth?->pricePerMetre <=> $b->cloth?->pricePerMetre);
+        usort(
+            $found,
+            static fn (Proposal $a, Proposal $b): int => $a->cloth?->purchase->pricePerMetre <=> $b->cloth?->purchase->pricePerMetre,
+        );
         $scale = Scale::margin(Length::ofMetres('4'), 280);
 
         return array_map(

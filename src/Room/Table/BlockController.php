@@ -73,7 +73,7 @@ final class BlockController extends AbstractController
         $on = new CuttingCloth(
             $full,
             true === ($claim->cloth?->isOneWay() ?? $claim->wish?->oneWay),
-            $claim->cloth->repeat ?? $claim->wish?->repeat,
+            $claim->cloth->look->repeat ?? $claim->wish?->repeat,
             usable: $usable,
             alike: Direction::TwoWay === $claim->cloth?->direction,
         );

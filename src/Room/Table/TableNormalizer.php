@@ -319,10 +319,10 @@ final readonly class TableNormalizer
             'width' => $sheet->width->millimetres(),
             'length' => $sheet->length?->millimetres(),
             'cloth' => $sheet->cloth?->id,
-            'colours' => $sheet->cloth->colours ?? [],
+            'colours' => $sheet->cloth->look->colours ?? [],
             'missing' => $laid?->missingParts() ?? [],
-            'repeat' => $sheet->cloth?->repeat?->millimetres(),
-            'motif' => $sheet->cloth?->motif?->millimetres(),
+            'repeat' => $sheet->cloth?->look->repeat?->millimetres(),
+            'motif' => $sheet->cloth?->look->motif?->millimetres(),
             'oneWay' => true === $sheet->cloth?->isOneWay(),
         ];
     }

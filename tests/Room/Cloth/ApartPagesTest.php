@@ -95,15 +95,15 @@ final class ApartPagesTest extends PageTestCase
         $this->send('Write it down', ['kind' => 'dyed', 'length' => '1.9 m', 'colour' => '#7a2f1d']);
         $dyed = $this->cloth('Marsh chambray');
         $entry = $dyed->cuts[0]->ledger[\count($dyed->cuts[0]->ledger) - 1];
-        self::assertSame([$cloth->colours[0], '#7a2f1d'], [$entry->was, $entry->colour]);
-        self::assertSame('#7a2f1d', $dyed->colours[0]);
+        self::assertSame([$cloth->look->colours[0], '#7a2f1d'], [$entry->was, $entry->colour]);
+        self::assertSame('#7a2f1d', $dyed->look->colours[0]);
         self::assertTrue($dyed->cuts[0]->settled);
         $this->post((string) $this->get('/cloth/'.$cloth->id)->filter('.toast form')->attr('action'));
         self::assertEquals($cloth, $this->cloth('Marsh chambray'));
         $moss = $this->cloth('Moss linen');
         $this->get('/cloth/'.$moss->id);
         $this->post('/cut/'.$moss->cuts[1]->id.'/ledger', ['kind' => 'dyed', 'length' => '0.8 m', 'colour' => '#101010']);
-        self::assertSame($moss->colours, $this->cloth('Moss linen')->colours, 'the other cut was not dyed');
+        self::assertSame($moss->look->colours, $this->cloth('Moss linen')->look->colours, 'the other cut was not dyed');
     }
 
     public function testWhereItCameFromAndHowItBehavesAreKept(): void
@@ -122,11 +122,16 @@ final class ApartPagesTest extends PageTestCase
         $after = $this->cloth('Marsh chambray');
         self::assertSame(
             ['a gift of Odalys', '2026-10-03', 'Soft chambray <b>No 4</b>'],
-            [$after->origin->from, $after->origin->on?->format('Y-m-d'), $after->origin->called],
+            [$after->purchase->origin->from, $after->purchase->origin->on?->format('Y-m-d'), $after->purchase->origin->called],
         );
         self::assertSame(
             [Recovery::SpringsBack, Edges::Fray, false, 120],
-            [$after->feel->recovery, $after->feel->edges, $after->feel->backSeen, $after->motif?->millimetres()],
+            [
+                $after->material->feel->recovery,
+                $after->material->feel->edges,
+                $after->material->feel->backSeen,
+                $after->look->motif?->millimetres(),
+            ],
         );
         $page = $this->get('/cloth/'.$cloth->id);
         self::assertStringContainsString(

@@ -5,9 +5,12 @@ declare(strict_types=1);
 namespace Octavum\Tests\Room\Cloth;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\FibreMix;
+use Octavum\Core\Cloth\Keeping;
 use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
@@ -81,33 +84,30 @@ final class ClothFilterTest extends TestCase
                 '1',
                 'Slate',
                 $width('1.6'),
-                Structure::Knit,
-                ClothType::Jersey,
-                colours: ['#777777'],
+                material: new Material(structure: Structure::Knit, type: ClothType::Jersey),
+                look: new ClothLook(colours: ['#777777']),
                 cuts: [Plan::cut('1', true), Plan::cut('0.5', true)],
             ),
             new Cloth(
                 '2',
                 'Moss',
                 $width('1.4'),
-                Structure::Woven,
-                ClothType::Linen,
-                colours: ['#4f7d3e'],
-                place: 'Locker 2',
+                material: new Material(structure: Structure::Woven, type: ClothType::Linen),
+                look: new ClothLook(colours: ['#4f7d3e']),
+                keeping: new Keeping(place: 'Locker 2'),
                 cuts: [Plan::cut('3')],
             ),
-            new Cloth('3', 'Rook', place: 'Tin', cuts: [Plan::cut(null)]),
+            new Cloth('3', 'Rook', keeping: new Keeping(place: 'Tin'), cuts: [Plan::cut(null)]),
             new Cloth(
                 '4',
                 'Ember',
                 $width('1.5'),
-                type: ClothType::Twill,
-                fibres: FibreMix::of(['cotton' => 100], Knowledge::Label),
-                colours: ['#b8442f'],
-                place: 'Box',
+                material: new Material(type: ClothType::Twill, fibres: FibreMix::of(['cotton' => 100], Knowledge::Label)),
+                look: new ClothLook(colours: ['#b8442f']),
+                keeping: new Keeping(place: 'Box'),
                 cuts: [Plan::cut('2', true)],
             ),
-            new Cloth('5', 'Cinder', setAside: true),
+            new Cloth('5', 'Cinder', keeping: new Keeping(setAside: true)),
         ];
     }
 }

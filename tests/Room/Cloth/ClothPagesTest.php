@@ -238,9 +238,9 @@ final class ClothPagesTest extends PageTestCase
         $this->send('Save the cloth', ['place' => 'Locker 1']);
         $this->browser->request('POST', $tab->getUri(), array_merge($tab->getPhpValues(), ['place' => 'Locker 2']));
         self::assertResponseStatusCodeSame(409);
-        self::assertSame('Locker 1', $this->only()->place);
+        self::assertSame('Locker 1', $this->only()->keeping->place);
         $this->send('Save the cloth', []);
-        self::assertSame('Locker 2', $this->only()->place);
+        self::assertSame('Locker 2', $this->only()->keeping->place);
     }
 
     public function testAnOrderedCutArrives(): void
@@ -379,10 +379,10 @@ final class ClothPagesTest extends PageTestCase
             foreach ($cloths as $cloth) {
                 self::assertTrue(
                     match ($what) {
-                        'move' => 'Loft / box 9' === $cloth->place,
+                        'move' => 'Loft / box 9' === $cloth->keeping->place,
                         'washed' => [] === array_filter($cloth->cuts, static fn (Cut $cut): bool => !$cut->gone && !$cut->washed),
-                        'set' => 'Thaw palette' === $cloth->set,
-                        default => $cloth->setAside,
+                        'set' => 'Thaw palette' === $cloth->keeping->set,
+                        default => $cloth->keeping->setAside,
                     },
                 );
             }

@@ -75,8 +75,8 @@ final class CsvPagesTest extends PageTestCase
             [2_150_000, 1_371_600],
             [$named['Crêpe n° 5']->cuts[0]->length?->micrometres, $named['Crêpe n° 5']->width?->full->micrometres],
         );
-        self::assertSame('locker 2', $named['Crêpe n° 7']->place);
-        self::assertSame(850, $named['Crêpe n° 7']->pricePerMetre);
+        self::assertSame('locker 2', $named['Crêpe n° 7']->keeping->place);
+        self::assertSame(850, $named['Crêpe n° 7']->purchase->pricePerMetre);
     }
 
     public function testColumnsAreMappedAndReadAgain(): void
@@ -108,9 +108,9 @@ final class CsvPagesTest extends PageTestCase
             [
                 $cloth->cuts[0]->length?->micrometres,
                 $cloth->width?->full->micrometres,
-                $cloth->fibres->shares,
-                $cloth->structure,
-                $cloth->pricePerMetre,
+                $cloth->material->fibres->shares,
+                $cloth->material->structure,
+                $cloth->purchase->pricePerMetre,
             ],
         );
     }

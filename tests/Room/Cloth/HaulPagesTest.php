@@ -24,7 +24,7 @@ final class HaulPagesTest extends PageTestCase
             array_map(static fn (Cloth $cloth): string => $cloth->name, \array_slice($cloths, 0, 2)),
         );
         self::assertSame([1, 2, 1], array_map(static fn (Cloth $cloth): int => \count($cloth->cuts), $cloths));
-        self::assertSame('1.8m 142cm cotton drill bottle green, 6.40/half m', $cloths[0]->notes, 'the line as typed');
+        self::assertSame('1.8m 142cm cotton drill bottle green, 6.40/half m', $cloths[0]->keeping->notes, 'the line as typed');
         $this->browser->followRedirect();
         $this->send('undo', []);
         self::assertSame([], $this->workroom($account)->cloths);
@@ -73,12 +73,12 @@ final class HaulPagesTest extends PageTestCase
         self::assertSame(
             [40, 'fluid', 'sheer', false, false, '#0f4a35'],
             [
-                $cloth->feel->across,
-                $cloth->feel->drape?->value,
-                $cloth->feel->opacity?->value,
-                $cloth->feel->takesCrease,
-                $cloth->feel->clearSide,
-                $cloth->colours[0],
+                $cloth->material->feel->across,
+                $cloth->material->feel->drape?->value,
+                $cloth->material->feel->opacity?->value,
+                $cloth->material->feel->takesCrease,
+                $cloth->material->feel->clearSide,
+                $cloth->look->colours[0],
             ],
         );
         $says = self::says($this->get('/cloth/'.$cloth->id));

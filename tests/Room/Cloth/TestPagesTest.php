@@ -26,7 +26,7 @@ final class TestPagesTest extends PageTestCase
         $this->send('Write it down', $fields);
         self::assertResponseRedirects('/cloth/'.$before->id);
         $cloth = $this->workroom($account)->cloths[0];
-        self::assertSame([$showed], array_map(static fn (TestDone $test): string => $test->showed, $cloth->tests));
+        self::assertSame([$showed], array_map(static fn (TestDone $test): string => $test->showed, $cloth->keeping->tests));
         self::assertTrue($changed($cloth));
         self::assertStringContainsString($showed, self::says($this->browser->followRedirect(), '#tests'));
         $this->send('undo', []);
@@ -46,19 +46,19 @@ final class TestPagesTest extends PageTestCase
             'shrink',
             ['before' => '20', 'along' => '19', 'across' => '19.5'],
             '5 % along, 2.5 % across',
-            static fn (Cloth $cloth): bool => 500 === $cloth->tested?->along->hundredths,
+            static fn (Cloth $cloth): bool => 500 === $cloth->material->tested?->along->hundredths,
         ];
         yield 'a pull' => [
             'stretch',
             ['from' => '10', 'to' => '14', 'way' => 'across'],
             '40 % across',
-            static fn (Cloth $cloth): bool => 40 === $cloth->feel->across,
+            static fn (Cloth $cloth): bool => 40 === $cloth->material->feel->across,
         ];
         yield 'a swatch' => [
             'swatch',
             ['long' => '10', 'wide' => '10', 'mass' => '1,92 g'],
             '192 g/m²',
-            static fn (Cloth $cloth): bool => 192 === $cloth->weight?->grams,
+            static fn (Cloth $cloth): bool => 192 === $cloth->material->weight?->grams,
         ];
         yield 'scales' => [
             'length by weight',
@@ -76,25 +76,25 @@ final class TestPagesTest extends PageTestCase
             'drape',
             ['drape' => 'flowing'],
             'flowing',
-            static fn (Cloth $cloth): bool => Drape::Flowing === $cloth->feel->drape,
+            static fn (Cloth $cloth): bool => Drape::Flowing === $cloth->material->feel->drape,
         ];
         yield 'a hand behind it' => [
             'opacity',
             ['opacity' => 'slightly sheer'],
             'slightly sheer',
-            static fn (Cloth $cloth): bool => Opacity::SlightlySheer === $cloth->feel->opacity,
+            static fn (Cloth $cloth): bool => Opacity::SlightlySheer === $cloth->material->feel->opacity,
         ];
         yield 'a crease' => [
             'pressing',
             ['crease' => 'no'],
             'takes no crease',
-            static fn (Cloth $cloth): bool => false === $cloth->feel->takesCrease,
+            static fn (Cloth $cloth): bool => false === $cloth->material->feel->takesCrease,
         ];
         yield 'a flame' => [
             'burn',
             ['flame' => 'flares', 'smell' => 'paper', 'residue' => 'ash'],
             'cellulose',
-            static fn (Cloth $cloth): bool => FibreFamily::Cellulose === $cloth->family,
+            static fn (Cloth $cloth): bool => FibreFamily::Cellulose === $cloth->material->family,
         ];
     }
 

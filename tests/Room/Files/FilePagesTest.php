@@ -58,17 +58,17 @@ final class FilePagesTest extends PageTestCase
         $this->get('/cloth/'.$id);
         $this->send('Take these colours', []);
         $cloth = $this->workroom($account)->cloths[0];
-        self::assertLessThan(3, Lab::ofHex($cloth->colours[0])->difference(Lab::ofHex('#27405e')));
+        self::assertLessThan(3, Lab::ofHex($cloth->look->colours[0])->difference(Lab::ofHex('#27405e')));
         $this->browser->followRedirect();
         $this->send('undo', []);
-        self::assertSame([], $this->workroom($account)->cloths[0]->colours);
+        self::assertSame([], $this->workroom($account)->cloths[0]->look->colours);
 
         $this->get('/cloth/'.$id);
         $this->send('Take the photo off', []);
-        self::assertNull($this->workroom($account)->cloths[0]->photo);
+        self::assertNull($this->workroom($account)->cloths[0]->keeping->photo);
         $this->browser->followRedirect();
         $this->send('undo', []);
-        self::assertSame($cloth->photo, $this->workroom($account)->cloths[0]->photo);
+        self::assertSame($cloth->keeping->photo, $this->workroom($account)->cloths[0]->keeping->photo);
     }
 
     public function testWebPAndTransparentPicturesAreKeptAsPlainPictures(): void
@@ -120,7 +120,7 @@ final class FilePagesTest extends PageTestCase
     {
         [$account, $id] = $this->signedInWithACloth();
         $this->upload('/cloth/'.$id.'/photo', 'photo', $this->file('a.jpg', $this->jpeg(40, 40, [1, 2, 3])));
-        $first = (string) $this->workroom($account)->cloths[0]->photo;
+        $first = (string) $this->workroom($account)->cloths[0]->keeping->photo;
         $shelf = $this->service(FileShelf::class);
         $record = $shelf->oneOf($this->fresh($account), $first) ?? self::fail('The photo is gone.');
         $path = $shelf->path($record);
@@ -149,7 +149,7 @@ final class FilePagesTest extends PageTestCase
         $page = $this->upload('/cloth/'.$id.'/photo', 'photo', $this->file($name, $content($this)));
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString($says, self::says($page));
-        self::assertNull($this->workroom($account)->cloths[0]->photo);
+        self::assertNull($this->workroom($account)->cloths[0]->keeping->photo);
     }
 
     /** @return iterable<string, array{string, \Closure(self): string, string}> */
@@ -259,7 +259,7 @@ final class FilePagesTest extends PageTestCase
     {
         [$account, $id] = $this->signedInWithACloth();
         $this->upload('/cloth/'.$id.'/photo', 'photo', $this->file('a.jpg', $this->jpeg(40, 40, [1, 2, 3])));
-        $photo = $this->workroom($account)->cloths[0]->photo;
+        $photo = $this->workroom($account)->cloths[0]->keeping->photo;
         foreach (['/file/'.$photo, '/file/'.$photo.'/small'] as $address) {
             $this->get($address);
         }

@@ -49,7 +49,7 @@ final class MovePagesTest extends PageTestCase
         $page = $this->browser->followRedirect();
         $dress = $this->project('Choir dress');
         self::assertSame(['Thaw 2028', '2028-02-28'], [$dress->season->name, $dress->season->starts->format('Y-m-d')]);
-        self::assertTrue($dress->current->claims[0]->cloth?->setAside);
+        self::assertTrue($dress->current->claims[0]->cloth?->keeping->setAside);
         $this->get('/project/'.$this->project('Bow-locker shirt')->id);
         $this->browser->submit($this->browser->getCrawler()->selectButton('Move it')->form(), ['season' => 'next year']);
         self::assertSame($dress->season->id, $this->project('Bow-locker shirt')->season->id, 'one season a year on is enough');
@@ -63,7 +63,7 @@ final class MovePagesTest extends PageTestCase
         $this->get('/season');
         $this->post($undo);
         self::assertSame('Thaw', $this->project('Choir dress')->season->name);
-        self::assertFalse($this->project('Choir dress')->current->claims[0]->cloth?->setAside);
+        self::assertFalse($this->project('Choir dress')->current->claims[0]->cloth?->keeping->setAside);
     }
 
     public function testADressBecomesTwoSeparatesOfTheSameClothAndOneAgain(): void

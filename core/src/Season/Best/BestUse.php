@@ -146,7 +146,7 @@ final readonly class BestUse
         foreach ($cloths as $cloth) {
             $traits = Traits::of($cloth, Making::DEAR);
             foreach ($cloth->cuts as $cut) {
-                $length = $cut->gone || $cloth->setAside ? null : ToCut::of($cloth, $cut, $this->assumptions)->length;
+                $length = $cut->gone || $cloth->keeping->setAside ? null : ToCut::of($cloth, $cut, $this->assumptions)->length;
                 if (null !== $length) {
                     $free[$cut->id] = $length->minus($taken[$cut->id] ?? Length::zero())->larger(Length::zero());
                     $cuts[$cut->id] = [$cloth, $cut, $traits];

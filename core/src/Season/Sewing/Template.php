@@ -131,7 +131,7 @@ final readonly class Template
                 && !$claim->cut->settled
                 && !$claim->cutOut
                 && Role::Interfacing !== $claim->role
-                && false !== $claim->cloth?->care?->mayBeWashed()
+                && false !== $claim->cloth?->material->care?->mayBeWashed()
             ) {
                 return [new Step('wash', 'Wash the cloth', StepKind::Wash, self::WASHING), $cut];
             }

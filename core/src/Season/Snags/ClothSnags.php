@@ -48,7 +48,7 @@ final readonly class ClothSnags
     /** @return list<Snag> brushed cloth, until somebody says whether it is one-way */
     private function direction(Cloth $cloth): array
     {
-        if (null !== $cloth->statedDirection || true !== $cloth->type?->isBrushed()) {
+        if (null !== $cloth->look->direction || true !== $cloth->material->type?->isBrushed()) {
             return [];
         }
         $asked = 'Is {cloth} brushed one way? Stroke it both ways, and set its direction: counted as alike both ways until then.';
@@ -109,7 +109,7 @@ final readonly class ClothSnags
                 Action::MeasureWidth,
                 $cloth->id,
             ),
-            CareLabel::DryClean === $cloth->care && !$cut->washed => $snag(
+            CareLabel::DryClean === $cloth->material->care && !$cut->washed => $snag(
                 '{cloth} is for dry cleaning only: steam it, do not wash it. Counted {percent} shorter until then.',
                 Action::MarkSteamed,
                 $cut->id,
@@ -139,13 +139,13 @@ final readonly class ClothSnags
         }
         $snags = [];
         $only = Role::Ribbing === $claim->role ? null : $pattern->onlyFor;
-        if (null !== $only && $only !== $cloth->structure) {
-            $snags[] = $cloth->isStructureKnown()
+        if (null !== $only && $only !== $cloth->material->structure) {
+            $snags[] = $cloth->material->isStructureKnown()
                 ? new Snag(
                     Severity::Short,
                     new Sentence(
                         '{project}: {pattern} is for {only} cloth only, and {cloth} is {structure}.',
-                        $with + ['only' => new Sentence($only->value), 'structure' => new Sentence($cloth->structure->value)],
+                        $with + ['only' => new Sentence($only->value), 'structure' => new Sentence($cloth->material->structure->value)],
                     ),
                     Action::ChooseInProject,
                     $project->id,
@@ -177,10 +177,10 @@ final readonly class ClothSnags
     private function stretches(Project $project, Pattern $pattern, Cloth $cloth, array $with): array
     {
         $version = $project->current->version ?? $pattern->versions[0] ?? null;
-        $reason = null === $version || (null === $cloth->feel->across && Structure::NonWoven === $cloth->structure)
+        $reason = null === $version || (null === $cloth->material->feel->across && Structure::NonWoven === $cloth->material->structure)
             ? null
             : (new StretchRule())->judge(Traits::of($cloth, Making::DEAR), Asks::of($pattern, $version));
-        $with += ['least' => $pattern->advice->stretch ?? 0, 'stretch' => $cloth->feel->across ?? 0];
+        $with += ['least' => $pattern->advice->stretch ?? 0, 'stretch' => $cloth->material->feel->across ?? 0];
 
         return match ($reason?->tenor) {
             Tenor::Refusal => [new Snag(

@@ -9,6 +9,7 @@ use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Drape;
 use Octavum\Core\Cloth\Feel;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Cloth\Weight;
@@ -151,11 +152,13 @@ final class BestUseTest extends TestCase
             $name,
             $name,
             Width::of(Length::ofMillimetres(1400), Length::ofMillimetres(10)),
-            null === $type ? null : Structure::Woven,
-            $type,
-            weight: null === $weight ? null : Weight::ofClass($weight),
+            material: new Material(
+                structure: null === $type ? null : Structure::Woven,
+                type: $type,
+                weight: null === $weight ? null : Weight::ofClass($weight),
+                feel: $feel,
+            ),
             cuts: [new Cut('cut of '.$name, Plan::cut($length, true)->ledger)],
-            feel: $feel,
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Season\Check;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Lay\Lay;
@@ -217,8 +218,7 @@ final class KeptRemedyTest extends TestCase
             'cloth',
             'Lawn',
             Width::of(Length::ofMillimetres(10 * $width), Length::ofMillimetres(10)),
-            direction: $direction,
-            repeat: null === $repeat ? null : Length::ofMetres($repeat),
+            look: new ClothLook(direction: $direction, repeat: null === $repeat ? null : Length::ofMetres($repeat)),
             cuts: [$cut],
         );
         $pattern = new Pattern('pattern', 'Skirt', garment: Garment::Skirt, versions: [$version]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Season\Check;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\FibreMix;
@@ -154,8 +155,7 @@ final class RoomsTest extends TestCase
             'cloth',
             'Lawn',
             Width::of(Length::ofMillimetres(1400), Length::ofMillimetres(10)),
-            direction: $direction,
-            repeat: null === $repeat ? null : Length::ofMillimetres($repeat),
+            look: new ClothLook(direction: $direction, repeat: null === $repeat ? null : Length::ofMillimetres($repeat)),
             cuts: [$cut],
         );
 
@@ -193,7 +193,13 @@ final class RoomsTest extends TestCase
     private function asked(Project $project): float|int|null
     {
         $cloth = $project->current->claims[0]->cloth ?? self::fail('It has a cloth.');
-        $wish = new Wish('Lawn', FibreMix::unknown(), oneWay: $cloth->isOneWay(), repeat: $cloth->repeat, width: $cloth->width?->full);
+        $wish = new Wish(
+            'Lawn',
+            FibreMix::unknown(),
+            oneWay: $cloth->isOneWay(),
+            repeat: $cloth->look->repeat,
+            width: $cloth->width?->full,
+        );
         $bought = new Project(
             'b',
             'Bought',

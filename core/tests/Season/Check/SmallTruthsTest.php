@@ -6,6 +6,7 @@ namespace Octavum\Core\Tests\Season\Check;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Reason;
 use Octavum\Core\Match\Rule\ToolRule;
@@ -83,7 +84,7 @@ final class SmallTruthsTest extends TestCase
         $version = Plan::version(['150 cm' => '1.20']);
         $making = Making::of(new Pattern('p', 'Tee', versions: [$version]), $version, null, new Sewist(lacks: [Tool::StretchStitch]));
         $says = static fn (ClothType $type): ?Reason => (new ToolRule())
-            ->judge(Traits::of(new Cloth('c', 'C', type: $type), 2500), $making->asks);
+            ->judge(Traits::of(new Cloth('c', 'C', material: new Material(type: $type)), 2500), $making->asks);
         self::assertStringContainsString('seams must stretch', (string) $says(ClothType::Jersey)?->sentence);
         self::assertNull($says(ClothType::Poplin));
     }

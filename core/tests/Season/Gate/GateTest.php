@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Season\Gate;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
@@ -139,8 +141,8 @@ final class GateTest extends TestCase
             'c',
             'Linen',
             Width::of(Length::ofMillimetres(1500), Length::ofMillimetres(10)),
-            Structure::Woven,
-            direction: $oneWay ? Direction::OneWay : Direction::None,
+            material: new Material(structure: Structure::Woven),
+            look: new ClothLook(direction: $oneWay ? Direction::OneWay : Direction::None),
             cuts: [$this->cut($long, $washed)],
         );
         $row = new Requirement(Role::Main, Length::ofMillimetres(1500), Nap::Either, [14 => Length::ofMillimetres(2000)]);

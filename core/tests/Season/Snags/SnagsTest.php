@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Season\Snags;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Shrinkage;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Match\Overrule;
@@ -132,7 +134,7 @@ final class SnagsTest extends TestCase
             'c',
             'Cloth',
             Width::of(Length::ofMillimetres(1500), Length::ofMillimetres(10)),
-            tested: Shrinkage::tested(Percent::of($along), Percent::of($across)),
+            material: new Material(tested: Shrinkage::tested(Percent::of($along), Percent::of($across))),
             cuts: [$cut],
         );
         $actions = array_map(
@@ -206,7 +208,7 @@ final class SnagsTest extends TestCase
     #[DataProvider('matched')]
     public function testARepeatIsAskedOfALayWhereItIsMatched(Role $role, ?Matching $matching, bool $asked): void
     {
-        $cloth = new Cloth('c', 'Cloth', repeat: Length::ofMillimetres(64), cuts: [Plan::cut('2')]);
+        $cloth = new Cloth('c', 'Cloth', look: new ClothLook(repeat: Length::ofMillimetres(64)), cuts: [Plan::cut('2')]);
         $claim = new Claim('claim', $role, $cloth, $cloth->cuts[0]);
         $project = new Project('p', 'P', Plan::season(), 1, current: new Option('', claims: [$claim], matching: $matching));
         self::assertSame($asked ? 64 : null, $project->asked($claim, new Assumptions())->repeat?->millimetres());
@@ -241,7 +243,7 @@ final class SnagsTest extends TestCase
     ): Project {
         $cut = Plan::cut('20', washed: true);
         $width = Width::of(Length::ofMillimetres(1500), Length::ofMillimetres(10));
-        $cloth = new Cloth('c', 'Cloth', $width, $structure, cuts: [$cut], feel: $feel);
+        $cloth = new Cloth('c', 'Cloth', $width, material: new Material(structure: $structure, feel: $feel), cuts: [$cut]);
         $version = Plan::version(['1.5' => '1'], $role);
 
         return new Project(

@@ -28,7 +28,7 @@ final readonly class HangDrape implements GuidedTest
 
         return new Outcome(
             $seen->value,
-            fn (ClothRecord $record) => $this->mapper->storeFeel($cloth->feel->falling($seen), $record),
+            fn (ClothRecord $record) => $this->mapper->storeFeel($cloth->material->feel->falling($seen), $record),
         );
     }
 }

@@ -28,7 +28,7 @@ final readonly class HoldToLight implements GuidedTest
 
         return new Outcome(
             $seen->value,
-            fn (ClothRecord $record) => $this->mapper->storeFeel($cloth->feel->hiding($seen), $record),
+            fn (ClothRecord $record) => $this->mapper->storeFeel($cloth->material->feel->hiding($seen), $record),
         );
     }
 }

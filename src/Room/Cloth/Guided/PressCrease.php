@@ -31,7 +31,7 @@ final readonly class PressCrease implements GuidedTest
 
         return new Outcome(
             $stays ? 'takes a crease' : 'takes no crease',
-            fn (ClothRecord $record) => $this->mapper->storeFeel($cloth->feel->pressing($stays), $record),
+            fn (ClothRecord $record) => $this->mapper->storeFeel($cloth->material->feel->pressing($stays), $record),
         );
     }
 }

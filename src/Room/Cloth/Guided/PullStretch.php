@@ -23,7 +23,7 @@ final readonly class PullStretch implements GuidedTest
             return null;
         }
         $way = 'along' === $fields->entry->raw('way') ? 'along' : 'across';
-        $feel = $cloth->feel;
+        $feel = $cloth->material->feel;
         $changed = $fields->entry->attempt('to', static fn (): Feel => 'across' === $way
             ? $feel->stretching(Feel::stretch($from, $to), $feel->along)
             : $feel->stretching($feel->across, Feel::stretch($from, $to)));

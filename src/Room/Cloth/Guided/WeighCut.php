@@ -19,7 +19,7 @@ final readonly class WeighCut implements GuidedTest
     public function read(TestFields $fields, Cloth $cloth): ?Outcome
     {
         $mass = $fields->milligrams('mass');
-        [$width, $weight] = [$cloth->width, $cloth->weight];
+        [$width, $weight] = [$cloth->width, $cloth->material->weight];
         if (null === $width || null === $weight) {
             $fields->entry->fault('mass', new Sentence(
                 'This wants the width of the cloth and its weight in g/m²: measure the one, and weigh a swatch for the other, first.',
