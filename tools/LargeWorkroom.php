@@ -29,6 +29,8 @@ use Octavum\Core\Measure\Width;
 use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
+use Octavum\Core\Pattern\PatternLabel;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Technique;
@@ -170,10 +172,14 @@ final class LargeWorkroom
         return new Pattern(
             'pattern-'.$i,
             $this->word(self::WORDS).' '.Garment::cases()[$i % 19]->value,
-            'Marrowlane',
-            'T'.$i,
-            garment: Garment::cases()[$i % 19],
-            minutes: 60 * $this->number(1, 12),
+            label: new PatternLabel(maker: 'Marrowlane', number: 'T'.$i),
+            makes: new PatternGarment(
+                garment: Garment::cases()[$i % 19],
+                onlyFor: 0 === $i % 4 ? null : (0 === $i % 3 ? Structure::Knit : Structure::Woven),
+                minutes: 60 * $this->number(1, 12),
+                techniques: [Technique::cases()[$this->likeness->getInt(0, 18)], Technique::cases()[$this->likeness->getInt(0, 18)]],
+                advice: $this->advice($i),
+            ),
             versions: array_map(function (int $j) use ($i): Version {
                 $base = $this->number(900, 2600);
                 $row = static fn (Role $role, int $width, int $least): Requirement => new Requirement(
@@ -197,9 +203,6 @@ final class LargeWorkroom
                     features: [Feature::cases()[$this->likeness->getInt(0, 34)], Feature::cases()[$this->likeness->getInt(0, 34)]],
                 );
             }, range(0, 2)),
-            onlyFor: 0 === $i % 4 ? null : (0 === $i % 3 ? Structure::Knit : Structure::Woven),
-            advice: $this->advice($i),
-            techniques: [Technique::cases()[$this->likeness->getInt(0, 18)], Technique::cases()[$this->likeness->getInt(0, 18)]],
         );
     }
 

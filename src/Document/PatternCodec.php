@@ -14,6 +14,9 @@ use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\PaperState;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\PatternFormat;
+use Octavum\Core\Pattern\PatternGarment;
+use Octavum\Core\Pattern\PatternKeeping;
+use Octavum\Core\Pattern\PatternLabel;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Piece\Garment;
 
@@ -54,23 +57,29 @@ final readonly class PatternCodec
         return new Pattern(
             $node->at('id')->name(60),
             $node->at('title')->name(),
-            $node->at('maker')->text(120),
-            $node->at('number')->text(60),
-            $node->at('otherNumbers')->texts(60),
-            $node->at('garment')->choice(Garment::class) ?? Garment::Other,
-            $node->at('format')->choice(PatternFormat::class) ?? PatternFormat::Tissue,
-            $node->at('ownership')->choice(Ownership::class) ?? Ownership::Owned,
-            $node->at('onlyFor')->choice(Structure::class),
-            $node->at('minutes')->integer(0, 100_000),
-            $node->at('place')->text(120),
-            $node->at('notes')->text(),
-            $this->editions($node->at('editions')),
-            array_map($this->versions->read(...), $node->at('versions')->items()),
-            $this->chart->read($node->at('chart')),
-            $node->at('files')->texts(26),
-            $this->advice($node->at('cloth')),
-            $this->techniques($node->at('techniques')),
-            $this->alterations->kept($node->at('alterations')),
+            label: new PatternLabel(
+                maker: $node->at('maker')->text(120),
+                number: $node->at('number')->text(60),
+                otherNumbers: $node->at('otherNumbers')->texts(60),
+            ),
+            makes: new PatternGarment(
+                garment: $node->at('garment')->choice(Garment::class) ?? Garment::Other,
+                onlyFor: $node->at('onlyFor')->choice(Structure::class),
+                minutes: $node->at('minutes')->integer(0, 100_000),
+                techniques: $this->techniques($node->at('techniques')),
+                advice: $this->advice($node->at('cloth')),
+            ),
+            keeping: new PatternKeeping(
+                format: $node->at('format')->choice(PatternFormat::class) ?? PatternFormat::Tissue,
+                ownership: $node->at('ownership')->choice(Ownership::class) ?? Ownership::Owned,
+                editions: $this->editions($node->at('editions')),
+                place: $node->at('place')->text(120),
+                notes: $node->at('notes')->text(),
+                files: $node->at('files')->texts(26),
+            ),
+            chart: $this->chart->read($node->at('chart')),
+            versions: array_map($this->versions->read(...), $node->at('versions')->items()),
+            alterations: $this->alterations->kept($node->at('alterations')),
         );
     }
 
@@ -84,19 +93,19 @@ final readonly class PatternCodec
         return Fields::known([
             'id' => $pattern->id,
             'title' => $pattern->title,
-            'maker' => $pattern->maker,
-            'number' => $pattern->number,
-            'otherNumbers' => $pattern->otherNumbers,
-            'garment' => $pattern->garment->value,
-            'format' => $pattern->format->value,
-            'ownership' => $pattern->ownership->value,
-            'onlyFor' => $pattern->onlyFor?->value,
-            'minutes' => $pattern->minutes,
-            'place' => $pattern->place,
-            'notes' => $pattern->notes,
-            'editions' => $this->writeEditions($pattern->editions),
+            'maker' => $pattern->label->maker,
+            'number' => $pattern->label->number,
+            'otherNumbers' => $pattern->label->otherNumbers,
+            'garment' => $pattern->makes->garment->value,
+            'format' => $pattern->keeping->format->value,
+            'ownership' => $pattern->keeping->ownership->value,
+            'onlyFor' => $pattern->makes->onlyFor?->value,
+            'minutes' => $pattern->makes->minutes,
+            'place' => $pattern->keeping->place,
+            'notes' => $pattern->keeping->notes,
+            'editions' => $this->writeEditions($pattern->keeping->editions),
             'chart' => $this->chart->write($pattern->chart),
-            'files' => $pattern->files,
+            'files' => $pattern->keeping->files,
             ...[
                 'alterations' => $this->alterations->writeKept(
                     array_values(
@@ -170,7 +179,7 @@ final readonly class PatternCodec
     /** @return array<string, mixed> what a pattern says of cloth, techniques and alterations */
     public function writeDetails(Pattern $pattern): array
     {
-        $advice = $pattern->advice;
+        $advice = $pattern->makes->advice;
 
         return Fields::known([
             'cloth' => Fields::known([
@@ -182,7 +191,7 @@ final readonly class PatternCodec
                 'mostFluid' => $advice->mostFluid?->value,
                 'notFor' => $advice->notFor,
             ]),
-            'techniques' => array_map(static fn (Technique $technique): string => $technique->value, $pattern->techniques),
+            'techniques' => array_map(static fn (Technique $technique): string => $technique->value, $pattern->makes->techniques),
             'alterations' => $this->alterations->writeKept($pattern->alterations),
         ]);
     }

@@ -6,6 +6,8 @@ namespace Octavum\Store;
 
 use Octavum\Account\Account;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternKeeping;
+use Octavum\Core\Pattern\PatternLabel;
 use Octavum\Core\Pattern\Version;
 use Octavum\Input\Names;
 
@@ -35,10 +37,8 @@ final readonly class Library
             static fn (PatternTitle $title): Pattern => new Pattern(
                 $title->id,
                 $title->title,
-                $title->maker,
-                $title->number,
-                $title->otherNumbers,
-                ownership: $title->ownership,
+                label: new PatternLabel(maker: $title->maker, number: $title->number, otherNumbers: $title->otherNumbers),
+                keeping: new PatternKeeping(ownership: $title->ownership),
             ),
             $this->patterns->titles($account),
         );

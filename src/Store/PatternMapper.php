@@ -7,12 +7,14 @@ namespace Octavum\Store;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Body\Feature;
-use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
+use Octavum\Core\Pattern\PatternKeeping;
+use Octavum\Core\Pattern\PatternLabel;
 use Octavum\Core\Pattern\RequirementTable;
-use Octavum\Core\Pattern\Technique;
+use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\PieceSet;
 use Octavum\Document\AlterationCodec;
@@ -82,42 +84,33 @@ final readonly class PatternMapper
 
     public function pattern(PatternRecord $record): Pattern
     {
+        $stored = static fn (array $value): Node => Node::stored($value, 'pattern '.$record->id);
+        $details = $stored($record->details);
+        $versions = $record->versions->filter(static fn (VersionRecord $version): bool => null === $version->removedAt);
+
         return new Pattern(
             $record->id,
             $record->title,
-            $record->maker,
-            $record->number,
-            $record->otherNumbers,
-            $record->garment,
-            $record->format,
-            $record->ownership,
-            $record->onlyFor,
-            $record->minutes,
-            $record->place,
-            $record->notes,
-            $this->patterns->editions(Node::stored($record->editions, 'pattern '.$record->id)),
-            array_values(
-                $record->versions
-                    ->filter(static fn (VersionRecord $version): bool => null === $version->removedAt)
-                    ->map($this->version(...))
-                    ->toArray(),
+            new PatternLabel($record->maker, $record->number, $record->otherNumbers),
+            new PatternGarment(
+                $record->garment,
+                $record->onlyFor,
+                $record->minutes,
+                $this->patterns->techniques($details->at('techniques')),
+                $this->patterns->advice($details->at('cloth')),
             ),
-            [] === $record->chart ? null : $this->charts->read(Node::stored($record->chart, 'pattern '.$record->id)),
-            $record->files,
-            ...$this->details($record),
-        );
-    }
-
-    /** @return array{ClothAdvice, list<Technique>, list<KeptAlteration>} */
-    private function details(PatternRecord $record): array
-    {
-        $details = Node::stored($record->details, 'pattern '.$record->id);
-
-        return [
-            $this->patterns->advice($details->at('cloth')),
-            $this->patterns->techniques($details->at('techniques')),
+            new PatternKeeping(
+                $record->format,
+                $record->ownership,
+                $this->patterns->editions($stored($record->editions)),
+                $record->place,
+                $record->notes,
+                $record->files,
+            ),
+            [] === $record->chart ? new SizeChart() : $this->charts->read($stored($record->chart)),
+            array_values($versions->map($this->version(...))->toArray()),
             $this->alterations->kept($details->at('alterations')),
-        ];
+        );
     }
 
     public function version(VersionRecord $record): Version
@@ -144,19 +137,19 @@ final readonly class PatternMapper
     public function store(Pattern $pattern, PatternRecord $record): void
     {
         $record->title = $pattern->title;
-        $record->maker = $pattern->maker;
-        $record->number = $pattern->number;
-        $record->otherNumbers = $pattern->otherNumbers;
-        $record->garment = $pattern->garment;
-        $record->format = $pattern->format;
-        $record->ownership = $pattern->ownership;
-        $record->onlyFor = $pattern->onlyFor;
-        $record->minutes = $pattern->minutes;
-        $record->place = $pattern->place;
-        $record->notes = $pattern->notes;
-        $record->editions = $this->patterns->writeEditions($pattern->editions);
+        $record->maker = $pattern->label->maker;
+        $record->number = $pattern->label->number;
+        $record->otherNumbers = $pattern->label->otherNumbers;
+        $record->garment = $pattern->makes->garment;
+        $record->format = $pattern->keeping->format;
+        $record->ownership = $pattern->keeping->ownership;
+        $record->onlyFor = $pattern->makes->onlyFor;
+        $record->minutes = $pattern->makes->minutes;
+        $record->place = $pattern->keeping->place;
+        $record->notes = $pattern->keeping->notes;
+        $record->editions = $this->patterns->writeEditions($pattern->keeping->editions);
         $record->chart = $this->charts->write($pattern->chart);
-        $record->files = $pattern->files;
+        $record->files = $pattern->keeping->files;
         $record->details = $this->patterns->writeDetails($pattern);
     }
 

@@ -152,7 +152,7 @@ final readonly class SizeChooser
     /** @return list<BodyPoint> looked at for a garment, the deciding one among them */
     private function points(Pattern $pattern, bool $child, BodyPoint $by): array
     {
-        $garment = $pattern->garment;
+        $garment = $pattern->makes->garment;
         $points = match (true) {
             BodyPoint::Head === $by, BodyPoint::Waist === $by && $pattern->isFullSkirt() => [],
             BodyPoint::HighBust === $by => $garment->isInOne() ? [$by, BodyPoint::Waist, BodyPoint::Hip] : [$by, BodyPoint::Hip],

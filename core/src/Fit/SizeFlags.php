@@ -45,7 +45,7 @@ final readonly class SizeFlags
                     'size' => $size,
                     'sizes' => implode(
                         '; ',
-                        array_map(static fn (Edition $edition): string => implode(', ', $edition->sizes), $pattern->editions),
+                        array_map(static fn (Edition $edition): string => implode(', ', $edition->sizes), $pattern->keeping->editions),
                     ),
                 ]);
             }

@@ -87,7 +87,7 @@ final readonly class TightPlaces
             ...$this->isEach($pattern, Feature::Sleeveless, Feature::ShortSleeves) ? [] : [BodyPoint::Arm],
         ];
 
-        return match ($pattern->garment) {
+        return match ($pattern->makes->garment) {
             Garment::Trousers => self::LEGS,
             Garment::Shorts => [BodyPoint::Thigh, BodyPoint::Rise],
             Garment::Jumpsuit, Garment::Nightwear => [...$sleeves, BodyPoint::BackWaist, ...self::LEGS],

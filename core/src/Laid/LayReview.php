@@ -41,7 +41,7 @@ final readonly class LayReview
             $pieces[] =
                 [] !== $own || null === $pattern || null === $version
                     ? $own
-                    : $this->block->pieces($pattern->garment, $version->table, $garment->role, $garment->size);
+                    : $this->block->pieces($pattern->makes->garment, $version->table, $garment->role, $garment->size);
         }
         $setup = new LaySetup(
             $lay->sheets,

@@ -54,13 +54,13 @@ final readonly class Asks
         ?string $size = null,
     ): self {
         return new self(
-            $pattern->garment,
-            $pattern->onlyFor,
-            $pattern->advice,
-            $pattern->techniques,
+            $pattern->makes->garment,
+            $pattern->makes->onlyFor,
+            $pattern->makes->advice,
+            $pattern->makes->techniques,
             $version->features,
             $for->likings ?? [],
-            \in_array(Technique::Lining, $pattern->techniques, true) || \in_array(Role::Lining, $version->table->roles(), true),
+            \in_array(Technique::Lining, $pattern->makes->techniques, true) || \in_array(Role::Lining, $version->table->roles(), true),
             true === $for?->child,
             Experience::of($sewist->made[$pattern->id] ?? [], $version->id, $version->table, $for?->id, $size),
             $sewist,

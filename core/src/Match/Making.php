@@ -43,7 +43,7 @@ final readonly class Making
     public static function of(Pattern $pattern, Version $version, ?Person $person, Sewist $sewist, array $usual = []): self
     {
         [$size, $gradedTo, $unfit] = self::size($pattern, $version, $person, $usual);
-        $wished = Ownership::Wished === $pattern->ownership ? new Sentence('It is only wished for, not in the house.') : null;
+        $wished = Ownership::Wished === $pattern->keeping->ownership ? new Sentence('It is only wished for, not in the house.') : null;
         $alterations = [];
         foreach (null === $person ? [] : $pattern->alterationsFor($person->id) as $kept) {
             if (null !== $kept->length) {
@@ -86,14 +86,14 @@ final readonly class Making
     /** Its hours, null when nobody has said. */
     public function minutes(): ?int
     {
-        return $this->version->minutes ?? $this->pattern->minutes;
+        return $this->version->minutes ?? $this->pattern->makes->minutes;
     }
 
     public function wanted(Role $role = Role::Main): NeedRequest
     {
         return new NeedRequest(
             $this->version,
-            $this->pattern->garment,
+            $this->pattern->makes->garment,
             $role,
             $this->size,
             $this->gradedTo,

@@ -44,7 +44,7 @@ final readonly class Toile
                 'to' => $making->gradedTo,
             ]);
         }
-        $close = \in_array($making->pattern->garment, self::CLOSE, true)
+        $close = \in_array($making->pattern->makes->garment, self::CLOSE, true)
             || null !== $making->asks->has(Feature::Fitted);
         if ($new && $close) {
             $why[] = new Sentence('It fits closely, and you have not made it before.');

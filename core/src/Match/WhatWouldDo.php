@@ -67,8 +67,8 @@ final readonly class WhatWouldDo
     /** Swimwear, underwear and what is sewn from knits stretch, and so does their lining. */
     private function isKnitted(Making $making): bool
     {
-        return Structure::Knit === $making->pattern->onlyFor
-            || \in_array($making->pattern->garment, [Garment::Swimwear, Garment::Underwear, Garment::Bra, Garment::Tee], true);
+        return Structure::Knit === $making->pattern->makes->onlyFor
+            || \in_array($making->pattern->makes->garment, [Garment::Swimwear, Garment::Underwear, Garment::Bra, Garment::Tee], true);
     }
 
     private function judge(Making $making, Role $role, Cloth $cloth): Judgement

@@ -172,7 +172,13 @@ final readonly class ByArea
         $size = $part->size ?? $wanted->largestSize();
         $own = $part->version?->pieces->in($size, $wanted->role) ?? [];
         $table = $this->estimator->estimate(
-            new NeedRequest($part->version, $part->pattern->garment ?? $wanted->garment, $wanted->role, $size, child: $wanted->child),
+            new NeedRequest(
+                $part->version,
+                $part->pattern->makes->garment ?? $wanted->garment,
+                $wanted->role,
+                $size,
+                child: $wanted->child,
+            ),
             $on,
         );
         $its = array_column(array_filter($pieced->pieces, static fn (array $one): bool => $one[1] === $part), 0);
@@ -191,7 +197,7 @@ final readonly class ByArea
 
             return null === $laid ? null : [$laid, new Sentence('The {part} of {version}, laid in a moment', $with), [] !== $own];
         }
-        $rough = $this->block->rough($part->pattern->garment ?? $wanted->garment, $part->version?->table, $size, $wanted->child);
+        $rough = $this->block->rough($part->pattern->makes->garment ?? $wanted->garment, $part->version?->table, $size, $wanted->child);
         $pieces = array_values(array_filter($rough, static fn (Piece $piece): bool => $part->kind->isNamed($piece->name)));
         $laid = [] === $pieces ? null : $this->block->quickly($pieces, $size, $surface);
 

@@ -11,6 +11,9 @@ use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\PaperState;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\PatternFormat;
+use Octavum\Core\Pattern\PatternGarment;
+use Octavum\Core\Pattern\PatternKeeping;
+use Octavum\Core\Pattern\PatternLabel;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
@@ -68,18 +71,16 @@ final readonly class PatternLine
         return new Pattern(
             '',
             $this->title,
-            $this->maker,
-            $this->number,
-            $this->otherNumbers,
-            $this->garment ?? Garment::Other,
-            $this->format ?? PatternFormat::Tissue,
-            $this->ownership,
-            $this->onlyFor,
-            $this->minutes,
-            $this->place,
-            $this->text,
-            [] === $this->sizes && null === $this->paper ? [] : [new Edition('', $this->sizes, $this->paper)],
-            [new Version('', 'A', new RequirementTable($this->sizes, []), $this->notions)],
+            label: new PatternLabel(maker: $this->maker, number: $this->number, otherNumbers: $this->otherNumbers),
+            makes: new PatternGarment(garment: $this->garment ?? Garment::Other, onlyFor: $this->onlyFor, minutes: $this->minutes),
+            keeping: new PatternKeeping(
+                format: $this->format ?? PatternFormat::Tissue,
+                ownership: $this->ownership,
+                editions: [] === $this->sizes && null === $this->paper ? [] : [new Edition('', $this->sizes, $this->paper)],
+                place: $this->place,
+                notes: $this->text,
+            ),
+            versions: [new Version('', 'A', new RequirementTable($this->sizes, []), $this->notions)],
         );
     }
 }

@@ -28,12 +28,12 @@ final readonly class Twins
             $same = array_values(array_intersect_key($this->numbers($known), $numbers));
             $with = [
                 'title' => $known->title,
-                'maker' => '' === $known->maker ? '' : ' ('.$known->maker.')',
-                'ownership' => $known->ownership->value,
+                'maker' => '' === $known->label->maker ? '' : ' ('.$known->label->maker.')',
+                'ownership' => $known->keeping->ownership->value,
             ];
             if ([] !== $same && $this->sameMaker($new, $known)) {
                 $found[$known->id] = new Sentence(
-                    $this->plain($known->number) === $this->plain($same[0])
+                    $this->plain($known->label->number) === $this->plain($same[0])
                         ? 'Number {number} is in the library already: {title}{maker}, {ownership}.'
                         : 'Number {number} is another number of {title}{maker}, which is {ownership}: a reissue of the same pattern.',
                     $with + ['number' => $same[0]],
@@ -51,7 +51,7 @@ final readonly class Twins
     private function numbers(Pattern $pattern): array
     {
         $numbers = [];
-        foreach ([$pattern->number, ...$pattern->otherNumbers] as $number) {
+        foreach ([$pattern->label->number, ...$pattern->label->otherNumbers] as $number) {
             if ('' !== $this->plain($number)) {
                 $numbers['#'.$this->plain($number)] = $number;
             }
@@ -68,7 +68,7 @@ final readonly class Twins
     /** Makers number their patterns each for themselves; one that is not said may be anybody's. */
     private function sameMaker(Pattern $a, Pattern $b): bool
     {
-        return '' === $a->maker || '' === $b->maker || $this->near($a->maker, $b->maker);
+        return '' === $a->label->maker || '' === $b->label->maker || $this->near($a->label->maker, $b->label->maker);
     }
 
     private function near(string $a, string $b): bool

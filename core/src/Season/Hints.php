@@ -100,7 +100,7 @@ final readonly class Hints
 
     private static function asks(ProjectAnswer $answer, Technique $technique): bool
     {
-        return \in_array($technique, $answer->project->current->pattern->techniques ?? [], true);
+        return \in_array($technique, $answer->project->current->pattern->makes->techniques ?? [], true);
     }
 
     /** @return array{bool, int} cloth of which there is no more, then the hours */

@@ -26,7 +26,7 @@ final readonly class ListBreach
                 ),
                 default => null,
             },
-            ListRule::TheseMakers => $this->isAmong($project->current->pattern->maker ?? '', $list->subject)
+            ListRule::TheseMakers => $this->isAmong($project->current->pattern->label->maker ?? '', $list->subject)
                 ? null
                 : new Sentence('{project} is not of {subject}.', $with),
             ListRule::ThisPattern => 0 === strcasecmp(trim($project->current->pattern->title ?? ''), trim($list->subject))

@@ -82,7 +82,7 @@ final readonly class Option
     /** The sewist's own figure is for all of them; the envelope's for one, and each further copy takes less. Source: docs/rules.md. */
     public function expectedMinutes(): ?int
     {
-        $one = $this->version->minutes ?? $this->pattern?->minutes;
+        $one = $this->version->minutes ?? $this->pattern?->makes->minutes;
 
         return $this->minutes ?? (null === $one ? null : intdiv($one * (100 + self::FURTHER_COPY * \count($this->copies)), 100));
     }

@@ -161,7 +161,7 @@ final readonly class Project
 
     public function garment(): Garment
     {
-        return $this->current->pattern->garment ?? Garment::Other;
+        return $this->current->pattern->makes->garment ?? Garment::Other;
     }
 
     /** With the lays of its former claims, by what they are for, where it brings none. */

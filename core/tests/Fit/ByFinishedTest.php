@@ -12,6 +12,7 @@ use Octavum\Core\Fit\SizeChooser;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Season\Option;
@@ -77,7 +78,11 @@ final class ByFinishedTest extends TestCase
         $ease = Length::ofMillimetres(100);
         $nobody = (new ByFinished())->choose(new Person('p', 'Suvi'), $this->top(), $ease);
         self::assertSame([null, 'Measure the bust of Suvi: it decides the size.'], [$nobody->size, (string) $nobody->sentence]);
-        $bare = (new ByFinished())->choose($this->person(96), new Pattern('t', 'Punt top', garment: Garment::Top), $ease);
+        $bare = (new ByFinished())->choose(
+            $this->person(96),
+            new Pattern('t', 'Punt top', makes: new PatternGarment(garment: Garment::Top)),
+            $ease,
+        );
         self::assertStringContainsString('Punt top has no finished measure for the bust yet', (string) $bare->sentence);
     }
 
@@ -118,10 +123,15 @@ final class ByFinishedTest extends TestCase
             array_map(static fn (int $one): Length => Length::ofMillimetres(10 * $one), $centimetres),
         );
 
-        return new Pattern('t', 'Punt top', garment: Garment::Top, chart: new SizeChart(
-            ['S', 'M', 'L', 'XL'],
-            [BodyPoint::Bust->value => $row(88, 92, 96, 100)],
-            [BodyPoint::Bust->value => $row(104, 108, 112, 116), BodyPoint::Hip->value => $row(106, 110, 114, 118)],
-        ));
+        return new Pattern(
+            't',
+            'Punt top',
+            makes: new PatternGarment(garment: Garment::Top),
+            chart: new SizeChart(
+                ['S', 'M', 'L', 'XL'],
+                [BodyPoint::Bust->value => $row(88, 92, 96, 100)],
+                [BodyPoint::Bust->value => $row(104, 108, 112, 116), BodyPoint::Hip->value => $row(106, 110, 114, 118)],
+            ),
+        );
     }
 }

@@ -15,6 +15,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Season\Option;
@@ -178,6 +179,11 @@ final class CupsTest extends TestCase
 
     private function pattern(string $chart, Garment $garment): Pattern
     {
-        return new Pattern('p', 'Blouse', garment: $garment, chart: (new SizeChartReader())->read($chart, Unit::Centimetre));
+        return new Pattern(
+            'p',
+            'Blouse',
+            makes: new PatternGarment(garment: $garment),
+            chart: (new SizeChartReader())->read($chart, Unit::Centimetre),
+        );
     }
 }

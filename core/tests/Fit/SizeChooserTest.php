@@ -16,6 +16,8 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
+use Octavum\Core\Pattern\PatternKeeping;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Pattern\Technique;
@@ -142,7 +144,7 @@ final class SizeChooserTest extends TestCase
         $full = new SizeChart($chart->sizes, $chart->body, $chart->finished, BodyPoint::Waist, Length::of('160', Unit::Centimetre));
         $advice = (new SizeChooser())->choose(
             $this->person(['waist' => '76', 'hip' => '97', 'height' => '175']),
-            new Pattern('p', 'Full skirt', garment: Garment::Skirt, chart: $full),
+            new Pattern('p', 'Full skirt', makes: new PatternGarment(garment: Garment::Skirt), chart: $full),
         );
         self::assertSame('16', $advice->size, 'a full skirt goes by the waist');
         self::assertStringContainsString('the hip is free in it', $this->flags($advice)[0]);
@@ -170,10 +172,9 @@ final class SizeChooserTest extends TestCase
         $pattern = new Pattern(
             'p',
             $title,
-            garment: Garment::Skirt,
-            versions: [new Version('v', 'A', new RequirementTable([], []), features: $features)],
+            makes: new PatternGarment(garment: Garment::Skirt, techniques: $techniques),
             chart: (new SizeChartReader())->read(self::WOMEN, Unit::Centimetre),
-            techniques: $techniques,
+            versions: [new Version('v', 'A', new RequirementTable([], []), features: $features)],
         );
         self::assertSame($size, (new SizeChooser())->choose($this->person(['waist' => '72', 'hip' => '107']), $pattern)->size);
     }
@@ -233,7 +234,7 @@ final class SizeChooserTest extends TestCase
                     'Odalys',
                     measured: [new Measured(new \DateTimeImmutable('2026-01-10'), ['bust' => Length::ofMillimetres($millimetres)])],
                 ),
-                new Pattern('p', 'Blouse', garment: Garment::Top, chart: $chart),
+                new Pattern('p', 'Blouse', makes: new PatternGarment(garment: Garment::Top), chart: $chart),
             );
             self::assertNotNull($advice->size);
             self::assertGreaterThanOrEqual($before, $order[$advice->size]);
@@ -276,8 +277,8 @@ final class SizeChooserTest extends TestCase
             new Pattern(
                 'p',
                 'Blouse',
-                garment: $garment,
-                editions: $editions,
+                makes: new PatternGarment(garment: $garment),
+                keeping: new PatternKeeping(editions: $editions),
                 chart: (new SizeChartReader())->read($chart, Unit::Centimetre),
             ),
             $today,

@@ -13,6 +13,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
@@ -47,12 +48,12 @@ final class TightPlacesTest extends TestCase
         $advice = (new SizeChooser())->choose($person, new Pattern(
             'p',
             'Blouse',
-            garment: $garment,
+            makes: new PatternGarment(garment: $garment),
+            chart: (new SizeChartReader())->read(self::CHART, Unit::Centimetre),
             versions: array_map(
                 static fn (array $has): Version => new Version('v', 'A', new RequirementTable([], []), features: $has),
                 $versions,
             ),
-            chart: (new SizeChartReader())->read(self::CHART, Unit::Centimetre),
         ));
         self::assertSame([$size, $says], [$advice->size, array_map(static fn (Sentence $flag): string => (string) $flag, $advice->flags)]);
     }

@@ -16,6 +16,7 @@ use Octavum\Core\Match\Tenor;
 use Octavum\Core\Match\Toile;
 use Octavum\Core\Match\Traits;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
@@ -70,7 +71,7 @@ final class ExperienceTest extends TestCase
     {
         $person = new Person('o', 'Ottoline');
         $version = new Version('v', 'A', new RequirementTable(['14'], []));
-        $pattern = new Pattern('p', 'Towpath trousers', garment: Garment::Trousers, versions: [$version]);
+        $pattern = new Pattern('p', 'Towpath trousers', makes: new PatternGarment(garment: Garment::Trousers), versions: [$version]);
         $finding = new Finding(new \DateTimeImmutable('2026-05-03'), Fitted::Badly, again: Again::No, change: 'too short in the rise');
         $done = new Project(
             'd',

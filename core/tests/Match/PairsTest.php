@@ -39,6 +39,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Pattern\Version;
@@ -193,9 +194,9 @@ final class PairsTest extends TestCase
         $pattern = new Pattern(
             'p',
             'A pattern',
-            garment: Garment::from($lined ? substr($rest, 0, -6) : $rest),
-            onlyFor: Structure::tryFrom($says['only'] ?? ''),
-            advice: new ClothAdvice(
+            makes: new PatternGarment(garment: Garment::from($lined ? substr($rest, 0, -6) : $rest), onlyFor: Structure::tryFrom(
+                $says['only'] ?? '',
+            ), techniques: [...$techniques('tech'), ...$lined ? [Technique::Lining] : []], advice: new ClothAdvice(
                 $says['says'] ?? '',
                 isset($says['stretch']) ? (int) $says['stretch'] : null,
                 WeightClass::tryFrom($range('weight')[0]),
@@ -203,8 +204,7 @@ final class PairsTest extends TestCase
                 Drape::tryFrom($range('drape')[0]),
                 Drape::tryFrom($range('drape')[1]),
                 $says['notfor'] ?? '',
-            ),
-            techniques: [...$techniques('tech'), ...$lined ? [Technique::Lining] : []],
+            )),
         );
         $features = array_map(Feature::from(...), isset($says['feat']) ? explode('+', $says['feat']) : []);
 

@@ -34,6 +34,8 @@ use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
+use Octavum\Core\Pattern\PatternKeeping;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
@@ -72,7 +74,13 @@ final class WhatItBecomesTest extends TestCase
     public function testAPatternThatIsOnlyWishedForIsRefusedAndSaysSo(): void
     {
         $dress = $this->making('dress', 1900, new ClothAdvice(crispest: Drape::Soft));
-        $wished = new Pattern('w', 'Wish', ownership: Ownership::Wished, versions: [$dress->version], advice: $dress->pattern->advice);
+        $wished = new Pattern(
+            'w',
+            'Wish',
+            makes: new PatternGarment(advice: $dress->pattern->makes->advice),
+            keeping: new PatternKeeping(ownership: Ownership::Wished),
+            versions: [$dress->version],
+        );
         $proposal = $this->lay([Making::of($wished, $dress->version, null, new Sewist())->inSize('14')])[0];
         self::assertSame(Group::Not, $proposal->group);
         self::assertStringContainsString('only wished for', (string) $proposal->refusal);
@@ -222,7 +230,12 @@ final class WhatItBecomesTest extends TestCase
             ),
         ];
         $version = new Version($id, 'A', new RequirementTable(['14', '16'], $rows));
-        $pattern = new Pattern($id, $id, garment: $garment, onlyFor: Structure::Woven, versions: [$version], advice: $advice);
+        $pattern = new Pattern(
+            $id,
+            $id,
+            makes: new PatternGarment(garment: $garment, onlyFor: Structure::Woven, advice: $advice),
+            versions: [$version],
+        );
         $making = Making::of($pattern, $version, null, new Sewist(made: [$id => array_fill(0, $made, new MadeBefore($id, isGood: true))]));
 
         return null === $size ? $making : $making->inSize($size);

@@ -82,7 +82,7 @@ final class NonsenseTest extends TestCase
             $pattern = (new LineReader())->read($line);
             self::assertNotSame('' !== trim(mb_scrub($line)) ? '' : 'nothing to call it by', $pattern->pattern()->title, $line);
             self::assertLessThanOrEqual(120, mb_strlen($pattern->title));
-            self::assertSame($pattern->text, $pattern->pattern()->notes);
+            self::assertSame($pattern->text, $pattern->pattern()->keeping->notes);
             $notion = (new NotionReader())->read(mb_scrub($line), withPlace: true);
             self::assertTrue(null === $notion->length || $notion->length->micrometres > 0);
             $cloth = (new HaulReader())->read($line, System::Metric);

@@ -8,6 +8,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternKeeping;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Piece\Role;
@@ -91,10 +92,14 @@ final class RequirementTableTest extends TestCase
 
     public function testAPatternHoldsTheSizesOfItsCopies(): void
     {
-        $half = new Pattern('p', 'Coat', editions: [new Edition('small', ['8', '10']), new Edition('large', ['14'])]);
+        $half = new Pattern(
+            'p',
+            'Coat',
+            keeping: new PatternKeeping(editions: [new Edition('small', ['8', '10']), new Edition('large', ['14'])]),
+        );
         self::assertSame([true, true, false], [$half->holdsSize('8'), $half->holdsSize('14'), $half->holdsSize('12')]);
         self::assertTrue((new Pattern('p', 'Coat'))->holdsSize('12'), 'nothing said: all of them');
-        self::assertTrue((new Pattern('p', 'Coat', editions: [new Edition('all', [])]))->holdsSize('12'));
+        self::assertTrue((new Pattern('p', 'Coat', keeping: new PatternKeeping(editions: [new Edition('all', [])])))->holdsSize('12'));
     }
 
     private function table(): RequirementTable

@@ -124,7 +124,7 @@ final class LineReaderTest extends TestCase
         self::assertSame(['3 buttons 18mm'], $pattern->versions[0]->notions);
         self::assertTrue($pattern->holdsSize('10'));
         self::assertFalse($pattern->holdsSize('14'));
-        self::assertSame('Q112 wrap dress, PDF, 8-12, not printed, needs 3 buttons 18mm', $pattern->notes);
+        self::assertSame('Q112 wrap dress, PDF, 8-12, not printed, needs 3 buttons 18mm', $pattern->keeping->notes);
     }
 
     /** Lines the reader was not written for; every figure must be right or flagged, and most must be right. */

@@ -10,6 +10,7 @@ use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Material;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Cautions;
@@ -33,7 +34,7 @@ final class CautionsTest extends TestCase
             new Person('who', 'Suvi', $child),
             new Option(
                 '',
-                new Pattern('k', 'K', garment: $garment),
+                new Pattern('k', 'K', makes: new PatternGarment(garment: $garment)),
                 claims: null === $type ? [] : [
                     new Claim('c', Role::Main, new Cloth('cloth', 'Cloth', material: new Material(type: $type))),
                 ],

@@ -10,6 +10,7 @@ use Octavum\Core\Cloth\Purchase;
 use Octavum\Core\Match\Sewist;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Check\SeasonCheck;
@@ -41,7 +42,7 @@ final class HintsTest extends TestCase
         $fly = static fn (int $hours, bool $precious): array => [
             'current' => new Option(
                 '',
-                new Pattern('p', 'P', techniques: [Technique::Fly]),
+                new Pattern('p', 'P', makes: new PatternGarment(techniques: [Technique::Fly])),
                 minutes: 60 * $hours,
                 claims: [new Claim('c', Role::Main, new Cloth('x', 'X', purchase: new Purchase(moreToBeHad: !$precious)))],
             ),

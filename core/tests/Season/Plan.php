@@ -19,6 +19,7 @@ use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
@@ -96,7 +97,12 @@ final class Plan
         ?Season $season = null,
         int $minutes = 300,
     ): Project {
-        $pattern = null === $version ? null : new Pattern('pattern', 'Towpath coat', garment: Garment::Coat, versions: [$version]);
+        $pattern = null === $version ? null : new Pattern(
+            'pattern',
+            'Towpath coat',
+            makes: new PatternGarment(garment: Garment::Coat),
+            versions: [$version],
+        );
 
         return new Project(
             'project '.$name,

@@ -12,6 +12,7 @@ use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Option;
@@ -37,10 +38,15 @@ final class ProjectTest extends TestCase
             new Fact('Sleeves longer', Length::ofMillimetres(30), Garment::Shirt->value),
             new Fact('Narrow shoulders'),
         ]);
-        $pattern = new Pattern('p', 'Ferry shirt', garment: Garment::Shirt, alterations: array_map(
-            static fn (string $name): KeptAlteration => new KeptAlteration('suvi', $name),
-            $kept,
-        ));
+        $pattern = new Pattern(
+            'p',
+            'Ferry shirt',
+            makes: new PatternGarment(garment: Garment::Shirt),
+            alterations: array_map(
+                static fn (string $name): KeptAlteration => new KeptAlteration('suvi', $name),
+                $kept,
+            ),
+        );
         $alterations = array_map(static fn (string $name): Alteration => new Alteration($name, Length::zero()), $own);
         $project = new Project(
             'x',

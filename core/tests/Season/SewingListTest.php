@@ -12,6 +12,7 @@ use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternLabel;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\ListRule;
@@ -83,7 +84,7 @@ final class SewingListTest extends TestCase
             Plan::season(),
             1,
             $for,
-            new Option('', new Pattern('k', $title, $maker), claims: array_values($claims)),
+            new Option('', new Pattern('k', $title, label: new PatternLabel(maker: $maker)), claims: array_values($claims)),
         );
         $wish = new Claim('w', Role::Lining, wish: new Wish('Viscose lining', FibreMix::unknown()));
         $stash = ListRule::StashOnly;

@@ -44,7 +44,7 @@ final readonly class Filter
 
     public function lets(Making $making): bool
     {
-        return (null === $this->garment || $this->garment === $making->pattern->garment)
+        return (null === $this->garment || $this->garment === $making->pattern->makes->garment)
             && (null === $this->minutes || ($making->minutes() ?? 0) <= $this->minutes)
             && null === $making->asks->uses(...$this->without)
             && [] === array_filter($this->having, static fn (Feature $one): bool => null === $making->asks->has($one));

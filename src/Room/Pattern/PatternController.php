@@ -151,7 +151,7 @@ final class PatternController extends AbstractController
                         array_values($this->people->all($account)),
                     )
                     : [],
-                'files' => $this->shelf->these($account, $pattern->files),
+                'files' => $this->shelf->these($account, $pattern->keeping->files),
                 'fault' => $fault,
                 'people' => $this->people->all($account),
                 'history' => $this->plan->ofPattern($account, $record->id),
@@ -164,11 +164,11 @@ final class PatternController extends AbstractController
     /** @return array{pattern: ?EnvelopeFactor, maker: ?EnvelopeFactor} what was used of what its envelope asks for, and its maker's */
     private function factors(Pattern $pattern, Account $account): array
     {
-        $cuts = $this->plan->envelopes($account, $pattern->maker, $pattern->id);
+        $cuts = $this->plan->envelopes($account, $pattern->label->maker, $pattern->id);
 
         return [
             'pattern' => EnvelopeFactor::of($cuts[$pattern->id] ?? []),
-            'maker' => '' === $pattern->maker ? null : EnvelopeFactor::of(array_merge([], ...array_values($cuts))),
+            'maker' => '' === $pattern->label->maker ? null : EnvelopeFactor::of(array_merge([], ...array_values($cuts))),
         ];
     }
 
@@ -180,7 +180,11 @@ final class PatternController extends AbstractController
         $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $pattern = $this->form->read($entry, $this->mapper->pattern($record), $system);
-            if ([$pattern->number, $pattern->otherNumbers, $pattern->title] !== [$record->number, $record->otherNumbers, $record->title]) {
+            if ([
+                $pattern->label->number,
+                $pattern->label->otherNumbers,
+                $pattern->title,
+            ] !== [$record->number, $record->otherNumbers, $record->title]) {
                 $this->twins($entry, $pattern, $library, $account);
             }
             Revision::check($entry, $record->revision, $this->form->values($this->mapper->pattern($record), $system));
@@ -230,7 +234,7 @@ final class PatternController extends AbstractController
     private function copyOf(string $id, Pattern $typed, Version $version, Account $account): Response
     {
         $record = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $copies = [] === $typed->editions ? [new Edition('Second copy', $version->table->sizes)] : $typed->editions;
+        $copies = [] === $typed->keeping->editions ? [new Edition('Second copy', $version->table->sizes)] : $typed->keeping->editions;
         $here = $this->generateUrl('pattern', ['id' => $id]);
         $this->changes->commit(
             [$record],

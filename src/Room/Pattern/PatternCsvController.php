@@ -82,30 +82,32 @@ final class PatternCsvController extends AbstractController
         $rows = array_map(
             static fn (Pattern $pattern): array => [
                 $pattern->title,
-                $pattern->maker,
-                $pattern->number,
-                implode(' / ', $pattern->otherNumbers),
-                $pattern->garment->value,
-                $pattern->format->value,
+                $pattern->label->maker,
+                $pattern->label->number,
+                implode(' / ', $pattern->label->otherNumbers),
+                $pattern->makes->garment->value,
+                $pattern->keeping->format->value,
                 implode(
                     ' ',
-                    array_unique(array_merge(...array_map(static fn (Edition $edition): array => $edition->sizes, $pattern->editions))),
+                    array_unique(
+                        array_merge(...array_map(static fn (Edition $edition): array => $edition->sizes, $pattern->keeping->editions)),
+                    ),
                 ),
                 implode(
                     ', ',
                     array_filter(
-                        array_map(static fn (Edition $edition): string => $edition->paper->value ?? '', $pattern->editions),
+                        array_map(static fn (Edition $edition): string => $edition->paper->value ?? '', $pattern->keeping->editions),
                         static fn (string $paper): bool => '' !== $paper,
                     ),
                 ),
-                $pattern->ownership->value,
+                $pattern->keeping->ownership->value,
                 implode(
                     ', ',
                     array_unique(array_merge(...array_map(static fn (Version $version): array => $version->notions, $pattern->versions))),
                 ),
-                Entry::hours($pattern->minutes),
-                $pattern->place,
-                $pattern->notes,
+                Entry::hours($pattern->makes->minutes),
+                $pattern->keeping->place,
+                $pattern->keeping->notes,
             ],
             $this->library->all($account),
         );

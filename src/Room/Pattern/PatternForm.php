@@ -21,6 +21,9 @@ use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\PaperState;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\PatternFormat;
+use Octavum\Core\Pattern\PatternGarment;
+use Octavum\Core\Pattern\PatternKeeping;
+use Octavum\Core\Pattern\PatternLabel;
 use Octavum\Core\Pattern\Runs;
 use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Pattern\Technique;
@@ -42,29 +45,29 @@ final readonly class PatternForm
 
         return [
             'title' => $pattern->title,
-            'maker' => $pattern->maker,
-            'number' => $pattern->number,
-            'otherNumbers' => implode(', ', $pattern->otherNumbers),
-            'garment' => $pattern->garment->value,
-            'format' => $pattern->format->value,
-            'ownership' => $pattern->ownership->value,
-            'onlyFor' => $pattern->onlyFor->value ?? '',
-            'hours' => Entry::hours($pattern->minutes),
-            'place' => $pattern->place,
-            'notes' => $pattern->notes,
+            'maker' => $pattern->label->maker,
+            'number' => $pattern->label->number,
+            'otherNumbers' => implode(', ', $pattern->label->otherNumbers),
+            'garment' => $pattern->makes->garment->value,
+            'format' => $pattern->keeping->format->value,
+            'ownership' => $pattern->keeping->ownership->value,
+            'onlyFor' => $pattern->makes->onlyFor->value ?? '',
+            'hours' => Entry::hours($pattern->makes->minutes),
+            'place' => $pattern->keeping->place,
+            'notes' => $pattern->keeping->notes,
             'chart' => (new SizeChartReader())->write($chart, $tape),
             'chartBy' => $chart->by->value ?? '',
             'draftedFor' => null === $chart->height ? '' : $tape->typed($chart->height, small: true),
             'runs' => $chart->runs->value ?? '',
-            'recommended' => $pattern->advice->recommended,
-            'stretchLeast' => (string) $pattern->advice->stretch,
-            'lightest' => $pattern->advice->lightest->value ?? '',
-            'heaviest' => $pattern->advice->heaviest->value ?? '',
-            'crispest' => $pattern->advice->crispest->value ?? '',
-            'mostFluid' => $pattern->advice->mostFluid->value ?? '',
-            'notFor' => $pattern->advice->notFor,
+            'recommended' => $pattern->makes->advice->recommended,
+            'stretchLeast' => (string) $pattern->makes->advice->stretch,
+            'lightest' => $pattern->makes->advice->lightest->value ?? '',
+            'heaviest' => $pattern->makes->advice->heaviest->value ?? '',
+            'crispest' => $pattern->makes->advice->crispest->value ?? '',
+            'mostFluid' => $pattern->makes->advice->mostFluid->value ?? '',
+            'notFor' => $pattern->makes->advice->notFor,
             'techniques' => array_fill_keys(
-                array_map(static fn (Technique $technique): string => $technique->value, $pattern->techniques),
+                array_map(static fn (Technique $technique): string => $technique->value, $pattern->makes->techniques),
                 '1',
             ),
             'editions' => array_map(
@@ -74,7 +77,7 @@ final readonly class PatternForm
                     'paper' => $edition->paper->value ?? '',
                     'missing' => $edition->missing,
                 ],
-                $pattern->editions,
+                $pattern->keeping->editions,
             ),
         ];
     }
@@ -100,20 +103,20 @@ final readonly class PatternForm
         return new Pattern(
             $before->id,
             $entry->name('title'),
-            $entry->text('maker', 120),
-            $entry->text('number', 60),
-            $entry->texts('otherNumbers', 60),
-            $entry->choice('garment', Garment::class) ?? Garment::Other,
-            $entry->choice('format', PatternFormat::class) ?? PatternFormat::Tissue,
-            $entry->choice('ownership', Ownership::class) ?? Ownership::Owned,
-            $entry->choice('onlyFor', Structure::class),
-            $entry->minutes('hours', Entry::MOST_MINUTES),
-            $entry->text('place', 120),
-            $entry->text('notes'),
-            $editions,
-            chart: $this->chart($entry, $system),
-            files: $before->files,
-            advice: new ClothAdvice(
+            label: new PatternLabel(
+                maker: $entry->text('maker', 120),
+                number: $entry->text('number', 60),
+                otherNumbers: $entry->texts('otherNumbers', 60),
+            ),
+            makes: new PatternGarment(garment: $entry->choice('garment', Garment::class) ?? Garment::Other, onlyFor: $entry->choice(
+                'onlyFor',
+                Structure::class,
+            ), minutes: $entry->minutes('hours', Entry::MOST_MINUTES), techniques: array_values(
+                array_filter(
+                    Technique::cases(),
+                    static fn (Technique $technique): bool => $entry->boolean('techniques.'.$technique->value),
+                ),
+            ), advice: new ClothAdvice(
                 $entry->text('recommended', 300),
                 $entry->integer('stretchLeast', 0, 300),
                 $entry->choice('lightest', WeightClass::class),
@@ -121,13 +124,16 @@ final readonly class PatternForm
                 $entry->choice('crispest', Drape::class),
                 $entry->choice('mostFluid', Drape::class),
                 $entry->text('notFor', 200),
+            )),
+            keeping: new PatternKeeping(
+                format: $entry->choice('format', PatternFormat::class) ?? PatternFormat::Tissue,
+                ownership: $entry->choice('ownership', Ownership::class) ?? Ownership::Owned,
+                editions: $editions,
+                place: $entry->text('place', 120),
+                notes: $entry->text('notes'),
+                files: $before->keeping->files,
             ),
-            techniques: array_values(
-                array_filter(
-                    Technique::cases(),
-                    static fn (Technique $technique): bool => $entry->boolean('techniques.'.$technique->value),
-                ),
-            ),
+            chart: $this->chart($entry, $system),
             alterations: $before->alterations,
         );
     }

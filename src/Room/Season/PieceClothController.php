@@ -149,7 +149,7 @@ final class PieceClothController extends AbstractController
                 $way->largestSize(),
                 $this->stash->all($account),
                 $promised,
-                $way->current->pattern?->onlyFor,
+                $way->current->pattern?->makes->onlyFor,
                 $way->wanted($claim),
             ),
         ]);

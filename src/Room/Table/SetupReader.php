@@ -154,7 +154,7 @@ final readonly class SetupReader
         if ([] !== $own) {
             return [$own, 'pieces'];
         }
-        $block = $named ? [] : $this->block($pattern->garment ?? Garment::Other, $version, $role, $size);
+        $block = $named ? [] : $this->block($pattern->makes->garment ?? Garment::Other, $version, $role, $size);
 
         return [
             $block,

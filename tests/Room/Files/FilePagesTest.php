@@ -218,10 +218,10 @@ final class FilePagesTest extends PageTestCase
         );
         $this->get('/patterns/'.$id);
         $this->send('take out', []);
-        self::assertSame([], $this->workroom($account)->patterns[0]->files);
+        self::assertSame([], $this->workroom($account)->patterns[0]->keeping->files);
         $this->browser->followRedirect();
         $this->send('undo', []);
-        self::assertCount(1, $this->workroom($account)->patterns[0]->files);
+        self::assertCount(1, $this->workroom($account)->patterns[0]->keeping->files);
     }
 
     public function testAPictureIsKeptWithAProjectTakenOutAndBack(): void

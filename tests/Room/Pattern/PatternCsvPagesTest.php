@@ -28,13 +28,25 @@ final class PatternCsvPagesTest extends PageTestCase
         [$coat, $dress] = $this->workroom($account)->patterns;
         self::assertSame(
             ['Towpath coat, short', 'Marrowlane', 'T118', Garment::Coat, PatternFormat::Tissue, 960, 'Box 3', 'Shop: Market'],
-            [$coat->title, $coat->maker, $coat->number, $coat->garment, $coat->format, $coat->minutes, $coat->place, $coat->notes],
+            [
+                $coat->title,
+                $coat->label->maker,
+                $coat->label->number,
+                $coat->makes->garment,
+                $coat->keeping->format,
+                $coat->makes->minutes,
+                $coat->keeping->place,
+                $coat->keeping->notes,
+            ],
         );
-        self::assertSame([['8', '10', '12', '14'], PaperState::Uncut], [$coat->editions[0]->sizes, $coat->editions[0]->paper]);
+        self::assertSame(
+            [['8', '10', '12', '14'], PaperState::Uncut],
+            [$coat->keeping->editions[0]->sizes, $coat->keeping->editions[0]->paper],
+        );
         self::assertSame(['4 buttons 25 mm', 'shoulder pads'], $coat->versions[0]->notions);
         self::assertSame(
             [['K871', 'K900'], Ownership::Wished, ['S', 'M', 'L', 'XL']],
-            [$dress->otherNumbers, $dress->ownership, $dress->editions[0]->sizes],
+            [$dress->label->otherNumbers, $dress->keeping->ownership, $dress->keeping->editions[0]->sizes],
         );
         self::assertStringContainsString('0 new, 3 there already', self::says($this->bring('/patterns/csv', $table)));
 

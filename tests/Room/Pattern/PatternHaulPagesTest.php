@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Room\Pattern;
 
+use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Piece\Garment;
 use Octavum\Tests\PageTestCase;
 
@@ -24,7 +25,10 @@ final class PatternHaulPagesTest extends PageTestCase
         $this->send('Put them into the library', ['haul' => "Q112 wrap dress, PDF, 8-20, not printed\n\n<script>alert(1)</script> skirt"]);
         self::assertResponseRedirects('/patterns');
         $patterns = $this->workroom($account)->patterns;
-        self::assertSame([Garment::Dress, Garment::Skirt], array_column($patterns, 'garment'));
+        self::assertSame(
+            [Garment::Dress, Garment::Skirt],
+            array_map(static fn (Pattern $pattern): Garment => $pattern->makes->garment, $patterns),
+        );
         $this->browser->followRedirect();
         $this->send('undo', []);
         self::assertSame([], $this->workroom($account)->patterns);

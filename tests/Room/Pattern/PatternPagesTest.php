@@ -52,7 +52,7 @@ final class PatternPagesTest extends PageTestCase
         $pattern = $this->only();
         self::assertSame(
             [Garment::Coat, 960, ['K204', 'K871'], ['12', '14']],
-            [$pattern->garment, $pattern->minutes, $pattern->otherNumbers, $pattern->editions[0]->sizes],
+            [$pattern->makes->garment, $pattern->makes->minutes, $pattern->label->otherNumbers, $pattern->keeping->editions[0]->sizes],
         );
         $table = $pattern->versions[0]->table;
         self::assertSame(['12', '14'], $table->sizes);
@@ -95,12 +95,12 @@ final class PatternPagesTest extends PageTestCase
         $this->send('It is a second copy of it: add it there', []);
         self::assertResponseRedirects();
         [$pattern] = $this->workroom($this->account)->patterns;
-        self::assertSame([['8', '10', '12'], ['14', '16']], array_column($pattern->editions, 'sizes'));
+        self::assertSame([['8', '10', '12'], ['14', '16']], array_column($pattern->keeping->editions, 'sizes'));
         self::assertSame([true, true, false], array_map($pattern->holdsSize(...), ['8', '16', '18']));
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('larger half', self::says($page));
         $this->send('undo', []);
-        self::assertCount(1, $this->workroom($this->account)->patterns[0]->editions);
+        self::assertCount(1, $this->workroom($this->account)->patterns[0]->keeping->editions);
         $this->get('/patterns/new');
         $this->post('/patterns/new', ['copyOf' => 'nobody’s'] + $fields);
         self::assertResponseStatusCodeSame(404);
@@ -222,8 +222,11 @@ final class PatternPagesTest extends PageTestCase
             'editions' => [['name' => 'Envelope', 'missing' => 'cuff facing']],
         ]);
         $pattern = $this->only();
-        self::assertSame([Technique::Collar, Technique::Gathers], $pattern->techniques);
-        self::assertEquals(new ClothAdvice('lawn, crepe', 30, WeightClass::Light, null, null, Drape::Fluid, 'plaids'), $pattern->advice);
+        self::assertSame([Technique::Collar, Technique::Gathers], $pattern->makes->techniques);
+        self::assertEquals(
+            new ClothAdvice('lawn, crepe', 30, WeightClass::Light, null, null, Drape::Fluid, 'plaids'),
+            $pattern->makes->advice,
+        );
         $page = self::says($this->get('/patterns/'.$pattern->id));
         self::assertStringContainsString('lacks cuff facing', $page);
         self::assertStringContainsString('at least 30 % across', $page);

@@ -87,7 +87,8 @@ final readonly class Template
     private function paper(Project $project): array
     {
         $paper = $this->state($project);
-        $print = PaperState::NotPrinted === $paper || (null === $paper && PatternFormat::Pdf === $project->current->pattern?->format);
+        $format = $project->current->pattern?->keeping->format;
+        $print = PaperState::NotPrinted === $paper || (null === $paper && PatternFormat::Pdf === $format);
         $steps = [];
         if ($print || PaperState::Printed === $paper) {
             $pages = self::PAGES * self::MINUTES_A_PAGE;
@@ -177,7 +178,7 @@ final readonly class Template
     private function parts(Project $project): array
     {
         $garment = $project->garment();
-        $techniques = $project->current->pattern->techniques ?? [];
+        $techniques = $project->current->pattern->makes->techniques ?? [];
         $has = static function (Technique ...$any) use ($techniques): bool {
             foreach ($any as $one) {
                 if (\in_array($one, $techniques, true)) {
@@ -283,7 +284,7 @@ final readonly class Template
         $states = array_map(
             static fn (Edition $edition): ?PaperState => $edition->paper,
             array_filter(
-                $project->current->pattern->editions ?? [],
+                $project->current->pattern->keeping->editions ?? [],
                 static fn (Edition $edition): bool => [] === $edition->sizes || \in_array($project->largestSize(), $edition->sizes, true),
             ),
         );

@@ -138,7 +138,7 @@ final readonly class ClothSnags
             return [];
         }
         $snags = [];
-        $only = Role::Ribbing === $claim->role ? null : $pattern->onlyFor;
+        $only = Role::Ribbing === $claim->role ? null : $pattern->makes->onlyFor;
         if (null !== $only && $only !== $cloth->material->structure) {
             $snags[] = $cloth->material->isStructureKnown()
                 ? new Snag(
@@ -180,7 +180,7 @@ final readonly class ClothSnags
         $reason = null === $version || (null === $cloth->material->feel->across && Structure::NonWoven === $cloth->material->structure)
             ? null
             : (new StretchRule())->judge(Traits::of($cloth, Making::DEAR), Asks::of($pattern, $version));
-        $with += ['least' => $pattern->advice->stretch ?? 0, 'stretch' => $cloth->material->feel->across ?? 0];
+        $with += ['least' => $pattern->makes->advice->stretch ?? 0, 'stretch' => $cloth->material->feel->across ?? 0];
 
         return match ($reason?->tenor) {
             Tenor::Refusal => [new Snag(

@@ -43,9 +43,9 @@ final readonly class PartSnags
         $size = $part->size ?? $project->largestSize();
         $with = ['project' => $project->name, 'pattern' => $pattern->title, 'part' => new Sentence($part->kind->value), 'size' => $size];
         $said = match (true) {
-            Ownership::Owned !== $pattern->ownership => new Sentence(
+            Ownership::Owned !== $pattern->keeping->ownership => new Sentence(
                 '{project}, {part} from {pattern}: that pattern is {ownership}, not owned.',
-                $with + ['ownership' => new Sentence($pattern->ownership->value)],
+                $with + ['ownership' => new Sentence($pattern->keeping->ownership->value)],
             ),
             '' !== $size && !$pattern->holdsSize($size) => new Sentence(
                 '{project}: size {size} is outside the copy of {pattern} that is owned.',
@@ -58,7 +58,7 @@ final readonly class PartSnags
             default => null,
         };
 
-        $severity = Ownership::Borrowed === $pattern->ownership ? Severity::Note : Severity::Tight;
+        $severity = Ownership::Borrowed === $pattern->keeping->ownership ? Severity::Note : Severity::Tight;
 
         return null === $said ? [] : [new Snag($severity, $said, Action::ShowPattern, $pattern->id)];
     }

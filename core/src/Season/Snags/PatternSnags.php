@@ -67,16 +67,16 @@ final readonly class PatternSnags
     /** @return list<array{Severity, Sentence}> */
     private function ownership(Project $project, Pattern $pattern): array
     {
-        return Ownership::Owned === $pattern->ownership
+        return Ownership::Owned === $pattern->keeping->ownership
             ? []
             : [
                 [
                     // what is borrowed is in the house, and can be cut from
-                    Ownership::Borrowed === $pattern->ownership ? Severity::Note : Severity::Tight,
+                    Ownership::Borrowed === $pattern->keeping->ownership ? Severity::Note : Severity::Tight,
                     new Sentence('{project}: the pattern {pattern} is {ownership}, not owned.', [
                         'project' => $project->name,
                         'pattern' => $pattern->title,
-                        'ownership' => $pattern->ownership->value,
+                        'ownership' => $pattern->keeping->ownership->value,
                     ]),
                 ],
             ];

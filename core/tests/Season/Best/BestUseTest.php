@@ -22,6 +22,7 @@ use Octavum\Core\Measure\Width;
 use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
@@ -109,7 +110,12 @@ final class BestUseTest extends TestCase
     private function best(array $others, array $overruled, Version $version, array $more = [], ?ClothAdvice $advice = null): Proposed
     {
         $advice ??= new ClothAdvice(lightest: WeightClass::Light, heaviest: WeightClass::Light, crispest: Drape::Soft);
-        $pattern = new Pattern('p', 'Dress', garment: Garment::Dress, versions: [$version, ...$more], advice: $advice);
+        $pattern = new Pattern(
+            'p',
+            'Dress',
+            makes: new PatternGarment(garment: Garment::Dress, advice: $advice),
+            versions: [$version, ...$more],
+        );
         $own = $this->cloth('Own', ClothType::Lawn, length: '1.5');
         $project = new Project(
             'd',

@@ -140,7 +140,7 @@ final class CopiesTest extends TestCase
             $child('Eero', '104'),
             new Option(
                 '',
-                new Pattern('k', 'Pinafore', versions: [$version], chart: $chart),
+                new Pattern('k', 'Pinafore', chart: $chart, versions: [$version]),
                 $version,
                 '2',
                 copies: [

@@ -22,6 +22,7 @@ use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
@@ -221,7 +222,7 @@ final class KeptRemedyTest extends TestCase
             look: new ClothLook(direction: $direction, repeat: null === $repeat ? null : Length::ofMetres($repeat)),
             cuts: [$cut],
         );
-        $pattern = new Pattern('pattern', 'Skirt', garment: Garment::Skirt, versions: [$version]);
+        $pattern = new Pattern('pattern', 'Skirt', makes: new PatternGarment(garment: Garment::Skirt), versions: [$version]);
 
         return new Project(
             'project',

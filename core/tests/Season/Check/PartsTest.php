@@ -26,6 +26,8 @@ use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Part;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
+use Octavum\Core\Pattern\PatternKeeping;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
@@ -206,7 +208,11 @@ final class PartsTest extends TestCase
     /** @return iterable<string, array{Part, list<string>}> */
     public static function seams(): iterable
     {
-        $pattern = new Pattern('x', 'Ferry shirt', editions: [new Edition('small', ['10', '12'])], ownership: Ownership::Wished);
+        $pattern = new Pattern(
+            'x',
+            'Ferry shirt',
+            keeping: new PatternKeeping(ownership: Ownership::Wished, editions: [new Edition('small', ['10', '12'])]),
+        );
         yield 'sleeves of nobody' => [new Part(PartKind::Sleeves), [
             'Mixed, sleeves that are not its own: compare the armhole with the sleeve cap before cutting.',
         ]];
@@ -215,7 +221,11 @@ final class PartsTest extends TestCase
             'Mixed, collar from Ferry shirt: that pattern is wished for, not owned.',
         ]];
         yield 'a skirt in a size that is not there' => [
-            new Part(PartKind::Skirt, new Pattern('y', 'Ferry skirt', editions: [new Edition('small', ['10', '12'])]), size: '16'),
+            new Part(
+                PartKind::Skirt,
+                new Pattern('y', 'Ferry skirt', keeping: new PatternKeeping(editions: [new Edition('small', ['10', '12'])])),
+                size: '16',
+            ),
             [
                 'Mixed, skirt from Ferry skirt: compare both edges at the waist before cutting.',
                 'Mixed: size 16 is outside the copy of Ferry skirt that is owned.',
@@ -258,7 +268,7 @@ final class PartsTest extends TestCase
 
     private function pattern(string $name): Pattern
     {
-        return new Pattern('pattern '.$name, 'Pattern '.$name, garment: Garment::Shirt);
+        return new Pattern('pattern '.$name, 'Pattern '.$name, makes: new PatternGarment(garment: Garment::Shirt));
     }
 
     /** @param list<Part> $parts where there are several */
@@ -284,7 +294,7 @@ final class PartsTest extends TestCase
             null,
             new Option(
                 '',
-                new Pattern('pattern', 'Ferry blouse', garment: Garment::Shirt, versions: [$a]),
+                new Pattern('pattern', 'Ferry blouse', makes: new PatternGarment(garment: Garment::Shirt), versions: [$a]),
                 $a,
                 '14',
                 claims: [new Claim('claim', Role::Main, $cloth, $cloth->cuts[0], lay: $lay)],

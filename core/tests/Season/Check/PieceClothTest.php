@@ -26,6 +26,7 @@ use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
@@ -225,7 +226,7 @@ final class PieceClothTest extends TestCase
             null,
             new Option(
                 '',
-                new Pattern('pattern', 'Ferry blouse', garment: Garment::Cushion, versions: [$version]),
+                new Pattern('pattern', 'Ferry blouse', makes: new PatternGarment(garment: Garment::Cushion), versions: [$version]),
                 $version,
                 '14',
                 alterations: $alterations,

@@ -19,6 +19,7 @@ use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
@@ -167,7 +168,7 @@ final class RoomsTest extends TestCase
             null,
             new Option(
                 '',
-                new Pattern('pattern', 'Skirt', garment: Garment::Skirt, versions: [$version]),
+                new Pattern('pattern', 'Skirt', makes: new PatternGarment(garment: Garment::Skirt), versions: [$version]),
                 $version,
                 $size,
                 $gradedTo,

@@ -32,6 +32,8 @@ use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
+use Octavum\Core\Pattern\PatternKeeping;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
@@ -229,7 +231,12 @@ final class SeasonCheckTest extends TestCase
     public function testSnagsOfTheProjectItself(): void
     {
         $version = Plan::version(self::ENVELOPE);
-        $pattern = new Pattern('pattern', 'Towpath coat', editions: [new Edition('small', ['8', '10'])], versions: [$version]);
+        $pattern = new Pattern(
+            'pattern',
+            'Towpath coat',
+            keeping: new PatternKeeping(editions: [new Edition('small', ['8', '10'])]),
+            versions: [$version],
+        );
         $cut = new Cut('cut', [], state: CutState::Ordered, expected: new \DateTimeImmutable('2027-04-01'));
         $cloth = new Cloth('c', 'Dawn tweed', cuts: [$cut]);
         $project = new Project(
@@ -352,7 +359,11 @@ final class SeasonCheckTest extends TestCase
         );
         $snags = fn (string $size): array => array_map(
             static fn (Snag $snag): string => (string) $snag->sentence,
-            $this->planned($size, $person, new Pattern('x', 'Blouse', garment: Garment::Top, chart: $chart))->snags,
+            $this->planned(
+                $size,
+                $person,
+                new Pattern('x', 'Blouse', makes: new PatternGarment(garment: Garment::Top), chart: $chart),
+            )->snags,
         );
         self::assertContains('Blouse: size 12 is planned, and by the chart Ottoline takes 14.', $snags('12'));
         self::assertSame([], array_filter($snags('14'), static fn (string $says): bool => str_contains($says, 'by the chart')));
@@ -369,7 +380,9 @@ final class SeasonCheckTest extends TestCase
         $pattern = new Pattern(
             'x',
             'Blouse',
-            editions: [new Edition('small half', ['12', '14'], missing: 'cuff facing'), new Edition('large half', ['16'])],
+            keeping: new PatternKeeping(
+                editions: [new Edition('small half', ['12', '14'], missing: 'cuff facing'), new Edition('large half', ['16'])],
+            ),
             alterations: [
                 new KeptAlteration('p', 'Longer', drawn: true),
                 new KeptAlteration('p', 'Forward shoulder'),
@@ -486,11 +499,16 @@ final class SeasonCheckTest extends TestCase
     public function testAlterationsKeptForSomeoneCountWhereTheyCostCloth(): void
     {
         $version = Plan::version(['150 cm' => '2.00']);
-        $pattern = new Pattern('pattern', 'Blouse', versions: [$version], alterations: [
-            new KeptAlteration('p', 'Longer', Length::ofMillimetres(50)),
-            new KeptAlteration('p', 'Forward shoulder'),
-            new KeptAlteration('q', 'Much longer', Length::ofMillimetres(500)),
-        ]);
+        $pattern = new Pattern(
+            'pattern',
+            'Blouse',
+            versions: [$version],
+            alterations: [
+                new KeptAlteration('p', 'Longer', Length::ofMillimetres(50)),
+                new KeptAlteration('p', 'Forward shoulder'),
+                new KeptAlteration('q', 'Much longer', Length::ofMillimetres(500)),
+            ],
+        );
         $claim = Plan::claim(Plan::cloth('150 cm', '4'));
         $needs = [];
         foreach ([null, new Person('p', 'Ottoline')] as $person) {

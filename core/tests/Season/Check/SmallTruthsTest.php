@@ -17,6 +17,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternKeeping;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
@@ -53,7 +54,7 @@ final class SmallTruthsTest extends TestCase
     {
         $line = static function (Ownership $ownership): GateState {
             $version = Plan::version(['150 cm' => '1.20']);
-            $pattern = new Pattern('p', 'Ferry skirt', ownership: $ownership, versions: [$version]);
+            $pattern = new Pattern('p', 'Ferry skirt', keeping: new PatternKeeping(ownership: $ownership), versions: [$version]);
             $project = new Project(
                 's',
                 'Skirt',

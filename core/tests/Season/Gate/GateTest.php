@@ -22,6 +22,7 @@ use Octavum\Core\Notion\Notion;
 use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Pattern\Nap;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
@@ -156,7 +157,7 @@ final class GateTest extends TestCase
             1,
             current: new Option(
                 '',
-                new Pattern('t', 'Skirt', versions: [$version], onlyFor: $only),
+                new Pattern('t', 'Skirt', makes: new PatternGarment(onlyFor: $only), versions: [$version]),
                 $version,
                 $size,
                 alterations: $alterations,

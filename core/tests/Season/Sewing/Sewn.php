@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Season\Sewing;
 
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Pattern\Version;
@@ -69,10 +70,8 @@ final class Sewn
         return new Pattern(
             'p',
             'Pattern',
-            garment: $garment,
-            minutes: $minutes,
+            makes: new PatternGarment(garment: $garment, minutes: $minutes, techniques: array_values($techniques)),
             versions: [$version],
-            techniques: array_values($techniques),
         );
     }
 }

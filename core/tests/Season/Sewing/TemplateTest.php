@@ -10,6 +10,8 @@ use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\PaperState;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\PatternFormat;
+use Octavum\Core\Pattern\PatternGarment;
+use Octavum\Core\Pattern\PatternKeeping;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Pattern\Version;
@@ -48,7 +50,13 @@ final class TemplateTest extends TestCase
     {
         $edition = null === $paper ? [] : [new Edition('E', ['14'], $paper)];
         $version = new Version('v', 'A', new RequirementTable(['14'], []));
-        $pattern = new Pattern('p', 'P', garment: Garment::Skirt, format: $format, minutes: 100, editions: $edition, versions: [$version]);
+        $pattern = new Pattern(
+            'p',
+            'P',
+            makes: new PatternGarment(garment: Garment::Skirt, minutes: 100),
+            keeping: new PatternKeeping(format: $format, editions: $edition),
+            versions: [$version],
+        );
         $all = (new Template())->build(Sewn::project('Skirt', pattern: $pattern));
         $prepared = array_filter($all, static fn (Step $step): bool => $step->kind->isPreparation() && StepKind::CutOut !== $step->kind);
         self::assertSame($steps, implode(' ', array_column($prepared, 'id')));

@@ -21,6 +21,7 @@ use Octavum\Core\Measure\Percent;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Pattern\ClothAdvice;
 use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Action;
@@ -253,7 +254,12 @@ final class SnagsTest extends TestCase
             1,
             current: new Option(
                 '',
-                new Pattern('k', 'Coat', versions: [$version], onlyFor: $only, advice: $advice, techniques: $techniques),
+                new Pattern(
+                    'k',
+                    'Coat',
+                    makes: new PatternGarment(onlyFor: $only, techniques: $techniques, advice: $advice),
+                    versions: [$version],
+                ),
                 $version,
                 '14',
                 claims: [new Claim('claim', $role, $cloth, $cut)],
