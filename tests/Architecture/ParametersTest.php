@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Tests\Architecture;
+
+use PhpParser\Node\Stmt\ClassMethod;
+use PhpParser\NodeFinder;
+use PhpParser\ParserFactory;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Finder\Finder;
+
+/** What belongs together is a value: a constructor takes at most eight, but for those that are still to be parted. */
+final class ParametersTest extends TestCase
+{
+    private const MOST = 8;
+
+    /** How many each takes: the list only grows shorter, and its figures smaller. */
+    private const STILL = [
+        'core/src/Cloth/Feel' => 9,
+        'core/src/Cloth/ToCut' => 11,
+        'core/src/Laid/LaidPiece' => 11,
+        'core/src/Laid/LayRequirement' => 9,
+        'core/src/Laid/LayRules' => 11,
+        'core/src/Laid/SavedLay' => 9,
+        'core/src/Lay/Lane' => 9,
+        'core/src/Lay/Lay' => 10,
+        'core/src/Lay/LayPiece' => 10,
+        'core/src/Lay/Placement' => 9,
+        'core/src/Match/Asks' => 10,
+        'core/src/Match/Proposal' => 10,
+        'core/src/Match/Traits' => 17,
+        'core/src/Need/NeedRequest' => 11,
+        'core/src/Notion/Notion' => 9,
+        'core/src/PatternLine/PatternLine' => 17,
+        'core/src/Season/Claim' => 12,
+        'core/src/Season/Option' => 15,
+        'core/src/Season/Project' => 21,
+        'core/src/Season/ProjectAnswer' => 9,
+        'core/src/Season/RoleAnswer' => 13,
+        'core/src/Season/Season' => 9,
+        'core/src/Season/SewingList' => 9,
+        'core/src/Workroom/Workroom' => 12,
+        'src/Console/DoctorCommand' => 10,
+        'src/Document/WorkroomReader' => 10,
+        'src/Document/WorkroomWriter' => 10,
+        'src/Input/TablePage' => 10,
+        'src/Room/Cloth/ClothFilter' => 12,
+        'src/Room/Pattern/PatternController' => 9,
+        'src/Room/Season/OptionController' => 9,
+        'src/Room/Season/PieceClothController' => 9,
+        'src/Room/Season/ProjectController' => 10,
+        'src/Room/Season/ProjectPage' => 9,
+        'src/Room/Settings/AccountController' => 10,
+        'src/Room/Sewing/SewingPage' => 10,
+        'src/Room/Table/DrawnPiece' => 12,
+        'src/Room/Table/DrawnSheet' => 10,
+        'src/Room/Table/MatController' => 9,
+        'src/Store/PatternTitle' => 9,
+        'src/Store/Plan' => 9,
+        'src/Store/ProjectMapper' => 10,
+        'src/Store/RowCheck' => 9,
+        'src/Store/Workrooms' => 18,
+        'src/Strip/Mark' => 9,
+        'src/Strip/Strip' => 14,
+    ];
+
+    public function testAConstructorTakesAtMostEightValues(): void
+    {
+        $root = (string) realpath(\dirname(__DIR__, 2));
+        $parser = (new ParserFactory())->createForHostVersion();
+        $many = [];
+        foreach (Finder::create()->in(array_map(static fn (string $tree): string => $root.'/'.$tree, ['core/src', 'src', 'tools']))->name('*.php')->sortByName() as $file) {
+            $methods = (new NodeFinder())->findInstanceOf($parser->parse($file->getContents()) ?? [], ClassMethod::class);
+            foreach ($methods as $method) {
+                if ('__construct' === $method->name->toString() && \count($method->params) > self::MOST) {
+                    $many[substr((string) $file, \strlen($root) + 1, -4)] = \count($method->params);
+                }
+            }
+        }
+        ksort($many);
+        self::assertSame(self::STILL, $many);
+    }
+}
