@@ -70,7 +70,8 @@ final class ParametersTest extends TestCase
         $root = (string) realpath(\dirname(__DIR__, 2));
         $parser = (new ParserFactory())->createForHostVersion();
         $many = [];
-        foreach (Finder::create()->in(array_map(static fn (string $tree): string => $root.'/'.$tree, ['core/src', 'src', 'tools']))->name('*.php')->sortByName() as $file) {
+        $trees = array_map(static fn (string $tree): string => $root.'/'.$tree, ['core/src', 'src', 'tools']);
+        foreach (Finder::create()->in($trees)->name('*.php')->sortByName() as $file) {
             $methods = (new NodeFinder())->findInstanceOf($parser->parse($file->getContents()) ?? [], ClassMethod::class);
             foreach ($methods as $method) {
                 if ('__construct' === $method->name->toString() && \count($method->params) > self::MOST) {
