@@ -2,7 +2,7 @@ import { expect, expectAccessible, open, test, toSeason } from './workroom.js';
 
 test('a cloth is laid with keys alone, its reasons read, and a project planned from it', async ({ demo: page }) => {
     await page.keyboard.press('g');
-    await page.keyboard.press('b');
+    await page.keyboard.press('m');
     await expect(page.getByRole('heading', { name: 'Match' })).toBeVisible();
     await expect(page.getByLabel(/Lay a cloth/)).toBeFocused();
     const name = await page
