@@ -35,7 +35,7 @@ test('… with keys alone, on a phone’s width', async ({ demo: page }) => {
     await page.setViewportSize({ width: 390, height: 844 });
     await open(page, '/season');
     await page.keyboard.press('g');
-    await page.keyboard.press('w');
+    await page.keyboard.press('e');
     await expect(page).toHaveURL(/\/sewing/);
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
     const start = (await apron(page)).getByRole('button', { name: /Start/ });
