@@ -15,7 +15,8 @@ final readonly class TooMuchText
     /** Bytes: a table of three megabytes as its preview sends it again, and room beside it. */
     private const MOST = 6_000_000;
 
-    #[AsEventListener(priority: 6)]
+    /** Before anything reads it, also before it is made plain. */
+    #[AsEventListener(priority: 260)]
     public function onRequest(RequestEvent $event): void
     {
         $bytes = 0;
