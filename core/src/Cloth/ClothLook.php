@@ -23,4 +23,22 @@ final readonly class ClothLook
         public array $colours = [],
     ) {
     }
+
+    /** Print, direction and colours filled in by another, where this one says nothing. */
+    public function or(?self $other): self
+    {
+        return null === $other ? $this : new self(
+            PrintKind::Plain === $this->print ? $other->print : $this->print,
+            $this->direction ?? $other->direction,
+            $this->repeat,
+            $this->motif,
+            [] === $this->colours ? $other->colours : $this->colours,
+        );
+    }
+
+    /** Its direction as noted elsewhere, where this one says nothing. */
+    public function orDirection(?Direction $noted): self
+    {
+        return new self($this->print, $this->direction ?? $noted, $this->repeat, $this->motif, $this->colours);
+    }
 }

@@ -35,6 +35,26 @@ final readonly class Material
         $this->structure = $structure ?? ($type?->structure() ?? Structure::Woven);
     }
 
+    /** Filled in by another, where this one says nothing. */
+    public function or(?self $other): self
+    {
+        return null === $other ? $this : new self(
+            null === $this->type ? $other->statedStructure : $this->statedStructure,
+            $this->type ?? $other->type,
+            $this->fibres->isKnown() ? $this->fibres : $other->fibres,
+            $this->weight ?? $other->weight,
+            new Feel(
+                $this->feel->across ?? $other->feel->across,
+                null,
+                $this->feel->drape ?? $other->feel->drape,
+                $this->feel->opacity ?? $other->feel->opacity,
+            ),
+            $this->care ?? $other->care,
+            $this->family ?? $other->family,
+            $this->tested ?? $other->tested,
+        );
+    }
+
     public function shrinkage(): Shrinkage
     {
         return match ($this->care) {

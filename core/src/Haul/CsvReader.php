@@ -67,7 +67,7 @@ final readonly class CsvReader
         foreach (
             [
                 'length' => $line->cuts->length,
-                'width' => $line->material->width,
+                'width' => $line->width,
                 'price' => $line->origin->price,
                 'weight' => $line->material->weight,
             ] as $field => $read

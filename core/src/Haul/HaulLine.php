@@ -33,8 +33,9 @@ final readonly class HaulLine
         public string $text,
         public string $name,
         public HaulCuts $cuts,
-        public HaulMaterial $material,
-        public HaulLook $look,
+        public ?Length $width,
+        public Material $material,
+        public ClothLook $look,
         public HaulOrigin $origin,
         public HaulReading $reading,
     ) {
@@ -48,7 +49,7 @@ final readonly class HaulLine
     public function missing(): array
     {
         return [
-            ...null === $this->material->width ? [new Sentence('no width: whether anything fits cannot be said until it is measured')] : [],
+            ...null === $this->width ? [new Sentence('no width: whether anything fits cannot be said until it is measured')] : [],
             ...null === $this->cuts->length ? [new Sentence('no length')] : [],
         ];
     }
@@ -74,8 +75,9 @@ final readonly class HaulLine
                 $cuts->ordered,
                 $cuts->washed,
             ),
+            $this->width ?? $fromName?->width,
             $this->material->or($fromName?->material),
-            $this->look->or($fromName?->look, $noted),
+            $this->look->or($fromName?->look)->orDirection($noted),
             $this->origin->or($fromName?->origin),
             $this->reading->doubting($doubts),
         );
@@ -84,30 +86,23 @@ final readonly class HaulLine
     public function cloth(Assumptions $assumptions, \DateTimeImmutable $today): Cloth
     {
         try {
-            $width = null === $this->material->width ? null : Width::of($this->material->width, $assumptions->selvage);
+            $width = null === $this->width ? null : Width::of($this->width, $assumptions->selvage);
         } catch (Unreadable) {
             $width = null;
         }
         $cuts = array_map(fn (?Length $length): Cut => $this->cut($length, $today), $this->cuts->lengths());
 
-        [$material, $look, $origin] = [$this->material, $this->look, $this->origin];
+        $origin = $this->origin;
 
         return new Cloth(
             '',
             $this->name,
             $width,
-            material: new Material(
-                structure: $material->structure,
-                type: $material->type,
-                fibres: $material->fibres,
-                weight: $material->weight,
-                feel: $material->feel,
-                care: $material->care,
-            ),
-            look: new ClothLook(print: $look->print, direction: $look->direction, repeat: $look->repeat, colours: $look->colours),
-            keeping: new Keeping(place: $origin->place, notes: $this->text),
-            purchase: new Purchase(pricePerMetre: $origin->price, moreToBeHad: $origin->more, origin: new Origin($origin->from)),
-            cuts: $cuts,
+            $this->material,
+            $this->look,
+            new Keeping($origin->place, notes: $this->text),
+            new Purchase($origin->price, $origin->more, new Origin($origin->from)),
+            $cuts,
         );
     }
 

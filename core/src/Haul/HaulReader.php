@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Haul;
 
+use Octavum\Core\Cloth\ClothLook;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Cloth\Knowledge;
+use Octavum\Core\Cloth\Material;
 use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Weight;
@@ -86,8 +88,9 @@ final readonly class HaulReader
             $text,
             $this->name($named, $text),
             new HaulCuts($count, $length, $others, $label, $ordered, $washed),
-            new HaulMaterial($width, $mix, $structure, $type, $weight, new Feel($stretch, null, $drape, $opacity), $care),
-            new HaulLook($print ?? PrintKind::Plain, $direction, $repeat, $colours),
+            $width,
+            new Material($structure, $type, $mix, $weight, new Feel($stretch, null, $drape, $opacity), $care),
+            new ClothLook($print ?? PrintKind::Plain, $direction, $repeat, colours: $colours),
             new HaulOrigin($place, $perMetre, $more, $from),
             new HaulReading($cursor->chips, $cursor->doubts, $unread),
         );

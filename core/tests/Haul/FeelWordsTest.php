@@ -21,7 +21,7 @@ final class FeelWordsTest extends TestCase
         self::assertEquals($feel, $line->material->feel);
         self::assertSame(
             [1500, 1400, $fibres],
-            [$line->cuts->length?->millimetres(), $line->material->width?->millimetres(), $line->material->fibres->typed()],
+            [$line->cuts->length?->millimetres(), $line->width?->millimetres(), $line->material->fibres->typed()],
         );
     }
 

@@ -36,7 +36,7 @@ final class HaulReaderTest extends TestCase
         $said = [
             'cuts' => (string) ($line->cuts->count + \count($line->cuts->others)),
             'length' => $this->number($line->cuts->length),
-            'width' => $this->number($line->material->width),
+            'width' => $this->number($line->width),
             'fibres' => [] === $line->material->fibres->shares
                     ? '-'
                     : implode(
@@ -73,7 +73,7 @@ final class HaulReaderTest extends TestCase
             foreach (
                 [
                     [$length, $this->number($line->cuts->length)],
-                    [$width, $this->number($line->material->width)],
+                    [$width, $this->number($line->width)],
                     [$price, null === $line->origin->price ? '-' : (string) $line->origin->price],
                 ] as [$expected, $said]
             ) {
@@ -113,7 +113,7 @@ final class HaulReaderTest extends TestCase
             [ClothType::Lawn, null, Direction::OneWay, 'locker 3', true, ['#3c8a4e']],
             [
                 $line->material->type,
-                $line->material->structure,
+                $line->material->statedStructure,
                 $line->look->direction,
                 $line->origin->place,
                 $line->cuts->washed,
@@ -214,7 +214,7 @@ final class HaulReaderTest extends TestCase
         $read = (new HaulReader())->read($line, System::Metric);
         self::assertLessThan(1.0, microtime(true) - $start);
         self::assertSame(mb_substr($line, 0, 10_000), $read->text);
-        self::assertSame(1400, (int) $read->material->width?->millimetres());
+        self::assertSame(1400, (int) $read->width?->millimetres());
         self::assertStringContainsString(
             'only the first 400 characters are read',
             implode('; ', array_map(strval(...), $read->reading->doubts)),

@@ -84,7 +84,7 @@ final class BlindLinesTest extends TestCase
         $found = [
             'count' => $read->cuts->count,
             'length' => self::millimetres($read->cuts->length),
-            'width' => self::millimetres($read->material->width),
+            'width' => self::millimetres($read->width),
             'others' => array_map(self::millimetres(...), $read->cuts->others),
             'fibres' => $read->material->fibres->shares,
             'grams' => $read->material->weight?->grams,

@@ -52,7 +52,7 @@ final class CsvController extends AbstractController
             static fn (HaulLine $line): array => [
                 $line->name.($line->cuts->count > 1 ? ' × '.$line->cuts->count : ''),
                 null === $line->cuts->length ? '' : $tape->write(Figure::owned($line->cuts->length)),
-                null === $line->material->width ? '' : $tape->write(Figure::width($line->material->width)),
+                null === $line->width ? '' : $tape->write(Figure::width($line->width)),
                 $line->material->fibres->typed(),
             ],
             static fn (HaulLine $line): array => [...$line->reading->doubts, ...$line->missing()],
