@@ -19,12 +19,15 @@ final readonly class TooMuchText
     #[AsEventListener(priority: 260)]
     public function onRequest(RequestEvent $event): void
     {
+        if (!$event->isMainRequest()) {
+            return;
+        }
         $bytes = 0;
         $fields = $event->getRequest()->request->all();
         array_walk_recursive($fields, static function (mixed $text) use (&$bytes): void {
             $bytes += \is_string($text) ? \strlen($text) : 0;
         });
-        if ($bytes > self::MOST && $event->isMainRequest()) {
+        if ($bytes > self::MOST) {
             throw new HttpException(Response::HTTP_REQUEST_ENTITY_TOO_LARGE, 'More text than can be read.');
         }
     }

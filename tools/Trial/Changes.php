@@ -84,10 +84,7 @@ final readonly class Changes
             'take a cut out' => ['', $cut.'/remove', []],
             'several cloths' => ['', '/cloth/bulk', $bulk],
             'keep what makes it enough' => [$claimed.'/enough/'.$claim, $claimed.'/enough/'.$claim.'/keep', []],
-            'cut' => ['', $claimed.'/gate/'.$claim, [
-                ...['cut' => '1', 'used' => '5 cm', 'remnants' => [['length' => '5 cm', 'width' => '5 cm']], 'spoilt' => 'trial'],
-                'word' => array_fill_keys(array_column(Check::cases(), 'value'), 'trial'),
-            ]],
+            'cut' => ['', $claimed.'/gate/'.$claim, self::cutting('trial')],
             'a cut apart' => ['', '/cloth/'.$rows->column('cut', $whole, 'cloth_id').'/apart', [
                 'parts' => 'Back 10 x 10 cm',
                 'cut' => $whole,
@@ -101,6 +98,22 @@ final readonly class Changes
             'take a pattern out' => ['', '/patterns/'.$id('pattern').'/remove', []],
             'take a version out' => ['', '/versions/'.$id('version').'/remove', []],
             'take a lay away' => ['', '/table/'.$id('lay').'/remove', []],
+        ];
+    }
+
+    /**
+     * What cuts at the gate.
+     *
+     * @return array<string, mixed>
+     */
+    public static function cutting(string $word): array
+    {
+        return [
+            'cut' => '1',
+            'used' => '5 cm',
+            'remnants' => [['length' => '5 cm', 'width' => '5 cm']],
+            'spoilt' => $word,
+            'word' => array_fill_keys(array_column(Check::cases(), 'value'), $word),
         ];
     }
 

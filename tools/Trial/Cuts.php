@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Tools\Trial;
 
-use Octavum\Core\Season\Gate\Check;
-
 /** Cuts at the gate and takes it back, again and again: a cut is in the ledger, the remnants and the plan, or in none of them. */
 final class Cuts extends Writer
 {
@@ -47,13 +45,7 @@ final class Cuts extends Writer
 
             return $this->visitor->send($undo, []);
         }
-        $answer = $this->visitor->send($this->gate, [
-            'cut' => '1',
-            'used' => '5 cm',
-            'remnants' => [['length' => '5 cm', 'width' => '5 cm']],
-            'spoilt' => self::WORD,
-            'word' => array_fill_keys(array_column(Check::cases(), 'value'), self::WORD),
-        ]);
+        $answer = $this->visitor->send($this->gate, Changes::cutting(self::WORD));
         if ($this->isAcknowledged($answer)) {
             preg_match('~<form method="post" action="([^"]*undo[^"]*)"~', $this->visitor->page($answer->location)->content, $found);
             $this->undo = html_entity_decode($found[1] ?? '');

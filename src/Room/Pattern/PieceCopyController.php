@@ -51,8 +51,7 @@ final class PieceCopyController extends AbstractController
                 );
             }
             $this->pieces->checkSizes($sizes, $version, $entry, 'toSizes');
-            $copied = array_map(static fn (Piece $piece): string => $piece->name, $from?->pieces->all() ?? []);
-            $this->pieces->checkRoom($version, $copied, $entry, 'fromSize');
+            $this->pieces->checkRoom($version, array_column($from?->pieces->all() ?? [], 'name'), $entry, 'fromSize');
             if ($entry->isSound() && null !== $from) {
                 $graded = array_values(
                     array_filter(

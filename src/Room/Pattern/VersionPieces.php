@@ -85,7 +85,7 @@ final readonly class VersionPieces
     /** @param list<string> $new names of pieces that join those of the version */
     public function checkRoom(VersionRecord $version, array $new, Entry $entry, string $field): void
     {
-        $names = array_map(static fn (Piece $piece): string => $piece->name, $this->list($version));
+        $names = array_column($this->list($version), 'name');
         $count = \count(array_unique(array_map(mb_strtolower(...), [...$names, ...$new])));
         if ($count > PieceCodec::MOST_PIECES) {
             $entry->fault($field, new Sentence(
