@@ -9,6 +9,7 @@ use Doctrine\Common\Collections\Collection;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
+use Octavum\Account\Owned;
 use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Direction;
@@ -27,7 +28,7 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Entity(repositoryClass: ClothRepository::class)]
 #[ORM\Table(name: 'cloth')]
 #[ORM\Index(columns: ['account_id', 'removed_at'])]
-class ClothRecord implements RemovableRecord
+class ClothRecord implements Owned, RemovableRecord
 {
     use Identified;
     use Removable;
@@ -139,5 +140,10 @@ class ClothRecord implements RemovableRecord
     {
         $this->id = (string) new Ulid();
         $this->cuts = new ArrayCollection();
+    }
+
+    public function isOpenTo(Account $account): bool
+    {
+        return $this->account->id === $account->id && null === $this->removedAt;
     }
 }

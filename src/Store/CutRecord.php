@@ -6,6 +6,8 @@ namespace Octavum\Store;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Octavum\Account\Account;
+use Octavum\Account\Owned;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
@@ -16,11 +18,13 @@ use Symfony\Component\Uid\Ulid;
 /** A cut as stored, its ledger with it so that both change together or not at all. */
 #[ORM\Entity]
 #[ORM\Table(name: 'cut')]
-class CutRecord implements RemovableRecord
+class CutRecord implements Owned, RemovableRecord
 {
     use Identified;
     use Removable;
     use Revised;
+
+    public const PART_OF = 'cloth';
 
     #[ORM\Column(length: 60)]
     public string $label = '';
@@ -48,5 +52,10 @@ class CutRecord implements RemovableRecord
     ) {
         $this->id = (string) new Ulid();
         $cloth->cuts->add($this);
+    }
+
+    public function isOpenTo(Account $account): bool
+    {
+        return $this->cloth->account->id === $account->id;
     }
 }

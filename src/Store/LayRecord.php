@@ -6,6 +6,7 @@ namespace Octavum\Store;
 
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
+use Octavum\Account\Owned;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
 use Octavum\Database\RemovableRecord;
@@ -16,7 +17,7 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Entity(repositoryClass: LayRepository::class)]
 #[ORM\Table(name: 'lay')]
 #[ORM\Index(columns: ['account_id', 'removed_at'])]
-class LayRecord implements RemovableRecord
+class LayRecord implements Owned, RemovableRecord
 {
     use Identified;
     use Removable;
@@ -72,5 +73,10 @@ class LayRecord implements RemovableRecord
             $rows = $this->lay[$part] ?? null;
             $this->lay[$part] = array_map(static fn (mixed $row): mixed => $renamed($row, $field, $new), \is_array($rows) ? $rows : []);
         }
+    }
+
+    public function isOpenTo(Account $account): bool
+    {
+        return $this->account->id === $account->id && null === $this->removedAt;
     }
 }

@@ -22,12 +22,6 @@ final class LayRepository extends ServiceEntityRepository
         return $this->findBy(['account' => $account, 'removedAt' => null], ['id' => 'DESC']);
     }
 
-    /** One of the account's own; removed ones too, so that a removal can be undone. */
-    public function oneOf(Account $account, string $id): ?LayRecord
-    {
-        return $this->findOneBy(['id' => $id, 'account' => $account]);
-    }
-
     /** One of the account's own that has not been put away. */
     public function hereOf(Account $account, string $id): ?LayRecord
     {

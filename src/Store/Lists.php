@@ -24,20 +24,6 @@ final readonly class Lists
         );
     }
 
-    /** One of the account's own; removed ones too, so that a removal can be undone. */
-    public function oneOf(Account $account, string $id): ?ListRecord
-    {
-        return $this->entities->getRepository(ListRecord::class)->findOneBy(['id' => $id, 'account' => $account]);
-    }
-
-    /** One of the account's own that has not been removed. */
-    public function hereOf(Account $account, string $id): ?ListRecord
-    {
-        $record = $this->oneOf($account, $id);
-
-        return null === $record?->removedAt ? $record : null;
-    }
-
     public function list(ListRecord $record): SewingList
     {
         return new SewingList(

@@ -7,6 +7,7 @@ namespace Octavum\Store;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
+use Octavum\Account\Owned;
 use Octavum\Core\Notion\NotionKind;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
@@ -18,7 +19,7 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Entity]
 #[ORM\Table(name: 'notion')]
 #[ORM\Index(columns: ['account_id', 'removed_at'])]
-class NotionRecord implements RemovableRecord
+class NotionRecord implements Owned, RemovableRecord
 {
     use Identified;
     use Removable;
@@ -52,5 +53,10 @@ class NotionRecord implements RemovableRecord
     public function __construct(#[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account)
     {
         $this->id = (string) new Ulid();
+    }
+
+    public function isOpenTo(Account $account): bool
+    {
+        return $this->account->id === $account->id && null === $this->removedAt;
     }
 }

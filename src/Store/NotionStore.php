@@ -39,12 +39,6 @@ final readonly class NotionStore
         return $this->entities->getRepository(NotionRecord::class)->findOneBy(['id' => $id, 'account' => $account]);
     }
 
-    /** One of the account's own that has not been removed. */
-    public function hereOf(Account $account, string $id): ?NotionRecord
-    {
-        return $this->entities->getRepository(NotionRecord::class)->findOneBy(['id' => $id, 'account' => $account, 'removedAt' => null]);
-    }
-
     public function notion(NotionRecord $record): Notion
     {
         $length = static fn (?int $micrometres): ?Length => null === $micrometres ? null : Length::ofMicrometres($micrometres);

@@ -9,6 +9,7 @@ use Doctrine\Common\Collections\Collection;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
+use Octavum\Account\Owned;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\PatternFormat;
@@ -23,7 +24,7 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Entity(repositoryClass: PatternRepository::class)]
 #[ORM\Table(name: 'pattern')]
 #[ORM\Index(columns: ['account_id', 'removed_at'])]
-class PatternRecord implements RemovableRecord
+class PatternRecord implements Owned, RemovableRecord
 {
     use Identified;
     use Removable;
@@ -92,5 +93,10 @@ class PatternRecord implements RemovableRecord
     {
         $this->id = (string) new Ulid();
         $this->versions = new ArrayCollection();
+    }
+
+    public function isOpenTo(Account $account): bool
+    {
+        return $this->account->id === $account->id && null === $this->removedAt;
     }
 }

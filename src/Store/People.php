@@ -32,18 +32,6 @@ final readonly class People
         return $people;
     }
 
-    /** One of the account's own; removed ones too, so that a removal can be undone. */
-    public function oneOf(Account $account, string $id): ?PersonRecord
-    {
-        return $this->entities->getRepository(PersonRecord::class)->findOneBy(['id' => $id, 'account' => $account]);
-    }
-
-    /** One of the account's own that has not been removed. */
-    public function hereOf(Account $account, string $id): ?PersonRecord
-    {
-        return $this->entities->getRepository(PersonRecord::class)->findOneBy(['id' => $id, 'account' => $account, 'removedAt' => null]);
-    }
-
     public function person(PersonRecord $record): Person
     {
         return new Person(

@@ -7,6 +7,7 @@ namespace Octavum\Store;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
+use Octavum\Account\Owned;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
 use Octavum\Database\RemovableRecord;
@@ -17,7 +18,7 @@ use Symfony\Component\Uid\Ulid;
 #[ORM\Entity]
 #[ORM\Table(name: 'person')]
 #[ORM\Index(columns: ['account_id'])]
-class PersonRecord implements RemovableRecord
+class PersonRecord implements Owned, RemovableRecord
 {
     use Identified;
     use Removable;
@@ -47,5 +48,10 @@ class PersonRecord implements RemovableRecord
     public function __construct(#[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account)
     {
         $this->id = (string) new Ulid();
+    }
+
+    public function isOpenTo(Account $account): bool
+    {
+        return $this->account->id === $account->id && null === $this->removedAt;
     }
 }

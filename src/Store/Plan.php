@@ -224,9 +224,7 @@ final class Plan
     /** One of the account's own that is on the plan. */
     public function record(Account $account, string $project): ?ProjectRecord
     {
-        $record = $this->projects->oneOf($account, $project);
-
-        return null === $record?->removedAt ? $record : null;
+        return $this->projects->hereOf($account, $project);
     }
 
     /** @return ?list<string> what a project's envelope asks for besides cloth; null when it is not there, or they are taken already */

@@ -8,6 +8,8 @@ use Doctrine\Common\Collections\ArrayCollection;
 use Doctrine\Common\Collections\Collection;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Octavum\Account\Account;
+use Octavum\Account\Owned;
 use Octavum\Core\Season\Certainty;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Core\Season\Purpose;
@@ -20,11 +22,13 @@ use Symfony\Component\Uid\Ulid;
 /** A project as stored; ProjectMapper turns it into the core's Project and back. */
 #[ORM\Entity(repositoryClass: ProjectRepository::class)]
 #[ORM\Table(name: 'project')]
-class ProjectRecord implements RemovableRecord
+class ProjectRecord implements Owned, RemovableRecord
 {
     use Identified;
     use Removable;
     use Revised;
+
+    public const PART_OF = 'season';
 
     #[ORM\Column(length: 120)]
     public string $name = '';
@@ -116,5 +120,10 @@ class ProjectRecord implements RemovableRecord
         return array_values($this->options->filter(
             fn (OptionRecord $option): bool => null === $option->removedAt && $option !== $this->current,
         )->toArray());
+    }
+
+    public function isOpenTo(Account $account): bool
+    {
+        return $this->season->account->id === $account->id && null === $this->removedAt;
     }
 }

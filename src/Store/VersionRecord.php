@@ -6,6 +6,8 @@ namespace Octavum\Store;
 
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
+use Octavum\Account\Account;
+use Octavum\Account\Owned;
 use Octavum\Core\Measure\System;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
@@ -15,10 +17,12 @@ use Symfony\Component\Uid\Ulid;
 /** A version of a pattern as stored, its requirement table with it. */
 #[ORM\Entity]
 #[ORM\Table(name: 'version')]
-class VersionRecord implements RemovableRecord
+class VersionRecord implements Owned, RemovableRecord
 {
     use Identified;
     use Removable;
+
+    public const PART_OF = 'pattern';
 
     #[ORM\Column(length: 60)]
     public string $name = '';
@@ -63,5 +67,10 @@ class VersionRecord implements RemovableRecord
     ) {
         $this->id = (string) new Ulid();
         $pattern->versions->add($this);
+    }
+
+    public function isOpenTo(Account $account): bool
+    {
+        return $this->pattern->isOpenTo($account);
     }
 }

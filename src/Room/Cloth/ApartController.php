@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Cloth;
 
-use Octavum\Account\Account;
-use Octavum\Account\AccountSettings;
+use Octavum\Account\Mine;
 use Octavum\Core\Cloth\Conservation;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\LedgerEntry;
@@ -14,51 +13,48 @@ use Octavum\Core\Haul\ApartPiece;
 use Octavum\Core\Haul\PartsReader;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unreadable;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\ClothMapper;
 use Octavum\Store\ClothRecord;
-use Octavum\Store\ClothRepository;
 use Octavum\Store\CutRecord;
 use Octavum\Store\Notice;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
-use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** A sheet, a coat, a shirt taken apart: each of its pieces is a cut with a width of its own. */
 final class ApartController extends AbstractController
 {
     public function __construct(
-        private readonly ClothRepository $cloths,
         private readonly ClothMapper $mapper,
-        private readonly ClothController $page,
-        private readonly AccountSettings $settings,
+        private readonly ClothPresenter $page,
         private readonly ClockInterface $clock,
         private readonly ChangeLog $changes,
     ) {
     }
 
     #[Route('/cloth/{id}/apart', name: 'cloth_apart', methods: ['POST'])]
-    public function apart(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $entry = new Entry($request->request->all());
+    public function apart(
+        #[Mine] ClothRecord $cloth,
+        Entry $entry,
+        Settings $settings,
+    ): Response {
         $lines = Entry::lines($entry->text('parts'));
-        $unit = $this->settings->load($account)->system->widthUnit();
+        $unit = $settings->system->widthUnit();
         $parts = $entry->attempt('parts', static fn (): array => (new PartsReader())->read($lines, $unit)) ?? [];
         if ([] === $parts && $entry->isSound()) {
             $entry->fault('parts', new Sentence('Type a line for each piece, such as “back 75 × 60 cm”.'));
         }
         $whole = '' === $entry->raw('cut') ? null : $this->whole($cloth, $entry->raw('cut'));
         if (null !== $whole && $entry->isSound()) {
-            $entry->attempt('parts', fn () => $this->check($parts, $whole, $account));
+            $entry->attempt('parts', fn () => $this->check($parts, $whole, $settings));
         }
         $today = $this->clock->now()->setTime(0, 0);
         if (!$entry->isSound()) {
-            return $this->page->page($cloth, $account, $entry, $today->format('Y-m-d'), 'apart');
+            return $this->page->show($cloth, $entry, 'apart');
         }
         $came = null === $whole ? LedgerKind::Bought : LedgerKind::Remnant;
         $make = function () use ($parts, $cloth, $today, $entry, $whole, $came): array {
@@ -69,7 +65,7 @@ final class ApartController extends AbstractController
 
             return $this->make($parts, $cloth, $today, $entry->boolean('washed'), $came);
         };
-        $here = $this->generateUrl('cloth', ['id' => $id]);
+        $here = $this->generateUrl('cloth', ['id' => $cloth->id]);
         $count = array_sum(array_map(static fn (ApartPiece $part): int => $part->count, $parts));
         $this->changes->commit(null === $whole ? [] : [$whole], $make, new Notice(
             '{count, plural, one {One piece} other {# pieces}} of {cloth}, each a cut of its own.',
@@ -95,13 +91,13 @@ final class ApartController extends AbstractController
      *
      * @throws Unreadable when the whole is no longer here, or smaller than its pieces
      */
-    private function check(array $parts, CutRecord $whole, Account $account): void
+    private function check(array $parts, CutRecord $whole, Settings $settings): void
     {
         $cut = $this->mapper->cut($whole);
         if ($cut->gone) {
             throw Unreadable::because('That cut is no longer here: nothing can come out of it. Choose another, or none.');
         }
-        $cloth = $this->mapper->cloth($whole->cloth, $this->settings->load($account)->assumptions);
+        $cloth = $this->mapper->cloth($whole->cloth, $settings->assumptions);
         (new Conservation($cloth, $cut, $cut->length))->checkAll(array_merge(...array_map(
             static fn (ApartPiece $part): array => array_fill(0, $part->count, [$part->length, $part->width]),
             $parts,

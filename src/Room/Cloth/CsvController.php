@@ -13,10 +13,10 @@ use Octavum\Core\Haul\Column;
 use Octavum\Core\Haul\CsvReader;
 use Octavum\Core\Haul\HaulLine;
 use Octavum\Core\Measure\Figure;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Octavum\Input\TableEntry;
 use Octavum\Input\TablePage;
-use Octavum\Page\Toast;
 use Octavum\Store\Notice;
 use Octavum\Store\Stash;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -37,12 +37,16 @@ final class CsvController extends AbstractController
     }
 
     #[Route('', name: 'cloth_csv', methods: ['GET', 'POST'])]
-    public function import(Request $request, HaulStore $store, Toast $toast, #[CurrentUser] Account $account): Response
-    {
-        $entry = new Entry($request->request->all());
+    public function import(
+        Request $request,
+        HaulStore $store,
+        Entry $entry,
+        Settings $settings,
+        #[CurrentUser] Account $account,
+    ): Response {
         $brought = TableEntry::of($request, $entry, Column::class);
         $tape = $this->settings->tape();
-        $system = $this->settings->load($account)->system;
+        $system = $settings->system;
         $there = null === $brought->table ? [] : $this->keys($account);
         $rows = $brought->rows(
             fn (array $cells): ?HaulLine => $this->reader->isSum($cells)

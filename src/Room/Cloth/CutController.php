@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Cloth;
 
-use Octavum\Account\Account;
-use Octavum\Account\AccountSettings;
+use Octavum\Account\Mine;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\ClothMapper;
-use Octavum\Store\ClothRepository;
+use Octavum\Store\ClothRecord;
 use Octavum\Store\CutRecord;
 use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -26,17 +26,14 @@ use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
-use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** What happens to a cut: each is an entry in its ledger, and the last one can be undone. */
 final class CutController extends AbstractController
 {
     public function __construct(
-        private readonly ClothRepository $cloths,
         private readonly ClothMapper $mapper,
         private readonly ClothForm $form,
-        private readonly ClothController $page,
-        private readonly AccountSettings $settings,
+        private readonly ClothPresenter $page,
         private readonly ClockInterface $clock,
         private readonly Toast $toast,
         private readonly ChangeLog $changes,
@@ -44,20 +41,21 @@ final class CutController extends AbstractController
     }
 
     #[Route('/cloth/{id}/cuts', name: 'cut_new', methods: ['POST'])]
-    public function new(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $entry = new Entry($request->request->all());
-        $cut = $this->form->cut($entry, '', $this->settings->load($account));
+    public function new(
+        #[Mine] ClothRecord $cloth,
+        Entry $entry,
+        Settings $settings,
+    ): Response {
+        $cut = $this->form->cut($entry, '', $settings);
         if (!$entry->isSound()) {
-            return $this->page->page($cloth, $account, $entry, $this->today(), 'new');
+            return $this->page->show($cloth, $entry, 'new');
         }
         $make = function () use ($cut, $cloth): array {
             $this->mapper->storeCut($cut, $record = new CutRecord($cloth));
 
             return [$record];
         };
-        $here = $this->generateUrl('cloth', ['id' => $id]);
+        $here = $this->generateUrl('cloth', ['id' => $cloth->id]);
         $says = 'One more cut of {cloth}. Cuts are kept apart: they are never added up.';
         $this->changes->commit([], $make, new Notice($says, ['cloth' => $cloth->name], $here));
 
@@ -65,26 +63,26 @@ final class CutController extends AbstractController
     }
 
     #[Route('/cut/{id}', name: 'cut', methods: ['GET'])]
-    public function show(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function show(#[Mine] CutRecord $cut, Request $request): Response
     {
         $back = ReturnPath::path($request);
 
-        $cut = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
-
         return $this->redirectToRoute(
             'cloth',
-            ['id' => $cut->cloth->id, 'cut' => $id, '_fragment' => 'cut-'.$id]
+            ['id' => $cut->cloth->id, 'cut' => $cut->id, '_fragment' => 'cut-'.$cut->id]
                 + ('' === $back ? [] : ['back' => $back]),
         );
     }
 
     #[Route('/cut/{id}/ledger', name: 'cut_ledger', methods: ['POST'])]
-    public function write(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
-        $entry = new Entry($request->request->all());
+    public function write(
+        #[Mine] CutRecord $record,
+        Request $request,
+        Entry $entry,
+        Settings $settings,
+    ): Response {
         $kind = $entry->choice('kind', LedgerKind::class) ?? LedgerKind::Measured;
-        $unit = $this->settings->load($account)->system->lengthUnit();
+        $unit = $settings->system->lengthUnit();
         $typed = $kind->takes() ? $entry->lengthLeft('length', $unit) : $entry->length('length', $unit);
         $length = null === $typed ? null : $entry->attempt('length', static fn (): Length => Cut::ownLength($typed));
         if (null === $length && LedgerKind::Measured === $kind && $entry->isSound()) {
@@ -97,7 +95,7 @@ final class CutController extends AbstractController
         $changed = $entry->attempt('length', fn (): Cut => $this->mapper->cut($record)->with($written));
         Revision::check($entry, $record->revision);
         if (!$entry->isSound() || null === $changed) {
-            return $this->page->page($record->cloth, $account, $entry, $this->today(), $id);
+            return $this->page->show($record->cloth, $entry, $record->id);
         }
         $this->change(
             $record,
@@ -111,14 +109,16 @@ final class CutController extends AbstractController
 
     /** What is missing from it: rectangles that were taken out, or are spoilt. */
     #[Route('/cut/{id}/bites', name: 'cut_bites', methods: ['POST'])]
-    public function bites(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
-        $entry = new Entry($request->request->all());
-        $bites = $this->form->bites($entry, $this->settings->load($account)->system);
+    public function bites(
+        #[Mine] CutRecord $record,
+        Request $request,
+        Entry $entry,
+        Settings $settings,
+    ): Response {
+        $bites = $this->form->bites($entry, $settings->system);
         Revision::check($entry, $record->revision);
         if (!$entry->isSound()) {
-            return $this->page->page($record->cloth, $account, $entry, $this->today(), $id);
+            return $this->page->show($record->cloth, $entry, $record->id);
         }
         $cut = $this->mapper->cut($record);
         $this->change(
@@ -131,9 +131,8 @@ final class CutController extends AbstractController
     }
 
     #[Route('/cut/{id}/arrived', name: 'cut_arrived', methods: ['POST'])]
-    public function arrived(string $id, #[CurrentUser] Account $account): Response
+    public function arrived(#[Mine] CutRecord $record): Response
     {
-        $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
         $make = static function () use ($record): void {
             $record->state = CutState::Arrived;
         };
@@ -145,9 +144,8 @@ final class CutController extends AbstractController
     }
 
     #[Route('/cut/{id}/undo', name: 'cut_undo', methods: ['POST'])]
-    public function undo(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function undo(#[Mine] CutRecord $record, Request $request): Response
     {
-        $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
         $cut = $this->mapper->cut($record);
         if (\count($cut->ledger) < 2) {
             $this->toast->say('There is nothing left to undo on this cut.');
@@ -167,9 +165,8 @@ final class CutController extends AbstractController
     }
 
     #[Route('/cut/{id}/remove', name: 'cut_remove', methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account): Response
+    public function remove(#[Mine] CutRecord $record): Response
     {
-        $record = $this->cloths->cutOf($account, $id) ?? throw $this->createNotFoundException();
         $here = $this->generateUrl('cloth', ['id' => $record->cloth->id]);
         $this->changes->remove($record, new Notice('The cut of {cloth} is taken out.', ['cloth' => $record->cloth->name], $here));
 
@@ -196,10 +193,5 @@ final class CutController extends AbstractController
     private function back(Request $request, CutRecord $record): Response
     {
         return ReturnPath::to($request, $this->generateUrl('cloth', ['id' => $record->cloth->id]));
-    }
-
-    private function today(): string
-    {
-        return $this->clock->now()->format('Y-m-d');
     }
 }

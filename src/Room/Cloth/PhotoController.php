@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Octavum\Room\Cloth;
 
 use Octavum\Account\Account;
+use Octavum\Account\Mine;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Files\FileShelf;
 use Octavum\Files\Intake;
 use Octavum\Input\Entry;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\ClothRecord;
-use Octavum\Store\ClothRepository;
 use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
@@ -25,8 +25,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class PhotoController extends AbstractController
 {
     public function __construct(
-        private readonly ClothRepository $cloths,
-        private readonly ClothController $page,
+        private readonly ClothPresenter $page,
         private readonly FileShelf $shelf,
         private readonly ChangeLog $changes,
         private readonly ClockInterface $clock,
@@ -34,39 +33,39 @@ final class PhotoController extends AbstractController
     }
 
     #[Route('/photo', name: 'photo', methods: ['POST'])]
-    public function take(string $id, Request $request, Intake $intake, #[CurrentUser] Account $account): Response
-    {
-        $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
+    public function take(
+        #[Mine] ClothRecord $cloth,
+        Request $request,
+        Intake $intake,
+        Entry $entry,
+        #[CurrentUser] Account $account,
+    ): Response {
         try {
             $file = $intake->photo($request->files->get('photo'), $account);
         } catch (Unreadable $unreadable) {
-            $entry = new Entry($request->request->all());
             $entry->fault('photo', $unreadable->sentence);
 
-            return $this->page->page($cloth, $account, $entry, $this->clock->now()->format('Y-m-d'));
+            return $this->page->show($cloth, $entry);
         }
 
         return $this->change($cloth, $file->id, 'The photo of {cloth} is kept, without what the camera wrote into it.');
     }
 
     #[Route('/photo/remove', name: 'photo_remove', methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account): Response
+    public function remove(#[Mine] ClothRecord $cloth): Response
     {
-        $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
-
         return $this->change($cloth, null, 'The photo of {cloth} is taken off.');
     }
 
     /** Takes the colours found in the photo for those of the cloth. */
     #[Route('/colours', name: 'photo_colours', methods: ['POST'])]
-    public function colours(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function colours(#[Mine] ClothRecord $cloth, Request $request): Response
     {
-        $cloth = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
         preg_match_all('/#[0-9a-f]{6}/', $request->query->getString('are'), $colours);
         $make = static function () use ($cloth, $colours): void {
             $cloth->colours = \array_slice($colours[0], 0, 6);
         };
-        $here = $this->generateUrl('cloth', ['id' => $id]);
+        $here = $this->generateUrl('cloth', ['id' => $cloth->id]);
         $this->changes->commit([$cloth], $make, new Notice('The colours of {cloth} are changed.', ['cloth' => $cloth->name], $here));
 
         return $this->redirect($here);

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Cloth;
 
-use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Account\Mine;
 use Octavum\Core\Cloth\TestKind;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\ReturnPath;
@@ -25,21 +26,19 @@ use Octavum\Room\Cloth\Guided\WeighCut;
 use Octavum\Room\Cloth\Guided\WeighSwatch;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\ClothMapper;
-use Octavum\Store\ClothRepository;
+use Octavum\Store\ClothRecord;
 use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
-use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** Tests on a cloth, as guided steps whose result is written down where it belongs. */
 #[Route('/cloth/{id}/test')]
 final class TestController extends AbstractController
 {
     public function __construct(
-        private readonly ClothRepository $cloths,
         private readonly ClothMapper $mapper,
         private readonly AccountSettings $settings,
         private readonly ClockInterface $clock,
@@ -48,12 +47,14 @@ final class TestController extends AbstractController
     }
 
     #[Route('/{kind}', name: 'cloth_test', methods: ['GET', 'POST'])]
-    public function test(string $id, TestKind $kind, Request $request, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->cloths->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $settings = $this->settings->load($account);
+    public function test(
+        #[Mine] ClothRecord $record,
+        TestKind $kind,
+        Request $request,
+        Entry $entry,
+        Settings $settings,
+    ): Response {
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
-        $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $outcome = $this->guided($kind)->read(new TestFields($entry, $settings, $this->settings->tape()), $cloth);
             Revision::check($entry, $record->revision);
@@ -65,11 +66,11 @@ final class TestController extends AbstractController
                     $record->tests = [...$record->tests, ['on' => $on, 'kind' => $kind->value, 'showed' => $showed]];
                 };
                 $with = ['cloth' => $cloth->name, 'showed' => $showed];
-                $here = $this->generateUrl('cloth', ['id' => $id]);
+                $here = $this->generateUrl('cloth', ['id' => $record->id]);
                 $notice = new Notice('Written down for {cloth}: {showed}.', $with, $here);
                 $this->changes->commit([$record, ...$record->cuts], $make, $notice);
 
-                return ReturnPath::to($request, $this->generateUrl('cloth', ['id' => $id]));
+                return ReturnPath::to($request, $this->generateUrl('cloth', ['id' => $record->id]));
             }
         }
 

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Octavum\Room\Match;
 
 use Octavum\Account\Account;
-use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Match\Fitting;
 use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Remedy\ChangePairs;
 use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Reservation;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Store\Library;
 use Octavum\Store\People;
 use Octavum\Store\Plan;
@@ -34,7 +34,7 @@ final class LeastController extends AbstractController
         People $people,
         Makings $makings,
         EnoughMaker $maker,
-        AccountSettings $settings,
+        Settings $settings,
         #[CurrentUser] Account $account,
     ): Response {
         $query = $request->query;
@@ -47,10 +47,10 @@ final class LeastController extends AbstractController
         $making = $makings->one($account, ...$found, person: $people->all($account)[$query->getString('for')] ?? null);
         $size = $query->getString('size');
         $wanted = ($found[1]->table->hasSize($size) ? $making->inSize($size) : $making)->wanted();
-        $toCut = ToCut::of($cloth, $cut, $settings->load($account)->assumptions);
+        $toCut = ToCut::of($cloth, $cut, $settings->assumptions);
         $promises = $query->getBoolean('whole') ? [] : $plan->promised($account)[$cut->id] ?? [];
         $free = Reservation::free($toCut->length, $promises);
-        $need = (new Fitting($settings->load($account)->assumptions))->judge($wanted, CuttingCloth::cut($cloth, $toCut), $free)->amount();
+        $need = (new Fitting($settings->assumptions))->judge($wanted, CuttingCloth::cut($cloth, $toCut), $free)->amount();
         $make = null === $free || null === $need ? null : $maker->prepare($account, new Shortfall($wanted, $need, $free), $cloth, $cut);
         if (null === $make) {
             return new Response('');

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Octavum\Room\Match;
 
 use Octavum\Account\Account;
-use Octavum\Account\AccountSettings;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
+use Octavum\Input\FromQuery;
 use Octavum\Store\People;
 use Octavum\Store\Plan;
 use Octavum\Store\Stash;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -27,14 +27,12 @@ final class MatchController extends AbstractController
         private readonly People $people,
         private readonly Stash $stash,
         private readonly Plan $plan,
-        private readonly AccountSettings $settings,
     ) {
     }
 
     #[Route('', name: 'match', methods: ['GET'])]
-    public function cloth(Request $request, #[CurrentUser] Account $account): Response
+    public function cloth(#[FromQuery] Entry $entry, Settings $settings, #[CurrentUser] Account $account): Response
     {
-        $entry = new Entry($request->query->all());
         $filter = Filter::of($entry);
         $people = $this->people->all($account);
         $person = $this->makings->person($account, $people, $filter->for);
@@ -43,7 +41,7 @@ final class MatchController extends AbstractController
         return $this->render('match/cloth.html.twig', [
             'page' => [] === $lying
                 ? null
-                : $this->pages->build($account, $lying, $this->makings->find($account, $person, $filter), $this->settings->load($account)),
+                : $this->pages->build($account, $lying, $this->makings->find($account, $person, $filter), $settings),
             'unplanned' => [] === $lying ? $this->unplanned($account) : [],
             'names' => array_keys($this->stash->named($account)),
             'filter' => $filter,

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Octavum\Room\Match;
 
 use Octavum\Account\Account;
-use Octavum\Account\AccountSettings;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
+use Octavum\Input\FromQuery;
 use Octavum\Store\Library;
 use Octavum\Store\People;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -27,14 +27,12 @@ final class MatchPatternController extends AbstractController
         private readonly Makings $makings,
         private readonly PatternPages $pages,
         private readonly People $people,
-        private readonly AccountSettings $settings,
     ) {
     }
 
     #[Route('/match/pattern', name: 'match_pattern', methods: ['GET'])]
-    public function pattern(Request $request, #[CurrentUser] Account $account): Response
+    public function pattern(#[FromQuery] Entry $entry, Settings $settings, #[CurrentUser] Account $account): Response
     {
-        $entry = new Entry($request->query->all());
         $people = $this->people->all($account);
         $person = $this->makings->person($account, $people, $entry->raw('for'));
         $names = $this->library->names($account);
@@ -46,7 +44,7 @@ final class MatchPatternController extends AbstractController
             'page' => null === $making ? null : $this->pages->build(
                 $making,
                 $account,
-                $this->settings->load($account),
+                $settings,
                 $entry->raw('place'),
             ),
             'names' => array_keys($names),

@@ -30,9 +30,9 @@ final class OverruleController extends AbstractController
         Overrules $overrules,
         Toast $toast,
         ClockInterface $clock,
+        Entry $entry,
         #[CurrentUser] Account $account,
     ): Response {
-        $entry = new Entry($request->request->all());
         $cloth = $cloths->hereOf($account, $entry->raw('cloth')) ?? throw $this->createNotFoundException();
         $version = $patterns->versionOf($account, $entry->raw('version')) ?? throw $this->createNotFoundException();
         $back = ReturnPath::to($request, $this->generateUrl('match'));

@@ -6,11 +6,13 @@ namespace Octavum\Room\Notions;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Account\Mine;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Notion\Allotment;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Notion\NotionReader;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Store\ChangeLog;
@@ -41,9 +43,8 @@ final class NotionController extends AbstractController
     }
 
     #[Route('', name: 'notions', methods: ['GET', 'POST'])]
-    public function list(Request $request, #[CurrentUser] Account $account): Response
+    public function list(Request $request, Entry $entry, #[CurrentUser] Account $account): Response
     {
-        $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $read = $this->lines($entry);
             if ($entry->isSound()) {
@@ -91,15 +92,13 @@ final class NotionController extends AbstractController
     }
 
     #[Route('/{id}', name: 'notion', methods: ['GET', 'POST'])]
-    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function edit(#[Mine] NotionRecord $record, Request $request, Entry $entry, Settings $settings): Response
     {
-        $record = $this->tins->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
-            $system = $this->settings->load($account)->system;
+            $system = $settings->system;
             $kind = $entry->choice('kind', NotionKind::class) ?? NotionKind::Other;
             $notion = new Notion(
-                $id,
+                $record->id,
                 $kind,
                 $entry->length('measure', $system->widthUnit()),
                 $entry->integer('count', 0, 10_000),
@@ -145,9 +144,8 @@ final class NotionController extends AbstractController
     }
 
     #[Route('/{id}/remove', name: 'notion_remove', methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account): Response
+    public function remove(#[Mine] NotionRecord $record): Response
     {
-        $record = $this->tins->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $this->changes->remove($record, new Notice('The notion is taken out.', [], $this->generateUrl('notions')));
 
         return $this->redirectToRoute('notions');

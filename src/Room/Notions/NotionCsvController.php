@@ -33,9 +33,8 @@ final class NotionCsvController extends AbstractController
     }
 
     #[Route('', name: 'notion_csv', methods: ['GET', 'POST'])]
-    public function import(Request $request, #[CurrentUser] Account $account): Response
+    public function import(Request $request, Entry $entry, #[CurrentUser] Account $account): Response
     {
-        $entry = new Entry($request->request->all());
         $brought = TableEntry::of($request, $entry, NotionColumn::class);
         $there = array_flip(array_map(self::key(...), $this->tins->all($account)));
         $tape = $this->settings->tape();

@@ -6,16 +6,18 @@ namespace Octavum\Room\Pattern;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Account\Mine;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Piece\Role;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
 use Octavum\Store\PatternMapper;
-use Octavum\Store\PatternRepository;
+use Octavum\Store\PatternRecord;
 use Octavum\Store\People;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -28,20 +30,19 @@ final class AlterationController extends AbstractController
 {
     #[Route('/patterns/{id}/alterations', name: 'pattern_alterations', methods: ['GET', 'POST'])]
     public function edit(
-        string $id,
+        #[Mine] PatternRecord $record,
         Request $request,
-        PatternRepository $patterns,
         PatternMapper $mapper,
         People $people,
-        AccountSettings $settings,
+        AccountSettings $accountSettings,
+        Settings $settings,
         ChangeLog $changes,
+        Entry $entry,
         #[CurrentUser] Account $account,
     ): Response {
-        $record = $patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $everyone = $people->all($account);
         $pattern = $mapper->pattern($record);
-        $entry = new Entry($request->request->all());
-        $tape = $settings->tape();
+        $tape = $accountSettings->tape();
         $rows = array_map(
             static fn (KeptAlteration $one): array => [
                 'person' => $one->person,
@@ -65,14 +66,14 @@ final class AlterationController extends AbstractController
                 $kept[] = new KeptAlteration(
                     $person,
                     $entry->name($at.'name'),
-                    $entry->change($at.'length', $settings->load($account)->system->widthUnit()),
+                    $entry->change($at.'length', $settings->system->widthUnit()),
                     $entry->boolean($at.'drawn'),
                     $this->roles($pattern, $person, $entry->raw($at.'name')),
                 );
             }
             Revision::check($entry, $record->revision, ['rows' => $rows]);
             if ($entry->isSound()) {
-                $here = $this->generateUrl('pattern', ['id' => $id]);
+                $here = $this->generateUrl('pattern', ['id' => $record->id]);
                 $notice = new Notice('The alterations of {pattern} are kept.', ['pattern' => $pattern->title], $here);
                 $changes->commit([$record], static fn () => $mapper->keep($kept, $record), $notice);
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Pattern;
 
 use Octavum\Account\Account;
+use Octavum\Account\Mine;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Files\FileRecord;
 use Octavum\Files\FileShelf;
@@ -13,7 +14,6 @@ use Octavum\Page\Toast;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
 use Octavum\Store\PatternRecord;
-use Octavum\Store\PatternRepository;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
@@ -28,7 +28,6 @@ final class AttachmentController extends AbstractController
     private const MOST = 20;
 
     public function __construct(
-        private readonly PatternRepository $patterns,
         private readonly FileShelf $shelf,
         private readonly ChangeLog $changes,
         private readonly ClockInterface $clock,
@@ -37,18 +36,22 @@ final class AttachmentController extends AbstractController
     }
 
     #[Route('', name: 'pattern_file', methods: ['POST'])]
-    public function add(string $id, Request $request, Intake $intake, PatternController $page, #[CurrentUser] Account $account): Response
-    {
-        $pattern = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
+    public function add(
+        #[Mine] PatternRecord $pattern,
+        Request $request,
+        Intake $intake,
+        PatternPresenter $page,
+        #[CurrentUser] Account $account,
+    ): Response {
         if (\count($pattern->files) >= self::MOST) {
             $this->toast->say('Twenty files are kept with a pattern at most: take one out first.');
 
-            return $this->redirectToRoute('pattern', ['id' => $id]);
+            return $this->redirectToRoute('pattern', ['id' => $pattern->id]);
         }
         try {
             $file = $intake->attachment($request->files->get('file'), $account);
         } catch (Unreadable $unreadable) {
-            return $page->page($pattern, $account, $unreadable->sentence);
+            return $page->show($pattern, $unreadable->sentence);
         }
         $make = static function () use ($pattern, $file): void {
             $pattern->files = [...$pattern->files, $file->id];
@@ -58,9 +61,8 @@ final class AttachmentController extends AbstractController
     }
 
     #[Route('/{file}/remove', name: 'pattern_file_remove', methods: ['POST'])]
-    public function remove(string $id, string $file, #[CurrentUser] Account $account): Response
+    public function remove(#[Mine] PatternRecord $pattern, string $file, #[CurrentUser] Account $account): Response
     {
-        $pattern = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $known = $this->shelf->oneOf($account, $file) ?? throw $this->createNotFoundException();
         $make = function () use ($pattern, $known): void {
             $pattern->files = array_values(array_diff($pattern->files, [$known->id]));

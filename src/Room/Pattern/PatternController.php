@@ -5,11 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Room\Pattern;
 
 use Octavum\Account\Account;
-use Octavum\Account\AccountSettings;
+use Octavum\Account\Mine;
 use Octavum\Core\Body\Feature;
-use Octavum\Core\Body\Person;
-use Octavum\Core\Fit\SizeAdvice;
-use Octavum\Core\Fit\SizeChooser;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Edition;
 use Octavum\Core\Pattern\Ownership;
@@ -17,9 +14,9 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\PatternLine\Twins;
 use Octavum\Core\Piece\Garment;
-use Octavum\Core\Sewing\EnvelopeFactor;
-use Octavum\Files\FileShelf;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
+use Octavum\Input\FromQuery;
 use Octavum\Input\Revision;
 use Octavum\Page\Pager;
 use Octavum\Store\ChangeLog;
@@ -29,10 +26,8 @@ use Octavum\Store\PatternMapper;
 use Octavum\Store\PatternRecord;
 use Octavum\Store\PatternRepository;
 use Octavum\Store\People;
-use Octavum\Store\Plan;
 use Octavum\Store\VersionRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -45,19 +40,15 @@ final class PatternController extends AbstractController
         private readonly PatternRepository $patterns,
         private readonly PatternMapper $mapper,
         private readonly PatternForm $form,
-        private readonly AccountSettings $settings,
         private readonly ChangeLog $changes,
         private readonly People $people,
-        private readonly Plan $plan,
-        private readonly FileShelf $shelf,
-        private readonly ClockInterface $clock,
+        private readonly PatternPresenter $page,
     ) {
     }
 
     #[Route('/patterns', name: 'patterns', methods: ['GET'])]
-    public function list(Request $request, #[CurrentUser] Account $account): Response
+    public function list(Request $request, #[FromQuery] Entry $entry, #[CurrentUser] Account $account): Response
     {
-        $entry = new Entry($request->query->all());
         $without = $entry->typed['without'] ?? [];
         $having = $entry->typed['having'] ?? [];
         $having = array_values(array_intersect(array_column(Feature::cases(), 'value'), \is_array($having) ? array_keys($having) : []));
@@ -83,16 +74,22 @@ final class PatternController extends AbstractController
     }
 
     #[Route('/patterns/new', name: 'pattern_new', methods: ['GET', 'POST'])]
-    public function new(Request $request, Library $library, #[CurrentUser] Account $account): Response
-    {
-        $system = $this->settings->load($account)->system;
-        $entry = new Entry($request->request->all());
+    public function new(
+        Request $request,
+        Library $library,
+        Entry $entry,
+        Settings $settings,
+        #[CurrentUser] Account $account,
+    ): Response {
+        $system = $settings->system;
         $twins = [];
         if ($request->isMethod('POST')) {
             $pattern = $this->form->read($entry, new Pattern('', ''), $system);
             $version = $this->form->readVersion($entry, '', $system);
             if ($entry->isSound() && '' !== $entry->raw('copyOf')) {
-                return $this->copyOf($entry->raw('copyOf'), $pattern, $version, $account);
+                $owned = $this->patterns->hereOf($account, $entry->raw('copyOf')) ?? throw $this->createNotFoundException();
+
+                return $this->addCopy($owned, $pattern, $version);
             }
             $twins = $this->twins($entry, $pattern, $library, $account);
             if ($entry->isSound()) {
@@ -121,63 +118,31 @@ final class PatternController extends AbstractController
     }
 
     #[Route('/patterns/{id}', name: 'pattern', methods: ['GET'])]
-    public function show(string $id, #[CurrentUser] Account $account): Response
+    public function show(#[Mine] PatternRecord $record): Response
     {
-        return $this->page($this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException(), $account);
+        return $this->page->show($record);
     }
 
     /** One page for the sleeve the pattern lives in. */
     #[Route('/patterns/{id}/card', name: 'pattern_card', methods: ['GET'])]
-    public function card(string $id, #[CurrentUser] Account $account): Response
+    public function card(#[Mine] PatternRecord $record, #[CurrentUser] Account $account): Response
     {
         return $this->render('pattern/card.html.twig', [
-            'pattern' => $this->mapper->pattern($this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException()),
+            'pattern' => $this->mapper->pattern($record),
             'people' => $this->people->all($account),
         ]);
     }
 
-    /** @param ?Sentence $fault of a file that could not be kept */
-    public function page(PatternRecord $record, Account $account, ?Sentence $fault = null): Response
-    {
-        $pattern = $this->mapper->pattern($record);
-
-        return $this->render(
-            'pattern/show.html.twig',
-            [
-                'pattern' => $pattern,
-                'advice' => $pattern->chart->hasRows()
-                    ? array_map(
-                        fn (Person $person): SizeAdvice => (new SizeChooser())->choose($person, $pattern, $this->clock->now()),
-                        array_values($this->people->all($account)),
-                    )
-                    : [],
-                'files' => $this->shelf->these($account, $pattern->keeping->files),
-                'fault' => $fault,
-                'people' => $this->people->all($account),
-                'history' => $this->plan->ofPattern($account, $record->id),
-                'factors' => $this->factors($pattern, $account),
-            ],
-            new Response(status: null === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY),
-        );
-    }
-
-    /** @return array{pattern: ?EnvelopeFactor, maker: ?EnvelopeFactor} what was used of what its envelope asks for, and its maker's */
-    private function factors(Pattern $pattern, Account $account): array
-    {
-        $cuts = $this->plan->envelopes($account, $pattern->label->maker, $pattern->id);
-
-        return [
-            'pattern' => EnvelopeFactor::of($cuts[$pattern->id] ?? []),
-            'maker' => '' === $pattern->label->maker ? null : EnvelopeFactor::of(array_merge([], ...array_values($cuts))),
-        ];
-    }
-
     #[Route('/patterns/{id}/edit', name: 'pattern_edit', methods: ['GET', 'POST'])]
-    public function edit(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $system = $this->settings->load($account)->system;
-        $entry = new Entry($request->request->all());
+    public function edit(
+        #[Mine] PatternRecord $record,
+        Request $request,
+        Library $library,
+        Entry $entry,
+        Settings $settings,
+        #[CurrentUser] Account $account,
+    ): Response {
+        $system = $settings->system;
         if ($request->isMethod('POST')) {
             $pattern = $this->form->read($entry, $this->mapper->pattern($record), $system);
             if ([
@@ -189,7 +154,7 @@ final class PatternController extends AbstractController
             }
             Revision::check($entry, $record->revision, $this->form->values($this->mapper->pattern($record), $system));
             if ($entry->isSound()) {
-                $here = $this->generateUrl('pattern', ['id' => $id]);
+                $here = $this->generateUrl('pattern', ['id' => $record->id]);
                 $notice = new Notice('{pattern} is saved.', ['pattern' => $pattern->title], $here);
                 $this->changes->commit([$record], fn () => $this->mapper->store($pattern, $record), $notice);
 
@@ -206,10 +171,9 @@ final class PatternController extends AbstractController
     }
 
     #[Route('/patterns/{id}/remove', name: 'pattern_remove', methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account): Response
+    public function remove(#[Mine] PatternRecord $record): Response
     {
-        $record = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $here = $this->generateUrl('pattern', ['id' => $id]);
+        $here = $this->generateUrl('pattern', ['id' => $record->id]);
         $this->changes->remove($record, new Notice('{pattern} is taken out of the library.', ['pattern' => $record->title], $here));
 
         return $this->redirectToRoute('patterns');
@@ -231,11 +195,10 @@ final class PatternController extends AbstractController
     }
 
     /** It is bought a second time, perhaps for the other half of its sizes: a copy of the one that is here, not another one. */
-    private function copyOf(string $id, Pattern $typed, Version $version, Account $account): Response
+    private function addCopy(PatternRecord $record, Pattern $typed, Version $version): Response
     {
-        $record = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $copies = [] === $typed->keeping->editions ? [new Edition('Second copy', $version->table->sizes)] : $typed->keeping->editions;
-        $here = $this->generateUrl('pattern', ['id' => $id]);
+        $here = $this->generateUrl('pattern', ['id' => $record->id]);
         $this->changes->commit(
             [$record],
             fn () => $this->mapper->addCopies($copies, $record),

@@ -33,9 +33,8 @@ final class PatternCsvController extends AbstractController
     }
 
     #[Route('', name: 'pattern_csv', methods: ['GET', 'POST'])]
-    public function import(Request $request, #[CurrentUser] Account $account): Response
+    public function import(Request $request, Entry $entry, #[CurrentUser] Account $account): Response
     {
-        $entry = new Entry($request->request->all());
         $brought = TableEntry::of($request, $entry, PatternColumn::class);
         $known = null === $brought->table ? [] : $this->library->sketches($account);
         $rows = $brought->rows(

@@ -26,9 +26,8 @@ final class PatternHaulController extends AbstractController
     }
 
     #[Route('', name: 'pattern_haul', methods: ['GET', 'POST'])]
-    public function haul(Request $request, #[CurrentUser] Account $account): Response
+    public function haul(Request $request, Entry $entry, #[CurrentUser] Account $account): Response
     {
-        $entry = new Entry($request->request->all());
         $lines = $this->lines($entry, $account);
         if ($request->isMethod('POST')) {
             if ([] === $lines) {

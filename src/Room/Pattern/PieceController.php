@@ -6,10 +6,12 @@ namespace Octavum\Room\Pattern;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Account\Mine;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Piece\Draft;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Shape;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
@@ -35,9 +37,8 @@ final class PieceController extends AbstractController
     }
 
     #[Route('/versions/{id}/pieces', name: 'pieces', methods: ['GET'])]
-    public function list(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function list(#[Mine] VersionRecord $version, Request $request): Response
     {
-        $version = $this->pieces->version($account, $id);
         $pieces = $this->pieces->list($version);
         $size = $this->size($version, $request->query->getString('size'));
         $drawn = [];
@@ -67,10 +68,10 @@ final class PieceController extends AbstractController
     }
 
     #[Route('/versions/{id}/pieces/new', name: 'piece_new', methods: ['GET', 'POST'])]
-    public function new(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function new(#[Mine] VersionRecord $version, Request $request, #[CurrentUser] Account $account): Response
     {
         return $this->page(
-            $this->pieces->version($account, $id),
+            $version,
             null,
             $this->form->blank(Draft::tryFrom($request->query->getString('draft')) ?? Draft::Box),
             $request,
@@ -79,18 +80,19 @@ final class PieceController extends AbstractController
     }
 
     #[Route('/versions/{id}/pieces/{at}', name: 'piece_edit', requirements: ['at' => '\d{1,3}'], methods: ['GET', 'POST'])]
-    public function edit(string $id, int $at, Request $request, #[CurrentUser] Account $account): Response
-    {
-        $version = $this->pieces->version($account, $id);
-
+    public function edit(
+        #[Mine] VersionRecord $version,
+        int $at,
+        Request $request,
+        #[CurrentUser] Account $account,
+    ): Response {
         return $this->page($version, $at, $this->pieces->list($version)[$at] ?? throw $this->createNotFoundException(), $request, $account);
     }
 
     /** By its name, of which there is one among a version's pieces: what is said twice takes out no other. */
     #[Route('/versions/{id}/pieces/remove', name: 'piece_remove', methods: ['POST'])]
-    public function remove(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function remove(#[Mine] VersionRecord $version, Request $request): Response
     {
-        $version = $this->pieces->version($account, $id);
         $pieces = $this->pieces->list($version);
         $name = $request->request->getString('piece');
         $at = $this->place($pieces, $name);
@@ -101,17 +103,15 @@ final class PieceController extends AbstractController
             $this->pieces->store($version, array_values($pieces), '{piece} is taken out.', ['piece' => $name]);
         }
 
-        return $this->redirectToRoute('pieces', ['id' => $id]);
+        return $this->redirectToRoute('pieces', ['id' => $version->id]);
     }
 
     /** Draws a piece as typed; nothing is saved. */
     #[Route('/pieces/draw', name: 'piece_draw', methods: ['POST'])]
-    public function draw(Request $request, #[CurrentUser] Account $account): Response
+    public function draw(Entry $entry, Settings $settings): Response
     {
-        $entry = new Entry($request->request->all());
-
         return $this->render('pattern/_drawing.html.twig', [
-            'drawing' => $this->drawing($entry, $this->settings->load($account)->system),
+            'drawing' => $this->drawing($entry, $settings->system),
             'faults' => array_filter(
                 $entry->faults(),
                 static fn (string $field): bool => str_starts_with($field, 'shapes') && '' !== $entry->raw($field),

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace Octavum\Room\Pattern;
 
 use Octavum\Account\Account;
+use Octavum\Account\Mine;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Piece;
 use Octavum\Input\Entry;
 use Octavum\Store\Library;
+use Octavum\Store\VersionRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -23,10 +25,13 @@ final class PieceCopyController extends AbstractController
     }
 
     #[Route('/versions/{id}/pieces/copy', name: 'pieces_copy', methods: ['GET', 'POST'])]
-    public function copy(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
-    {
-        $version = $this->pieces->version($account, $id);
-        $entry = new Entry($request->request->all());
+    public function copy(
+        #[Mine] VersionRecord $version,
+        Request $request,
+        Library $library,
+        Entry $entry,
+        #[CurrentUser] Account $account,
+    ): Response {
         $names = $library->names($account);
         if ($request->isMethod('POST')) {
             [, $from] = $library->version($account, $names[$entry->raw('from')] ?? '') ?? [null, null];
@@ -63,7 +68,7 @@ final class PieceCopyController extends AbstractController
                 );
                 $this->pieces->join($version, $graded, '{count, plural, one {One piece is} other {# pieces are}} copied.');
 
-                return $this->redirectToRoute('pieces', ['id' => $id, 'size' => $sizes[0] ?? '']);
+                return $this->redirectToRoute('pieces', ['id' => $version->id, 'size' => $sizes[0] ?? '']);
             }
         }
 

@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Pattern;
 
-use Octavum\Account\Account;
-use Octavum\Account\AccountSettings;
+use Octavum\Account\Mine;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Svg\Drawing;
 use Octavum\Core\Svg\SvgReader;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Document\OutlineCodec;
 use Octavum\Input\Entry;
+use Octavum\Store\VersionRecord;
 use Octavum\Strip\PieceDrawing;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
-use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** Pieces out of an SVG file. */
 final class PieceImportController extends AbstractController
@@ -28,26 +28,23 @@ final class PieceImportController extends AbstractController
         private readonly VersionPieces $pieces,
         private readonly PieceImport $import,
         private readonly OutlineCodec $outlines,
-        private readonly AccountSettings $settings,
     ) {
     }
 
     /** Step one reads the file and shows what is in it; step two takes what is ticked, at the scale confirmed. */
     #[Route('/versions/{id}/pieces/import', name: 'pieces_import', methods: ['GET', 'POST'])]
-    public function import(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function import(#[Mine] VersionRecord $version, Request $request, Entry $entry, Settings $settings): Response
     {
-        $version = $this->pieces->version($account, $id);
-        $entry = new Entry($request->request->all());
         $drawing = null;
         $found = [];
         if ($entry->boolean('taking')) {
             $found = $this->import->outlines($entry);
-            $pieces = $this->import->taken($entry, $found, $version, $this->settings->load($account)->system);
+            $pieces = $this->import->taken($entry, $found, $version, $settings->system);
             if ($entry->isSound()) {
                 $says = '{count, plural, one {One piece is} other {# pieces are}} taken from the file.';
                 $this->pieces->join($version, $pieces, $says);
 
-                return $this->redirectToRoute('pieces', ['id' => $id]);
+                return $this->redirectToRoute('pieces', ['id' => $version->id]);
             }
         } elseif ($request->isMethod('POST')) {
             $file = $request->files->get('file');

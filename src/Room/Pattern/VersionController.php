@@ -6,19 +6,20 @@ namespace Octavum\Room\Pattern;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Account\Mine;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
 use Octavum\Store\PatternMapper;
 use Octavum\Store\PatternRecord;
-use Octavum\Store\PatternRepository;
 use Octavum\Store\VersionRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -31,7 +32,6 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class VersionController extends AbstractController
 {
     public function __construct(
-        private readonly PatternRepository $patterns,
         private readonly PatternMapper $mapper,
         private readonly PatternForm $form,
         private readonly AccountSettings $settings,
@@ -40,26 +40,21 @@ final class VersionController extends AbstractController
     }
 
     #[Route('/patterns/{id}/versions/new', name: 'version_new', methods: ['GET', 'POST'])]
-    public function new(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function new(#[Mine] PatternRecord $record, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->patterns->hereOf($account, $id) ?? throw $this->createNotFoundException();
-
         return $this->page($record, null, new Version('', '', new RequirementTable([], [])), $request, $account);
     }
 
     #[Route('/versions/{id}', name: 'version_edit', methods: ['GET', 'POST'])]
-    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function edit(#[Mine] VersionRecord $record, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
-
         return $this->page($record->pattern, $record, $this->mapper->version($record), $request, $account);
     }
 
     /** Takes a pasted table apart, for the grid to show, and says how each cell is understood; nothing is saved. */
     #[Route('/patterns/table/read', name: 'table_read', methods: ['POST'], priority: 1)]
-    public function readTable(Request $request): Response
+    public function readTable(Entry $entry): Response
     {
-        $entry = new Entry($request->request->all());
         $grid = $this->form->grid($entry);
         $system = System::tryFrom($entry->raw('units')) ?? $this->settings->current()->system;
         $tape = $this->settings->tape();
@@ -81,18 +76,16 @@ final class VersionController extends AbstractController
 
     /** Shows a size chart as it is understood; nothing is saved. */
     #[Route('/patterns/chart/read', name: 'chart_read', methods: ['POST'], priority: 1)]
-    public function readChart(Request $request, #[CurrentUser] Account $account): Response
+    public function readChart(Entry $entry, Settings $settings): Response
     {
-        $entry = new Entry($request->request->all());
-        $chart = $this->form->chart($entry, $this->settings->load($account)->system);
+        $chart = $this->form->chart($entry, $settings->system);
 
         return $this->render('pattern/_chart.html.twig', ['chart' => $chart, 'fault' => $entry->faults()['chart'] ?? null]);
     }
 
     #[Route('/versions/{id}/remove', name: 'version_remove', methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account): Response
+    public function remove(#[Mine] VersionRecord $record): Response
     {
-        $record = $this->patterns->versionOf($account, $id) ?? throw $this->createNotFoundException();
         $here = $this->generateUrl('pattern', ['id' => $record->pattern->id]);
         $this->changes->remove($record, new Notice('Version {version} is taken out.', ['version' => $record->name], $here));
 

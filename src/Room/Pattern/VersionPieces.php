@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Pattern;
 
-use Octavum\Account\Account;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\PieceSet;
@@ -13,28 +12,17 @@ use Octavum\Input\Entry;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
 use Octavum\Store\PatternMapper;
-use Octavum\Store\PatternRepository;
 use Octavum\Store\VersionRecord;
-use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
 /** The pieces of one version: read, joined and stored. */
 final readonly class VersionPieces
 {
     public function __construct(
-        private PatternRepository $patterns,
         private PatternMapper $mapper,
         private ChangeLog $changes,
         private UrlGeneratorInterface $addresses,
     ) {
-    }
-
-    /** @throws NotFoundHttpException when the account has none of that id */
-    public function version(Account $account, string $id): VersionRecord
-    {
-        $record = $this->patterns->versionOf($account, $id);
-
-        return null !== $record && null === $record->removedAt ? $record : throw new NotFoundHttpException();
     }
 
     /** @return list<Piece> */

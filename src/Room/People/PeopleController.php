@@ -6,6 +6,7 @@ namespace Octavum\Room\People;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Account\Mine;
 use Octavum\Core\Body\BodyPoint;
 use Octavum\Core\Body\Measured;
 use Octavum\Core\Body\Person;
@@ -44,9 +45,8 @@ final class PeopleController extends AbstractController
     }
 
     #[Route('', name: 'people', methods: ['GET', 'POST'])]
-    public function list(Request $request, #[CurrentUser] Account $account): Response
+    public function list(Request $request, Entry $entry, #[CurrentUser] Account $account): Response
     {
-        $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $name = $entry->name('name');
             if ($entry->isSound()) {
@@ -74,11 +74,14 @@ final class PeopleController extends AbstractController
     }
 
     #[Route('/{id}', name: 'person', methods: ['GET', 'POST'])]
-    public function show(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->people->hereOf($account, $id) ?? throw $this->createNotFoundException();
+    public function show(
+        #[Mine] PersonRecord $record,
+        Request $request,
+        Library $library,
+        Entry $entry,
+        #[CurrentUser] Account $account,
+    ): Response {
         $person = $this->people->person($record);
-        $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $measured = $this->measured($entry, $account);
             Revision::check($entry, $record->revision, $this->values($person, $request->query->getString('on')));
@@ -145,10 +148,13 @@ final class PeopleController extends AbstractController
     }
 
     #[Route('/{id}/edit', name: 'person_edit', methods: ['POST'])]
-    public function edit(string $id, Request $request, Library $library, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->people->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $entry = new Entry($request->request->all());
+    public function edit(
+        #[Mine] PersonRecord $record,
+        Request $request,
+        Library $library,
+        Entry $entry,
+        #[CurrentUser] Account $account,
+    ): Response {
         $person = $this->people->person($record);
         $changed = $this->about->read($entry, $person, $account);
         Revision::check($entry, $record->revision, $this->about->values($person));
@@ -159,9 +165,8 @@ final class PeopleController extends AbstractController
     }
 
     #[Route('/{id}/day/remove', name: 'person_day_remove', methods: ['POST'])]
-    public function removeDay(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function removeDay(#[Mine] PersonRecord $record, Request $request): Response
     {
-        $record = $this->people->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $person = $this->people->person($record);
         $day = $request->request->getString('on');
 
@@ -175,10 +180,9 @@ final class PeopleController extends AbstractController
     }
 
     #[Route('/{id}/remove', name: 'person_remove', methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account): Response
+    public function remove(#[Mine] PersonRecord $record): Response
     {
-        $record = $this->people->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $here = $this->generateUrl('person', ['id' => $id]);
+        $here = $this->generateUrl('person', ['id' => $record->id]);
         $notice = new Notice('{person} is taken out; what is planned for them stays.', ['person' => $record->name], $here);
         $this->changes->remove($record, $notice);
 

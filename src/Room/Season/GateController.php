@@ -63,13 +63,17 @@ final class GateController extends AbstractController
 
     /** What is said of the checks is kept; with the scissors, the cloth is cut. */
     #[Route('', name: 'gate_pass', methods: ['POST'])]
-    public function pass(string $id, string $claim, Request $request, #[CurrentUser] Account $account): Response
-    {
+    public function pass(
+        string $id,
+        string $claim,
+        Request $request,
+        Entry $entry,
+        #[CurrentUser] Account $account,
+    ): Response {
         [$answer, $role] = $this->found($account, $id, $claim);
         if ($role->claim->cutOut) {
             return $this->isCut($answer, $role, $request->request->getString('used'));
         }
-        $entry = new Entry($request->request->all());
         $said = $this->said($entry);
         if ($entry->isSound() && !$entry->boolean('cut')) {
             $this->scissors->keep($account, $id, $claim, $said);

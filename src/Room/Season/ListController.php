@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
+use Octavum\Account\Mine;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\ListAnswer;
 use Octavum\Core\Season\ListRule;
@@ -52,17 +53,14 @@ final class ListController extends AbstractController
     }
 
     #[Route('/{id}', name: 'list', methods: ['GET', 'POST'])]
-    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function edit(#[Mine] ListRecord $record, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->lists->hereOf($account, $id) ?? throw $this->createNotFoundException();
-
         return $this->page($request, $record, $this->lists->list($record), $account);
     }
 
     #[Route('/{id}/remove', name: 'list_remove', methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account): Response
+    public function remove(#[Mine] ListRecord $record): Response
     {
-        $record = $this->lists->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $here = $this->generateUrl('lists');
         $this->changes->remove($record, new Notice('{list} is taken out; its projects stay.', ['list' => $record->name], $here));
 

@@ -6,6 +6,7 @@ namespace Octavum\Room\Season;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
+use Octavum\Account\Mine;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Input\Entry;
 use Octavum\Page\ReturnPath;
@@ -43,9 +44,8 @@ final class MoveController extends AbstractController
 
     /** To a season of the account's, to none, or to the same time next year, for which its cloth is set aside. */
     #[Route('/season', name: 'project_season')]
-    public function move(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function move(#[Mine] ProjectRecord $record, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $wanted = $request->request->getString('season');
         $season = 'next year' === $wanted ? $this->nextYear($record->season, $account) : $this->season($wanted, $account);
         if (null === $season) {
@@ -81,10 +81,8 @@ final class MoveController extends AbstractController
 
     /** A dress becomes two separates of the same cloth, which go with more; what was planned is given up for them. */
     #[Route('/split', name: 'project_split')]
-    public function split(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function split(#[Mine] ProjectRecord $record, Request $request, Entry $entry): Response
     {
-        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
-        $entry = new Entry($request->request->all());
         $named = static fn (string $name, string $else): string => mb_substr('' === $name ? $record->name.$else : $name, 0, 120);
         $names = [$named($entry->raw('first'), ', top'), $named($entry->raw('second'), ', skirt')];
         $ranked = array_values($this->projects->ranked($record->season));

@@ -18,7 +18,6 @@ use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
@@ -39,11 +38,15 @@ final class OptionStepController extends AbstractController
 
     /** It leads from now on; the others go into the history, unless they are to stay open. */
     #[Route('/take', name: 'option_take', methods: ['POST'])]
-    public function take(string $id, string $option, Request $request, ClockInterface $clock, #[CurrentUser] Account $account): Response
-    {
+    public function take(
+        string $id,
+        string $option,
+        ClockInterface $clock,
+        Entry $entry,
+        #[CurrentUser] Account $account,
+    ): Response {
         [$record, $project] = $this->mine->project($account, $id);
         $stored = $this->mine->option($record, $option);
-        $entry = new Entry($request->request->all());
         Revision::check($entry, $record->revision);
         if (!$entry->isSound()) {
             $this->toast->say('{project} was changed since this page was opened: look at it again, then take one.', [

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
-use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\FibreMix;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
@@ -17,6 +16,7 @@ use Octavum\Core\Season\PieceAssigner;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Reservation;
 use Octavum\Core\Season\Wish;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Octavum\Page\Toast;
 use Octavum\Store\OptionRecord;
@@ -46,18 +46,16 @@ final class PieceClothController extends AbstractController
         private readonly ProjectStore $store,
         private readonly Plan $plan,
         private readonly Stash $stash,
-        private readonly AccountSettings $settings,
         private readonly Toast $toast,
     ) {
     }
 
     #[Route('', name: 'project_pieces', methods: ['GET', 'POST'])]
-    public function page(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function page(string $id, Request $request, Entry $entry, #[CurrentUser] Account $account): Response
     {
         [$record, $project] = $this->mine->project($account, $id);
         [$option, $way] = $this->way($record, $project, $request);
         $choices = $this->form->choices($account);
-        $entry = new Entry($request->request->all());
         $here = $this->generateUrl('project_pieces', ['id' => $id] + (null === $option ? [] : ['option' => $option->id]));
         if ($request->isMethod('POST')) {
             $names = $this->asked($request);
@@ -129,7 +127,7 @@ final class PieceClothController extends AbstractController
 
     /** The cuts from which the pieces that are pressed could come. */
     #[Route('/offers', name: 'project_pieces_offers', methods: ['POST'])]
-    public function offers(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function offers(string $id, Request $request, Settings $settings, #[CurrentUser] Account $account): Response
     {
         [$record, $project] = $this->mine->project($account, $id);
         [, $way] = $this->way($record, $project, $request);
@@ -144,7 +142,7 @@ final class PieceClothController extends AbstractController
 
         return $this->render('season/_offers.html.twig', [
             'pieces' => $pieces,
-            'offers' => (new Offers($this->settings->load($account)->assumptions))->find(
+            'offers' => (new Offers($settings->assumptions))->find(
                 $pieces,
                 $way->largestSize(),
                 $this->stash->all($account),

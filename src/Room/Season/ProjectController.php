@@ -6,6 +6,7 @@ namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Account\Mine;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Option;
@@ -87,11 +88,10 @@ final class ProjectController extends AbstractController
     }
 
     #[Route('/{id}', name: 'project', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
-    public function show(string $id, #[CurrentUser] Account $account): Response
+    public function show(#[Mine] ProjectRecord $record, #[CurrentUser] Account $account): Response
     {
-        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $projects = $this->plan->projects($account);
-        $project = $this->plan->project($account, $id) ?? throw $this->createNotFoundException();
+        $project = $this->plan->project($account, $record->id) ?? throw $this->createNotFoundException();
 
         return $this->render('season/project.html.twig', [
             'page' => $this->pages->build($project, $projects, $account),
@@ -100,20 +100,18 @@ final class ProjectController extends AbstractController
     }
 
     #[Route('/{id}/change', name: 'project_change', requirements: ['id' => Requirement::ULID], methods: ['GET', 'POST'])]
-    public function change(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function change(#[Mine] ProjectRecord $record, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $projects = $this->plan->projects($account);
-        $project = $this->plan->project($account, $id) ?? throw $this->createNotFoundException();
+        $project = $this->plan->project($account, $record->id) ?? throw $this->createNotFoundException();
 
         return $this->page($request, $record, $project, $projects, $this->plan->seasons($account), $account);
     }
 
     /** What the project as typed would come to; nothing is saved. */
     #[Route('/preview', name: 'project_preview', methods: ['POST'])]
-    public function preview(Request $request, #[CurrentUser] Account $account): Response
+    public function preview(Entry $entry, #[CurrentUser] Account $account): Response
     {
-        $entry = new Entry($request->request->all());
         $seasons = $this->seasons($this->plan->seasons($account));
         $projects = $this->plan->projects($account);
         $id = $entry->raw('id');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
+use Octavum\Account\Mine;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Remedy\Remedy;
 use Octavum\Page\ReturnPath;
@@ -33,9 +34,8 @@ final class ProjectStepController extends AbstractController
 
     /** A role that the envelope asks for is left out on purpose. */
     #[Route('/{id}/decline', name: 'project_decline', methods: ['POST'])]
-    public function decline(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function decline(#[Mine] ProjectRecord $record, Request $request): Response
     {
-        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $role = Role::tryFrom($request->request->getString('role')) ?? throw $this->createNotFoundException();
         $option = $record->current;
         $make = static function () use ($option, $role): void {
@@ -46,9 +46,8 @@ final class ProjectStepController extends AbstractController
     }
 
     #[Route('/{id}/move', name: 'project_move', methods: ['POST'])]
-    public function move(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function move(#[Mine] ProjectRecord $record, Request $request): Response
     {
-        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $ranked = array_values($this->projects->ranked($record->season));
         $make = function () use ($record): void {
             $record->rank = max(1, $record->rank - 1);
@@ -60,9 +59,8 @@ final class ProjectStepController extends AbstractController
 
     /** One of the ways out of a shortfall: another cut, or another version. */
     #[Route('/{id}/take', name: 'project_take', methods: ['POST'])]
-    public function take(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function take(#[Mine] ProjectRecord $record, Request $request, #[CurrentUser] Account $account): Response
     {
-        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $subject = $request->request->getString('subject');
         $option = $record->current;
         if (Remedy::TakeVersion->value === $request->request->getString('remedy')) {
@@ -83,15 +81,14 @@ final class ProjectStepController extends AbstractController
                 }
             };
         }
-        $here = $this->generateUrl('project', ['id' => $id]);
+        $here = $this->generateUrl('project', ['id' => $record->id]);
 
         return $this->commit($request, $record, [$option, ...$option->claims], $make, '{project} is changed.', $here);
     }
 
     #[Route('/{id}/remove', name: 'project_remove', methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account): Response
+    public function remove(#[Mine] ProjectRecord $record): Response
     {
-        $record = $this->projects->hereOf($account, $id) ?? throw $this->createNotFoundException();
         $here = $this->generateUrl('season', ['id' => $record->season->id]);
         $this->changes->remove($record, new Notice('{project} is taken off the plan.', ['project' => $record->name], $here));
 

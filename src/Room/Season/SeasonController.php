@@ -6,7 +6,6 @@ namespace Octavum\Room\Season;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
-use Octavum\Account\AccountSettings;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Hints;
@@ -14,6 +13,7 @@ use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectSnapshot;
 use Octavum\Core\Season\Season;
 use Octavum\Core\Season\WhatChanged;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
@@ -38,7 +38,6 @@ final class SeasonController extends AbstractController
     public function __construct(
         private readonly Plan $plan,
         private readonly ProjectMapper $mapper,
-        private readonly AccountSettings $settings,
         private readonly EntityManagerInterface $entities,
         private readonly Toast $toast,
         private readonly ChangeLog $changes,
@@ -53,8 +52,13 @@ final class SeasonController extends AbstractController
     }
 
     #[Route('/season/{id}', name: 'season', requirements: ['id' => Requirement::ULID], defaults: ['id' => null], methods: ['GET'])]
-    public function show(?string $id, Request $request, #[CurrentUser] Account $account, SeasonDrawing $drawing): Response
-    {
+    public function show(
+        ?string $id,
+        Request $request,
+        Settings $settings,
+        #[CurrentUser] Account $account,
+        SeasonDrawing $drawing,
+    ): Response {
         $seasons = $this->plan->seasons($account);
         $current = $this->plan->current($account, $seasons, $id);
         if (null !== $id && $id !== $current?->id) {
@@ -69,9 +73,9 @@ final class SeasonController extends AbstractController
         $checked = $this->plan->check($account, $this->mapper->season($current), $projects);
 
         return $this->render('season/show.html.twig', [
-            'page' => $drawing->page($checked, $this->settings->load($account)),
+            'page' => $drawing->page($checked, $settings),
             'changed' => $this->changed($checked, $request->getSession()),
-            'hints' => (new Hints($this->settings->load($account)->sewist))->find($checked),
+            'hints' => (new Hints($settings->sewist))->find($checked),
             'carried' => array_values(array_filter(
                 $projects,
                 static fn (Project $one): bool => $one->state->takesHours()
@@ -110,12 +114,16 @@ final class SeasonController extends AbstractController
 
     /** On one page, to be pinned up. */
     #[Route('/season/{id}/print', name: 'season_print', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
-    public function print(string $id, #[CurrentUser] Account $account, SeasonDrawing $drawing): Response
-    {
+    public function print(
+        string $id,
+        Settings $settings,
+        #[CurrentUser] Account $account,
+        SeasonDrawing $drawing,
+    ): Response {
         $season = $this->mapper->season($this->own($account, $id));
         $checked = $this->plan->check($account, $season, $this->plan->drawn($account));
 
-        return $this->render('season/print.html.twig', ['page' => $drawing->page($checked, $this->settings->load($account))]);
+        return $this->render('season/print.html.twig', ['page' => $drawing->page($checked, $settings)]);
     }
 
     /** The arithmetic of every project and what its other options would come to, which the page fetches once it stands. */

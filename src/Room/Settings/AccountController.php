@@ -8,7 +8,6 @@ use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
-use Octavum\Account\AccountSettings;
 use Octavum\Account\DatabaseSessionHandler;
 use Octavum\Account\RateLimiter;
 use Octavum\Core\Measure\Assumptions;
@@ -52,7 +51,6 @@ final class AccountController extends AbstractController
         private readonly Toast $toast,
         private readonly RateLimiter $brake,
         private readonly DatabaseSessionHandler $visits,
-        private readonly AccountSettings $settings,
         private readonly ChangeLog $changes,
         #[Autowire('%env(bool:OCTAVUM_REGISTERING)%')] private readonly bool $registering,
     ) {
@@ -88,9 +86,8 @@ final class AccountController extends AbstractController
     }
 
     #[Route('/register', name: 'register', methods: ['GET', 'POST'])]
-    public function register(Request $request): Response
+    public function register(Request $request, Entry $entry): Response
     {
-        $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $account = $this->newAccount($entry);
             if (null !== $account) {
@@ -108,9 +105,14 @@ final class AccountController extends AbstractController
     }
 
     #[Route('/settings', name: 'settings', methods: ['GET', 'POST'])]
-    public function settings(Request $request, SettingsPage $page, SettingsCodec $codec, #[CurrentUser] Account $account): Response
-    {
-        $entry = new Entry($request->request->all());
+    public function settings(
+        Request $request,
+        SettingsPage $page,
+        SettingsCodec $codec,
+        Entry $entry,
+        Settings $settings,
+        #[CurrentUser] Account $account,
+    ): Response {
         if ($request->isMethod('POST')) {
             $name = $entry->name('name');
             $system = $entry->choice('units', System::class) ?? System::Metric;
@@ -132,7 +134,7 @@ final class AccountController extends AbstractController
                 $entry->choice('dialect', Dialect::class) ?? Dialect::British,
                 $entry->choice('dates', DateStyle::class) ?? DateStyle::DayFirst,
                 $entry->boolean('bothUnits'),
-                $this->settings->load($account)->sewist,
+                $settings->sewist,
             );
             Revision::check($entry, $account->revision, $page->values($account));
             if ($entry->isSound()) {
@@ -151,9 +153,12 @@ final class AccountController extends AbstractController
     }
 
     #[Route('/settings/password', name: 'password', methods: ['POST'])]
-    public function password(Request $request, SettingsPage $page, #[CurrentUser] Account $account): Response
-    {
-        $entry = new Entry($request->request->all());
+    public function password(
+        Request $request,
+        SettingsPage $page,
+        Entry $entry,
+        #[CurrentUser] Account $account,
+    ): Response {
         $this->confirm($entry, $account);
         $password = $this->newPassword($entry);
         if (!$entry->isSound()) {
@@ -177,9 +182,12 @@ final class AccountController extends AbstractController
     }
 
     #[Route('/settings/delete', name: 'account_delete', methods: ['POST'])]
-    public function delete(Request $request, SettingsPage $page, FileShelf $shelf, #[CurrentUser] Account $account): Response
-    {
-        $entry = new Entry($request->request->all());
+    public function delete(
+        SettingsPage $page,
+        FileShelf $shelf,
+        Entry $entry,
+        #[CurrentUser] Account $account,
+    ): Response {
         if ('delete' !== mb_strtolower($entry->raw('confirm'))) {
             $entry->fault('confirm', new Sentence('Type the word delete to say that you mean it. Nothing has been deleted.'));
         }

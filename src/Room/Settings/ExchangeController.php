@@ -57,9 +57,13 @@ final class ExchangeController extends AbstractController
     }
 
     #[Route('/settings/import', name: 'import', methods: ['POST'])]
-    public function import(Request $request, SettingsPage $page, PictureArchive $archive, #[CurrentUser] Account $account): Response
-    {
-        $entry = new Entry($request->request->all());
+    public function import(
+        Request $request,
+        SettingsPage $page,
+        PictureArchive $archive,
+        Entry $entry,
+        #[CurrentUser] Account $account,
+    ): Response {
         $file = $request->files->get('document');
         if (!$file instanceof UploadedFile) {
             $entry->fault('document', new Sentence('Choose a file first: one that was exported from here ends in .json or .tar.'));

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Octavum\Room\Settings;
 
 use Octavum\Account\Account;
-use Octavum\Account\AccountSettings;
 use Octavum\Core\Match\Sewist;
 use Octavum\Core\Match\ToileSchool;
 use Octavum\Core\Match\Tool;
@@ -16,7 +15,6 @@ use Octavum\Input\Entry;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
-use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
@@ -26,27 +24,25 @@ final class SkillController extends AbstractController
 {
     #[Route('/settings/sewing', name: 'settings_sewing', methods: ['POST'])]
     public function save(
-        Request $request,
-        AccountSettings $settings,
+        Settings $settings,
         SettingsCodec $codec,
         ChangeLog $changes,
+        Entry $entry,
         #[CurrentUser] Account $account,
     ): Response {
-        $entry = new Entry($request->request->all());
-        $was = $settings->load($account);
         $changed = new Settings(
-            $was->system,
-            $was->counter,
-            $was->currency,
-            $was->assumptions,
-            $was->dialect,
-            $was->dates,
-            $was->bothUnits,
+            $settings->system,
+            $settings->counter,
+            $settings->currency,
+            $settings->assumptions,
+            $settings->dialect,
+            $settings->dates,
+            $settings->bothUnits,
             new Sewist(
                 self::ticked($entry, 'avoids', Technique::cases()),
                 self::ticked($entry, 'learns', Technique::cases()),
                 self::ticked($entry, 'lacks', Tool::cases()),
-                $entry->choice('toiles', ToileSchool::class) ?? $was->sewist->toiles,
+                $entry->choice('toiles', ToileSchool::class) ?? $settings->sewist->toiles,
             ),
         );
         $make = static function () use ($account, $codec, $changed): void {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Sewing;
 
-use Octavum\Account\Account;
+use Octavum\Account\Mine;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Season\Project;
@@ -30,14 +30,12 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
-use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** How a garment turned out, when it is done and later. */
 #[Route('/project/{id}', requirements: ['id' => Requirement::ULID])]
 final class FindingController extends AbstractController
 {
     public function __construct(
-        private readonly Begun $begun,
         private readonly Sewings $sewings,
         private readonly PatternMapper $patterns,
         private readonly ChangeLog $changes,
@@ -46,9 +44,12 @@ final class FindingController extends AbstractController
 
     /** The verdict at the end: the project is done by it, and what to change next time goes back to the pattern. */
     #[Route('/finding', name: 'finding', methods: ['GET', 'POST'])]
-    public function finding(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        [$record, $project] = $this->begun->project($account, $id);
+    public function finding(
+        #[Mine] ProjectRecord $record,
+        #[Mine] Project $project,
+        Request $request,
+        Entry $entry,
+    ): Response {
         $known = $project->sewing->finding;
         $values = [
             'fitted' => $known->fitted->value ?? '',
@@ -59,7 +60,6 @@ final class FindingController extends AbstractController
             'day' => ($project->sewing->since(ProjectState::Done) ?? $this->sewings->today())->format('Y-m-d'),
             'keep' => '1',
         ];
-        $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $day = $entry->date('day') ?? $this->sewings->today();
             if ($day > $this->sewings->today()) {
@@ -77,7 +77,7 @@ final class FindingController extends AbstractController
             if ($entry->isSound()) {
                 $this->keep($record, $project, $finding, $entry->boolean('keep'));
 
-                return $this->redirectToRoute('project', ['id' => $id]);
+                return $this->redirectToRoute('project', ['id' => $record->id]);
             }
         }
 
@@ -91,10 +91,12 @@ final class FindingController extends AbstractController
 
     /** How often it is worn, looked at later. */
     #[Route('/worn', name: 'worn', methods: ['POST'])]
-    public function worn(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        [$record, $project] = $this->begun->project($account, $id);
-        $entry = new Entry($request->request->all());
+    public function worn(
+        #[Mine] ProjectRecord $record,
+        #[Mine] Project $project,
+        Request $request,
+        Entry $entry,
+    ): Response {
         $wear = Wear::tryFrom($entry->raw('wear')) ?? throw $this->createNotFoundException();
         $worn = new Worn(
             $this->sewings->today(),
@@ -102,7 +104,7 @@ final class FindingController extends AbstractController
             Fate::tryFrom($entry->raw('fate')) ?? Fate::Kept,
             mb_substr($entry->raw('note'), 0, 300),
         );
-        $back = ReturnPath::to($request, $this->generateUrl('project', ['id' => $id]));
+        $back = ReturnPath::to($request, $this->generateUrl('project', ['id' => $record->id]));
         $this->changes->commit(
             [$record],
             fn () => $this->sewings->store($project->sewing->wearing([...$project->sewing->worn, $worn]), $record),

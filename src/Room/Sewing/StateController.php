@@ -4,40 +4,35 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Sewing;
 
-use Doctrine\ORM\EntityManagerInterface;
-use Octavum\Account\Account;
+use Octavum\Account\Mine;
 use Octavum\Core\Season\ProjectState;
 use Octavum\Input\Entry;
 use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\Notice;
+use Octavum\Store\ProjectRecord;
 use Octavum\Store\Sewings;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
-use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** How far a project has come: dated, with a word, and taken back in one. */
 final class StateController extends AbstractController
 {
     #[Route('/project/{id}/state', name: 'project_state', requirements: ['id' => Requirement::ULID], methods: ['POST'])]
     public function enter(
-        string $id,
+        #[Mine] ProjectRecord $record,
         Request $request,
-        Begun $begun,
         Sewings $sewings,
         ChangeLog $changes,
-        EntityManagerInterface $entities,
         Toast $toast,
-        #[CurrentUser] Account $account,
+        Entry $entry,
     ): Response {
-        [$record] = $begun->project($account, $id);
-        $entry = new Entry($request->request->all());
         $state = ProjectState::tryFrom($entry->raw('state')) ?? throw $this->createNotFoundException();
-        $back = ReturnPath::to($request, $this->generateUrl('project', ['id' => $id]));
+        $back = ReturnPath::to($request, $this->generateUrl('project', ['id' => $record->id]));
         $why = mb_substr($entry->raw('why'), 0, 300);
         if ($record->state === $state && '' === $why) {
             $toast->say('{project} is {state} already.', ['project' => $record->name, 'state' => $state->value]);
@@ -54,6 +49,6 @@ final class StateController extends AbstractController
         $with = ['project' => $record->name, 'state' => $state->value];
         $changes->commit([$record], $make, new Notice('{project} is {state}.', $with, $back->getTargetUrl()));
 
-        return ProjectState::Done === $state ? $this->redirectToRoute('finding', ['id' => $id]) : $back;
+        return ProjectState::Done === $state ? $this->redirectToRoute('finding', ['id' => $record->id]) : $back;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Sewing;
 
 use Octavum\Account\Account;
+use Octavum\Account\Mine;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Sewing\Sewing;
 use Octavum\Core\Season\Sewing\Step;
@@ -14,6 +15,7 @@ use Octavum\Core\Sewing\Progress;
 use Octavum\Input\Entry;
 use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
+use Octavum\Store\ProjectRecord;
 use Octavum\Store\Sewings;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -40,9 +42,13 @@ final class StepController extends AbstractController
 
     /** Whatever else is running is paused. */
     #[Route('/steps/{step}/start', name: 'step_start')]
-    public function start(string $id, string $step, Request $request, #[CurrentUser] Account $account): Response
-    {
-        [$record, $project] = $this->begun->project($account, $id);
+    public function start(
+        #[Mine] ProjectRecord $record,
+        #[Mine] Project $project,
+        string $step,
+        Request $request,
+        #[CurrentUser] Account $account,
+    ): Response {
         $progress = new Progress($project);
         if (null === $progress->step($step)) {
             throw $this->createNotFoundException();
@@ -51,23 +57,26 @@ final class StepController extends AbstractController
             return $this->back($request);
         }
         $own = null === $project->sewing->timer ? null : [$record, $project, $project->sewing->timer];
-        foreach (array_filter([$this->begun->running($account, $id), $own]) as [$other, $its, $timer]) {
+        foreach (array_filter([$this->begun->running($account, $record->id), $own]) as [$other, $its, $timer]) {
             $minutes = $timer->minutes($this->now());
             if (Timer::isForgotten($minutes, $this->begun->expected($account, $its, $timer->step))) {
                 return $this->ask($other->id, $request);
             }
             $this->begun->save($other, $its, (new Progress($its))->paused($minutes, $this->sewings->today()), '', '');
         }
-        [$record, $project] = $this->begun->project($account, $id);
+        [$record, $project] = $this->begun->project($account, $record->id);
         $this->begun->save($record, $project, (new Progress($project))->started($step, $this->now()), '', '');
 
         return $this->back($request);
     }
 
     #[Route('/pause', name: 'step_pause')]
-    public function pause(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        [$record, $project] = $this->begun->project($account, $id);
+    public function pause(
+        #[Mine] ProjectRecord $record,
+        #[Mine] Project $project,
+        Request $request,
+        #[CurrentUser] Account $account,
+    ): Response {
         $timer = $project->sewing->timer;
         if (null === $timer) {
             $this->toast->say('Nothing is running: it was paused somewhere else.');
@@ -76,7 +85,7 @@ final class StepController extends AbstractController
         }
         $paused = $this->paused($account, $project, $timer, $request);
         if (null === $paused) {
-            return $this->ask($id, $request);
+            return $this->ask($record->id, $request);
         }
         $this->begun->save($record, $project, $paused, 'Paused, and the minutes are kept.', $this->path($request));
 
@@ -84,16 +93,20 @@ final class StepController extends AbstractController
     }
 
     #[Route('/steps/{step}/done', name: 'step_done')]
-    public function done(string $id, string $step, Request $request, #[CurrentUser] Account $account): Response
-    {
-        [$record, $project] = $this->begun->project($account, $id);
+    public function done(
+        #[Mine] ProjectRecord $record,
+        #[Mine] Project $project,
+        string $step,
+        Request $request,
+        #[CurrentUser] Account $account,
+    ): Response {
         $at = (new Progress($project))->step($step) ?? throw $this->createNotFoundException();
         $timer = $project->sewing->timer;
         $sewing = $project->sewing;
         if (null !== $timer && $timer->step === $step) {
             $sewing = $this->paused($account, $project, $timer, $request);
             if (null === $sewing) {
-                return $this->ask($id, $request);
+                return $this->ask($record->id, $request);
             }
         }
         $progress = new Progress($project->sewn($sewing));
@@ -102,15 +115,17 @@ final class StepController extends AbstractController
         $this->begun->save($record, $project, $sewing, $says, $this->path($request));
         $all = [] === array_filter($sewing->steps, static fn (Step $one): bool => null === $one->done);
 
-        return $all && null === $at->done ? $this->redirectToRoute('finding', ['id' => $id]) : $this->back($request);
+        return $all && null === $at->done ? $this->redirectToRoute('finding', ['id' => $record->id]) : $this->back($request);
     }
 
     /** Time that was spent without the timer. */
     #[Route('/time', name: 'step_time')]
-    public function time(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        [$record, $project] = $this->begun->project($account, $id);
-        $entry = new Entry($request->request->all());
+    public function time(
+        #[Mine] ProjectRecord $record,
+        #[Mine] Project $project,
+        Request $request,
+        Entry $entry,
+    ): Response {
         $minutes = $entry->minutes('minutes', self::MOST_MINUTES);
         $day = $entry->date('day') ?? $this->sewings->today();
         if (null === $minutes || $day > $this->sewings->today()) {
@@ -127,9 +142,12 @@ final class StepController extends AbstractController
 
     /** A line of time is taken out: by its place and what it says, so that no other is. */
     #[Route('/time/{place}/remove', name: 'step_time_remove', requirements: ['place' => '\d{1,4}'])]
-    public function forget(string $id, int $place, Request $request, #[CurrentUser] Account $account): Response
-    {
-        [$record, $project] = $this->begun->project($account, $id);
+    public function forget(
+        #[Mine] ProjectRecord $record,
+        #[Mine] Project $project,
+        int $place,
+        Request $request,
+    ): Response {
         $all = $project->sewing->stretches;
         $one = $all[$place] ?? null;
         if (null === $one || $request->request->getInt('minutes') !== $one->minutes) {

@@ -4,22 +4,23 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Sewing;
 
-use Octavum\Account\Account;
+use Octavum\Account\Mine;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Notion\NotionKind;
+use Octavum\Core\Season\Project;
 use Octavum\Core\Season\Sewing\Step;
 use Octavum\Core\Season\Sewing\StepKind;
 use Octavum\Core\Season\Sewing\Steps;
 use Octavum\Core\Sewing\Progress;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
+use Octavum\Store\ProjectRecord;
 use Octavum\Store\Sewings;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
-use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Component\Uid\Ulid;
 
 /** The steps of a project as a list to change. */
@@ -33,12 +34,14 @@ final class StepsController extends AbstractController
     }
 
     #[Route('/project/{id}/steps', name: 'steps', requirements: ['id' => Requirement::ULID], methods: ['GET', 'POST'])]
-    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        [$record, $project] = $this->begun->project($account, $id);
+    public function edit(
+        #[Mine] ProjectRecord $record,
+        #[Mine] Project $project,
+        Request $request,
+        Entry $entry,
+    ): Response {
         $steps = Steps::of($project);
         $values = ['rows' => array_map($this->row(...), $steps, array_keys($steps))];
-        $entry = new Entry($request->request->all());
         if ($request->isMethod('POST')) {
             $typed = $entry->boolean('template') ? [] : $this->read($entry, $steps);
             Revision::check($entry, $record->revision, $values);
@@ -48,10 +51,10 @@ final class StepsController extends AbstractController
                     $project,
                     (new Progress($project))->done('', null)->steps($typed),
                     [] === $typed ? '{project}: its steps are those of the template.' : '{project}: the steps are kept.',
-                    $this->generateUrl('project', ['id' => $id]),
+                    $this->generateUrl('project', ['id' => $record->id]),
                 );
 
-                return $this->redirectToRoute('project', ['id' => $id, '_fragment' => 'steps']);
+                return $this->redirectToRoute('project', ['id' => $record->id, '_fragment' => 'steps']);
             }
         }
         $rows = [] === $entry->typed ? $values : $entry->typed;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Room\Shopping;
 
 use Octavum\Account\Account;
-use Octavum\Account\AccountSettings;
 use Octavum\Core\Shopping\Counter;
 use Octavum\Core\Shopping\ShoppingList;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Store\Plan;
 use Octavum\Store\ProjectMapper;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -24,7 +24,7 @@ final class ShoppingController extends AbstractController
         Request $request,
         Plan $plan,
         ProjectMapper $mapper,
-        AccountSettings $settings,
+        Settings $settings,
         #[CurrentUser] Account $account,
     ): Response {
         $seasons = $plan->seasons($account);
@@ -32,13 +32,12 @@ final class ShoppingController extends AbstractController
         if (null === $season) {
             return $this->render('season/none.html.twig');
         }
-        $chosen = $settings->load($account);
-        $counter = Counter::tryFrom($request->query->getString('counter')) ?? $chosen->counter;
+        $counter = Counter::tryFrom($request->query->getString('counter')) ?? $settings->counter;
         $checked = $plan->check($account, $mapper->season($season));
 
         return $this->render('shopping/list.html.twig', [
             'checked' => $checked,
-            'items' => (new ShoppingList($chosen->assumptions, $counter, $chosen->system))->compile($checked),
+            'items' => (new ShoppingList($settings->assumptions, $counter, $settings->system))->compile($checked),
             'counter' => $counter,
             'seasons' => $seasons,
         ]);

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Table;
 
-use Octavum\Account\Account;
-use Octavum\Account\AccountSettings;
+use Octavum\Account\Mine;
 use Octavum\Core\Cloth\Direction;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Assumptions;
@@ -17,12 +16,11 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
-use Octavum\Store\Plan;
+use Octavum\Core\Workroom\Settings;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
-use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use Symfony\Contracts\Cache\CacheInterface;
 
 /** What a generic block says of a project's main cloth, beside the table: fetched by the page since it takes a while. */
@@ -30,15 +28,12 @@ final class BlockController extends AbstractController
 {
     #[Route('/project/{id}/block', name: 'project_block', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
     public function show(
-        string $id,
-        Plan $plan,
-        AccountSettings $settings,
+        #[Mine] Project $project,
+        Settings $settings,
         CacheInterface $cache,
-        #[CurrentUser] Account $account,
     ): Response {
         $opinion = null;
         $laid = false;
-        $project = $plan->project($account, $id) ?? throw $this->createNotFoundException();
         foreach ($project->current->claims as $claim) {
             $laid = $laid || null !== $claim->lay;
             $opinion ??=
@@ -49,16 +44,16 @@ final class BlockController extends AbstractController
                     ? $this->opinion(
                         $project,
                         $claim,
-                        $settings->load($account)->assumptions,
+                        $settings->assumptions,
                         null === $claim->cloth || null === $claim->cut
                             ? null
-                            : ToCut::of($claim->cloth, $claim->cut, $settings->load($account)->assumptions)->width,
+                            : ToCut::of($claim->cloth, $claim->cut, $settings->assumptions)->width,
                         $cache,
                     )
                     : null;
         }
 
-        return $this->render('table/_block.html.twig', ['opinion' => $opinion, 'project' => $id, 'laid' => $laid]);
+        return $this->render('table/_block.html.twig', ['opinion' => $opinion, 'project' => $project->id, 'laid' => $laid]);
     }
 
     /** @return ?array{length: Length, width: Length, way: NeedSource} */

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Table;
 
-use Octavum\Account\Account;
+use Octavum\Account\Mine;
 use Octavum\Store\ChangeLog;
+use Octavum\Store\LayRecord;
 use Octavum\Store\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
-use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
 /** A saved lay on paper, as a drawing, put away and back. */
 #[Route('/table')]
@@ -24,18 +24,18 @@ final class LayController extends AbstractController
     }
 
     #[Route('/{id}/print', name: 'table_print', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
-    public function print(string $id, LayDrawing $drawing, #[CurrentUser] Account $account): Response
+    public function print(#[Mine] LayRecord $record, LayDrawing $drawing): Response
     {
-        $lay = $this->lays->lay($this->lays->record($account, $id));
+        $lay = $this->lays->lay($record);
 
         return $this->render('table/print.html.twig', ['lay' => $lay, 'sheets' => $drawing->sheets($lay)]);
     }
 
     /** To scale: a millimetre of the file is a millimetre of cloth. */
     #[Route('/{id}.svg', name: 'table_svg', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
-    public function svg(string $id, LayDrawing $drawing, #[CurrentUser] Account $account): Response
+    public function svg(#[Mine] LayRecord $record, LayDrawing $drawing): Response
     {
-        $lay = $this->lays->lay($this->lays->record($account, $id));
+        $lay = $this->lays->lay($record);
 
         return new Response(
             $this->renderView('table/lay.svg.twig', ['lay' => $lay, 'sheets' => $drawing->sheets($lay)]),
@@ -47,9 +47,8 @@ final class LayController extends AbstractController
     }
 
     #[Route('/{id}/remove', name: 'table_remove', requirements: ['id' => Requirement::ULID], methods: ['POST'])]
-    public function remove(string $id, #[CurrentUser] Account $account): Response
+    public function remove(#[Mine] LayRecord $record): Response
     {
-        $record = $this->lays->record($account, $id);
         $notice = new Notice('{lay} is put away.', ['lay' => $record->name], $this->generateUrl('table'));
         $this->changes->remove($record, $notice);
 

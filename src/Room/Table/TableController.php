@@ -6,6 +6,7 @@ namespace Octavum\Room\Table;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Account\Mine;
 use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Role;
@@ -13,6 +14,7 @@ use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectAnswer;
 use Octavum\Core\Season\ProjectLay;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Document\LayRulesCodec;
 use Octavum\Document\Refused;
 use Octavum\Store\IdentityMap;
@@ -43,10 +45,14 @@ final class TableController extends AbstractController
     }
 
     #[Route('', name: 'table', methods: ['GET'])]
-    public function list(Library $library, LayMapper $mapper, #[CurrentUser] Account $account): Response
-    {
+    public function list(
+        Library $library,
+        LayMapper $mapper,
+        Settings $settings,
+        #[CurrentUser] Account $account,
+    ): Response {
         $projects = $this->plan->projects($account);
-        $built = new IdentityMap($this->settings->load($account)->assumptions);
+        $built = new IdentityMap($settings->assumptions);
         $lays = array_map(static fn (LayRecord $record): SavedLay => $mapper->lay($record, $built), $this->plan->lays($account));
 
         $answers = [];
@@ -68,7 +74,7 @@ final class TableController extends AbstractController
                 $projects,
                 static fn (Project $project): bool => $project->state->isOpen() && null !== $project->current->version,
             )),
-            'assumptions' => $this->settings->load($account)->assumptions,
+            'assumptions' => $settings->assumptions,
             'patterns' => array_values(
                 array_filter(
                     $library->all($account),
@@ -80,8 +86,13 @@ final class TableController extends AbstractController
     }
 
     #[Route('/new', name: 'table_new', methods: ['GET'])]
-    public function new(Request $request, #[CurrentUser] Account $account, Library $library, Stash $stash): Response
-    {
+    public function new(
+        Request $request,
+        Settings $settings,
+        #[CurrentUser] Account $account,
+        Library $library,
+        Stash $stash,
+    ): Response {
         $role = Role::tryFrom($request->query->getString('role')) ?? Role::Main;
         $garments = $sheets = [];
         $match = false;
@@ -98,7 +109,7 @@ final class TableController extends AbstractController
                 foreach ($line->current->claims as $claim) {
                     $cloth = $claim->cloth;
                     $cut = $claim->isFor($role, $pieces) ? $claim->cut : null;
-                    $rules = new ProjectLay($line, $claim, $this->settings->load($account)->assumptions);
+                    $rules = new ProjectLay($line, $claim, $settings->assumptions);
                     $match = $match || (null !== $cut && $rules->rules()->match);
                     if (null !== $cloth && null !== $cut?->length && null !== $cut->widthOf($cloth)) {
                         $sheets[$cut->id] = ['cut' => $cut->id];
@@ -134,9 +145,12 @@ final class TableController extends AbstractController
     }
 
     #[Route('/{id}', name: 'table_lay', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
-    public function show(string $id, #[CurrentUser] Account $account, Stash $stash, Library $library): Response
-    {
-        $record = $this->lays->record($account, $id);
+    public function show(
+        #[Mine] LayRecord $record,
+        #[CurrentUser] Account $account,
+        Stash $stash,
+        Library $library,
+    ): Response {
         // the plan first, of whose cloths the lay's are
         $projects = array_column($this->plan->projects($account), null, 'id');
         $lay = $this->lays->lay($record);

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Input;
+
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
+use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
+
+/** Gives a controller what was typed. */
+final readonly class EntryResolver implements ValueResolverInterface
+{
+    /** @return list<Entry> */
+    public function resolve(Request $request, ArgumentMetadata $argument): array
+    {
+        if (Entry::class !== $argument->getType()) {
+            return [];
+        }
+        $typed = [] === $argument->getAttributesOfType(FromQuery::class) ? $request->request : $request->query;
+
+        return [new Entry($typed->all())];
+    }
+}
