@@ -7,7 +7,7 @@ namespace Octavum\Tests;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Project;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Store\Workrooms;
 use Psr\Cache\CacheItemPoolInterface;

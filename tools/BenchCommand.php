@@ -7,7 +7,7 @@ namespace Octavum\Tools;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
-use Octavum\Core\Lay\Request;
+use Octavum\Core\Lay\Request\LayRequest;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
@@ -187,7 +187,7 @@ final readonly class BenchCommand
     }
 
     /** @return array{Lay, float} and the seconds it took; $first is when its first lay stood */
-    private function laid(LayMaker $maker, Request $request, ?float &$first = null): array
+    private function laid(LayMaker $maker, LayRequest $request, ?float &$first = null): array
     {
         $start = hrtime(true);
         $elapsed = static fn (): float => (hrtime(true) - $start) / 1e9;

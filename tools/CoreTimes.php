@@ -6,10 +6,10 @@ namespace Octavum\Tools;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Match\Criteria\Sewist;
 use Octavum\Core\Match\CrossLine;
 use Octavum\Core\Match\CrossTable;
 use Octavum\Core\Match\Making;
-use Octavum\Core\Match\Sewist;
 use Octavum\Core\Match\WhatItBecomes;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\LaySurface;

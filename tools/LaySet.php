@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Octavum\Tools;
 
-use Octavum\Core\Lay\Grain;
-use Octavum\Core\Lay\LayPiece;
-use Octavum\Core\Lay\Repeat;
-use Octavum\Core\Lay\Request;
-use Octavum\Core\Lay\Sheet;
+use Octavum\Core\Lay\Request\Grain;
+use Octavum\Core\Lay\Request\LayPiece;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Repeat;
+use Octavum\Core\Lay\Request\Sheet;
 use Octavum\Core\Shape\Outline;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -18,7 +18,7 @@ final readonly class LaySet
 {
     private const SAWN_LENGTH = 2000.0;
 
-    /** @return iterable<string, array{Request, ?float}> name → request and the best length where it is known */
+    /** @return iterable<string, array{LayRequest, ?float}> name → request and the best length where it is known */
     public function all(float $seconds): iterable
     {
         foreach (range(16, 29) as $count) {
@@ -39,7 +39,7 @@ final readonly class LaySet
         }
     }
 
-    /** @return iterable<string, array{Request, Request}> garments matched to a repeat: its place free, and held at the cut end */
+    /** @return iterable<string, array{LayRequest, LayRequest}> garments matched to a repeat: its place free, and held at the cut end */
     public function matched(float $seconds): iterable
     {
         foreach (['shirt', 'trousers', 'T-shirt', 'coat'] as $name) {
@@ -54,7 +54,7 @@ final readonly class LaySet
     }
 
     /** @param ?array{float, float} $at where the lower ends of all pieces must lie, or whole repeats from there */
-    private function onRepeat(Request $request, float $repeat, ?array $at): Request
+    private function onRepeat(LayRequest $request, float $repeat, ?array $at): LayRequest
     {
         $pieces = array_map(
             static fn (LayPiece $piece): LayPiece => new LayPiece(
@@ -69,13 +69,13 @@ final readonly class LaySet
             $request->pieces,
         );
 
-        return new Request($request->sheets, $pieces, oneWay: true, seconds: $request->seconds);
+        return new LayRequest($request->sheets, $pieces, oneWay: true, seconds: $request->seconds);
     }
 
-    /** @return iterable<string, array{Request, ?float}> flared panels that lie head to tail, and pieces of 200 corners */
+    /** @return iterable<string, array{LayRequest, ?float}> flared panels that lie head to tail, and pieces of 200 corners */
     private function headToTail(float $seconds): iterable
     {
-        $request = static fn (Outline $outline, int $quantity, float $width): Request => new Request(
+        $request = static fn (Outline $outline, int $quantity, float $width): LayRequest => new LayRequest(
             [new Sheet('cloth', $width, null)],
             [new LayPiece('panel', $outline, $quantity)],
             seconds: $seconds,
@@ -99,7 +99,7 @@ final readonly class LaySet
      * @param bool   $bent each cut has a corner in its middle
      * @param ?float $step to which each corner is rounded, mm, so that they fit only nearly
      */
-    public function irregular(int $count, int $seed, float $seconds, bool $bent, ?float $step = null): Request
+    public function irregular(int $count, int $seed, float $seconds, bool $bent, ?float $step = null): LayRequest
     {
         $random = new Randomizer(new Mt19937(1000 + $seed));
         $boards = [[[0.0, 0.0], [self::SAWN_LENGTH, 0.0], [self::SAWN_LENGTH, 1400.0], [0.0, 1400.0]]];
@@ -117,7 +117,7 @@ final readonly class LaySet
             $pieces[] = new LayPiece('board '.($i + 1), null === $step ? $outline : self::rounded($outline, $step));
         }
 
-        return new Request([new Sheet('cloth', 1400, null)], $pieces, seconds: $seconds, seed: $seed);
+        return new LayRequest([new Sheet('cloth', 1400, null)], $pieces, seconds: $seconds, seed: $seed);
     }
 
     private static function rounded(Outline $outline, float $step): Outline
@@ -184,7 +184,7 @@ final readonly class LaySet
     }
 
     /** Rectangles sawn from 2 m of cloth 1.4 m wide, none to be turned across. */
-    public function sawn(int $count, int $seed, float $seconds): Request
+    public function sawn(int $count, int $seed, float $seconds): LayRequest
     {
         $random = new Randomizer(new Mt19937($seed));
         $boards = [[self::SAWN_LENGTH, 1400.0]];
@@ -205,10 +205,10 @@ final readonly class LaySet
             array_keys($boards),
         );
 
-        return new Request([new Sheet('cloth', 1400, null)], $pieces, seconds: $seconds, seed: $seed);
+        return new LayRequest([new Sheet('cloth', 1400, null)], $pieces, seconds: $seconds, seed: $seed);
     }
 
-    public function garment(string $name, float $grade, float $seconds, float $width = 1380): Request
+    public function garment(string $name, float $grade, float $seconds, float $width = 1380): LayRequest
     {
         $piece = static fn (
             string $id,
@@ -346,7 +346,7 @@ final readonly class LaySet
             ),
         ];
 
-        return new Request(
+        return new LayRequest(
             [new Sheet('cloth', $width, null)],
             $sets[$name] ?? throw new \InvalidArgumentException('There is no set '.$name),
             seconds: $seconds,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Document;
 
-use Octavum\Core\Season\Decision;
+use Octavum\Core\Project\Decision;
 
 /** Which options of a project were taken, and why. */
 final readonly class DecisionCodec

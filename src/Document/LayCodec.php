@@ -10,7 +10,7 @@ use Octavum\Core\Laid\LaidGarment;
 use Octavum\Core\Laid\LaidPiece;
 use Octavum\Core\Laid\LaidSheet;
 use Octavum\Core\Laid\SavedLay;
-use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Piece\Role;
 

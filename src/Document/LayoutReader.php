@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Document;
 
-use Octavum\Core\Lay\Fold;
-use Octavum\Core\Lay\Grain;
-use Octavum\Core\Lay\LayPiece;
-use Octavum\Core\Lay\Repeat;
-use Octavum\Core\Lay\Request;
-use Octavum\Core\Lay\Sheet;
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Request\Grain;
+use Octavum\Core\Lay\Request\LayPiece;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Repeat;
+use Octavum\Core\Lay\Request\Sheet;
 use Octavum\Core\Shape\Outline;
 
 /** Reads an octavum-layout request, version 1 (docs/formats/octavum-layout.md). */
@@ -21,7 +21,7 @@ final readonly class LayoutReader
     private const MOST_PIECES = 2_000;
 
     /** @throws Refused */
-    public function read(string $json): Request
+    public function read(string $json): LayRequest
     {
         $faults = new Faults();
         try {
@@ -73,7 +73,7 @@ final readonly class LayoutReader
         }
         $folds = [] === $folds ? [Fold::Flat] : array_values(array_unique($folds, \SORT_REGULAR));
 
-        return new Request($sheets, $pieces, $gap, $oneWay, $folds, $seconds, $seed & 0x7FFFFFFF);
+        return new LayRequest($sheets, $pieces, $gap, $oneWay, $folds, $seconds, $seed & 0x7FFFFFFF);
     }
 
     /** @return list<Sheet> */

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace Octavum\Document;
 
 use Octavum\Core\Lay\Lay;
-use Octavum\Core\Lay\Placement;
-use Octavum\Core\Lay\Request;
-use Octavum\Core\Lay\Sheet;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Placement;
+use Octavum\Core\Lay\Request\Sheet;
 
 /** Writes a lay as an octavum-layout-result, version 1. */
 final readonly class LayoutWriter
 {
-    public function write(Request $request, Lay $lay, float $seconds): string
+    public function write(LayRequest $request, Lay $lay, float $seconds): string
     {
         return json_encode(
             [

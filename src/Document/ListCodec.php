@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Document;
 
-use Octavum\Core\Season\ListRule;
-use Octavum\Core\Season\SewingList;
+use Octavum\Core\Season\Lists\ListRule;
+use Octavum\Core\Season\Lists\SewingList;
 
 /** A list beside the seasons. */
 final readonly class ListCodec

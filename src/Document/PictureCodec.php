@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Document;
 
-use Octavum\Core\Season\Picture;
+use Octavum\Core\Project\Picture;
 
 /** Pictures kept with a project; the files themselves are not in a document. */
 final readonly class PictureCodec

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Document;
 
-use Octavum\Core\Lay\Grain;
+use Octavum\Core\Lay\Request\Grain;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Piece\Draft;
 use Octavum\Core\Piece\Drafted;

@@ -6,14 +6,14 @@ namespace Octavum\Document;
 
 use Octavum\Core\Measure\Matching;
 use Octavum\Core\Piece\Role;
-use Octavum\Core\Season\Certainty;
-use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Copy;
+use Octavum\Core\Project\Certainty;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Copy;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Purpose;
+use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Gate\Check;
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Purpose;
-use Octavum\Core\Season\Season;
 
 /** A project: what it is, and the options of how to make it, with what each claims. */
 final readonly class ProjectCodec

@@ -10,7 +10,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
-use Octavum\Core\Season\Season;
+use Octavum\Core\Project\Season;
 
 /** What the projects of a document may name, each by '#' and id. */
 final readonly class References

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Document;
 
-use Octavum\Core\Season\Season;
+use Octavum\Core\Project\Season;
 
 /** A season with its hours. */
 final readonly class SeasonCodec

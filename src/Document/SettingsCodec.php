@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Document;
 
-use Octavum\Core\Match\Sewist;
-use Octavum\Core\Match\ToileSchool;
-use Octavum\Core\Match\Tool;
+use Octavum\Core\Match\Criteria\Sewist;
+use Octavum\Core\Match\Criteria\ToileSchool;
+use Octavum\Core\Match\Criteria\Tool;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Matching;
 use Octavum\Core\Measure\System;

@@ -6,19 +6,19 @@ namespace Octavum\Document;
 
 use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Piece\Role;
-use Octavum\Core\Season\Sewing\Again;
-use Octavum\Core\Season\Sewing\Chosen;
-use Octavum\Core\Season\Sewing\Fate;
-use Octavum\Core\Season\Sewing\Finding;
-use Octavum\Core\Season\Sewing\Fitted;
-use Octavum\Core\Season\Sewing\Sewing;
-use Octavum\Core\Season\Sewing\StateChange;
-use Octavum\Core\Season\Sewing\Step;
-use Octavum\Core\Season\Sewing\StepKind;
-use Octavum\Core\Season\Sewing\TimeEntry;
-use Octavum\Core\Season\Sewing\Timer;
-use Octavum\Core\Season\Sewing\Wear;
-use Octavum\Core\Season\Sewing\Worn;
+use Octavum\Core\Project\Log\Again;
+use Octavum\Core\Project\Log\Chosen;
+use Octavum\Core\Project\Log\Fate;
+use Octavum\Core\Project\Log\Finding;
+use Octavum\Core\Project\Log\Fitted;
+use Octavum\Core\Project\Log\Sewing;
+use Octavum\Core\Project\Log\StateChange;
+use Octavum\Core\Project\Log\Step;
+use Octavum\Core\Project\Log\StepKind;
+use Octavum\Core\Project\Log\TimeEntry;
+use Octavum\Core\Project\Log\Timer;
+use Octavum\Core\Project\Log\Wear;
+use Octavum\Core\Project\Log\Worn;
 
 /** What is sewn of a project. */
 final readonly class SewingCodec

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Document;
 
-use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Project\Log\ProjectState;
 
 /** How far a project has come; also as documents from before 26 November 2026 say it. */
 final readonly class StateCodec

@@ -7,7 +7,7 @@ namespace Octavum\Document;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Knowledge;
 use Octavum\Core\Cloth\Structure;
-use Octavum\Core\Season\Wish;
+use Octavum\Core\Project\Wish;
 
 /** Cloth that is still to be bought. */
 final readonly class WishCodec

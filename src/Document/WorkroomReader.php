@@ -15,10 +15,10 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
-use Octavum\Core\Season\Cutting;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Season;
-use Octavum\Core\Season\SewingList;
+use Octavum\Core\Project\Cutting;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Season;
+use Octavum\Core\Season\Lists\SewingList;
 use Octavum\Core\Workroom\Workroom;
 
 /**

@@ -7,7 +7,7 @@ namespace Octavum\Store;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Core\Piece\Role;
-use Octavum\Core\Season\Claim;
+use Octavum\Core\Project\Claim;
 use Octavum\Database\Identified;
 use Symfony\Component\Uid\Ulid;
 

@@ -8,7 +8,7 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
 use Octavum\Account\Owned;
-use Octavum\Core\Season\ListRule;
+use Octavum\Core\Season\Lists\ListRule;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
 use Octavum\Database\RemovableRecord;

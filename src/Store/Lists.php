@@ -6,7 +6,7 @@ namespace Octavum\Store;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
-use Octavum\Core\Season\SewingList;
+use Octavum\Core\Season\Lists\SewingList;
 
 /** An account's lists: stored ones to the core's and back. */
 final readonly class Lists

@@ -6,7 +6,7 @@ namespace Octavum\Store;
 
 use Octavum\Account\Account;
 use Octavum\Account\Mine;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Project;
 use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;

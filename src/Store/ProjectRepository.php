@@ -7,7 +7,7 @@ namespace Octavum\Store;
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
 use Octavum\Account\Account;
-use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Project\Log\ProjectState;
 
 /** @extends ServiceEntityRepository<ProjectRecord> */
 final class ProjectRepository extends ServiceEntityRepository

@@ -7,7 +7,7 @@ namespace Octavum\Store;
 use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
-use Octavum\Core\Season\Season;
+use Octavum\Core\Project\Season;
 use Octavum\Database\Identified;
 use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;

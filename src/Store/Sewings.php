@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Store;
 
-use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Sewing\Sewing;
-use Octavum\Core\Season\Sewing\StateChange;
+use Octavum\Core\Project\Log\ProjectState;
+use Octavum\Core\Project\Log\Sewing;
+use Octavum\Core\Project\Log\StateChange;
 use Octavum\Document\Node;
 use Octavum\Document\SewingCodec;
 use Psr\Clock\ClockInterface;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Strip;
 
 use Octavum\Core\Colour\Lab;
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\Sewing\Step;
+use Octavum\Core\Project\Log\Step;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Sewing\WhatWaits;
 
 /** Draws the seam of a project. */

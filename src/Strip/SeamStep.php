@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Strip;
 
-use Octavum\Core\Season\Sewing\Step;
+use Octavum\Core\Project\Log\Step;
 
 /** One step of a seam, in pixels. */
 final readonly class SeamStep

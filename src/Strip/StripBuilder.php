@@ -13,8 +13,8 @@ use Octavum\Core\Measure\System;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedSource;
-use Octavum\Core\Season\Reservation;
-use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Answer\RoleAnswer;
+use Octavum\Core\Season\Reserve\Reservation;
 
 /**
  * Draws strips: cloth to cut from as it lies on the table, the claims on it in rank order, and what is missing.

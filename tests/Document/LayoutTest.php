@@ -6,7 +6,7 @@ namespace Octavum\Tests\Document;
 
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\LayMaker;
-use Octavum\Core\Lay\Repeat;
+use Octavum\Core\Lay\Request\Repeat;
 use Octavum\Document\LayoutReader;
 use Octavum\Document\LayoutWriter;
 use Octavum\Document\Refused;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Input;
 
-use Octavum\Core\Season\Certainty;
+use Octavum\Core\Project\Certainty;
 use Octavum\Input\Entry;
 use Octavum\Input\Names;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -6,7 +6,7 @@ namespace Octavum\Tests\Room;
 
 use Octavum\Account\Account;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Project;
 use Octavum\Store\LaySettler;
 use Octavum\Store\Plan;
 use Octavum\Tests\PageTestCase;

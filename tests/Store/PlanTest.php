@@ -6,9 +6,9 @@ namespace Octavum\Tests\Store;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
+use Octavum\Core\Project\Project;
 use Octavum\Core\Season\Check\SeasonCheck;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Reservation;
+use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Store\Plan;
 use Octavum\Store\Workrooms;
 use Octavum\Tests\PageTestCase;

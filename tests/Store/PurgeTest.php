@@ -7,8 +7,8 @@ namespace Octavum\Tests\Store;
 use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Core\Cloth\Cloth;
-use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Project;
 use Octavum\Store\Purge;
 use Octavum\Tests\PageTestCase;
 

@@ -8,8 +8,8 @@ use Octavum\Account\Account;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Piece\PieceSet;
-use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Project;
 use Octavum\Tests\PageTestCase;
 
 /** Every change can be undone where it was made, whole or not at all, and an undo takes nothing with it that was written since. */

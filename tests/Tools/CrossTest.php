@@ -13,7 +13,7 @@ use Octavum\Core\Match\WhatItBecomes;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\CuttingCloth;
-use Octavum\Core\Season\Sewn;
+use Octavum\Core\Project\Sewn;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\WorkroomReader;
 use Octavum\Tests\PageTestCase;

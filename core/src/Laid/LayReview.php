@@ -6,7 +6,7 @@ namespace Octavum\Core\Laid;
 
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
-use Octavum\Core\Lay\Placement;
+use Octavum\Core\Lay\Request\Placement;
 use Octavum\Core\Lay\Status;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;

@@ -7,14 +7,14 @@ namespace Octavum\Core\Laid;
 use Octavum\Core\Cloth\Bite;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Direction;
-use Octavum\Core\Lay\Fold;
-use Octavum\Core\Lay\Grain;
 use Octavum\Core\Lay\Lay;
-use Octavum\Core\Lay\LayPiece;
-use Octavum\Core\Lay\Placement;
-use Octavum\Core\Lay\Repeat;
-use Octavum\Core\Lay\Request;
-use Octavum\Core\Lay\Sheet;
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Request\Grain;
+use Octavum\Core\Lay\Request\LayPiece;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Placement;
+use Octavum\Core\Lay\Request\Repeat;
+use Octavum\Core\Lay\Request\Sheet;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
@@ -163,9 +163,9 @@ final readonly class LaySetup
      * @param non-empty-list<Fold> $folds
      * @param list<Placement>      $fixed
      *
-     * @return ?Request null when there is nothing to lay, or nothing to lay it on
+     * @return ?LayRequest null when there is nothing to lay, or nothing to lay it on
      */
-    public function request(array $folds, float $seconds = 2, array $fixed = []): ?Request
+    public function request(array $folds, float $seconds = 2, array $fixed = []): ?LayRequest
     {
         $sheets = [];
         foreach ($this->sheets as $i => $sheet) {
@@ -186,7 +186,7 @@ final readonly class LaySetup
 
         return [] === $sheets || [] === $pieces
             ? null
-            : new Request($sheets, $pieces, $this->rules->gap, $this->rules->isSameWayUp(), $folds, $seconds, 1, $fixed);
+            : new LayRequest($sheets, $pieces, $this->rules->gap, $this->rules->isSameWayUp(), $folds, $seconds, 1, $fixed);
     }
 
     /**

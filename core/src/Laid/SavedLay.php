@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Core\Laid;
 
 use Octavum\Core\Cloth\ToCut;
-use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\OffcutFinder;
+use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;

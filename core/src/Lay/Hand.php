@@ -5,6 +5,11 @@ declare(strict_types=1);
 namespace Octavum\Core\Lay;
 
 use Octavum\Core\Lay\Engine\Leftovers;
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Placement;
+use Octavum\Core\Lay\Request\Sheet;
+use Octavum\Core\Lay\Way\Ways;
 
 /** Makes a lay of placements somebody else chose, a hand or a search that was stopped: what it uses and what is missing. */
 final readonly class Hand
@@ -16,7 +21,7 @@ final readonly class Hand
      *
      * @throws \InvalidArgumentException naming a piece or a sheet that is not there in this way of laying
      */
-    public function lay(Request $request, Fold $fold, array $places): Lay
+    public function lay(LayRequest $request, Fold $fold, array $places): Lay
     {
         $way = (new Ways(10))->prepare($request, $fold);
         if (null !== $way->refused) {
@@ -90,7 +95,7 @@ final readonly class Hand
      *
      * @return list<array{cut: string, x: float, y: float, length: float, width: float}>
      */
-    private function leftovers(Request $request, Fold $fold, array $placements, array $used): array
+    private function leftovers(LayRequest $request, Fold $fold, array $placements, array $used): array
     {
         $leftovers = [];
         foreach (Fold::Flat === $fold ? $request->sheets : [] as $sheet) {

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Placement;
+use Octavum\Core\Lay\Request\Sheet;
 use Octavum\Core\Shape\Convex;
 
 /**
@@ -20,7 +24,7 @@ final readonly class Judge
     }
 
     /** @return list<Fault> what is wrong; nothing when the lay is sound */
-    public function faults(Request $request, Lay $lay): array
+    public function faults(LayRequest $request, Lay $lay): array
     {
         return [
             ...$this->places($request, $lay),
@@ -32,7 +36,7 @@ final readonly class Judge
     }
 
     /** @return list<Fault> */
-    private function places(Request $request, Lay $lay): array
+    private function places(LayRequest $request, Lay $lay): array
     {
         $faults = [];
         $folded = 0.0;
@@ -148,7 +152,7 @@ final readonly class Judge
     }
 
     /** @return list<Fault> */
-    private function copies(Request $request, Lay $lay): array
+    private function copies(LayRequest $request, Lay $lay): array
     {
         $faults = $seen = $over = [];
         foreach ($lay->placements as $placement) {

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay;
 
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Request\Placement;
+
 /** Pieces laid on cloth. Lengths in millimetres. */
 final readonly class Lay
 {

@@ -9,6 +9,14 @@ use Octavum\Core\Lay\Engine\Cost;
 use Octavum\Core\Lay\Engine\Leftovers;
 use Octavum\Core\Lay\Engine\Spot;
 use Octavum\Core\Lay\Engine\WaySearch;
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Request\LayPiece;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Placement;
+use Octavum\Core\Lay\Request\Sheet;
+use Octavum\Core\Lay\Way\Item;
+use Octavum\Core\Lay\Way\Way;
+use Octavum\Core\Lay\Way\Ways;
 
 /**
  * Lays pieces by machine: tries every way of laying the cloth, searches each, settles the best exactly, and says what each
@@ -44,7 +52,7 @@ final readonly class LayMaker
      *                                                                                uses, where all lies, and how many items it has no
      *                                                                                room for
      */
-    public function make(Request $request, \Closure $elapsed, ?\Closure $better = null): Lay
+    public function make(LayRequest $request, \Closure $elapsed, ?\Closure $better = null): Lay
     {
         $whole = $request;
         $request = $this->onFewest($request, $elapsed);
@@ -149,7 +157,7 @@ final readonly class LayMaker
      *
      * @param \Closure(): float $elapsed
      */
-    private function onFewest(Request $request, \Closure $elapsed): Request
+    private function onFewest(LayRequest $request, \Closure $elapsed): LayRequest
     {
         if (\count($request->sheets) < 2 || [] !== $request->fixed) {
             return $request;
@@ -158,7 +166,7 @@ final readonly class LayMaker
         for ($count = 1; $count < \count($request->sheets); ++$count) {
             $best = null;
             foreach ($this->choices($request, $count) as $sheets) {
-                $tried = new Request(
+                $tried = new LayRequest(
                     $sheets,
                     $request->pieces,
                     $request->gap,
@@ -186,7 +194,7 @@ final readonly class LayMaker
     /**
      * @return list<non-empty-list<Sheet>> so many of the cuts, large enough for all, the shortest together first
      */
-    private function choices(Request $request, int $count): array
+    private function choices(LayRequest $request, int $count): array
     {
         $choices = [];
         foreach ($request->sheets as $sheet) {
@@ -220,7 +228,7 @@ final readonly class LayMaker
      *
      * @param \Closure(): bool $time is left to look
      */
-    private function quickly(Request $request, \Closure $time): ?float
+    private function quickly(LayRequest $request, \Closure $time): ?float
     {
         $row = $this->row($request);
         foreach ($request->folds as $fold) {
@@ -246,7 +254,7 @@ final readonly class LayMaker
      *
      * @param array<string, float|string> $folds why each was refused
      */
-    private function refused(Request $request, array $folds, float $bound, int $evaluated): Lay
+    private function refused(LayRequest $request, array $folds, float $bound, int $evaluated): Lay
     {
         $reason = implode('; ', array_unique(array_filter($folds, \is_string(...))));
         $used = array_fill_keys(array_map(static fn (Sheet $sheet): string => $sheet->id, $request->sheets), 0.0);
@@ -278,7 +286,7 @@ final readonly class LayMaker
      *
      * @return int how many lays were tried
      */
-    private function search(Request $request, Attempt $attempt, float $row, int $seed, \Closure $left, ?\Closure $better): int
+    private function search(LayRequest $request, Attempt $attempt, float $row, int $seed, \Closure $left, ?\Closure $better): int
     {
         $way = $attempt->way;
         if ([] === $way->lanes) {
@@ -303,8 +311,16 @@ final readonly class LayMaker
      * @param array<string, float|string> $folds
      * @param bool                        $time  is left to look for leftovers
      */
-    private function lay(Request $request, Way $way, array $spots, array $left, array $folds, float $bound, int $evaluated, bool $time): Lay
-    {
+    private function lay(
+        LayRequest $request,
+        Way $way,
+        array $spots,
+        array $left,
+        array $folds,
+        float $bound,
+        int $evaluated,
+        bool $time,
+    ): Lay {
         $used = array_replace(
             array_fill_keys(array_map(static fn (Sheet $sheet): string => $sheet->id, $request->sheets), 0.0),
             (new Cost($way))->used($spots),
@@ -368,7 +384,7 @@ final readonly class LayMaker
      *
      * @return list<Placement>
      */
-    private function placements(Request $request, Way $way, array $spots): array
+    private function placements(LayRequest $request, Way $way, array $spots): array
     {
         $folded = 0.0;
         foreach ($spots as $spot) {
@@ -407,7 +423,7 @@ final readonly class LayMaker
         );
     }
 
-    private function row(Request $request): float
+    private function row(LayRequest $request): float
     {
         $copies = array_sum(array_map(static fn (LayPiece $piece): int => $piece->quantity, $request->pieces));
         foreach (self::ROWS as $most => $row) {
@@ -418,7 +434,7 @@ final readonly class LayMaker
         throw new \LogicException('The last row is for any number.');
     }
 
-    private function bound(Request $request): float
+    private function bound(LayRequest $request): float
     {
         $width = max(array_map(static fn (Sheet $sheet): float => $sheet->width, $request->sheets));
         $longest = 0.0;
@@ -438,7 +454,7 @@ final readonly class LayMaker
     }
 
     /** @return ?array{piece: string, copy: int, reason: string} */
-    private function impossible(Request $request): ?array
+    private function impossible(LayRequest $request): ?array
     {
         foreach ($request->pieces as $piece) {
             $fits = false;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Match;
 
+use Octavum\Core\Match\Rule\Reason;
+
 /** A cut for each role of a version, taken together. */
 final readonly class Combined
 {

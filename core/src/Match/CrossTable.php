@@ -6,6 +6,8 @@ namespace Octavum\Core\Match;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ToCut;
+use Octavum\Core\Match\Criteria\Asks;
+use Octavum\Core\Match\Criteria\Traits;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\CuttingCloth;

@@ -7,6 +7,7 @@ namespace Octavum\Core\Match;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Colour\Lab;
+use Octavum\Core\Match\Rule\Reason;
 
 /** Whether two cloths go with one another in a garment, by their colours and prints. Source: docs/rules.md. */
 final readonly class GoesWith

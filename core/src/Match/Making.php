@@ -7,6 +7,8 @@ namespace Octavum\Core\Match;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Fit\SizeAdvice;
 use Octavum\Core\Fit\SizeChooser;
+use Octavum\Core\Match\Criteria\Asks;
+use Octavum\Core\Match\Criteria\Sewist;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Alteration;
 use Octavum\Core\Need\NeedRequest;

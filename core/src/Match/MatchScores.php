@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Match;
 
+use Octavum\Core\Match\Criteria\Asks;
+use Octavum\Core\Match\Criteria\Traits;
+use Octavum\Core\Match\Rule\Reason;
+use Octavum\Core\Match\Rule\Tenor;
+
 /**
  * The rules' judgement of many cloths and many versions, as bare marks. A rule sees little of a cloth, so each is asked once for
  * every version and each of the few things it can see, and a pair's mark is a sum of what was said: a handful of additions, where

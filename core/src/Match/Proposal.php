@@ -6,6 +6,9 @@ namespace Octavum\Core\Match;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
+use Octavum\Core\Match\Rule\Judgement;
+use Octavum\Core\Match\Rule\Reason;
+use Octavum\Core\Match\Rule\Tenor;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Verdict;

@@ -6,6 +6,8 @@ namespace Octavum\Core\Match;
 
 use Octavum\Core\Body\Feature;
 use Octavum\Core\Cloth\WeightClass;
+use Octavum\Core\Match\Criteria\ToileSchool;
+use Octavum\Core\Match\Criteria\Traits;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Garment;
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Match;
 
+use Octavum\Core\Match\Rule\Reason;
 use Octavum\Core\Measure\Length;
 
 /** What a cloth could become, by the length each takes: how many a length is enough for, and which are the best of them. */

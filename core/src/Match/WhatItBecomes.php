@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Core\Match;
 
 use Octavum\Core\Cloth\Cloth;
+use Octavum\Core\Match\Criteria\Traits;
+use Octavum\Core\Match\Rule\Judgement;
+use Octavum\Core\Match\Rule\Reason;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\CuttingCloth;

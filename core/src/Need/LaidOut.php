@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Need;
 
-use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Measure\Length;
 
 /** What a saved lay says of one role on one cut. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Piece;
 
-use Octavum\Core\Lay\Grain;
+use Octavum\Core\Lay\Request\Grain;
 
 /** A piece of a version: how many of it, from which cloth, how it may lie, and its shape in each size. */
 final readonly class Piece

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Octavum\Core\Remedy;
 
 use Octavum\Core\Laid\LaySetup;
-use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
-use Octavum\Core\Lay\Request;
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Request\LayRequest;
 use Octavum\Core\Lay\Status;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;
@@ -28,7 +28,7 @@ final readonly class LayKeeper
 
     /**
      * @param \Closure(list<Piece>, list<string>): LaySetup $setup  of pieces, with the names of those left off
-     * @param \Closure(Request): Lay                        $search for as long as the request says
+     * @param \Closure(LayRequest): Lay                     $search for as long as the request says
      */
     public function __construct(private MakeEnough $make, private \Closure $setup, private \Closure $search)
     {

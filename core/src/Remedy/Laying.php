@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Remedy;
 
-use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Block\Block;

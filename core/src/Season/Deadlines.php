@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Core\Season;
 
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Project\Season;
+use Octavum\Core\Season\Answer\CheckedSeason;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 
 /**
  * Whether all deadlines of a season can be met: the earliest first, before anything else. If any order meets them all, this one

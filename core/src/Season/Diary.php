@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Season;
 
 use Octavum\Core\Measure\Sentence;
+use Octavum\Core\Season\Answer\CheckedSeason;
 
 /** The days of a season: when each project is begun as the hours fall, what is due, and which parcels come. */
 final readonly class Diary

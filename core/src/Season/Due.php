@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season;
 
+use Octavum\Core\Project\Project;
+
 /** A project with a deadline, and when it is done if the earliest is sewn first. */
 final readonly class Due
 {

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season;
 
-use Octavum\Core\Match\Sewist;
+use Octavum\Core\Match\Criteria\Sewist;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Technique;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Season;
+use Octavum\Core\Season\Answer\CheckedSeason;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 
 /**
  * What an experienced eye would say of the order of a season: begun things first, a new technique first where little is at

@@ -11,6 +11,7 @@ use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedSource;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 
 /** What several of a project take when they are laid together, beside what the envelope asks for them one by one. */
 final readonly class LaidTogether

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season;
 
+use Octavum\Core\Season\Answer\CheckedSeason;
+
 /** What a season's garments are wanted for, and by whom. */
 final readonly class Mix
 {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Season;
 
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Season\Answer\CheckedSeason;
 
 /** How a project stands, in as few words as it takes to tell later what a change did to it. */
 final readonly class ProjectSnapshot

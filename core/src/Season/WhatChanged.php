@@ -7,6 +7,8 @@ namespace Octavum\Core\Season;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Season\Answer\CheckedSeason;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 
 /** What a move did to a season's projects: who is late now, or in time, who fell below the chalk line, whose cloth is short. */
 final readonly class WhatChanged

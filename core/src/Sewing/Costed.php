@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Sewing;
 
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Project;
 
 /** A garment that was sewn, and what went into it. */
 final readonly class Costed

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Sewing;
 
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\Sewing\Step;
+use Octavum\Core\Project\Log\Step;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 
 /** A step that can be done now. */
 final readonly class Doable

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Sewing;
 
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Sewing\Sewing;
-use Octavum\Core\Season\Sewing\Step;
-use Octavum\Core\Season\Sewing\StepKind;
-use Octavum\Core\Season\Sewing\Steps;
-use Octavum\Core\Season\Sewing\TimeEntry;
-use Octavum\Core\Season\Sewing\Timer;
+use Octavum\Core\Project\Log\ProjectState;
+use Octavum\Core\Project\Log\Sewing;
+use Octavum\Core\Project\Log\Step;
+use Octavum\Core\Project\Log\StepKind;
+use Octavum\Core\Project\Log\TimeEntry;
+use Octavum\Core\Project\Log\Timer;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Time\Steps;
 
 /** what becomes of the sewing of a project when somebody begins a step, pauses, or is done with it. */
 final readonly class Progress

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Sewing;
 
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Project;
 
 /** A year looked back on. */
 final readonly class Review

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Sewing;
 
-use Octavum\Core\Season\Season;
+use Octavum\Core\Project\Season;
 
 /** A season's plan beside what became of it. */
 final readonly class SeasonTold

@@ -9,9 +9,9 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Colour\Lab;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\Sewing\Step;
-use Octavum\Core\Season\Sewing\StepKind;
+use Octavum\Core\Project\Log\Step;
+use Octavum\Core\Project\Log\StepKind;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 
 /**
  * Steps of one kind over all projects: trace these, cut these, overlock in one thread, wash what may go into one drum. Only what

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Sewing;
 
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\Sewing\Step;
-use Octavum\Core\Season\Sewing\StepKind;
+use Octavum\Core\Project\Log\Step;
+use Octavum\Core\Project\Log\StepKind;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 
 /** What can be done now in the time there is: the next step of each project, and the wash, which waits for no other step. */
 final readonly class WhatFits

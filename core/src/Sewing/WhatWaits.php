@@ -8,10 +8,10 @@ use Octavum\Core\Cloth\CutState;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Notion\NotionAnswer;
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\RoleAnswer;
-use Octavum\Core\Season\Sewing\Step;
-use Octavum\Core\Season\Sewing\StepKind;
+use Octavum\Core\Project\Log\Step;
+use Octavum\Core\Project\Log\StepKind;
+use Octavum\Core\Season\Answer\ProjectAnswer;
+use Octavum\Core\Season\Answer\RoleAnswer;
 
 /** Why a step cannot be done yet, besides those before it: somebody is waited for, a notion or its cloth is not here. */
 final readonly class WhatWaits

@@ -9,11 +9,11 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Sewing\Hours;
-use Octavum\Core\Season\Sewing\Pace;
-use Octavum\Core\Season\Sewing\TimeEntry;
+use Octavum\Core\Project\Log\ProjectState;
+use Octavum\Core\Project\Log\TimeEntry;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Time\Hours;
+use Octavum\Core\Project\Time\Pace;
 
 /**
  * What became of a year: what was sewn and in how many hours, the cloth that came and went by the ledgers, what a garment cost in

@@ -7,8 +7,8 @@ namespace Octavum\Core\Shopping;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Unknown;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Season\Answer\RoleAnswer;
 
 /** One thing to buy: for which role of which project, and what to ask for at each width. */
 final readonly class ShoppingItem

@@ -17,9 +17,9 @@ use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Season\CheckedSeason;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Season\Answer\CheckedSeason;
+use Octavum\Core\Season\Answer\RoleAnswer;
 
 /** What a season still wants from a shop: every role to be bought, and every role whose cut is short. */
 final readonly class ShoppingList

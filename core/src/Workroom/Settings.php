@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Workroom;
 
-use Octavum\Core\Match\Sewist;
+use Octavum\Core\Match\Criteria\Sewist;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Shopping\Counter;

@@ -11,9 +11,9 @@ use Octavum\Core\Match\Overrule;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Season;
-use Octavum\Core\Season\SewingList;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Season;
+use Octavum\Core\Season\Lists\SewingList;
 
 /** Everything one sewist has and plans. */
 final readonly class Workroom

@@ -5,16 +5,16 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Lay;
 
 use Octavum\Core\Lay\Fault;
-use Octavum\Core\Lay\Fold;
-use Octavum\Core\Lay\Grain;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
-use Octavum\Core\Lay\LayPiece;
-use Octavum\Core\Lay\Placement;
-use Octavum\Core\Lay\Repeat;
-use Octavum\Core\Lay\Request;
-use Octavum\Core\Lay\Sheet;
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Request\Grain;
+use Octavum\Core\Lay\Request\LayPiece;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Placement;
+use Octavum\Core\Lay\Request\Repeat;
+use Octavum\Core\Lay\Request\Sheet;
 use Octavum\Core\Lay\Status;
 use Octavum\Core\Shape\Outline;
 use Octavum\Core\Tests\Shape\OutlineTest;
@@ -43,7 +43,7 @@ final class LayMakerTest extends TestCase
                     static fn (Placement $placement): bool => null === $placement->piece->match && 0 === mt_rand(0, 2),
                 ),
             );
-            $again = new Request(
+            $again = new LayRequest(
                 $request->sheets,
                 $request->pieces,
                 $request->gap,
@@ -94,7 +94,7 @@ final class LayMakerTest extends TestCase
     public function testRectanglesSawnFromAClothGoBackOnIt(): void
     {
         $boards = [[700.0, 500.0], [700.0, 900.0], [1300.0, 350.0], [600.0, 1050.0], [700.0, 250.0], [700.0, 800.0]];
-        $request = new Request(
+        $request = new LayRequest(
             [new Sheet('c', 1400, null)],
             array_map(static fn (int $i): LayPiece => new LayPiece('board '.$i, Outline::rectangle(...$boards[$i])), array_keys($boards)),
         );
@@ -139,17 +139,17 @@ final class LayMakerTest extends TestCase
     public function testCrosswiseIsRefusedForOneWayClothWithTheReason(): void
     {
         $pair = new LayPiece('front', Outline::rectangle(500, 600), 2, true);
-        $request = new Request([new Sheet('c', 700, null)], [$pair], oneWay: true, folds: [Fold::Crosswise, Fold::Flat]);
+        $request = new LayRequest([new Sheet('c', 700, null)], [$pair], oneWay: true, folds: [Fold::Crosswise, Fold::Flat]);
         $lay = $this->make($request, 50);
         self::assertStringContainsString('one-way', (string) $lay->folds['crosswise']);
         self::assertSame(Fold::Flat, $lay->fold);
-        $lay = $this->make(new Request([new Sheet('c', 700, null)], [$pair], folds: [Fold::Crosswise]), 50);
+        $lay = $this->make(new LayRequest([new Sheet('c', 700, null)], [$pair], folds: [Fold::Crosswise]), 50);
         self::assertSame([Fold::Crosswise, 1000.0, 2], [$lay->fold, $lay->used['c'], $lay->placements[0]->layers]);
     }
 
     public function testAPieceWantedOnceIsNotCutTwiceFromAFold(): void
     {
-        $request = new Request(
+        $request = new LayRequest(
             [new Sheet('c', 1400, null)],
             [new LayPiece('front', Outline::rectangle(500, 300), 2, true), new LayPiece('pocket', Outline::rectangle(150, 140))],
             folds: [Fold::Lengthwise, Fold::Part],
@@ -164,7 +164,8 @@ final class LayMakerTest extends TestCase
     public function testOneWayClothTakesMoreWhereTurningWouldNestPieces(): void
     {
         $wedge = new LayPiece('gore', Outline::of([[0.0, 0.0], [800.0, 130.0], [800.0, 170.0], [0.0, 300.0]]), 8);
-        $both = fn (bool $oneWay): float => $this->make(new Request([new Sheet('c', 700, null)], [$wedge], oneWay: $oneWay), 80)->used['c'];
+        $roll = [new Sheet('c', 700, null)];
+        $both = fn (bool $oneWay): float => $this->make(new LayRequest($roll, [$wedge], oneWay: $oneWay), 80)->used['c'];
         self::assertLessThan($both(true), $both(false));
     }
 
@@ -176,27 +177,27 @@ final class LayMakerTest extends TestCase
             new LayPiece('vest', Outline::rectangle(600, 500), 4),
             new LayPiece('skirt', Outline::rectangle(560, 1300), 1),
         ];
-        $lay = $this->make(new Request($cuts, $pieces), 200);
+        $lay = $this->make(new LayRequest($cuts, $pieces), 200);
         self::assertSame(Status::Placed, $lay->status);
         self::assertEqualsCanonicalizing(
             ['long', 'short'],
             array_values(array_unique(array_map(static fn (Placement $placement): string => $placement->sheet, $lay->placements))),
         );
-        $one = $this->make(new Request($cuts, [new LayPiece('skirt', Outline::rectangle(560, 1300), 2)]), 50);
+        $one = $this->make(new LayRequest($cuts, [new LayPiece('skirt', Outline::rectangle(560, 1300), 2)]), 50);
         self::assertContains(0.0, $one->used, 'as few cuts as possible');
     }
 
     public function testWhatDoesNotFitIsNamed(): void
     {
-        $lay = $this->make(new Request([new Sheet('c', 1000, 1000)], [new LayPiece('big', Outline::rectangle(900, 900), 2)]), 30);
+        $lay = $this->make(new LayRequest([new Sheet('c', 1000, 1000)], [new LayPiece('big', Outline::rectangle(900, 900), 2)]), 30);
         self::assertSame([Status::Short, 1, ['big']], [$lay->status, \count($lay->placements), array_column($lay->unplaced, 'piece')]);
-        $lay = $this->make(new Request([new Sheet('c', 1000, null)], [new LayPiece('wide', Outline::rectangle(300, 1001))]), 30);
+        $lay = $this->make(new LayRequest([new Sheet('c', 1000, null)], [new LayPiece('wide', Outline::rectangle(300, 1001))]), 30);
         self::assertSame(Status::Impossible, $lay->status);
         self::assertStringContainsString('piece wide', $lay->unplaced[0]['reason']);
         self::assertSame(
             Status::Placed,
             $this->make(
-                new Request([new Sheet('c', 1000, null)], [new LayPiece('wide', Outline::rectangle(300, 1001), grain: Grain::Either)]),
+                new LayRequest([new Sheet('c', 1000, null)], [new LayPiece('wide', Outline::rectangle(300, 1001), grain: Grain::Either)]),
                 30,
             )->status,
         );
@@ -216,7 +217,7 @@ final class LayMakerTest extends TestCase
         $sheet = new Sheet('s', 100, 300, bites: [[0, 0, 30, 100], [50, 0, 10, 100]]);
         $leaf = Outline::of([[0.0, 0.0], [15.0, 0.0], [15.0, 60.0], [10.0, 100.0], [0.0, 100.0]]);
         $piece = new LayPiece('leaf', $leaf, match: new Repeat(40, 0, 0, 0, [0.0, 0.0]));
-        $lay = $this->make(new Request([$sheet], [$piece], oneWay: true), 20, false);
+        $lay = $this->make(new LayRequest([$sheet], [$piece], oneWay: true), 20, false);
         self::assertSame([], $lay->unplaced);
         self::assertSame(80.0, $lay->placements[0]->outline->left);
     }
@@ -225,7 +226,7 @@ final class LayMakerTest extends TestCase
     public function testAnOrderOfFewPiecesIsLaidOnce(): void
     {
         $panel = new LayPiece('panel', Outline::rectangle(700, 600), 3, match: new Repeat(230, 0, 0, 0));
-        $lay = $this->make(new Request([new Sheet('s', 1380, null)], [$panel]), 4000, false);
+        $lay = $this->make(new LayRequest([new Sheet('s', 1380, null)], [$panel]), 4000, false);
         self::assertSame(920.0 + 700, $lay->used['s']);
         self::assertLessThan(30, $lay->evaluated);
     }
@@ -233,7 +234,7 @@ final class LayMakerTest extends TestCase
     /** @param ?array{float, float} $at */
     private function panels(int $copies, ?array $at): float
     {
-        return $this->make(new Request(
+        return $this->make(new LayRequest(
             [new Sheet('c', 700, null)],
             [new LayPiece('panel', Outline::rectangle(700, 600), $copies, match: new Repeat(230, 0, 700, 0, $at))],
             oneWay: true,
@@ -252,7 +253,7 @@ final class LayMakerTest extends TestCase
         self::assertSame([0, 180], $piece(true)->turns(false));
         $turns = fn (bool $alike): array => array_unique(array_map(
             static fn (Placement $placement): int => $placement->turn,
-            $this->make(new Request([new Sheet('c', 600, null)], [$piece($alike)]), 60)->placements,
+            $this->make(new LayRequest([new Sheet('c', 600, null)], [$piece($alike)]), 60)->placements,
         ));
         self::assertSame([0], $turns(false));
         self::assertCount(2, $turns(true));
@@ -261,7 +262,7 @@ final class LayMakerTest extends TestCase
     public function testAPieceBoundToACutLiesThere(): void
     {
         $lay = $this->make(
-            new Request(
+            new LayRequest(
                 [new Sheet('a', 1000, 1000), new Sheet('b', 1000, 1000)],
                 [new LayPiece('cuff', Outline::rectangle(100, 100), cut: 'b')],
             ),
@@ -272,7 +273,7 @@ final class LayMakerTest extends TestCase
 
     public function testTheGapIsKeptAndTheRepeatMatched(): void
     {
-        $request = new Request(
+        $request = new LayRequest(
             [new Sheet('c', 700, null)],
             [new LayPiece('panel', Outline::rectangle(300, 330), 4, match: new Repeat(80, 0, 10, 0))],
             gap: 12,
@@ -297,14 +298,14 @@ final class LayMakerTest extends TestCase
 
     public function testTheLargestFreeRectanglesAreNamed(): void
     {
-        $lay = $this->make(new Request([new Sheet('c', 1000, 2000)], [new LayPiece('square', Outline::rectangle(500, 500))]), 30);
+        $lay = $this->make(new LayRequest([new Sheet('c', 1000, 2000)], [new LayPiece('square', Outline::rectangle(500, 500))]), 30);
         self::assertSame(['cut' => 'c', 'x' => 500.0, 'y' => 0.0, 'length' => 1500.0, 'width' => 1000.0], $lay->leftovers[0]);
         self::assertSame(['cut' => 'c', 'x' => 0.0, 'y' => 500.0, 'length' => 500.0, 'width' => 500.0], $lay->leftovers[1]);
     }
 
     public function testTheJudgeSeesWhatIsWrong(): void
     {
-        $request = new Request(
+        $request = new LayRequest(
             [new Sheet('c', 1000, 2000)],
             [
                 new LayPiece('front', Outline::of([[0.0, 0.0], [400.0, 0.0], [300.0, 200.0], [0.0, 200.0]]), 2, true),
@@ -368,9 +369,9 @@ final class LayMakerTest extends TestCase
     }
 
     /** @param non-empty-list<Fold> $folds */
-    private function tee(array $folds, float $width, bool $onFold = true): Request
+    private function tee(array $folds, float $width, bool $onFold = true): LayRequest
     {
-        return new Request(
+        return new LayRequest(
             [new Sheet('c', max($width, 620), null)],
             [
                 new LayPiece('front', Outline::of(self::TEE), 1, false, $onFold),
@@ -380,7 +381,7 @@ final class LayMakerTest extends TestCase
         );
     }
 
-    private function random(): Request
+    private function random(): LayRequest
     {
         $width = (float) mt_rand(600, 1600);
         $pieces = array_map(static function (int $i) use ($width): LayPiece {
@@ -426,7 +427,7 @@ final class LayMakerTest extends TestCase
         }, range(1, mt_rand(1, 2)));
         $folds = array_values(array_filter(Fold::cases(), static fn (): bool => 0 === mt_rand(0, 1)));
 
-        return new Request(
+        return new LayRequest(
             $sheets,
             $pieces,
             0 === mt_rand(0, 2) ? (float) mt_rand(1, 15) : 0.0,
@@ -448,7 +449,7 @@ final class LayMakerTest extends TestCase
         return Outline::of($corners);
     }
 
-    private function make(Request $request, int $looks, bool $second = true): Lay
+    private function make(LayRequest $request, int $looks, bool $second = true): Lay
     {
         return (new LayMaker($second))->make($request, $this->clock($looks));
     }
@@ -472,7 +473,7 @@ final class LayMakerTest extends TestCase
     public function testPanelsLieHeadToTailAndOnAsFewCutsAsWillDo(array $points, int $quantity, array $sheets, array $used): void
     {
         $outline = Outline::of(array_map(static fn (array $p): array => [(float) $p[0], (float) $p[1]], $points));
-        $request = new Request($sheets, [new LayPiece('panel', $outline, $quantity)], seconds: 0.6);
+        $request = new LayRequest($sheets, [new LayPiece('panel', $outline, $quantity)], seconds: 0.6);
         $start = microtime(true);
         $lay = (new LayMaker())->make($request, static fn (): float => microtime(true) - $start);
         self::assertSame([], (new Judge())->faults($request, $lay));
@@ -502,7 +503,7 @@ final class LayMakerTest extends TestCase
 
     public function testNothingIsLaidInAWayThatWasNotAllowed(): void
     {
-        $request = new Request(
+        $request = new LayRequest(
             [new Sheet('c', 1000, 1000)],
             [new LayPiece('panel', Outline::rectangle(300, 200), 2)],
             oneWay: true,
@@ -531,7 +532,7 @@ final class LayMakerTest extends TestCase
             $at('back', 700, 420, 310, 200),
             new LayPiece('facing', Outline::rectangle(300, 200), 6),
         ];
-        $request = new Request([new Sheet('c', 1400, 4000)], $pieces, folds: [Fold::Flat, Fold::Lengthwise]);
+        $request = new LayRequest([new Sheet('c', 1400, 4000)], $pieces, folds: [Fold::Flat, Fold::Lengthwise]);
         $lay = $this->make($request, 400, $second);
         self::assertSame([Status::Placed, []], [$lay->status, (new Judge())->faults($request, $lay)]);
         foreach ($lay->placements as $placement) {
@@ -569,7 +570,7 @@ final class LayMakerTest extends TestCase
         $skirt = new LayPiece('skirt', Outline::of([[0, 150], [800, 0], [800, 700], [0, 550]]), 2, edge: 0.0);
         $band = new LayPiece('band', Outline::rectangle(60, 900), 2, edge: 35.0);
         $pieces = [$skirt, $band, new LayPiece('front', Outline::rectangle(500, 300), 4, true)];
-        $request = new Request([new Sheet('c', 1400, 4000)], $pieces, folds: Fold::cases());
+        $request = new LayRequest([new Sheet('c', 1400, 4000)], $pieces, folds: Fold::cases());
         $lay = $this->make($request, 400, $second);
         self::assertSame([Status::Placed, []], [$lay->status, (new Judge())->faults($request, $lay)]);
         $lower = [];
@@ -580,7 +581,7 @@ final class LayMakerTest extends TestCase
         foreach (['lengthwise', 'gate', 'part'] as $fold) {
             self::assertSame('a piece that lies at the edge of the cloth is laid flat, or folded crosswise', $lay->folds[$fold]);
         }
-        $crosswise = new Request($request->sheets, $pieces, folds: [Fold::Crosswise]);
+        $crosswise = new LayRequest($request->sheets, $pieces, folds: [Fold::Crosswise]);
         self::assertSame([], (new Judge())->faults($crosswise, $this->make($crosswise, 100, $second)));
     }
 
@@ -600,7 +601,7 @@ final class LayMakerTest extends TestCase
             match: new Repeat(130, 0, $length, 0, alike: true),
         );
         $pieces = [$piece('front', 600, 300, 5), $piece('back', 700, 320, 0), $piece('yoke', 350, 200, 40)];
-        $request = new Request([new Sheet('c', 1400, null)], $pieces, folds: [Fold::Lengthwise], seed: 3);
+        $request = new LayRequest([new Sheet('c', 1400, null)], $pieces, folds: [Fold::Lengthwise], seed: 3);
         $lay = $this->make($request, 200);
         self::assertSame([], (new Judge())->faults($request, $lay));
         self::assertContains(180, array_map(static fn (Placement $placement): int => $placement->turn, $lay->placements));
@@ -611,7 +612,7 @@ final class LayMakerTest extends TestCase
         $piece = new LayPiece('panel', Outline::rectangle(300, 330), 4, match: new Repeat(80, 0, 10, 0));
         $sheets = [new Sheet('c', 700, null)];
         $locked = new Placement($piece, 1, 'c', 0, false, 1, 37.0, 0.0, $piece->outline->moved(37, 0));
-        $request = new Request($sheets, [$piece], seconds: 0.2, fixed: [$locked]);
+        $request = new LayRequest($sheets, [$piece], seconds: 0.2, fixed: [$locked]);
         $start = microtime(true);
         $lay = (new LayMaker())->make($request, static fn (): float => microtime(true) - $start);
         self::assertSame([Status::Placed, []], [$lay->status, (new Judge())->faults($request, $lay)]);

@@ -8,26 +8,26 @@ use Octavum\Core\Lay\Engine\Clusters;
 use Octavum\Core\Lay\Engine\Coarse;
 use Octavum\Core\Lay\Engine\Cost;
 use Octavum\Core\Lay\Engine\Guard;
-use Octavum\Core\Lay\Engine\Member;
 use Octavum\Core\Lay\Engine\NoFit;
 use Octavum\Core\Lay\Engine\Settler;
 use Octavum\Core\Lay\Engine\Spot;
 use Octavum\Core\Lay\Engine\Squeeze;
 use Octavum\Core\Lay\Engine\SqueezeCuts;
-use Octavum\Core\Lay\Fold;
-use Octavum\Core\Lay\Grain;
-use Octavum\Core\Lay\Item;
 use Octavum\Core\Lay\Judge;
-use Octavum\Core\Lay\Lane;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
-use Octavum\Core\Lay\LayPiece;
-use Octavum\Core\Lay\Placement;
-use Octavum\Core\Lay\Repeat;
-use Octavum\Core\Lay\Request;
-use Octavum\Core\Lay\Sheet;
-use Octavum\Core\Lay\Variant;
-use Octavum\Core\Lay\Ways;
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Request\Grain;
+use Octavum\Core\Lay\Request\LayPiece;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Placement;
+use Octavum\Core\Lay\Request\Repeat;
+use Octavum\Core\Lay\Request\Sheet;
+use Octavum\Core\Lay\Way\Item;
+use Octavum\Core\Lay\Way\Lane;
+use Octavum\Core\Lay\Way\Member;
+use Octavum\Core\Lay\Way\Variant;
+use Octavum\Core\Lay\Way\Ways;
 use Octavum\Core\Shape\Convex;
 use Octavum\Core\Shape\Outline;
 use Octavum\Core\Tests\Shape\OutlineTest;
@@ -65,7 +65,7 @@ final class SqueezeTest extends TestCase
     /** 600 of one cut and 300 of another are used, and all of it has room on 600 of the first; what is bound to its cut stays there. */
     public function testAPieceGoesToTheCutWhereThereIsRoom(): void
     {
-        $request = new Request([new Sheet('a', 700, 1000), new Sheet('b', 700, 1000)], [
+        $request = new LayRequest([new Sheet('a', 700, 1000), new Sheet('b', 700, 1000)], [
             new LayPiece('long', Outline::rectangle(600, 300)),
             new LayPiece('short', Outline::rectangle(300, 300)),
         ]);
@@ -85,7 +85,7 @@ final class SqueezeTest extends TestCase
         });
         self::assertEquals(['a' => 600, 'b' => 0], (new Cost($way))->used($laid));
         self::assertGreaterThan(0, $heard);
-        $bound = new Request($request->sheets, [new LayPiece('long', Outline::rectangle(600, 300), cut: 'a'), $request->pieces[1]]);
+        $bound = new LayRequest($request->sheets, [new LayPiece('long', Outline::rectangle(600, 300), cut: 'a'), $request->pieces[1]]);
         $items = (new Ways(10))->prepare($bound, Fold::Flat)->items;
         self::assertFalse(SqueezeCuts::suits($lanes, [new Spot($items[0], $items[0]->variants[0], 0, 0, 0)]));
     }
@@ -111,7 +111,7 @@ final class SqueezeTest extends TestCase
             [[700.0, 0.0], [1000.0, 0.0], [1000.0, 200.0], [440.0, 390.0], [400.0, 250.0]],
             [[1000.0, 200.0], [1000.0, 600.0], [500.0, 600.0], [440.0, 390.0]],
         ], [0, 1, 2, 3]);
-        $request = new Request([new Sheet('cloth', 600, null)], $pieces);
+        $request = new LayRequest([new Sheet('cloth', 600, null)], $pieces);
         $spent = 0.0;
         $lay = (new LayMaker())->make($request, static function () use (&$spent): float {
             return $spent += 2 / 400;
@@ -140,7 +140,7 @@ final class SqueezeTest extends TestCase
             [[700.0, 0.0], [1000.0, 0.0], [1000.0, 201.0], [441.0, 390.0], [400.0, 249.0]],
             [[1001.0, 200.0], [1000.0, 601.0], [500.0, 600.0], [440.0, 389.0]],
         ], [0, 1, 2, 3]);
-        $request = new Request([new Sheet('cloth', 600, null)], $pieces);
+        $request = new LayRequest([new Sheet('cloth', 600, null)], $pieces);
         $clusters = (new Clusters(10, 600))->build((new Ways(10))->prepare($request, Fold::Flat)->items, static fn (): float => 1.0);
         self::assertCount(1, $clusters);
         self::assertLessThan(600.001, $clusters[0]->variants[0]->width);
@@ -156,7 +156,7 @@ final class SqueezeTest extends TestCase
             new LayPiece('a', Outline::of([[0.0, 0.0], [400.0, 0.0], [300.0, 600.0], [0.0, 600.0]])),
             new LayPiece('b', Outline::of([[100.0, 0.0], [500.0, 0.0], [500.0, 600.0], [0.0, 600.0]])),
         ];
-        $way = (new Ways(10))->prepare(new Request([new Sheet('cloth', 600, null)], $pieces), Fold::Flat);
+        $way = (new Ways(10))->prepare(new LayRequest([new Sheet('cloth', 600, null)], $pieces), Fold::Flat);
         [$a, $b] = $way->items;
         $members = [new Member($a, $a->variants[0], 0, 0), new Member($b, $b->variants[0], 299, 0)];
         $both = new Item($a->piece, 1, 1, false, [new Variant(Outline::rectangle(799, 600), 0, false, 10, null, $members)]);
@@ -184,7 +184,7 @@ final class SqueezeTest extends TestCase
             [[500.0, 0.0], [1000.0, 0.0], [1000.0, 600.0], [720.0, 600.0]],
         ], [0, 1, 2, 3]);
         foreach (range(1, 5) as $seed) {
-            $items = (new Ways(10))->prepare(new Request([new Sheet('cloth', 600, null)], $pieces), Fold::Flat)->items;
+            $items = (new Ways(10))->prepare(new LayRequest([new Sheet('cloth', 600, null)], $pieces), Fold::Flat)->items;
             $clusters = (new Clusters(10, 600, $seed))->build($items, static fn (): float => 1.0);
             self::assertCount(1, $clusters);
             self::assertEqualsWithDelta(1000.0, $clusters[0]->variants[0]->length, 0.1);
@@ -217,7 +217,7 @@ final class SqueezeTest extends TestCase
         $first = $second = 0.0;
         foreach ([1, 2] as $seed) {
             mt_srand($seed);
-            $request = new Request(
+            $request = new LayRequest(
                 array_map(static fn (int $i): Sheet => new Sheet(
                     'cut '.$i,
                     Fold::Gate === $fold ? 2800 : 1600,
@@ -304,7 +304,7 @@ final class SqueezeTest extends TestCase
         self::assertTrue($guard->isSound([$lies(250, 50)]));
     }
 
-    private function make(Request $request, int $looks = 400, bool $squeeze = true): Lay
+    private function make(LayRequest $request, int $looks = 400, bool $squeeze = true): Lay
     {
         $all = $looks;
 
@@ -314,7 +314,7 @@ final class SqueezeTest extends TestCase
     }
 
     /** Pieces of three to seven corners, some in pairs, on the fold, held off one another, or on a cut with a bite. */
-    private function random(int $seed): Request
+    private function random(int $seed): LayRequest
     {
         mt_srand($seed);
         $pieces = [];
@@ -345,7 +345,7 @@ final class SqueezeTest extends TestCase
         $folds = [] === $bites && 0 === mt_rand(0, 2) ? [Fold::Lengthwise, Fold::Flat] : [Fold::Flat];
         $folds = [2 => [Fold::Gate], 3 => [Fold::Part]][$seed % 5] ?? $folds;
 
-        return new Request(
+        return new LayRequest(
             [new Sheet('cloth', 1100, 0 === mt_rand(0, 1) ? null : 3000.0, bites: $bites)],
             [] === $pieces ? throw new \LogicException('Two at least.') : $pieces,
             0 === mt_rand(0, 2) ? 3.0 : 0.0,

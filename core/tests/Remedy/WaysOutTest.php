@@ -16,9 +16,9 @@ use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\TestCase;
 

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Season;
 
 use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Season;
+use Octavum\Core\Season\Answer\CheckedSeason;
 use Octavum\Core\Season\Check\SeasonCheck;
-use Octavum\Core\Season\CheckedSeason;
 use Octavum\Core\Season\Deadlines;
 use Octavum\Core\Season\Due;
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Season;
 use PHPUnit\Framework\TestCase;
 
 /** Four weeks of seven hours from Monday 1 March 2027: an hour a day. */

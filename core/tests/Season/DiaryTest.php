@@ -13,13 +13,13 @@ use Octavum\Core\Notion\NotionKind;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Check\SeasonCheck;
-use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Dated;
 use Octavum\Core\Season\Diary;
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Season;
 use PHPUnit\Framework\TestCase;
 
 /** Two weeks of 7 hours from Monday 1 March 2027: an hour of sewing a day. */

@@ -25,12 +25,12 @@ use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Role;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Season;
+use Octavum\Core\Season\Answer\CheckedSeason;
 use Octavum\Core\Season\Check\SeasonCheck;
-use Octavum\Core\Season\CheckedSeason;
-use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Season;
 
 /** Small workrooms for the tests. Lengths are written as people type them, bare numbers in metres. */
 final class Plan

@@ -7,12 +7,12 @@ namespace Octavum\Core\Tests\Season;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Season;
+use Octavum\Core\Season\Answer\CheckedSeason;
 use Octavum\Core\Season\Check\SeasonCheck;
-use Octavum\Core\Season\CheckedSeason;
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
 use Octavum\Core\Season\ProjectSnapshot;
-use Octavum\Core\Season\Season;
 use Octavum\Core\Season\WhatChanged;
 use PHPUnit\Framework\TestCase;
 

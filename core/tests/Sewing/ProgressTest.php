@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Sewing;
 
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Sewing\Step;
-use Octavum\Core\Season\Sewing\StepKind;
-use Octavum\Core\Season\Sewing\TimeEntry;
-use Octavum\Core\Season\Sewing\Timer;
+use Octavum\Core\Project\Log\ProjectState;
+use Octavum\Core\Project\Log\Step;
+use Octavum\Core\Project\Log\StepKind;
+use Octavum\Core\Project\Log\TimeEntry;
+use Octavum\Core\Project\Log\Timer;
+use Octavum\Core\Project\Project;
 use Octavum\Core\Sewing\Progress;
-use Octavum\Core\Tests\Season\Sewing\Sewn;
+use Octavum\Core\Tests\Project\Log\Sewn;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

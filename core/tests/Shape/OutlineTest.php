@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Shape;
 
-use Octavum\Core\Lay\Sheet;
+use Octavum\Core\Lay\Request\Sheet;
 use Octavum\Core\Shape\Convex;
 use Octavum\Core\Shape\Outline;
 use PHPUnit\Framework\Attributes\DataProvider;

@@ -11,17 +11,17 @@ use Octavum\Core\Lay\Engine\Search;
 use Octavum\Core\Lay\Engine\Settler;
 use Octavum\Core\Lay\Engine\Skyline;
 use Octavum\Core\Lay\Engine\Spot;
-use Octavum\Core\Lay\Fold;
-use Octavum\Core\Lay\Grain;
-use Octavum\Core\Lay\Item;
-use Octavum\Core\Lay\Lane;
-use Octavum\Core\Lay\LayPiece;
-use Octavum\Core\Lay\Repeat;
-use Octavum\Core\Lay\Request;
-use Octavum\Core\Lay\Sheet;
-use Octavum\Core\Lay\Variant;
-use Octavum\Core\Lay\Way;
-use Octavum\Core\Lay\Ways;
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Request\Grain;
+use Octavum\Core\Lay\Request\LayPiece;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Repeat;
+use Octavum\Core\Lay\Request\Sheet;
+use Octavum\Core\Lay\Way\Item;
+use Octavum\Core\Lay\Way\Lane;
+use Octavum\Core\Lay\Way\Variant;
+use Octavum\Core\Lay\Way\Way;
+use Octavum\Core\Lay\Way\Ways;
 use Octavum\Core\Shape\Outline;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -220,7 +220,7 @@ final class PartsTest extends TestCase
     #[DataProvider('ways')]
     public function testWhatGoesOnTheClothInOneGo(Fold $fold, LayPiece $piece, bool $oneWay, array $expected, ?string $refused = null): void
     {
-        $way = (new Ways(10))->prepare(new Request([new Sheet('c', 1400, null)], [$piece], oneWay: $oneWay), $fold);
+        $way = (new Ways(10))->prepare(new LayRequest([new Sheet('c', 1400, null)], [$piece], oneWay: $oneWay), $fold);
         self::assertSame(
             $expected,
             array_map(
@@ -296,7 +296,7 @@ final class PartsTest extends TestCase
         $bitten = new Sheet('c', 1000, 1000, Outline::of([[0.0, 0.0], [1000.0, 0.0], [1000.0, 500.0], [0.0, 1000.0]]));
         foreach ([Fold::Lengthwise, Fold::Gate, Fold::Crosswise, Fold::Part] as $fold) {
             self::assertNotNull(
-                (new Ways(10))->prepare(new Request([$bitten], [new LayPiece('p', Outline::rectangle(10, 10), 2)]), $fold)->refused,
+                (new Ways(10))->prepare(new LayRequest([$bitten], [new LayPiece('p', Outline::rectangle(10, 10), 2)]), $fold)->refused,
             );
         }
     }

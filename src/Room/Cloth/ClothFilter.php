@@ -12,7 +12,7 @@ use Octavum\Core\Colour\Lab;
 use Octavum\Core\Find\Forgiving;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Season\Reservation;
+use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Input\SearchWords;
 use Octavum\Store\Stash;
 

@@ -9,7 +9,7 @@ use Octavum\Core\Cloth\Care;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Figure;
-use Octavum\Core\Season\Reservation;
+use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;

@@ -7,7 +7,7 @@ namespace Octavum\Room\Cloth;
 use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Season\Reservation;
+use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Strip\Strip;
 
 /** A cut as pages of cloth show it. */

@@ -15,7 +15,7 @@ use Octavum\Core\Haul\HaulReader;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Season\Reservation;
+use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Input\Entry;
 use Octavum\Store\Plan;
 use Octavum\Store\Stash;

@@ -7,9 +7,9 @@ namespace Octavum\Room\Match;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Project\Project;
 use Octavum\Core\Remedy\MakeEnough;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Answer\RoleAnswer;
 
 /** A project whose cloth is short for a role, and what is laid to make it enough. */
 final readonly class EnoughCase

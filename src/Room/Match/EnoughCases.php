@@ -8,9 +8,9 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Project\Project;
 use Octavum\Core\Remedy\Shortfall;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Answer\RoleAnswer;
 use Octavum\Store\Plan;
 
 /** Finds the shortfall of a claim and lays its pieces ready. */

@@ -9,15 +9,15 @@ use Octavum\Account\AccountSettings;
 use Octavum\Account\SentenceWriter;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
-use Octavum\Core\Lay\Request;
+use Octavum\Core\Lay\Request\LayRequest;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Alteration;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\ProjectLay;
+use Octavum\Core\Project\Wish;
 use Octavum\Core\Remedy\Change;
 use Octavum\Core\Remedy\Elsewhere;
 use Octavum\Core\Remedy\LayKeeper;
-use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\ProjectLay;
-use Octavum\Core\Season\Wish;
 use Octavum\Document\AlterationCodec;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\ClaimRecord;
@@ -106,7 +106,7 @@ final readonly class EnoughKeep
     {
         $lay = new ProjectLay($case->project, $case->role->claim, $this->settings->current()->assumptions);
 
-        return new LayKeeper($case->make, $lay->setup(...), static function (Request $request): Lay {
+        return new LayKeeper($case->make, $lay->setup(...), static function (LayRequest $request): Lay {
             $start = microtime(true);
 
             return (new LayMaker())->make($request, static fn (): float => microtime(true) - $start);

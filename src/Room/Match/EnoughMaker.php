@@ -19,7 +19,7 @@ use Octavum\Core\Remedy\Elsewhere;
 use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Remedy\Shortfall;
-use Octavum\Core\Season\Reservation;
+use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Store\CachedLays;
 use Octavum\Store\Plan;
 

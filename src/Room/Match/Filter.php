@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Room\Match;
 
 use Octavum\Core\Body\Feature;
+use Octavum\Core\Match\Criteria\Warmth;
 use Octavum\Core\Match\Making;
-use Octavum\Core\Match\Warmth;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Piece\Garment;
 use Octavum\Input\Entry;

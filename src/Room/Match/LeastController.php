@@ -10,7 +10,7 @@ use Octavum\Core\Match\Fitting;
 use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Remedy\ChangePairs;
 use Octavum\Core\Remedy\Shortfall;
-use Octavum\Core\Season\Reservation;
+use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Store\Library;
 use Octavum\Store\People;

@@ -10,7 +10,7 @@ use Octavum\Core\Body\Person;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
-use Octavum\Core\Season\Sewn;
+use Octavum\Core\Project\Sewn;
 use Octavum\Store\Library;
 use Octavum\Store\Plan;
 

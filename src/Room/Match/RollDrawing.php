@@ -11,7 +11,7 @@ use Octavum\Core\Match\Proposal;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\System;
-use Octavum\Core\Season\Reservation;
+use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Strip\Scale;
 use Octavum\Strip\StripBuilder;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Pattern;
 
-use Octavum\Core\Lay\Grain;
+use Octavum\Core\Lay\Request\Grain;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;

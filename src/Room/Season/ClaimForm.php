@@ -15,10 +15,10 @@ use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Piece\Role;
-use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Wish;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Wish;
 use Octavum\Document\ProjectCodec;
 use Octavum\Input\Entry;
 

@@ -6,7 +6,7 @@ namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\ClaimRecord;
 use Octavum\Store\ClothMapper;

@@ -7,7 +7,7 @@ namespace Octavum\Room\Season;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\Mine;
-use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Input\Entry;
 use Octavum\Page\ReturnPath;
 use Octavum\Store\ChangeLog;

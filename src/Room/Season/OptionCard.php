@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
-use Octavum\Core\Season\OptionAnswer;
+use Octavum\Core\Season\Answer\OptionAnswer;
 
 /** An option beside the others: what it would come to, with a strip for each role. */
 final readonly class OptionCard

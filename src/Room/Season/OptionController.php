@@ -6,8 +6,8 @@ namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;

@@ -17,10 +17,10 @@ use Octavum\Core\Need\Alteration;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
-use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Copy;
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Copy;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
 use Octavum\Document\ProjectCodec;
 use Octavum\Input\Entry;
 

@@ -6,7 +6,7 @@ namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Unreadable;
-use Octavum\Core\Season\Picture;
+use Octavum\Core\Project\Picture;
 use Octavum\Document\PictureCodec;
 use Octavum\Files\FileShelf;
 use Octavum\Files\Intake;

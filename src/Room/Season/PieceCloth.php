@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Season;
 
 use Octavum\Core\Pattern\Part;
-use Octavum\Core\Season\Claim;
+use Octavum\Core\Project\Claim;
 use Octavum\Strip\PieceDrawing;
 
 /** A piece of a project, drawn to one scale with the others, and the claim whose cloth it comes from. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Project;
 use Octavum\Store\OptionRecord;
 use Octavum\Store\Plan;
 use Octavum\Store\ProjectRecord;

@@ -8,8 +8,8 @@ use Octavum\Core\Fit\SizeAdvice;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Part;
 use Octavum\Core\Piece\Piece;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Strip\StitchLine;
 
 /** What season/project.html.twig shows. */

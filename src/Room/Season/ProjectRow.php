@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
-use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 
 /** A project as it is drawn: what is so, a strip for each role, and its bar on the ruler of weeks. */
 final readonly class ProjectRow

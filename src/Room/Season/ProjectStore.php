@@ -6,10 +6,10 @@ namespace Octavum\Room\Season;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
-use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Copy;
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Copy;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
 use Octavum\Store\ChangeLog;
 use Octavum\Store\ClaimRecord;
 use Octavum\Store\CopyRecord;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
-use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Answer\RoleAnswer;
 use Octavum\Strip\Strip;
 
 final readonly class RoleRow

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Season;
 
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\Season;
+use Octavum\Core\Project\Season;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 
 /** A season's weeks from left to right, in pixels: the names of its months, a line for the end of each week, and the bar of a project. */
 final readonly class Ruler

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Octavum\Room\Season;
 
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Season\CheckedSeason;
-use Octavum\Core\Season\OptionAnswer;
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\Reservation;
-use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Answer\CheckedSeason;
+use Octavum\Core\Season\Answer\OptionAnswer;
+use Octavum\Core\Season\Answer\ProjectAnswer;
+use Octavum\Core\Season\Answer\RoleAnswer;
+use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Strip\Scale;
 use Octavum\Strip\StripBuilder;

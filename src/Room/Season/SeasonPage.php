@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Season;
 
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Season\CheckedSeason;
+use Octavum\Core\Season\Answer\CheckedSeason;
 use Octavum\Core\Season\Deadlines;
 use Octavum\Core\Season\Mix;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
-use Octavum\Core\Season\Concern;
-use Octavum\Core\Season\Severity;
-use Octavum\Core\Season\Snag;
+use Octavum\Core\Season\Snag\Concern;
+use Octavum\Core\Season\Snag\Severity;
+use Octavum\Core\Season\Snag\Snag;
 use Octavum\Store\Plan;
 use Octavum\Store\ProjectMapper;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;

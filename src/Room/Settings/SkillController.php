@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Room\Settings;
 
 use Octavum\Account\Account;
-use Octavum\Core\Match\Sewist;
-use Octavum\Core\Match\ToileSchool;
-use Octavum\Core\Match\Tool;
+use Octavum\Core\Match\Criteria\Sewist;
+use Octavum\Core\Match\Criteria\ToileSchool;
+use Octavum\Core\Match\Criteria\Tool;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Document\SettingsCodec;

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace Octavum\Room\Sewing;
 
 use Octavum\Account\Account;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Sewing\Hours;
-use Octavum\Core\Season\Sewing\Pace;
-use Octavum\Core\Season\Sewing\Sewing;
-use Octavum\Core\Season\Sewing\Timer;
+use Octavum\Core\Project\Log\Sewing;
+use Octavum\Core\Project\Log\Timer;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Time\Hours;
+use Octavum\Core\Project\Time\Pace;
 use Octavum\Core\Sewing\Progress;
 use Octavum\Page\Toast;
 use Octavum\Store\ChangeLog;

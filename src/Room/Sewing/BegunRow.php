@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Sewing;
 
-use Octavum\Core\Season\ProjectAnswer;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Strip\StitchLine;
 
 /** A project and its seam. */

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Octavum\Room\Sewing;
 
 use Octavum\Core\Cloth\Cloth;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\Sewing\Pace;
-use Octavum\Core\Season\Sewing\Step;
+use Octavum\Core\Project\Log\Step;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Time\Pace;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Sewing\Needle;
 use Octavum\Core\Sewing\Session;
 use Octavum\Core\Sewing\WhatFits;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Octavum\Room\Sewing;
 
 use Octavum\Account\Account;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Sewing\Pace;
+use Octavum\Core\Project\Log\ProjectState;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Time\Pace;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Sewing\Sessions;
 use Octavum\Core\Sewing\WhatFits;
 use Octavum\Store\Plan;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Sewing;
 
 use Octavum\Account\Mine;
-use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Input\Entry;
 use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;

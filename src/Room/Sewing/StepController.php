@@ -6,11 +6,11 @@ namespace Octavum\Room\Sewing;
 
 use Octavum\Account\Account;
 use Octavum\Account\Mine;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Sewing\Sewing;
-use Octavum\Core\Season\Sewing\Step;
-use Octavum\Core\Season\Sewing\TimeEntry;
-use Octavum\Core\Season\Sewing\Timer;
+use Octavum\Core\Project\Log\Sewing;
+use Octavum\Core\Project\Log\Step;
+use Octavum\Core\Project\Log\TimeEntry;
+use Octavum\Core\Project\Log\Timer;
+use Octavum\Core\Project\Project;
 use Octavum\Core\Sewing\Progress;
 use Octavum\Input\Entry;
 use Octavum\Page\ReturnPath;

@@ -6,12 +6,12 @@ namespace Octavum\Room\Table;
 
 use Octavum\Core\Lay\Fault;
 use Octavum\Core\Lay\FaultKind;
-use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Hand;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
-use Octavum\Core\Lay\Placement;
-use Octavum\Core\Lay\Request as LayRequest;
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Placement;
 use Octavum\Document\Faults;
 use Octavum\Document\Node;
 use Octavum\Document\Refused;

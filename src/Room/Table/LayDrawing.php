@@ -6,7 +6,7 @@ namespace Octavum\Room\Table;
 
 use Octavum\Core\Laid\LaidPiece;
 use Octavum\Core\Laid\SavedLay;
-use Octavum\Core\Lay\Fold;
+use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Shape\Outline;

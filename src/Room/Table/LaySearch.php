@@ -7,11 +7,11 @@ namespace Octavum\Room\Table;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Account\SentenceWriter;
-use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\LayMaker;
-use Octavum\Core\Lay\Request;
-use Octavum\Core\Lay\Sheet;
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Sheet;
 use Octavum\Core\Lay\Status;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Document\Refused;
@@ -54,7 +54,7 @@ final readonly class LaySearch
     /**
      * @param array<mixed> $asked
      *
-     * @return array{Setup, Request}
+     * @return array{Setup, LayRequest}
      *
      * @throws Refused
      */
@@ -83,7 +83,7 @@ final readonly class LaySearch
      * @param \Closure(array<string, mixed>): mixed $say
      * @param \Closure(): bool                      $goOn
      */
-    private function lay(Setup $setup, Request $request, \Closure $say, \Closure $goOn): void
+    private function lay(Setup $setup, LayRequest $request, \Closure $say, \Closure $goOn): void
     {
         $start = microtime(true);
         $said = 0.0;
@@ -121,7 +121,7 @@ final readonly class LaySearch
     }
 
     /** By how much the longest cut is too short for all of it. */
-    private function more(Setup $setup, Request $request): ?string
+    private function more(Setup $setup, LayRequest $request): ?string
     {
         $longest = 0;
         foreach ($request->sheets as $i => $sheet) {
@@ -135,7 +135,7 @@ final readonly class LaySearch
         $sheets[$longest] = new Sheet($sheet->id, $sheet->width, null, $sheet->outline, $sheet->bites);
         $start = microtime(true);
         $lay = (new LayMaker())->make(
-            new Request(
+            new LayRequest(
                 array_values($sheets),
                 $request->pieces,
                 $request->gap,

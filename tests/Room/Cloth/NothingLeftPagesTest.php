@@ -6,7 +6,7 @@ namespace Octavum\Tests\Room\Cloth;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Cut;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Project;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\TestWith;
 

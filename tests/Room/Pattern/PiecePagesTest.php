@@ -6,7 +6,7 @@ namespace Octavum\Tests\Room\Pattern;
 
 use Doctrine\DBAL\Connection;
 use Octavum\Account\Account;
-use Octavum\Core\Lay\Grain;
+use Octavum\Core\Lay\Request\Grain;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Draft;
 use Octavum\Core\Piece\Instead;

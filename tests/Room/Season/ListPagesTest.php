@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Tests\Room\Season;
 
 use Octavum\Account\Account;
-use Octavum\Core\Season\ListRule;
-use Octavum\Core\Season\SewingList;
+use Octavum\Core\Season\Lists\ListRule;
+use Octavum\Core\Season\Lists\SewingList;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 

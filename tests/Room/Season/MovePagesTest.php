@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Room\Season;
 
-use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Season;
+use Octavum\Core\Project\Log\ProjectState;
+use Octavum\Core\Project\Season;
 use Octavum\Tests\PageTestCase;
 use Symfony\Component\DomCrawler\Crawler;
 

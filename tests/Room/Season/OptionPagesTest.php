@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Octavum\Tests\Room\Season;
 
 use Octavum\Account\Account;
-use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Reservation;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Store\Plan;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;

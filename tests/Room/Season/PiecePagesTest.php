@@ -7,7 +7,7 @@ namespace Octavum\Tests\Room\Season;
 use Octavum\Account\Account;
 use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Pattern\Part;
-use Octavum\Core\Season\Claim;
+use Octavum\Core\Project\Claim;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
 use Octavum\Store\Plan;

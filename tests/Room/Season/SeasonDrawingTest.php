@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Room\Season;
 
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
 use Octavum\Core\Tests\Season\Plan;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Room\Season\SeasonDrawing;

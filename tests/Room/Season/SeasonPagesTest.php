@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Tests\Room\Season;
 
 use Octavum\Account\Account;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectState;
+use Octavum\Core\Project\Log\ProjectState;
+use Octavum\Core\Project\Project;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Tests\Room\Sewing;
 
 use Doctrine\ORM\EntityManagerInterface;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Sewing\Step;
+use Octavum\Core\Project\Log\ProjectState;
+use Octavum\Core\Project\Log\Step;
+use Octavum\Core\Project\Project;
 use Octavum\Document\Refused;
 use Octavum\Document\WorkroomReader;
 use Octavum\Store\ProjectRecord;

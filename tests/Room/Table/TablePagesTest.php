@@ -6,7 +6,7 @@ namespace Octavum\Tests\Room\Table;
 
 use Octavum\Account\Account;
 use Octavum\Console\LayJobCommand;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Project;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
 use Octavum\Tests\PageTestCase;

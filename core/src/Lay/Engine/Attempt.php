@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay\Engine;
 
-use Octavum\Core\Lay\Item;
-use Octavum\Core\Lay\LayPiece;
-use Octavum\Core\Lay\Request;
-use Octavum\Core\Lay\Sheet;
-use Octavum\Core\Lay\Way;
+use Octavum\Core\Lay\Request\LayPiece;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Sheet;
+use Octavum\Core\Lay\Way\Item;
+use Octavum\Core\Lay\Way\Way;
 
 /**
  * The best lay that was found so far for one way of laying.
@@ -45,7 +45,7 @@ final class Attempt
     }
 
     /** Pushes all to the cut end together: where the place in the repeat is free, what is matched stays so. */
-    public function pushToEnd(Request $request): void
+    public function pushToEnd(LayRequest $request): void
     {
         $isFree = [] !== array_filter($request->pieces, static fn (LayPiece $piece): bool => true === $piece->match?->isFree());
         $isHeld = [] !== array_filter($request->pieces, static fn (LayPiece $piece): bool => false === $piece->match?->isFree());

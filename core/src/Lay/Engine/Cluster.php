@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay\Engine;
 
-use Octavum\Core\Lay\Variant;
+use Octavum\Core\Lay\Way\Member;
+use Octavum\Core\Lay\Way\Variant;
 use Octavum\Core\Shape\Convex;
 
 /** Pieces put together, with the outline of all of them, which is nearly that of what they were. @internal */

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay\Engine;
 
-use Octavum\Core\Lay\Variant;
+use Octavum\Core\Lay\Way\Solid;
+use Octavum\Core\Lay\Way\Variant;
 use Octavum\Core\Shape\Outline;
 
 /**

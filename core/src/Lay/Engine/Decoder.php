@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay\Engine;
 
-use Octavum\Core\Lay\Item;
-use Octavum\Core\Lay\Lane;
-use Octavum\Core\Lay\Repeat;
-use Octavum\Core\Lay\Variant;
+use Octavum\Core\Lay\Request\Repeat;
+use Octavum\Core\Lay\Way\Item;
+use Octavum\Core\Lay\Way\Lane;
+use Octavum\Core\Lay\Way\Variant;
 use Octavum\Core\Shape\Outline;
 
 /**

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay\Engine;
 
-use Octavum\Core\Lay\Item;
-use Octavum\Core\Lay\Variant;
+use Octavum\Core\Lay\Way\Item;
+use Octavum\Core\Lay\Way\Member;
+use Octavum\Core\Lay\Way\Variant;
 use Octavum\Core\Shape\Convex;
 use Octavum\Core\Shape\Outline;
 

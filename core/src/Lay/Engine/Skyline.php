@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay\Engine;
 
-use Octavum\Core\Lay\Item;
-use Octavum\Core\Lay\Lane;
+use Octavum\Core\Lay\Way\Item;
+use Octavum\Core\Lay\Way\Lane;
 
 /**
  * Lays rectangles on one lane, each where it begins earliest along the frontier of what is laid (skyline bottom-left, after

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay\Engine;
 
-use Octavum\Core\Lay\Item;
-use Octavum\Core\Lay\Variant;
+use Octavum\Core\Lay\Way\Item;
+use Octavum\Core\Lay\Way\Member;
+use Octavum\Core\Lay\Way\Variant;
 
 /** Where an item lies: on which lane, in which variant, and the place of its lowest x and y there. */
 final readonly class Spot

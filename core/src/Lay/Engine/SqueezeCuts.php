@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay\Engine;
 
-use Octavum\Core\Lay\Lane;
+use Octavum\Core\Lay\Way\Lane;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 

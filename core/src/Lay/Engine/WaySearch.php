@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Lay\Engine;
 
-use Octavum\Core\Lay\Fold;
-use Octavum\Core\Lay\Item;
-use Octavum\Core\Lay\Lane;
-use Octavum\Core\Lay\Way;
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Way\Item;
+use Octavum\Core\Lay\Way\Lane;
+use Octavum\Core\Lay\Way\Way;
 
 /**
  * Searches one way of laying: the first engine looks for an order for a tenth of the time, the second makes its lay shorter, lane

@@ -6,10 +6,8 @@ namespace Octavum\Core\Match\Rule;
 
 use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\TestKind;
-use Octavum\Core\Match\Asks;
-use Octavum\Core\Match\Reason;
-use Octavum\Core\Match\Rule;
-use Octavum\Core\Match\Traits;
+use Octavum\Core\Match\Criteria\Asks;
+use Octavum\Core\Match\Criteria\Traits;
 use Octavum\Core\Piece\Garment;
 
 /** A sheer cloth wants lining or a layer beneath. */

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Match\Rule;
 
-use Octavum\Core\Match\Asks;
-use Octavum\Core\Match\Reason;
-use Octavum\Core\Match\Rule;
-use Octavum\Core\Match\Traits;
+use Octavum\Core\Match\Criteria\Asks;
+use Octavum\Core\Match\Criteria\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** A precious cloth is no place for a first try; what turned out badly before is a doubt, with its day and words. */

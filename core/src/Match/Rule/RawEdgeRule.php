@@ -6,10 +6,8 @@ namespace Octavum\Core\Match\Rule;
 
 use Octavum\Core\Body\Feature;
 use Octavum\Core\Cloth\Edges;
-use Octavum\Core\Match\Asks;
-use Octavum\Core\Match\Reason;
-use Octavum\Core\Match\Rule;
-use Octavum\Core\Match\Traits;
+use Octavum\Core\Match\Criteria\Asks;
+use Octavum\Core\Match\Criteria\Traits;
 use Octavum\Core\Piece\Garment;
 
 /** Edges that fray want finishing; a knit that curls makes a poor open front. */

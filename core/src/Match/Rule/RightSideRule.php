@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Match\Rule;
 
-use Octavum\Core\Match\Asks;
-use Octavum\Core\Match\Reason;
-use Octavum\Core\Match\Rule;
-use Octavum\Core\Match\Traits;
+use Octavum\Core\Match\Criteria\Asks;
+use Octavum\Core\Match\Criteria\Traits;
 
 /** Where the right side does not show, pieces get sewn in wrong side out. */
 final readonly class RightSideRule implements Rule

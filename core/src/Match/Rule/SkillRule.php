@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Match\Rule;
 
-use Octavum\Core\Match\Asks;
-use Octavum\Core\Match\Reason;
-use Octavum\Core\Match\Rule;
-use Octavum\Core\Match\Traits;
+use Octavum\Core\Match\Criteria\Asks;
+use Octavum\Core\Match\Criteria\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** Techniques the sewist would rather not do, or wants to learn. */

@@ -5,11 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Core\Match\Rule;
 
 use Octavum\Core\Cloth\Edges;
-use Octavum\Core\Match\Asks;
-use Octavum\Core\Match\Reason;
-use Octavum\Core\Match\Rule;
-use Octavum\Core\Match\Tool;
-use Octavum\Core\Match\Traits;
+use Octavum\Core\Match\Criteria\Asks;
+use Octavum\Core\Match\Criteria\Tool;
+use Octavum\Core\Match\Criteria\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** A pattern that needs a tool which is not in the house says so. */

@@ -6,10 +6,8 @@ namespace Octavum\Core\Match\Rule;
 
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\PrintKind;
-use Octavum\Core\Match\Asks;
-use Octavum\Core\Match\Reason;
-use Octavum\Core\Match\Rule;
-use Octavum\Core\Match\Traits;
+use Octavum\Core\Match\Criteria\Asks;
+use Octavum\Core\Match\Criteria\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** What the envelope itself warns of: plaids, stripes, diagonals, nap. */

@@ -5,10 +5,8 @@ declare(strict_types=1);
 namespace Octavum\Core\Match\Rule;
 
 use Octavum\Core\Body\Liking;
-use Octavum\Core\Match\Asks;
-use Octavum\Core\Match\Reason;
-use Octavum\Core\Match\Rule;
-use Octavum\Core\Match\Traits;
+use Octavum\Core\Match\Criteria\Asks;
+use Octavum\Core\Match\Criteria\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** What whoever it is for wants, avoids, or never wears. */

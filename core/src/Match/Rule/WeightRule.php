@@ -6,10 +6,8 @@ namespace Octavum\Core\Match\Rule;
 
 use Octavum\Core\Cloth\TestKind;
 use Octavum\Core\Cloth\WeightClass;
-use Octavum\Core\Match\Asks;
-use Octavum\Core\Match\Reason;
-use Octavum\Core\Match\Rule;
-use Octavum\Core\Match\Traits;
+use Octavum\Core\Match\Criteria\Asks;
+use Octavum\Core\Match\Criteria\Traits;
 use Octavum\Core\Measure\Sentence;
 
 /** The weight the envelope asks for, in the words of the trade. */

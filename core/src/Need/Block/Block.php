@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Need\Block;
 
-use Octavum\Core\Lay\Fold;
 use Octavum\Core\Lay\LayMaker;
-use Octavum\Core\Lay\LayPiece;
-use Octavum\Core\Lay\Repeat;
-use Octavum\Core\Lay\Request;
-use Octavum\Core\Lay\Sheet;
+use Octavum\Core\Lay\Request\Fold;
+use Octavum\Core\Lay\Request\LayPiece;
+use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Request\Repeat;
+use Octavum\Core\Lay\Request\Sheet;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Piece\Garment;
@@ -121,7 +121,7 @@ final readonly class Block
             return null;
         }
         $lay = (new LayMaker(false))->make(
-            new Request([new Sheet('c', (float) $surface->width->millimetres(), null)], $all, 0, $surface->oneWay, $folds),
+            new LayRequest([new Sheet('c', (float) $surface->width->millimetres(), null)], $all, 0, $surface->oneWay, $folds),
             self::clock($most * \count($folds)),
         );
 

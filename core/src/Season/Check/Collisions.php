@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Octavum\Core\Season\Check;
 
 use Octavum\Core\Measure\Length;
-use Octavum\Core\Season\Collision;
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\Reservation;
-use Octavum\Core\Season\RoleAnswer;
+use Octavum\Core\Season\Answer\ProjectAnswer;
+use Octavum\Core\Season\Answer\RoleAnswer;
+use Octavum\Core\Season\Reserve\Collision;
+use Octavum\Core\Season\Reserve\Reservation;
 
 /** Whom a project leaves short of a cut, and who leaves it short: by as much as would not be missing without the other. */
 final readonly class Collisions

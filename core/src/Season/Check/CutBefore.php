@@ -10,12 +10,12 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedSource;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Season\Action;
-use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\RoleAnswer;
-use Octavum\Core\Season\Severity;
-use Octavum\Core\Season\Snag;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Season\Answer\RoleAnswer;
+use Octavum\Core\Season\Snag\Action;
+use Octavum\Core\Season\Snag\Severity;
+use Octavum\Core\Season\Snag\Snag;
 
 /** What versions were really cut from before: where a figure says that a cloth is short, what came out of less is said beside it. */
 final readonly class CutBefore

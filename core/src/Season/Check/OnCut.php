@@ -22,18 +22,18 @@ use Octavum\Core\Need\NeedRequest;
 use Octavum\Core\Need\TooWide;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Need\Verdict;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Project;
 use Octavum\Core\Remedy\LaidNeed;
 use Octavum\Core\Remedy\LayMemory;
 use Octavum\Core\Remedy\WaysOut;
-use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Lazy;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Reservation;
-use Octavum\Core\Season\RoleAnswer;
-use Octavum\Core\Season\Snags\ClothSnags;
-use Octavum\Core\Season\Snags\EnoughSnags;
-use Octavum\Core\Season\Snags\LaySnags;
-use Octavum\Core\Season\Snags\UnknownSnags;
+use Octavum\Core\Season\Answer\Lazy;
+use Octavum\Core\Season\Answer\RoleAnswer;
+use Octavum\Core\Season\Reserve\Reservation;
+use Octavum\Core\Season\Snag\ClothSnags;
+use Octavum\Core\Season\Snag\EnoughSnags;
+use Octavum\Core\Season\Snag\LaySnags;
+use Octavum\Core\Season\Snag\UnknownSnags;
 
 /** Whether a cut is enough for a role: what those ahead leave of it, less the need. */
 final readonly class OnCut

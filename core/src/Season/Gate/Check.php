@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season\Gate;
 
-use Octavum\Core\Season\Action;
+use Octavum\Core\Season\Snag\Action;
 
 /** What is looked at before the scissors; cutting cannot be undone. Source: docs/rules.md. */
 enum Check: string

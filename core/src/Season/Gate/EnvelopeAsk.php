@@ -10,8 +10,8 @@ use Octavum\Core\Need\CuttingCloth;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Need\Need;
 use Octavum\Core\Need\NeedSource;
-use Octavum\Core\Season\Claim;
-use Octavum\Core\Season\Project;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Project;
 
 /** What the envelope asks for where it is cut by a lay, to compare with what was used. */
 final readonly class EnvelopeAsk

@@ -11,14 +11,14 @@ use Octavum\Core\Need\Verdict;
 use Octavum\Core\Notion\NotionAnswer;
 use Octavum\Core\Pattern\KeptAlteration;
 use Octavum\Core\Piece\Piece;
-use Octavum\Core\Season\Action;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\RoleAnswer;
-use Octavum\Core\Season\Severity;
-use Octavum\Core\Season\Snag;
-use Octavum\Core\Season\Snags\PatternSnags;
-use Octavum\Core\Season\Snags\SizeSnags;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Season\Answer\ProjectAnswer;
+use Octavum\Core\Season\Answer\RoleAnswer;
+use Octavum\Core\Season\Snag\Action;
+use Octavum\Core\Season\Snag\PatternSnags;
+use Octavum\Core\Season\Snag\Severity;
+use Octavum\Core\Season\Snag\SizeSnags;
+use Octavum\Core\Season\Snag\Snag;
 
 /** The gate before cutting: what is known is told, what is not is asked, and each check can be waived with a word. */
 final readonly class Gate

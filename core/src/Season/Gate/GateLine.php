@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Core\Season\Gate;
 
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Season\Snag;
+use Octavum\Core\Season\Snag\Snag;
 
 /** One check before cutting, and how it stands. */
 final readonly class GateLine

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Octavum\Core\Tests\Season\Check;
 
 use Octavum\Core\Measure\Assumptions;
+use Octavum\Core\Project\Log\ProjectState;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Season;
+use Octavum\Core\Season\Answer\CheckedSeason;
+use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Season\Check\SeasonCheck;
-use Octavum\Core\Season\CheckedSeason;
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\ProjectState;
-use Octavum\Core\Season\Season;
 use PHPUnit\Framework\TestCase;
 
 /** Three garments in three weeks from Monday 1 March 2027. */

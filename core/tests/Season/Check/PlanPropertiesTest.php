@@ -7,11 +7,11 @@ namespace Octavum\Core\Tests\Season\Check;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Need\Verdict;
-use Octavum\Core\Season\CheckedSeason;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\ProjectAnswer;
-use Octavum\Core\Season\Reservation;
-use Octavum\Core\Season\Season;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Season;
+use Octavum\Core\Season\Answer\CheckedSeason;
+use Octavum\Core\Season\Answer\ProjectAnswer;
+use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\TestCase;
 

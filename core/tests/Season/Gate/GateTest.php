@@ -27,14 +27,14 @@ use Octavum\Core\Pattern\Requirement;
 use Octavum\Core\Pattern\RequirementTable;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
+use Octavum\Core\Project\Claim;
+use Octavum\Core\Project\Option;
+use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Check\SeasonCheck;
-use Octavum\Core\Season\Claim;
 use Octavum\Core\Season\Gate\Check;
 use Octavum\Core\Season\Gate\Gate;
 use Octavum\Core\Season\Gate\GateLine;
-use Octavum\Core\Season\Option;
-use Octavum\Core\Season\Project;
-use Octavum\Core\Season\Season;
 use PHPUnit\Framework\TestCase;
 
 /** A skirt of 2 m from 3 m of a washed cloth: all that can be known is clear but the lay, and five things are asked. */

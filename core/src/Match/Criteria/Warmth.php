@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Core\Match\Criteria;
+
+/** The days a cloth is for. */
+enum Warmth: string
+{
+    case Warm = 'warm days';
+    case Cold = 'cold days';
+}
