@@ -9,7 +9,7 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
 use Octavum\Core\Project\Project;
 use Octavum\Core\Workroom\Workroom;
-use Octavum\Store\Workrooms;
+use Octavum\Store\Workroom\Workrooms;
 use Psr\Cache\CacheItemPoolInterface;
 use Symfony\Bundle\FrameworkBundle\Console\Application;
 use Symfony\Bundle\FrameworkBundle\KernelBrowser;

@@ -2,6 +2,15 @@
 
 declare(strict_types=1);
 
-// Draws which part knows which: docs/layers.svg, from the code as it is.
+use Octavum\Tests\Architecture\Layers;
+
+// Draws which part knows which (docs/layers.svg) and lists the parts (docs/architecture.md), from the code as it is.
 require dirname(__DIR__).'/vendor/autoload.php';
-file_put_contents(dirname(__DIR__).'/docs/layers.svg', Octavum\Tests\Architecture\Layers::picture());
+$docs = dirname(__DIR__).'/docs/';
+file_put_contents($docs.'layers.svg', Layers::picture());
+$page = (string) file_get_contents($docs.'architecture.md');
+file_put_contents($docs.'architecture.md', preg_replace(
+    '/(<!-- parts -->\n).*(\n<!-- end of parts -->)/s',
+    '$1'.addcslashes(Layers::table(), '\\$').'$2',
+    strtr($page, ["<!-- parts -->\n<!-- end" => "<!-- parts -->\n\n<!-- end"]),
+));

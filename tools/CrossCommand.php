@@ -21,7 +21,7 @@ use Octavum\Core\Reading\CsvTable;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Core\Workroom\Workroom;
-use Octavum\Document\Refused;
+use Octavum\Document\Json\Refused;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Attribute\Option;

@@ -6,7 +6,7 @@ namespace Octavum\Account;
 
 use Doctrine\Bundle\DoctrineBundle\Repository\ServiceEntityRepository;
 use Doctrine\Persistence\ManagerRegistry;
-use Octavum\Document\Refused;
+use Octavum\Document\Json\Refused;
 use Symfony\Bridge\Doctrine\Security\User\UserLoaderInterface;
 
 /** @extends ServiceEntityRepository<Account> */

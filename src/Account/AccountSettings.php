@@ -6,9 +6,9 @@ namespace Octavum\Account;
 
 use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Workroom\Settings;
-use Octavum\Document\BrokenRow;
-use Octavum\Document\Node;
-use Octavum\Document\SettingsCodec;
+use Octavum\Document\Codec\SettingsCodec;
+use Octavum\Document\Json\BrokenRow;
+use Octavum\Document\Json\Node;
 use Symfony\Bundle\SecurityBundle\Security;
 
 /** The settings of an account, and of whoever is looking at the page. */

@@ -9,9 +9,9 @@ use Octavum\Account\SentenceWriter;
 use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\System;
 use Octavum\Core\Workroom\Workroom;
-use Octavum\Document\Refused;
+use Octavum\Document\Json\Refused;
 use Octavum\Document\WorkroomReader;
-use Octavum\Store\Workrooms;
+use Octavum\Store\Workroom\Workrooms;
 use Symfony\Component\Console\Style\SymfonyStyle;
 
 /** Documents named on the command line, and what is said of those that are refused. */

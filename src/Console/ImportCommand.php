@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Octavum\Console;
 
 use Octavum\Account\AccountRepository;
-use Octavum\Document\Refused;
+use Octavum\Document\Json\Refused;
 use Octavum\Document\WorkroomReader;
 use Octavum\Files\PictureArchive;
-use Octavum\Store\Workrooms;
+use Octavum\Store\Workroom\Workrooms;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Attribute\Option;

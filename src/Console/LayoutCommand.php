@@ -6,9 +6,9 @@ namespace Octavum\Console;
 
 use Octavum\Core\Lay\LayMaker;
 use Octavum\Core\Lay\Status;
+use Octavum\Document\Json\Refused;
 use Octavum\Document\LayoutReader;
 use Octavum\Document\LayoutWriter;
-use Octavum\Document\Refused;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Style\SymfonyStyle;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Console;
 
-use Octavum\Store\Purge;
+use Octavum\Store\Workroom\Purge;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Style\SymfonyStyle;

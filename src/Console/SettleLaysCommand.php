@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Console;
 
 use Octavum\Account\AccountRepository;
-use Octavum\Store\LaySettler;
+use Octavum\Store\Plan\LaySettler;
 use Octavum\Work\Jobs;
 use Symfony\Component\Console\Attribute\Argument;
 use Symfony\Component\Console\Attribute\AsCommand;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Database;
 
 use Doctrine\DBAL\Connection;
-use Octavum\Document\Plain;
+use Octavum\Document\Json\Plain;
 
 /** Looks through every stored text, and what SQLite itself says of its file. */
 final readonly class Checkup

@@ -6,7 +6,7 @@ namespace Octavum\Database;
 
 use Doctrine\DBAL\Platforms\AbstractPlatform;
 use Doctrine\DBAL\Types\JsonType;
-use Octavum\Document\Plain;
+use Octavum\Document\Json\Plain;
 
 /** Lists and maps as JSON: there a control character hides behind its escape, so texts are looked at before they are written. */
 class PlainJson extends JsonType

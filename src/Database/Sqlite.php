@@ -14,7 +14,7 @@ use Doctrine\DBAL\Driver\Middleware\AbstractDriverMiddleware;
 use Doctrine\DBAL\Driver\Middleware\AbstractStatementMiddleware;
 use Doctrine\DBAL\Driver\Statement;
 use Doctrine\DBAL\ParameterType;
-use Octavum\Document\Plain;
+use Octavum\Document\Json\Plain;
 
 /**
  * Opens SQLite the way several people at once need it: write-ahead log, foreign keys kept, patience when busy. A transaction

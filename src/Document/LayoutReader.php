@@ -11,6 +11,9 @@ use Octavum\Core\Lay\Request\LayRequest;
 use Octavum\Core\Lay\Request\Repeat;
 use Octavum\Core\Lay\Request\Sheet;
 use Octavum\Core\Shape\Outline;
+use Octavum\Document\Json\Faults;
+use Octavum\Document\Json\Node;
+use Octavum\Document\Json\Refused;
 
 /** Reads an octavum-layout request, version 1 (docs/formats/octavum-layout.md). */
 final readonly class LayoutReader

@@ -20,6 +20,21 @@ use Octavum\Core\Project\Project;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Lists\SewingList;
 use Octavum\Core\Workroom\Workroom;
+use Octavum\Document\Codec\ClothCodec;
+use Octavum\Document\Codec\LayCodec;
+use Octavum\Document\Codec\ListCodec;
+use Octavum\Document\Codec\NotionCodec;
+use Octavum\Document\Codec\OverruleCodec;
+use Octavum\Document\Codec\PatternCodec;
+use Octavum\Document\Codec\PersonCodec;
+use Octavum\Document\Codec\ProjectCodec;
+use Octavum\Document\Codec\References;
+use Octavum\Document\Codec\SeasonCodec;
+use Octavum\Document\Codec\SettingsCodec;
+use Octavum\Document\Json\Bounds;
+use Octavum\Document\Json\Faults;
+use Octavum\Document\Json\Node;
+use Octavum\Document\Json\Refused;
 
 /**
  * Reads an octavum-workroom document, version 1, 2 or 3 (docs/formats/octavum-workroom.md), into the core's values. One pass finds

@@ -7,6 +7,16 @@ namespace Octavum\Document;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Workroom\Workroom;
+use Octavum\Document\Codec\ClothCodec;
+use Octavum\Document\Codec\LayCodec;
+use Octavum\Document\Codec\ListCodec;
+use Octavum\Document\Codec\NotionCodec;
+use Octavum\Document\Codec\OverruleCodec;
+use Octavum\Document\Codec\PatternCodec;
+use Octavum\Document\Codec\PersonCodec;
+use Octavum\Document\Codec\ProjectCodec;
+use Octavum\Document\Codec\SeasonCodec;
+use Octavum\Document\Codec\SettingsCodec;
 
 /** Writes a workroom as an octavum-workroom document, version 3. What is not known is left out. */
 final readonly class WorkroomWriter

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Files;
 
 use Octavum\Account\Account;
-use Octavum\Document\Refused;
+use Octavum\Document\Json\Refused;
 use Octavum\Document\WorkroomReader;
 use Symfony\Component\Filesystem\Filesystem;
 

@@ -10,7 +10,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\PatternLine\SewingTime;
-use Octavum\Document\Plain;
+use Octavum\Document\Json\Plain;
 use Symfony\Component\HttpFoundation\Response;
 
 /**

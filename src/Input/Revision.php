@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Input;
 
 use Octavum\Core\Measure\Sentence;
-use Octavum\Document\Plain;
+use Octavum\Document\Json\Plain;
 
 /** Two tabs on one thing: what was typed from an older state is not saved over a newer one without being asked. */
 final readonly class Revision

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Page;
 
-use Octavum\Document\Plain;
+use Octavum\Document\Json\Plain;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Exception\SuspiciousOperationException;
 use Symfony\Component\HttpKernel\Event\RequestEvent;

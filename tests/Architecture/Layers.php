@@ -17,73 +17,93 @@ use Symfony\Component\Finder\Finder;
  */
 final class Layers
 {
+    /** @var array<string, string> part → what it holds */
     public const CORE = [
-        'Measure',
-        'Colour',
-        'Shape',
-        'Svg',
-        'Lay\Request',
-        'Lay\Way',
-        'Lay\Engine',
-        'Lay',
-        'Cloth',
-        'Reading',
-        'Haul',
-        'Notion',
-        'Body',
-        'Piece',
-        'Pattern',
-        'PatternLine',
-        'Fit',
-        'Need\Block',
-        'Need',
-        'Laid',
-        'Match\Criteria',
-        'Match\Rule',
-        'Match',
-        'Remedy',
-        'Project\Log',
-        'Project',
-        'Project\Time',
-        'Season\Reserve',
-        'Season\Snag',
-        'Season\Answer',
-        'Season\Check',
-        'Season\BestUse',
-        'Season',
-        'Season\Gate',
-        'Season\Lists',
-        'Sewing',
-        'Shopping',
-        'Find',
-        'Workroom',
+        'Measure' => 'lengths, tapes, sentences, workings',
+        'Colour' => 'how alike two colours are',
+        'Shape' => 'outlines and their parts',
+        'Svg' => 'outlines from a drawing',
+        'Lay\Request' => 'what is to be laid on what',
+        'Lay\Way' => 'the ways a request can be laid: lanes and what goes on them',
+        'Lay\Engine' => 'the search, for `Lay` alone',
+        'Lay' => 'laying by machine and by hand, judged',
+        'Cloth' => 'cloths, their cuts and the ledger of each',
+        'Reading' => 'tables, headings, words',
+        'Haul' => 'lines of cloth',
+        'Notion' => 'what lies in tins and drawers',
+        'Body' => 'people, measured',
+        'Piece' => 'pattern pieces and drafts',
+        'Pattern' => 'the envelope',
+        'PatternLine' => 'lines of patterns',
+        'Fit' => 'sizes',
+        'Need\Block' => 'rough shapes',
+        'Need' => 'how much cloth, and the verdict',
+        'Laid' => 'saved lays',
+        'Match\Criteria' => 'what a making asks, what a cloth is, who sews',
+        'Match\Rule' => 'one class a rule',
+        'Match' => 'does it suit, what can it become',
+        'Remedy' => 'closing a shortfall',
+        'Project\Log' => 'states, steps and time as they were written down',
+        'Project' => 'a garment planned: its head and its options',
+        'Project\Time' => 'steps, hours and pace',
+        'Season\Reserve' => 'giving out cloth',
+        'Season\Snag' => 'one class a concern',
+        'Season\Answer' => 'what a check answers',
+        'Season\Check' => 'a season checked',
+        'Season\BestUse' => 'the best combination',
+        'Season' => 'dates, mix, hints, what changed',
+        'Season\Gate' => 'before cutting',
+        'Season\Lists' => 'lists with rules',
+        'Sewing' => 'what fits, progress, the year',
+        'Shopping' => 'what to buy',
+        'Find' => 'search',
+        'Workroom' => 'everything of an account',
     ];
+
+    /** @var array<string, string> likewise */
     public const APPLICATION = [
-        'Document',
-        'Database',
-        'Page',
-        'Input',
-        'Backup',
-        'Strip',
-        'Account',
-        'Work',
-        'Files',
-        'Store',
-        'Room\Settings',
-        'Room\Cloth',
-        'Room\Pattern',
-        'Room\People',
-        'Room\Notions',
-        'Room\Season',
-        'Room\Sewing',
-        'Room\Match',
-        'Room\Shopping',
-        'Room\Table',
-        'Room\Find',
-        'Room\Files',
-        'Console',
-        'Kernel',
+        'Document\Json' => 'nodes of a document and its faults',
+        'Database' => 'column types, filters, the file itself',
+        'Document\Codec' => 'one codec a thing, read beside write',
+        'Document' => 'the exchange format',
+        'Page' => 'what every page has: forms pressed once, plain text, headers',
+        'Input' => 'what is typed, read field by field',
+        'Backup' => 'archives of everything',
+        'Strip' => 'drawing to scale',
+        'Account' => 'who; arguments of controllers',
+        'Work' => 'long work in processes of its own',
+        'Files' => 'what is taken in',
+        'Store\Cloth' => 'records, repositories, mappers',
+        'Store\Pattern' => 'records, repositories, mappers',
+        'Store\Person' => 'records, repositories, mappers',
+        'Store\Lay' => 'records, repositories, mappers',
+        'Store\Project' => 'records, repositories, mappers',
+        'Store\Change' => 'commit and undo, one way',
+        'Store\Notion' => 'records, repositories, mappers',
+        'Store\Overrule' => 'rules overruled with a reason',
+        'Store\Plan' => 'the plan loaded, checked and changed',
+        'Store\Workroom' => 'whole workrooms, and rows that cannot be read',
+        'Strip\Season' => 'the season\'s drawing',
+        'Room\Settings' => 'controllers, forms, presenters',
+        'Room\Cloth\Guided' => 'guided tests',
+        'Room\Cloth' => 'controllers, forms, presenters',
+        'Room\Pattern' => 'controllers, forms, presenters',
+        'Room\People' => 'controllers, forms, presenters',
+        'Room\Notions' => 'controllers, forms, presenters',
+        'Room\Season' => 'controllers, forms, presenters',
+        'Room\Project' => 'controllers, forms, presenters',
+        'Room\Gate' => 'before cutting',
+        'Room\Sewing' => 'controllers, forms, presenters',
+        'Room\Match' => 'controllers, forms, presenters',
+        'Room\Shopping' => 'controllers, forms, presenters',
+        'Room\Table' => 'the cutting table',
+        'Room\Find' => 'controllers, forms, presenters',
+        'Room\Files' => 'controllers, forms, presenters',
+        'Console' => 'commands',
+        'Kernel' => 'the framework’s entry',
     ];
+
+    /** Tree → its namespace, and what each part holds. */
     public const TREES = ['core/src' => ['Octavum\Core', self::CORE], 'src' => ['Octavum', self::APPLICATION]];
 
     /**
@@ -113,12 +133,32 @@ final class Layers
         return $uses;
     }
 
+    /** @return list<string> the parts of a tree, in their order */
+    public static function parts(string $tree): array
+    {
+        return array_keys(self::TREES[$tree][1]);
+    }
+
+    /** The list of parts as docs/architecture.md has it. */
+    public static function table(): string
+    {
+        $lines = '';
+        foreach (self::TREES as $tree => [, $parts]) {
+            $lines .= "\n| `$tree` | holds |\n|---|---|\n";
+            foreach ($parts as $part => $what) {
+                $lines .= \sprintf("| `%s` | %s |\n", strtr($part, '\\', '/'), $what);
+            }
+        }
+
+        return $lines;
+    }
+
     /** @return ?string the part that a class is in; null for one that is in none */
     public static function partOf(string $tree, string $class): ?string
     {
-        [$prefix, $parts] = self::TREES[$tree];
+        $prefix = self::TREES[$tree][0];
         $found = null;
-        foreach ($parts as $part) {
+        foreach (self::parts($tree) as $part) {
             if (str_starts_with($class.'\\', $prefix.'\\'.$part.'\\') && \strlen($part) > \strlen($found ?? '')) {
                 $found = $part;
             }
@@ -156,7 +196,8 @@ final class Layers
         $drawn = '';
         $x = 0;
         $height = 0;
-        foreach (self::TREES as $tree => [, $parts]) {
+        foreach (array_keys(self::TREES) as $tree) {
+            $parts = self::parts($tree);
             $arrows = self::arrows($tree);
             $text = static fn (string $at, string $what, string $how = ''): string => \sprintf('<text %s%s>%s</text>', $at, $how, $what);
             $drawn .= $text(\sprintf('x="%d" y="16"', $x), $tree.': a row knows …', ' font-weight="bold"');

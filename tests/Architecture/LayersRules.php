@@ -40,7 +40,8 @@ final class LayersRules
     #[TestRule]
     public function arrowsRunDown(): iterable
     {
-        foreach (Layers::TREES as [$prefix, $parts]) {
+        foreach (Layers::TREES as $tree => [$prefix]) {
+            $parts = Layers::parts($tree);
             foreach (\array_slice($parts, 0, -1) as $i => $part) {
                 yield $prefix.'\\'.$part => PHPat::rule()
                     ->classes(self::part($prefix, $part))
@@ -56,14 +57,17 @@ final class LayersRules
     #[TestRule]
     public function roomsNeverKnowOneAnother(): iterable
     {
-        $rooms = array_values(array_filter(Layers::APPLICATION, static fn (string $part): bool => str_starts_with($part, 'Room\\')));
+        $rooms = array_values(array_filter(Layers::parts('src'), static fn (string $part): bool => str_starts_with($part, 'Room\\')));
         foreach ($rooms as $room) {
             yield $room => PHPat::rule()
                 ->classes(self::part('Octavum', $room))
                 ->shouldNot()
                 ->dependOn()
                 ->classes(
-                    ...array_map(static fn (string $other) => self::part('Octavum', $other), array_values(array_diff($rooms, [$room]))),
+                    ...array_map(
+                        static fn (string $other) => self::part('Octavum', $other),
+                        array_values(array_filter($rooms, static fn (string $other): bool => !str_starts_with($other.'\\', $room.'\\'))),
+                    ),
                 )
                 ->because('rooms never know one another');
         }
@@ -72,10 +76,8 @@ final class LayersRules
     /** Classes of a part, without those of a part within it. */
     private static function part(string $prefix, string $part): SelectorInterface
     {
-        $within = array_filter(
-            Layers::CORE,
-            static fn (string $other): bool => 'Octavum\Core' === $prefix && str_starts_with($other, $part.'\\'),
-        );
+        $parts = Layers::parts('Octavum\Core' === $prefix ? 'core/src' : 'src');
+        $within = array_filter($parts, static fn (string $other): bool => str_starts_with($other, $part.'\\'));
         $name = preg_quote($prefix.'\\'.$part, '/');
         $but = implode('|', array_map(static fn (string $other): string => preg_quote(substr($other, \strlen($part) + 1), '/'), $within));
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Tests\Console;
 
 use Octavum\Account\AccountRepository;
-use Octavum\Store\Replaced;
+use Octavum\Store\Workroom\Replaced;
 use Octavum\Tests\PageTestCase;
 
 final class CommandsTest extends PageTestCase

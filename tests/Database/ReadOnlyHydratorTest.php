@@ -6,10 +6,10 @@ namespace Octavum\Tests\Database;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Measure\Assumptions;
-use Octavum\Store\ClothMapper;
-use Octavum\Store\ClothRecord;
-use Octavum\Store\ClothRepository;
-use Octavum\Store\Workrooms;
+use Octavum\Store\Cloth\ClothMapper;
+use Octavum\Store\Cloth\ClothRecord;
+use Octavum\Store\Cloth\ClothRepository;
+use Octavum\Store\Workroom\Workrooms;
 use Octavum\Tests\PageTestCase;
 use Octavum\Tests\QueryCounter;
 use Octavum\Tools\LargeWorkroom;

@@ -6,12 +6,12 @@ namespace Octavum\Tests\Files;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
-use Octavum\Document\Refused;
+use Octavum\Document\Json\Refused;
 use Octavum\Files\FileKind;
 use Octavum\Files\FileRecord;
 use Octavum\Files\FileShelf;
 use Octavum\Files\PictureArchive;
-use Octavum\Store\ClothRepository;
+use Octavum\Store\Cloth\ClothRepository;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\Filesystem\Filesystem;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Tests\Room;
 
 use Octavum\Document\WorkroomReader;
-use Octavum\Store\Workrooms;
+use Octavum\Store\Workroom\Workrooms;
 use Octavum\Tests\PageTestCase;
 use Symfony\Component\DomCrawler\Crawler;
 

@@ -7,8 +7,8 @@ namespace Octavum\Tests\Room;
 use Octavum\Account\Account;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Project\Project;
-use Octavum\Store\LaySettler;
-use Octavum\Store\Plan;
+use Octavum\Store\Plan\LaySettler;
+use Octavum\Store\Plan\Plan;
 use Octavum\Tests\PageTestCase;
 
 /** A project that is short by the envelope and enough when it is laid: every room says the same, before and after the lay is kept. */

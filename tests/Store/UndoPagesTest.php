@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Store;
 
+use Doctrine\DBAL\Schema\Schema;
+use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Piece\PieceSet;
 use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Project;
+use Octavum\Migrations\Version20261202033000;
 use Octavum\Tests\PageTestCase;
+use Psr\Log\NullLogger;
 
 /** Every change can be undone where it was made, whole or not at all, and an undo takes nothing with it that was written since. */
 final class UndoPagesTest extends PageTestCase
@@ -76,6 +80,29 @@ final class UndoPagesTest extends PageTestCase
             $this->undoing($undo, 'That is undone.');
         }
         self::assertSame($before, $ranks());
+    }
+
+    public function testAChangeOfTheReleaseBeforeIsUndoneAndOneOfAnotherIsNot(): void
+    {
+        $id = $this->cloth('Midnight sateen')->id;
+        $this->get('/cloth/'.$id.'/edit');
+        $this->send('Save the cloth', ['place' => 'Attic']);
+        $undo = $this->undo();
+        $entities = self::getContainer()->get(EntityManagerInterface::class)->getConnection();
+        $name = static fn (string $from, string $to): int|string => $entities->executeStatement(
+            'UPDATE undo SET changes = CAST(REPLACE(changes, ?, ?) AS BLOB)',
+            [serialize($from.' '.$id), serialize($to.' '.$id)],
+        );
+        $name('cloth', 'Octavum\Somewhere\Cloth');
+        $this->undoing($undo, 'There is nothing left to undo.');
+        $name('Octavum\Somewhere\Cloth', 'Octavum\Store\ClothRecord');
+        $migration = new Version20261202033000($entities, new NullLogger());
+        $migration->up(new Schema());
+        foreach ($migration->getSql() as $query) {
+            $entities->executeStatement($query->getStatement(), $query->getParameters(), $query->getTypes());
+        }
+        $this->undoing($undo, 'That is undone.');
+        self::assertSame('Locker 1', $this->cloth('Midnight sateen')->keeping->place);
     }
 
     public function testWhatChangedListsEachChangeAndUndoesIt(): void

@@ -6,8 +6,8 @@ namespace Octavum\Tools\Trial;
 
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\Svg\SvgReader;
+use Octavum\Document\Json\Refused;
 use Octavum\Document\LayoutReader;
-use Octavum\Document\Refused;
 
 /** Mutated documents of every format: refused or taken, and nothing changed after a refusal. */
 final readonly class Documents implements Trial

@@ -14,7 +14,7 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Input\SearchWords;
-use Octavum\Store\Stash;
+use Octavum\Store\Cloth\Stash;
 
 /** Which cloths of a stash are shown, in what order, and how many each further choice would leave. */
 final readonly class ClothFilter

@@ -43,7 +43,7 @@ use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Width;
 use Octavum\Core\Reading\ClothWords;
 use Octavum\Core\Workroom\Settings;
-use Octavum\Document\CutCodec;
+use Octavum\Document\Codec\CutCodec;
 use Octavum\Input\Entry;
 use Psr\Clock\ClockInterface;
 

@@ -11,7 +11,7 @@ use Octavum\Core\Haul\HaulReader;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Input\Entry;
 use Octavum\Input\HaulLines;
-use Octavum\Store\Notice;
+use Octavum\Store\Change\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

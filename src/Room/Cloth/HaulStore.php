@@ -7,11 +7,11 @@ namespace Octavum\Room\Cloth;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Haul\HaulLine;
-use Octavum\Store\ChangeLog;
-use Octavum\Store\ClothMapper;
-use Octavum\Store\ClothRecord;
-use Octavum\Store\CutRecord;
-use Octavum\Store\Notice;
+use Octavum\Store\Change\ChangeLog;
+use Octavum\Store\Change\Notice;
+use Octavum\Store\Cloth\ClothMapper;
+use Octavum\Store\Cloth\ClothRecord;
+use Octavum\Store\Cloth\CutRecord;
 use Symfony\Component\Clock\ClockInterface;
 
 /** Puts what was read from lines or a table into the stash, and takes the last lot out again. */

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace Octavum\Room\Cloth;
 
 use Octavum\Account\Account;
-use Octavum\Document\Plain;
+use Octavum\Document\Json\Plain;
 use Octavum\Page\Toast;
-use Octavum\Store\ChangeLog;
-use Octavum\Store\Notice;
+use Octavum\Store\Change\ChangeLog;
+use Octavum\Store\Change\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

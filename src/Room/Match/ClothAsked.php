@@ -17,8 +17,8 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Input\Entry;
-use Octavum\Store\Plan;
-use Octavum\Store\Stash;
+use Octavum\Store\Cloth\Stash;
+use Octavum\Store\Plan\Plan;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\Uid\Ulid;
 

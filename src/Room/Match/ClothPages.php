@@ -18,7 +18,7 @@ use Octavum\Core\Need\Need;
 use Octavum\Core\Need\Unknown;
 use Octavum\Core\Shopping\Curve;
 use Octavum\Core\Workroom\Settings;
-use Octavum\Store\Overrules;
+use Octavum\Store\Overrule\Overrules;
 use Octavum\Strip\Scale;
 
 /** Lays a cloth before the library and draws what comes of it. */

@@ -11,7 +11,7 @@ use Octavum\Core\Need\Verdict;
 use Octavum\Core\Project\Project;
 use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Answer\RoleAnswer;
-use Octavum\Store\Plan;
+use Octavum\Store\Plan\Plan;
 
 /** Finds the shortfall of a claim and lays its pieces ready. */
 final readonly class EnoughCases

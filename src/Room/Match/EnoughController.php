@@ -20,7 +20,7 @@ use Octavum\Core\Remedy\ChangePairs;
 use Octavum\Core\Shopping\Ask;
 use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
-use Octavum\Store\Notice;
+use Octavum\Store\Change\Notice;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

@@ -18,16 +18,16 @@ use Octavum\Core\Project\Wish;
 use Octavum\Core\Remedy\Change;
 use Octavum\Core\Remedy\Elsewhere;
 use Octavum\Core\Remedy\LayKeeper;
-use Octavum\Document\AlterationCodec;
-use Octavum\Store\ChangeLog;
-use Octavum\Store\ClaimRecord;
-use Octavum\Store\LayMapper;
-use Octavum\Store\LayRecord;
-use Octavum\Store\Notice;
-use Octavum\Store\OptionRecord;
-use Octavum\Store\ProjectMapper;
-use Octavum\Store\ProjectRepository;
-use Octavum\Store\Stash;
+use Octavum\Document\Codec\AlterationCodec;
+use Octavum\Store\Change\ChangeLog;
+use Octavum\Store\Change\Notice;
+use Octavum\Store\Cloth\Stash;
+use Octavum\Store\Lay\LayMapper;
+use Octavum\Store\Lay\LayRecord;
+use Octavum\Store\Project\ClaimRecord;
+use Octavum\Store\Project\OptionRecord;
+use Octavum\Store\Project\ProjectMapper;
+use Octavum\Store\Project\ProjectRepository;
 
 /** Keeps what makes a cloth enough, in the project and as a saved lay. */
 final readonly class EnoughKeep

@@ -20,8 +20,8 @@ use Octavum\Core\Remedy\Laying;
 use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Reserve\Reservation;
-use Octavum\Store\CachedLays;
-use Octavum\Store\Plan;
+use Octavum\Store\Lay\CachedLays;
+use Octavum\Store\Plan\Plan;
 
 /** Lays the pieces of what is wanted ready on a cut, with what was laid of them before. */
 final readonly class EnoughMaker

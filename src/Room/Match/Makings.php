@@ -11,8 +11,8 @@ use Octavum\Core\Match\Making;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Project\Sewn;
-use Octavum\Store\Library;
-use Octavum\Store\Plan;
+use Octavum\Store\Pattern\Library;
+use Octavum\Store\Plan\Plan;
 
 /** What an account could make: the versions in the house, in the size each comes in for a person. */
 final readonly class Makings

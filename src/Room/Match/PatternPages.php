@@ -19,9 +19,9 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Core\Workroom\Settings;
-use Octavum\Store\Overrules;
-use Octavum\Store\Plan;
-use Octavum\Store\Stash;
+use Octavum\Store\Cloth\Stash;
+use Octavum\Store\Overrule\Overrules;
+use Octavum\Store\Plan\Plan;
 use Octavum\Strip\Scale;
 
 /** Lays a version before the stash, role by role, and draws what comes of it. */

@@ -17,7 +17,7 @@ use Octavum\Core\Reading\CsvTable;
 use Octavum\Input\Entry;
 use Octavum\Input\TableEntry;
 use Octavum\Input\TablePage;
-use Octavum\Store\NotionStore;
+use Octavum\Store\Notion\NotionStore;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

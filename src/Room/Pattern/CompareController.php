@@ -6,7 +6,7 @@ namespace Octavum\Room\Pattern;
 
 use Octavum\Account\Account;
 use Octavum\Core\Pattern\Comparison;
-use Octavum\Store\Library;
+use Octavum\Store\Pattern\Library;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

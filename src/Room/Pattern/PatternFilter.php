@@ -9,7 +9,7 @@ use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Piece\Garment;
 use Octavum\Input\SearchWords;
-use Octavum\Store\PatternTitle;
+use Octavum\Store\Pattern\PatternTitle;
 
 /** Which patterns of a library are shown, by what they are and by what they do not ask for. */
 final readonly class PatternFilter

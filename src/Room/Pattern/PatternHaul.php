@@ -6,11 +6,11 @@ namespace Octavum\Room\Pattern;
 
 use Octavum\Account\Account;
 use Octavum\Core\PatternLine\PatternLine;
-use Octavum\Store\ChangeLog;
-use Octavum\Store\Notice;
-use Octavum\Store\PatternMapper;
-use Octavum\Store\PatternRecord;
-use Octavum\Store\VersionRecord;
+use Octavum\Store\Change\ChangeLog;
+use Octavum\Store\Change\Notice;
+use Octavum\Store\Pattern\PatternMapper;
+use Octavum\Store\Pattern\PatternRecord;
+use Octavum\Store\Pattern\VersionRecord;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
 /** Puts the patterns of a haul, or of a table, into the library, and takes the last ones out again. */

@@ -10,7 +10,7 @@ use Octavum\Core\PatternLine\LineReader;
 use Octavum\Core\PatternLine\Twins;
 use Octavum\Input\Entry;
 use Octavum\Input\HaulLines;
-use Octavum\Store\Library;
+use Octavum\Store\Pattern\Library;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

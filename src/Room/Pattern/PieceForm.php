@@ -16,10 +16,10 @@ use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Shape\Outline;
-use Octavum\Document\Faults;
-use Octavum\Document\Node;
-use Octavum\Document\OutlineCodec;
-use Octavum\Document\PieceCodec;
+use Octavum\Document\Codec\OutlineCodec;
+use Octavum\Document\Codec\PieceCodec;
+use Octavum\Document\Json\Faults;
+use Octavum\Document\Json\Node;
 use Octavum\Input\Entry;
 
 /** The form of a piece: its fields, and a column of measurements for each range of sizes. */

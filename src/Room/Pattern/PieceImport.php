@@ -12,10 +12,10 @@ use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Piece\Shape;
 use Octavum\Core\Shape\Outline;
-use Octavum\Document\Node;
-use Octavum\Document\PieceCodec;
+use Octavum\Document\Codec\PieceCodec;
+use Octavum\Document\Json\Node;
 use Octavum\Input\Entry;
-use Octavum\Store\VersionRecord;
+use Octavum\Store\Pattern\VersionRecord;
 
 /** What is taken from an SVG file: the outlines shown, which of them are pieces, and at what scale. */
 final readonly class PieceImport

@@ -7,12 +7,12 @@ namespace Octavum\Room\Pattern;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\PieceSet;
-use Octavum\Document\PieceCodec;
+use Octavum\Document\Codec\PieceCodec;
 use Octavum\Input\Entry;
-use Octavum\Store\ChangeLog;
-use Octavum\Store\Notice;
-use Octavum\Store\PatternMapper;
-use Octavum\Store\VersionRecord;
+use Octavum\Store\Change\ChangeLog;
+use Octavum\Store\Change\Notice;
+use Octavum\Store\Pattern\PatternMapper;
+use Octavum\Store\Pattern\VersionRecord;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 
 /** The pieces of one version: read, joined and stored. */

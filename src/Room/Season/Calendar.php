@@ -11,7 +11,7 @@ use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Dated;
 use Octavum\Core\Season\Diary;
-use Octavum\Store\Plan;
+use Octavum\Store\Plan\Plan;
 use Sabre\VObject\Component\VCalendar;
 use Symfony\Component\Clock\ClockInterface;
 

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
-use Octavum\Store\CachedLays;
-use Octavum\Store\Plan;
-use Octavum\Store\SeasonRecord;
+use Octavum\Store\Lay\CachedLays;
+use Octavum\Store\Plan\Plan;
+use Octavum\Store\Project\SeasonRecord;
 use Symfony\Bundle\SecurityBundle\Security;
 use Twig\Extension\AbstractExtension;
 use Twig\TwigFunction;

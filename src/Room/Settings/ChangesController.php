@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Settings;
 
 use Octavum\Account\Account;
-use Octavum\Store\ChangeLog;
+use Octavum\Store\Change\ChangeLog;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

@@ -6,14 +6,14 @@ namespace Octavum\Room\Settings;
 
 use Octavum\Account\Account;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Document\Refused;
+use Octavum\Document\Json\Refused;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
 use Octavum\Files\PictureArchive;
 use Octavum\Input\Entry;
 use Octavum\Page\Toast;
-use Octavum\Store\Replaced;
-use Octavum\Store\Workrooms;
+use Octavum\Store\Workroom\Replaced;
+use Octavum\Store\Workroom\Workrooms;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Symfony\Component\HttpFoundation\File\UploadedFile;

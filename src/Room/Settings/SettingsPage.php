@@ -8,11 +8,11 @@ use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Backup\Backups;
 use Octavum\Core\Measure\LengthFormatter;
-use Octavum\Document\DocumentFault;
+use Octavum\Document\Json\DocumentFault;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
-use Octavum\Store\People;
-use Octavum\Store\Replaced;
+use Octavum\Store\Person\People;
+use Octavum\Store\Workroom\Replaced;
 use Symfony\Component\HttpFoundation\Response;
 use Twig\Environment;
 

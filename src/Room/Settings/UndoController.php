@@ -6,7 +6,7 @@ namespace Octavum\Room\Settings;
 
 use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
-use Octavum\Store\ChangeLog;
+use Octavum\Store\Change\ChangeLog;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;

@@ -12,12 +12,12 @@ use Octavum\Core\Project\Time\Hours;
 use Octavum\Core\Project\Time\Pace;
 use Octavum\Core\Sewing\Progress;
 use Octavum\Page\Toast;
-use Octavum\Store\ChangeLog;
-use Octavum\Store\Notice;
-use Octavum\Store\Plan;
-use Octavum\Store\ProjectRecord;
-use Octavum\Store\ProjectRepository;
-use Octavum\Store\Sewings;
+use Octavum\Store\Change\ChangeLog;
+use Octavum\Store\Change\Notice;
+use Octavum\Store\Plan\Plan;
+use Octavum\Store\Project\ProjectRecord;
+use Octavum\Store\Project\ProjectRepository;
+use Octavum\Store\Project\Sewings;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** A project of the account's own in the sewing: what is changed in it, saved and to be taken back. */

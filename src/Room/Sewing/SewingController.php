@@ -6,8 +6,8 @@ namespace Octavum\Room\Sewing;
 
 use Octavum\Account\Account;
 use Octavum\Core\Sewing\YearInReview;
-use Octavum\Store\Plan;
-use Octavum\Store\Stash;
+use Octavum\Store\Cloth\Stash;
+use Octavum\Store\Plan\Plan;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;

@@ -11,7 +11,7 @@ use Octavum\Core\Project\Time\Pace;
 use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Sewing\Sessions;
 use Octavum\Core\Sewing\WhatFits;
-use Octavum\Store\Plan;
+use Octavum\Store\Plan\Plan;
 use Octavum\Strip\SeamDrawing;
 use Psr\Clock\ClockInterface;
 

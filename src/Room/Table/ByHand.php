@@ -12,9 +12,9 @@ use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Lay\Request\LayRequest;
 use Octavum\Core\Lay\Request\Placement;
-use Octavum\Document\Faults;
-use Octavum\Document\Node;
-use Octavum\Document\Refused;
+use Octavum\Document\Json\Faults;
+use Octavum\Document\Json\Node;
+use Octavum\Document\Json\Refused;
 
 /** What lies on the mat by hand: the whole lay, or what is locked. */
 final readonly class ByHand

@@ -8,10 +8,10 @@ use Octavum\Account\Account;
 use Octavum\Core\Laid\LaidSheet;
 use Octavum\Core\Laid\LaySetup;
 use Octavum\Core\Measure\Length;
-use Octavum\Document\LayRulesCodec;
-use Octavum\Document\Node;
-use Octavum\Store\LayRecord;
-use Octavum\Store\Plan;
+use Octavum\Document\Codec\LayRulesCodec;
+use Octavum\Document\Json\Node;
+use Octavum\Store\Lay\LayRecord;
+use Octavum\Store\Plan\Plan;
 
 /**
  * Where the figures of a print lie on a cut, as the newest saved lay on it says: measured once, and offered for the next lay as long

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace Octavum\Room\Table;
 
 use Octavum\Account\Mine;
-use Octavum\Store\ChangeLog;
-use Octavum\Store\LayRecord;
-use Octavum\Store\Notice;
+use Octavum\Store\Change\ChangeLog;
+use Octavum\Store\Change\Notice;
+use Octavum\Store\Lay\LayRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;

@@ -7,10 +7,10 @@ namespace Octavum\Room\Table;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Laid\SavedLay;
-use Octavum\Store\IdentityMap;
-use Octavum\Store\LayMapper;
-use Octavum\Store\LayRecord;
-use Octavum\Store\LayRepository;
+use Octavum\Store\Lay\IdentityMap;
+use Octavum\Store\Lay\LayMapper;
+use Octavum\Store\Lay\LayRecord;
+use Octavum\Store\Lay\LayRepository;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** The saved lays of an account. */

@@ -14,7 +14,7 @@ use Octavum\Core\Lay\Request\LayRequest;
 use Octavum\Core\Lay\Request\Sheet;
 use Octavum\Core\Lay\Status;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Document\Refused;
+use Octavum\Document\Json\Refused;
 
 /**
  * Lays by machine and says what it finds as it goes, a JSON document a line: {share} of the time, {better, missing, fold, places}

@@ -22,14 +22,14 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Cutting;
 use Octavum\Core\Project\Project;
-use Octavum\Document\Faults;
-use Octavum\Document\LayRulesCodec;
-use Octavum\Document\Node;
-use Octavum\Document\PieceCodec;
-use Octavum\Document\Refused;
-use Octavum\Store\Library;
-use Octavum\Store\Plan;
-use Octavum\Store\Stash;
+use Octavum\Document\Codec\LayRulesCodec;
+use Octavum\Document\Codec\PieceCodec;
+use Octavum\Document\Json\Faults;
+use Octavum\Document\Json\Node;
+use Octavum\Document\Json\Refused;
+use Octavum\Store\Cloth\Stash;
+use Octavum\Store\Pattern\Library;
+use Octavum\Store\Plan\Plan;
 use Symfony\Contracts\Cache\CacheInterface;
 
 /**

@@ -7,7 +7,7 @@ namespace Octavum\Tests\Room\Pattern;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Piece\Garment;
 use Octavum\Room\Pattern\PatternFilter;
-use Octavum\Store\PatternTitle;
+use Octavum\Store\Pattern\PatternTitle;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 

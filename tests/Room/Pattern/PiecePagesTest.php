@@ -11,7 +11,7 @@ use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Draft;
 use Octavum\Core\Piece\Instead;
 use Octavum\Core\Piece\Piece;
-use Octavum\Document\PieceCodec;
+use Octavum\Document\Codec\PieceCodec;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\File\UploadedFile;

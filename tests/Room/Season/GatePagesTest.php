@@ -10,9 +10,9 @@ use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Core\Project\Project;
-use Octavum\Document\Refused;
+use Octavum\Document\Json\Refused;
 use Octavum\Document\WorkroomReader;
-use Octavum\Store\CutRecord;
+use Octavum\Store\Cloth\CutRecord;
 use Octavum\Tests\PageTestCase;
 use Symfony\Component\DomCrawler\Crawler;
 

@@ -8,7 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Core\Measure\Length;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
-use Octavum\Store\Workrooms;
+use Octavum\Store\Workroom\Workrooms;
 use Octavum\Tests\PageTestCase;
 
 /** What is planned for no season, the ease that is wanted, and what always has to be altered for somebody. */

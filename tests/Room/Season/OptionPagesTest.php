@@ -9,7 +9,7 @@ use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
 use Octavum\Core\Season\Reserve\Reservation;
-use Octavum\Store\Plan;
+use Octavum\Store\Plan\Plan;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 

@@ -10,8 +10,8 @@ use Octavum\Core\Pattern\Part;
 use Octavum\Core\Project\Claim;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
-use Octavum\Store\Plan;
-use Octavum\Store\Workrooms;
+use Octavum\Store\Plan\Plan;
+use Octavum\Store\Workroom\Workrooms;
 use Octavum\Tests\PageTestCase;
 
 /** Each piece its cloth, and parts from other patterns. */

@@ -10,7 +10,7 @@ use Octavum\Core\Project\Project;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
-use Octavum\Store\Workrooms;
+use Octavum\Store\Workroom\Workrooms;
 use Octavum\Tests\PageTestCase;
 use Octavum\Tests\QueryCounter;
 use Octavum\Tools\LargeWorkroom;

@@ -7,7 +7,7 @@ namespace Octavum\Room\Cloth\Guided;
 use Octavum\Core\Cloth\BurnTest;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Store\ClothRecord;
+use Octavum\Store\Cloth\ClothRecord;
 
 /** What flame, smell and residue say together. */
 final readonly class BurnSnippet implements GuidedTest

@@ -10,9 +10,9 @@ use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Store\ClothMapper;
-use Octavum\Store\ClothRecord;
-use Octavum\Store\CutRecord;
+use Octavum\Store\Cloth\ClothMapper;
+use Octavum\Store\Cloth\ClothRecord;
+use Octavum\Store\Cloth\CutRecord;
 use Symfony\Component\Clock\ClockInterface;
 
 /** A length that is not measured with a tape goes into the ledger of a cut, and says so. */

@@ -7,8 +7,8 @@ namespace Octavum\Room\Cloth\Guided;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Drape;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Store\ClothMapper;
-use Octavum\Store\ClothRecord;
+use Octavum\Store\Cloth\ClothMapper;
+use Octavum\Store\Cloth\ClothRecord;
 
 /** A corner hung over the edge of a table. */
 final readonly class HangDrape implements GuidedTest

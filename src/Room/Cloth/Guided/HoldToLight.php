@@ -7,8 +7,8 @@ namespace Octavum\Room\Cloth\Guided;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Store\ClothMapper;
-use Octavum\Store\ClothRecord;
+use Octavum\Store\Cloth\ClothMapper;
+use Octavum\Store\Cloth\ClothRecord;
 
 /** A hand behind one layer of it. */
 final readonly class HoldToLight implements GuidedTest

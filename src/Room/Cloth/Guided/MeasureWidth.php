@@ -9,7 +9,7 @@ use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Width;
-use Octavum\Store\ClothRecord;
+use Octavum\Store\Cloth\ClothRecord;
 
 /** At three places; the narrowest counts. */
 final readonly class MeasureWidth implements GuidedTest

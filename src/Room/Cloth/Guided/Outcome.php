@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Cloth\Guided;
 
-use Octavum\Store\ClothRecord;
+use Octavum\Store\Cloth\ClothRecord;
 
 /** What a test showed, in a few words, and where it is written down. */
 final readonly class Outcome

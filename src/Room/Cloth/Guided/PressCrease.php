@@ -6,8 +6,8 @@ namespace Octavum\Room\Cloth\Guided;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Store\ClothMapper;
-use Octavum\Store\ClothRecord;
+use Octavum\Store\Cloth\ClothMapper;
+use Octavum\Store\Cloth\ClothRecord;
 
 /** A fold pressed into a scrap. */
 final readonly class PressCrease implements GuidedTest

@@ -6,8 +6,8 @@ namespace Octavum\Room\Cloth\Guided;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Feel;
-use Octavum\Store\ClothMapper;
-use Octavum\Store\ClothRecord;
+use Octavum\Store\Cloth\ClothMapper;
+use Octavum\Store\Cloth\ClothRecord;
 
 /** Ten centimetres, pulled; across or along. */
 final readonly class PullStretch implements GuidedTest

@@ -6,7 +6,7 @@ namespace Octavum\Room\Cloth\Guided;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Shrinkage;
-use Octavum\Store\ClothRecord;
+use Octavum\Store\Cloth\ClothRecord;
 
 /** A square measured before and after its wash. */
 final readonly class WashSquare implements GuidedTest

@@ -6,7 +6,7 @@ namespace Octavum\Room\Cloth\Guided;
 
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\Weight;
-use Octavum\Store\ClothRecord;
+use Octavum\Store\Cloth\ClothRecord;
 
 /** A swatch, measured and weighed. */
 final readonly class WeighSwatch implements GuidedTest

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store\Pattern;
+
+use Octavum\Account\Account;
+use Octavum\Core\Pattern\Pattern;
+use Octavum\Core\Pattern\PatternKeeping;
+use Octavum\Core\Pattern\PatternLabel;
+use Octavum\Core\Pattern\Version;
+use Octavum\Input\Names;
+
+/** An account's patterns as the core knows them, for every room that needs them. */
+final readonly class Library
+{
+    public function __construct(private PatternRepository $patterns, private PatternMapper $mapper)
+    {
+    }
+
+    /** @return list<Pattern> */
+    public function all(Account $account): array
+    {
+        return array_map($this->mapper->pattern(...), $this->patterns->glance($account));
+    }
+
+    /** @return list<Pattern> whose size chart is entered */
+    public function charted(Account $account): array
+    {
+        return array_map($this->mapper->pattern(...), $this->patterns->charted($account));
+    }
+
+    /** @return list<Pattern> only by what one is known: title, maker, numbers and whether it is here */
+    public function sketches(Account $account): array
+    {
+        return array_map(
+            static fn (PatternTitle $title): Pattern => new Pattern(
+                $title->id,
+                $title->title,
+                label: new PatternLabel(maker: $title->maker, number: $title->number, otherNumbers: $title->otherNumbers),
+                keeping: new PatternKeeping(ownership: $title->ownership),
+            ),
+            $this->patterns->titles($account),
+        );
+    }
+
+    /** @return array<string, string> titles of all patterns by id */
+    public function titles(Account $account): array
+    {
+        return array_column($this->patterns->titles($account), 'title', 'id');
+    }
+
+    /**
+     * Every version under a name by which it can be typed or chosen; no two have the same.
+     *
+     * @return array<string, string> name → id of the version
+     */
+    public function names(Account $account): array
+    {
+        $names = [];
+        foreach ($this->patterns->versionNames($account) as ['id' => $id, 'number' => $number, 'title' => $title, 'name' => $version]) {
+            $names[Names::free(trim($number.' '.$title).', '.$version, $names)] = $id;
+        }
+
+        return $names;
+    }
+
+    /** @return ?array{Pattern, Version} */
+    public function version(Account $account, string $id): ?array
+    {
+        $record = $this->patterns->versionOf($account, $id);
+        if (null === $record) {
+            return null;
+        }
+        $pattern = $this->mapper->pattern($record->pattern);
+        foreach ($pattern->versions as $version) {
+            if ($version->id === $id) {
+                return [$pattern, $version];
+            }
+        }
+
+        return null;
+    }
+}

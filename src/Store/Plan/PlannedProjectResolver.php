@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Octavum\Store\Plan;
+
+use Octavum\Account\Account;
+use Octavum\Account\Mine;
+use Octavum\Core\Project\Project;
+use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
+use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
+use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
+
+/** Reads the planned project for an argument marked #[Mine]; its record is resolved by the account's own resolver. */
+final readonly class PlannedProjectResolver implements ValueResolverInterface
+{
+    public function __construct(private Plan $plan, private Security $security)
+    {
+    }
+
+    /** @return list<Project> */
+    public function resolve(Request $request, ArgumentMetadata $argument): array
+    {
+        $mine = $argument->getAttributesOfType(Mine::class)[0] ?? null;
+        $account = $this->security->getUser();
+        if (null === $mine || Project::class !== $argument->getType() || !$account instanceof Account) {
+            return [];
+        }
+
+        return [$this->plan->project($account, $request->attributes->getString($mine->parameter)) ?? throw new NotFoundHttpException()];
+    }
+}
