@@ -55,7 +55,6 @@ final class ParametersTest extends TestCase
         'src/Room/Table/DrawnSheet' => 10,
         'src/Room/Table/MatController' => 9,
         'src/Store/Pattern/PatternTitle' => 9,
-        'src/Store/Plan/Plan' => 9,
         'src/Store/Project/ProjectMapper' => 10,
         'src/Store/Workroom/RowCheck' => 9,
         'src/Store/Workroom/Workrooms' => 18,

@@ -8,7 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Project\Project;
 use Octavum\Store\Plan\LaySettler;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
 use Octavum\Tests\PageTestCase;
 
 /** A project that is short by the envelope and enough when it is laid: every room says the same, before and after the lay is kept. */
@@ -96,6 +96,6 @@ final class RoomsAgreeTest extends PageTestCase
     {
         $this->fresh($account);
 
-        return $this->service(Plan::class)->answer($this->demo(), $project->id)?->verdict;
+        return $this->service(PlanChecker::class)->answer($this->demo(), $project->id)?->verdict;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Store;
 
+use Doctrine\DBAL\ParameterType;
 use Doctrine\DBAL\Schema\Schema;
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
@@ -88,7 +89,7 @@ final class UndoPagesTest extends PageTestCase
         $this->get('/cloth/'.$id.'/edit');
         $this->send('Save the cloth', ['place' => 'Attic']);
         $undo = $this->undo();
-        $entities = self::getContainer()->get(EntityManagerInterface::class)->getConnection();
+        $entities = $this->service(EntityManagerInterface::class)->getConnection();
         $name = static fn (string $from, string $to): int|string => $entities->executeStatement(
             'UPDATE undo SET changes = CAST(REPLACE(changes, ?, ?) AS BLOB)',
             [serialize($from.' '.$id), serialize($to.' '.$id)],
@@ -99,7 +100,8 @@ final class UndoPagesTest extends PageTestCase
         $migration = new Version20261202033000($entities, new NullLogger());
         $migration->up(new Schema());
         foreach ($migration->getSql() as $query) {
-            $entities->executeStatement($query->getStatement(), $query->getParameters(), $query->getTypes());
+            [$changes, $key] = array_values($query->getParameters());
+            self::assertSame(1, $entities->executeStatement($query->getStatement(), [$changes, $key], [ParameterType::LARGE_OBJECT]));
         }
         $this->undoing($undo, 'That is undone.');
         self::assertSame('Locker 1', $this->cloth('Midnight sateen')->keeping->place);

@@ -21,7 +21,7 @@ use Octavum\Store\Cloth\ClothMapper;
 use Octavum\Store\Cloth\ClothRecord;
 use Octavum\Store\Cloth\CutRecord;
 use Octavum\Store\Cloth\Stash;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
 use Octavum\Strip\Scale;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -36,7 +36,7 @@ final class ClothController extends AbstractController
     public function __construct(
         private readonly ClothMapper $mapper,
         private readonly ClothForm $form,
-        private readonly Plan $plan,
+        private readonly PlanChecker $checker,
         private readonly ClothPresenter $page,
         private readonly ChangeLog $changes,
     ) {
@@ -50,7 +50,7 @@ final class ClothController extends AbstractController
         Settings $settings,
         #[CurrentUser] Account $account,
     ): Response {
-        $promises = $this->plan->promises($account);
+        $promises = $this->checker->promises($account);
         $filter = new ClothFilter(
             ClothFilter::SORTS[$entry->raw('sort')] ?? 'length',
             $entry->raw('words'),

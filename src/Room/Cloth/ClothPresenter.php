@@ -17,7 +17,7 @@ use Octavum\Store\Cloth\ClothMapper;
 use Octavum\Store\Cloth\ClothRecord;
 use Octavum\Store\Cloth\CutRecord;
 use Octavum\Store\Cloth\Stash;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
 use Octavum\Strip\Scale;
 use Octavum\Strip\StripBuilder;
 use Psr\Clock\ClockInterface;
@@ -31,7 +31,7 @@ final readonly class ClothPresenter
         private ClothMapper $mapper,
         private AccountSettings $settings,
         private StripBuilder $strips,
-        private Plan $plan,
+        private PlanChecker $checker,
         private FileShelf $shelf,
         private ClockInterface $clock,
         private Environment $twig,
@@ -47,8 +47,8 @@ final readonly class ClothPresenter
     {
         $settings = $this->settings->load($record->account);
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
-        $promises = $this->plan->promises($record->account);
-        $perhaps = $this->plan->perhaps($record->account);
+        $promises = $this->checker->promises($record->account);
+        $perhaps = $this->checker->perhaps($record->account);
         $scale = Scale::full(Stash::longest($cloth, $settings->assumptions));
         $photo = $cloth->keeping->photo;
 

@@ -29,7 +29,8 @@ use Octavum\Input\Revision;
 use Octavum\Page\Toast;
 use Octavum\Store\Change\Notice;
 use Octavum\Store\Cloth\Stash;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
+use Octavum\Store\Plan\PlanLoader;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -45,7 +46,8 @@ final class GateController extends AbstractController
     private const REMNANTS = 3;
 
     public function __construct(
-        private readonly Plan $plan,
+        private readonly PlanLoader $plan,
+        private readonly PlanChecker $checker,
         private readonly Stash $stash,
         private readonly AccountSettings $settings,
         private readonly CutRecorder $scissors,
@@ -106,7 +108,7 @@ final class GateController extends AbstractController
     /** @return array{ProjectAnswer, RoleAnswer} of cloth that is here, or was before it was cut out */
     private function found(Account $account, string $id, string $claim): array
     {
-        $answer = $this->plan->answer($account, $id);
+        $answer = $this->checker->answer($account, $id);
         $role = $answer?->role($claim);
 
         return null === $answer || null === $role?->claim->cut

@@ -21,7 +21,7 @@ use Octavum\Store\Change\Notice;
 use Octavum\Store\Cloth\Stash;
 use Octavum\Store\Lay\CachedLays;
 use Octavum\Store\Overrule\Overrules;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\ClaimRecord;
 use Octavum\Store\Project\ProjectMapper;
 use Octavum\Store\Project\ProjectRepository;
@@ -39,7 +39,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class BestController extends AbstractController
 {
     public function __construct(
-        private readonly Plan $plan,
+        private readonly PlanLoader $plan,
         private readonly Stash $stash,
         private readonly ProjectMapper $mapper,
         private readonly AccountSettings $settings,

@@ -18,7 +18,7 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Input\Entry;
 use Octavum\Store\Cloth\Stash;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\Uid\Ulid;
 
@@ -36,7 +36,7 @@ final readonly class ClothAsked
 
     public function __construct(
         private Stash $stash,
-        private Plan $plan,
+        private PlanChecker $checker,
         private AccountSettings $settings,
         private ClockInterface $clock,
     ) {
@@ -81,7 +81,7 @@ final readonly class ClothAsked
                 $account,
                 $own[0],
                 $own[1],
-                $whole ? [] : $this->plan->promised($account)[$own[1]->id] ?? [],
+                $whole ? [] : $this->checker->promised($account)[$own[1]->id] ?? [],
             ),
             '' === trim($asked), $isId => null,
             default => $this->typed($account, $asked),

@@ -11,19 +11,19 @@ use Octavum\Core\Need\Verdict;
 use Octavum\Core\Project\Project;
 use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Answer\RoleAnswer;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
 
 /** Finds the shortfall of a claim and lays its pieces ready. */
 final readonly class EnoughCases
 {
-    public function __construct(private Plan $plan, private AccountSettings $settings, private EnoughMaker $maker)
+    public function __construct(private PlanChecker $checker, private AccountSettings $settings, private EnoughMaker $maker)
     {
     }
 
     /** @return ?EnoughCase null when there is no such claim, or nothing is short or tight about it */
     public function find(Account $account, string $project, string $claim): ?EnoughCase
     {
-        $answer = $this->plan->answer($account, $project);
+        $answer = $this->checker->answer($account, $project);
         $role = $answer?->role($claim);
 
         return null === $answer || null === $role ? null : $this->case($account, $role->line ?? $answer->project, $role);
@@ -32,7 +32,7 @@ final readonly class EnoughCases
     /** Whether the account has such a claim, be it enough or not. */
     public function isThere(Account $account, string $project, string $claim): bool
     {
-        return null !== $this->plan->answer($account, $project)?->role($claim);
+        return null !== $this->checker->answer($account, $project)?->role($claim);
     }
 
     private function case(Account $account, Project $project, RoleAnswer $role): ?EnoughCase

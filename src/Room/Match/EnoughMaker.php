@@ -21,12 +21,12 @@ use Octavum\Core\Remedy\MakeEnough;
 use Octavum\Core\Remedy\Shortfall;
 use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Store\Lay\CachedLays;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
 
 /** Lays the pieces of what is wanted ready on a cut, with what was laid of them before. */
 final readonly class EnoughMaker
 {
-    public function __construct(private Plan $plan, private AccountSettings $settings, private CachedLays $memory)
+    public function __construct(private PlanChecker $checker, private AccountSettings $settings, private CachedLays $memory)
     {
     }
 
@@ -67,7 +67,7 @@ final readonly class EnoughMaker
     private function elsewhere(Account $account, Cloth $cloth, Cut $cut, Length $usable): array
     {
         $assumptions = $this->settings->load($account)->assumptions;
-        $promised = \count($cloth->cuts) > 1 ? $this->plan->promised($account) : [];
+        $promised = \count($cloth->cuts) > 1 ? $this->checker->promised($account) : [];
         $others = [];
         foreach ($cloth->cuts as $other) {
             $toCut = ToCut::of($cloth, $other, $assumptions);

@@ -15,7 +15,7 @@ use Octavum\Core\Workroom\Settings;
 use Octavum\Store\Cloth\Stash;
 use Octavum\Store\Pattern\Library;
 use Octavum\Store\Person\People;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -30,7 +30,7 @@ final class LeastController extends AbstractController
         Request $request,
         Library $library,
         Stash $stash,
-        Plan $plan,
+        PlanChecker $checker,
         People $people,
         Makings $makings,
         EnoughMaker $maker,
@@ -48,7 +48,7 @@ final class LeastController extends AbstractController
         $size = $query->getString('size');
         $wanted = ($found[1]->table->hasSize($size) ? $making->inSize($size) : $making)->wanted();
         $toCut = ToCut::of($cloth, $cut, $settings->assumptions);
-        $promises = $query->getBoolean('whole') ? [] : $plan->promised($account)[$cut->id] ?? [];
+        $promises = $query->getBoolean('whole') ? [] : $checker->promised($account)[$cut->id] ?? [];
         $free = Reservation::free($toCut->length, $promises);
         $need = (new Fitting($settings->assumptions))->judge($wanted, CuttingCloth::cut($cloth, $toCut), $free)->amount();
         $make = null === $free || null === $need ? null : $maker->prepare($account, new Shortfall($wanted, $need, $free), $cloth, $cut);

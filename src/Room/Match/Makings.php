@@ -12,12 +12,12 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Project\Sewn;
 use Octavum\Store\Pattern\Library;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 
 /** What an account could make: the versions in the house, in the size each comes in for a person. */
 final readonly class Makings
 {
-    public function __construct(private Library $library, private Plan $plan, private AccountSettings $settings)
+    public function __construct(private Library $library, private PlanLoader $plan, private AccountSettings $settings)
     {
     }
 

@@ -10,7 +10,7 @@ use Octavum\Input\Entry;
 use Octavum\Input\FromQuery;
 use Octavum\Store\Cloth\Stash;
 use Octavum\Store\Person\People;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
@@ -26,7 +26,7 @@ final class MatchController extends AbstractController
         private readonly Makings $makings,
         private readonly People $people,
         private readonly Stash $stash,
-        private readonly Plan $plan,
+        private readonly PlanChecker $checker,
     ) {
     }
 
@@ -55,7 +55,7 @@ final class MatchController extends AbstractController
     /** @return list<Lying> the longest cuts that nothing is planned from */
     private function unplanned(Account $account): array
     {
-        $promises = $this->plan->promised($account);
+        $promises = $this->checker->promised($account);
         $found = [];
         foreach ($this->stash->all($account) as $cloth) {
             foreach ($cloth->cuts as $cut) {

@@ -21,7 +21,7 @@ use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Store\Cloth\Stash;
 use Octavum\Store\Overrule\Overrules;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
 use Octavum\Strip\Scale;
 
 /** Lays a version before the stash, role by role, and draws what comes of it. */
@@ -33,7 +33,7 @@ final readonly class PatternPages
 
     public function __construct(
         private Stash $stash,
-        private Plan $plan,
+        private PlanChecker $checker,
         private RowDrawing $rows,
         private Overrules $overrules,
     ) {
@@ -55,7 +55,7 @@ final readonly class PatternPages
             $this->stash->all($account),
             static fn (Cloth $cloth): bool => '' === $place || $place === $cloth->keeping->place,
         ));
-        $promised = array_map(Reservation::total(...), $this->plan->promised($account));
+        $promised = array_map(Reservation::total(...), $this->checker->promised($account));
         $would = new WhatWouldDo($settings->assumptions, Overrule::reasons($this->overrules->all($account)));
         $roles = $more = $main = $byRole = [];
         $asked = $making->version->table->roles();

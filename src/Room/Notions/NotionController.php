@@ -19,7 +19,8 @@ use Octavum\Store\Change\ChangeLog;
 use Octavum\Store\Change\Notice;
 use Octavum\Store\Notion\NotionRecord;
 use Octavum\Store\Notion\NotionStore;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanWriter;
+use Octavum\Store\Project\ProjectRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\RedirectResponse;
@@ -73,12 +74,11 @@ final class NotionController extends AbstractController
 
     /** A project's notions are used: what the tins have of them goes out of them. */
     #[Route('/use/{project}', name: 'notions_use', methods: ['POST'])]
-    public function use(string $project, Plan $plan, #[CurrentUser] Account $account): Response
+    public function use(#[Mine('project')] ProjectRecord $project, PlanWriter $plan, #[CurrentUser] Account $account): Response
     {
-        $planned = $plan->record($account, $project) ?? throw $this->createNotFoundException();
-        $touched = [$planned, ...$this->tins->records($account)];
-        $make = function () use ($plan, $account, $project): void {
-            $lines = $plan->takeNotions($account, $project) ?? throw $this->createNotFoundException();
+        $touched = [$project, ...$this->tins->records($account)];
+        $make = function () use ($account, $project, $plan): void {
+            $lines = $plan->takeNotions($project) ?? throw $this->createNotFoundException();
             foreach ((new Allotment($this->tins->all($account)))->without($lines) as $notion) {
                 $record = $this->tins->oneOf($account, $notion->id) ?? throw $this->createNotFoundException();
                 $this->tins->store($notion, $record);

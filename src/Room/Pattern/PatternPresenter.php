@@ -15,7 +15,7 @@ use Octavum\Files\FileShelf;
 use Octavum\Store\Pattern\PatternMapper;
 use Octavum\Store\Pattern\PatternRecord;
 use Octavum\Store\Person\People;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanQuery;
 use Psr\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Response;
 use Twig\Environment;
@@ -26,7 +26,7 @@ final readonly class PatternPresenter
     public function __construct(
         private PatternMapper $mapper,
         private People $people,
-        private Plan $plan,
+        private PlanQuery $planQuery,
         private FileShelf $shelf,
         private ClockInterface $clock,
         private Environment $twig,
@@ -48,7 +48,7 @@ final readonly class PatternPresenter
                 'files' => $this->shelf->these($account, $pattern->keeping->files),
                 'fault' => $fault,
                 'people' => $people,
-                'history' => $this->plan->ofPattern($account, $record->id),
+                'history' => $this->planQuery->ofPattern($account, $record->id),
                 'factors' => $this->factors($pattern, $account),
             ]),
             null === $fault ? Response::HTTP_OK : Response::HTTP_UNPROCESSABLE_ENTITY,
@@ -58,7 +58,7 @@ final readonly class PatternPresenter
     /** @return array{pattern: ?EnvelopeFactor, maker: ?EnvelopeFactor} what was used of what its envelope asks for, and its maker's */
     private function factors(Pattern $pattern, Account $account): array
     {
-        $cuts = $this->plan->envelopes($account, $pattern->label->maker, $pattern->id);
+        $cuts = $this->planQuery->envelopes($account, $pattern->label->maker, $pattern->id);
 
         return [
             'pattern' => EnvelopeFactor::of($cuts[$pattern->id] ?? []),

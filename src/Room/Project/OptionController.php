@@ -12,7 +12,7 @@ use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Page\Toast;
 use Octavum\Store\Person\People;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\OptionRecord;
 use Octavum\Store\Project\ProjectRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -32,7 +32,7 @@ final class OptionController extends AbstractController
         private readonly ProjectForm $projectForm,
         private readonly ProjectStore $store,
         private readonly ProjectPages $pages,
-        private readonly Plan $plan,
+        private readonly PlanLoader $plan,
         private readonly People $people,
         private readonly AccountSettings $settings,
         private readonly Toast $toast,

@@ -20,7 +20,8 @@ use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Octavum\Page\Toast;
 use Octavum\Store\Cloth\Stash;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\OptionRecord;
 use Octavum\Store\Project\ProjectRecord;
 use Octavum\Strip\PieceDrawing;
@@ -44,15 +45,20 @@ final class PieceClothController extends AbstractController
         private readonly ProjectForm $form,
         private readonly ClaimForm $claims,
         private readonly ProjectStore $store,
-        private readonly Plan $plan,
+        private readonly PlanLoader $plan,
+        private readonly PlanChecker $checker,
         private readonly Stash $stash,
-        private readonly Toast $toast,
     ) {
     }
 
     #[Route('', name: 'project_pieces', methods: ['GET', 'POST'])]
-    public function page(string $id, Request $request, Entry $entry, #[CurrentUser] Account $account): Response
-    {
+    public function page(
+        string $id,
+        Request $request,
+        Entry $entry,
+        Toast $toast,
+        #[CurrentUser] Account $account,
+    ): Response {
         [$record, $project] = $this->mine->project($account, $id);
         [$option, $way] = $this->way($record, $project, $request);
         $choices = $this->form->choices($account);
@@ -64,7 +70,7 @@ final class PieceClothController extends AbstractController
                 $entry->fault('pieces', new Sentence('Press the pieces first, then the cloth they come from.'));
             }
             if ((int) $entry->raw('revision') !== ($option ?? $record)->revision) {
-                $this->toast->say('{project} was changed elsewhere meanwhile: look at it, and press again.', ['project' => $project->name]);
+                $toast->say('{project} was changed elsewhere meanwhile: look at it, and press again.', ['project' => $project->name]);
 
                 return $this->redirect($here);
             }
@@ -134,7 +140,7 @@ final class PieceClothController extends AbstractController
         $pieces = array_column(array_intersect_key($way->pieces(), array_flip($this->asked($request))), 0);
         $promised = array_map(
             static fn (array $promises): Length => Reservation::total($promises),
-            $this->plan->promises($account),
+            $this->checker->promises($account),
         );
 
         $names = array_map(static fn (Piece $piece): string => $piece->name, $pieces);

@@ -17,7 +17,7 @@ use Octavum\Input\Revision;
 use Octavum\Store\Cloth\Stash;
 use Octavum\Store\Pattern\Library;
 use Octavum\Store\Person\People;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\ProjectMapper;
 use Octavum\Store\Project\ProjectRecord;
 use Octavum\Store\Project\ProjectRepository;
@@ -41,7 +41,7 @@ final class ProjectController extends AbstractController
         private readonly OptionForm $optionForm,
         private readonly ProjectStore $store,
         private readonly ProjectPages $pages,
-        private readonly Plan $plan,
+        private readonly PlanLoader $plan,
         private readonly Stash $stash,
         private readonly AccountSettings $settings,
         private readonly People $people,

@@ -6,7 +6,7 @@ namespace Octavum\Room\Project;
 
 use Octavum\Account\Account;
 use Octavum\Core\Project\Project;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\OptionRecord;
 use Octavum\Store\Project\ProjectRecord;
 use Octavum\Store\Project\ProjectRepository;
@@ -15,7 +15,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** A project of the account's own, and its options; what is nobody's, or another's, is not found. */
 final readonly class ProjectFinder
 {
-    public function __construct(private ProjectRepository $projects, private Plan $plan)
+    public function __construct(private ProjectRepository $projects, private PlanLoader $plan)
     {
     }
 

@@ -18,7 +18,7 @@ use Octavum\Core\Season\Answer\OptionAnswer;
 use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Season\Answer\RoleAnswer;
 use Octavum\Core\Season\LaidTogether;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
 use Octavum\Strip\SeamDrawing;
 use Octavum\Strip\Season\SeasonDrawing;
 use Psr\Clock\ClockInterface;
@@ -29,7 +29,7 @@ use Twig\Environment;
 final readonly class ProjectPages
 {
     public function __construct(
-        private Plan $plan,
+        private PlanChecker $checker,
         private SeasonDrawing $drawing,
         private AccountSettings $settings,
         private ClockInterface $clock,
@@ -42,7 +42,7 @@ final readonly class ProjectPages
     public function build(Project $project, array $projects, Account $account): ProjectPage
     {
         $settings = $this->settings->load($account);
-        $checked = $this->plan->check($account, $project->season, $projects);
+        $checked = $this->checker->check($account, $project->season, $projects);
 
         $row = $this->drawing->large($checked, $project->id, $settings);
         $sewn = $row->answer ?? new ProjectAnswer($project, [], null, [], 0, 0, false, [], Hours::of($project, Pace::of($projects)));
@@ -50,7 +50,7 @@ final readonly class ProjectPages
         return new ProjectPage(
             $project,
             $row,
-            $this->drawing->options($this->plan->options($account, $project, $projects), $settings),
+            $this->drawing->options($this->checker->options($account, $project, $projects), $settings),
             $this->advice($project),
             (new Cautions())->collect($project),
             null === $row ? null : (new LaidTogether(new Estimator($settings->assumptions)))->compare($row->answer),
@@ -71,7 +71,7 @@ final readonly class ProjectPages
             $project = $known->id === $project->id ? $project->keepingLays($known) : $project;
         }
         $others = array_filter($projects, static fn (Project $other): bool => $other->id !== $project->id);
-        $checked = $this->plan->check($account, $project->season, [...array_values($others), $project]);
+        $checked = $this->checker->check($account, $project->season, [...array_values($others), $project]);
         $row = $this->drawing->one($checked, $project->id, $this->settings->load($account));
 
         return new Response(
@@ -94,7 +94,7 @@ final readonly class ProjectPages
     {
         $with = $project->considering($option);
         $answers = array_values(array_filter(
-            $this->plan->options($account, $with, array_map(
+            $this->checker->options($account, $with, array_map(
                 static fn (Project $other): Project => $other->id === $with->id ? $with : $other,
                 $projects,
             )),
@@ -121,8 +121,8 @@ final readonly class ProjectPages
     public function roles(Project $project, Project $way, array $projects, Account $account): array
     {
         $answers = $way === $project
-            ? $this->plan->check($account, $project->season, $projects)->projects
-            : array_column($this->plan->options($account, $project, $projects), 'answer');
+            ? $this->checker->check($account, $project->season, $projects)->projects
+            : array_column($this->checker->options($account, $project, $projects), 'answer');
         foreach ($answers as $answer) {
             if ($answer->project->id === $project->id && $answer->project->current->id === $way->current->id) {
                 return $answer->roles;

@@ -11,7 +11,8 @@ use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Dated;
 use Octavum\Core\Season\Diary;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
+use Octavum\Store\Plan\PlanLoader;
 use Sabre\VObject\Component\VCalendar;
 use Symfony\Component\Clock\ClockInterface;
 
@@ -19,7 +20,8 @@ use Symfony\Component\Clock\ClockInterface;
 final readonly class Calendar
 {
     public function __construct(
-        private Plan $plan,
+        private PlanLoader $plan,
+        private PlanChecker $checker,
         private SentenceWriter $sentences,
         private AccountSettings $settings,
         private ClockInterface $clock,
@@ -42,7 +44,7 @@ final readonly class Calendar
         $calendar->add('X-WR-CALNAME', $only->name ?? 'Octavum');
         $tape = new LengthFormatter($this->settings->load($account)->system);
         foreach ($seasons as $season) {
-            foreach ((new Diary())->compile($this->plan->check($account, $season, $projects)) as $dated) {
+            foreach ((new Diary())->compile($this->checker->check($account, $season, $projects)) as $dated) {
                 $this->add($calendar, $dated, $now, $this->sentences->write($dated->sentence, $tape));
             }
         }

@@ -8,7 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
 use Octavum\Account\AccountRepository;
 use Octavum\Page\Toast;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -24,7 +24,7 @@ final class CalendarController extends AbstractController
     }
 
     #[Route('/season/{id}/calendar.ics', name: 'season_calendar', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
-    public function season(string $id, Plan $plan, #[CurrentUser] Account $account): Response
+    public function season(string $id, PlanLoader $plan, #[CurrentUser] Account $account): Response
     {
         foreach ($plan->projects($account) as $project) {
             if ($project->season->id === $id && !$project->season->undated) {

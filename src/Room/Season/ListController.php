@@ -15,7 +15,7 @@ use Octavum\Input\Entry;
 use Octavum\Input\Revision;
 use Octavum\Store\Change\ChangeLog;
 use Octavum\Store\Change\Notice;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\ListRecord;
 use Octavum\Store\Project\Lists;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -31,7 +31,7 @@ final class ListController extends AbstractController
 {
     public function __construct(
         private readonly Lists $lists,
-        private readonly Plan $plan,
+        private readonly PlanLoader $plan,
         private readonly ChangeLog $changes,
     ) {
     }

@@ -13,7 +13,7 @@ use Octavum\Page\ReturnPath;
 use Octavum\Store\Change\ChangeLog;
 use Octavum\Store\Change\Notice;
 use Octavum\Store\Cloth\ClothRecord;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\ClaimRecord;
 use Octavum\Store\Project\ProjectRecord;
 use Octavum\Store\Project\ProjectRepository;
@@ -35,7 +35,7 @@ final class MoveController extends AbstractController
 
     public function __construct(
         private readonly ProjectRepository $projects,
-        private readonly Plan $plan,
+        private readonly PlanLoader $plan,
         private readonly Sewings $sewings,
         private readonly EntityManagerInterface $entities,
         private readonly ChangeLog $changes,

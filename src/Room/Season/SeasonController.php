@@ -19,7 +19,9 @@ use Octavum\Input\Revision;
 use Octavum\Page\Toast;
 use Octavum\Store\Change\ChangeLog;
 use Octavum\Store\Change\Notice;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
+use Octavum\Store\Plan\PlanLoader;
+use Octavum\Store\Plan\PlanWriter;
 use Octavum\Store\Project\ProjectMapper;
 use Octavum\Store\Project\ProjectRepository;
 use Octavum\Store\Project\SeasonRecord;
@@ -38,7 +40,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class SeasonController extends AbstractController
 {
     public function __construct(
-        private readonly Plan $plan,
+        private readonly PlanLoader $plan,
+        private readonly PlanChecker $checker,
+        private readonly PlanWriter $planWriter,
         private readonly ProjectMapper $mapper,
         private readonly EntityManagerInterface $entities,
         private readonly Toast $toast,
@@ -69,10 +73,10 @@ final class SeasonController extends AbstractController
         if (null === $current) {
             return $this->render('season/none.html.twig');
         }
-        $this->plan->look($account, $current);
+        $this->planWriter->look($account, $current);
         $today = \DateTimeImmutable::createFromInterface($this->clock->now());
         $projects = $this->plan->drawn($account);
-        $checked = $this->plan->check($account, $this->mapper->season($current), $projects);
+        $checked = $this->checker->check($account, $this->mapper->season($current), $projects);
 
         return $this->render('season/show.html.twig', [
             'page' => $drawing->page($checked, $settings),
@@ -123,7 +127,7 @@ final class SeasonController extends AbstractController
         SeasonDrawing $drawing,
     ): Response {
         $season = $this->mapper->season($this->own($account, $id));
-        $checked = $this->plan->check($account, $season, $this->plan->drawn($account));
+        $checked = $this->checker->check($account, $season, $this->plan->drawn($account));
 
         return $this->render('season/print.html.twig', ['page' => $drawing->page($checked, $settings)]);
     }
@@ -135,9 +139,9 @@ final class SeasonController extends AbstractController
         $season = $this->mapper->season($this->own($account, $id));
 
         return $this->render('season/_workings.html.twig', [
-            'checked' => $this->plan->check($account, $season),
+            'checked' => $this->checker->check($account, $season),
             'shown' => SeasonPage::SHOWN,
-            'options' => $this->plan->allOptions($account, $season),
+            'options' => $this->checker->allOptions($account, $season),
         ]);
     }
 

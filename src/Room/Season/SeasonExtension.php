@@ -6,7 +6,7 @@ namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
 use Octavum\Store\Lay\CachedLays;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\SeasonRecord;
 use Symfony\Bundle\SecurityBundle\Security;
 use Twig\Extension\AbstractExtension;
@@ -15,7 +15,7 @@ use Twig\TwigFunction;
 /** What every room shows: the seasons of whoever is looking, and whether pieces of short projects are being laid. */
 final class SeasonExtension extends AbstractExtension
 {
-    public function __construct(private readonly Security $security, private readonly Plan $plan, private readonly CachedLays $lays)
+    public function __construct(private readonly Security $security, private readonly PlanLoader $plan, private readonly CachedLays $lays)
     {
     }
 

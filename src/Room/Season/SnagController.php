@@ -8,7 +8,8 @@ use Octavum\Account\Account;
 use Octavum\Core\Season\Snag\Concern;
 use Octavum\Core\Season\Snag\Severity;
 use Octavum\Core\Season\Snag\Snag;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\ProjectMapper;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -20,14 +21,19 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class SnagController extends AbstractController
 {
     #[Route('/snags', name: 'snags', methods: ['GET'])]
-    public function list(Request $request, Plan $plan, ProjectMapper $mapper, #[CurrentUser] Account $account): Response
-    {
+    public function list(
+        Request $request,
+        PlanLoader $plan,
+        PlanChecker $checker,
+        ProjectMapper $mapper,
+        #[CurrentUser] Account $account,
+    ): Response {
         $seasons = $plan->seasons($account);
         $current = $plan->current($account, $seasons, $request->query->getString('season'));
         if (null === $current) {
             return $this->redirectToRoute('season');
         }
-        $checked = $plan->check($account, $mapper->season($current), $plan->drawn($account));
+        $checked = $checker->check($account, $mapper->season($current), $plan->drawn($account));
         $concern = Concern::tryFrom($request->query->getString('of'));
         $grave = '' !== $request->query->getString('grave');
         $project = $request->query->getString('project');

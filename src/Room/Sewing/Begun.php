@@ -14,7 +14,7 @@ use Octavum\Core\Sewing\Progress;
 use Octavum\Page\Toast;
 use Octavum\Store\Change\ChangeLog;
 use Octavum\Store\Change\Notice;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\ProjectRecord;
 use Octavum\Store\Project\ProjectRepository;
 use Octavum\Store\Project\Sewings;
@@ -25,7 +25,7 @@ final readonly class Begun
 {
     public function __construct(
         private ProjectRepository $projects,
-        private Plan $plan,
+        private PlanLoader $plan,
         private Sewings $sewings,
         private ChangeLog $changes,
     ) {

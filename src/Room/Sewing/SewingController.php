@@ -7,7 +7,7 @@ namespace Octavum\Room\Sewing;
 use Octavum\Account\Account;
 use Octavum\Core\Sewing\YearInReview;
 use Octavum\Store\Cloth\Stash;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -39,7 +39,7 @@ final class SewingController extends AbstractController
     #[Route('/year/{year}', name: 'review', requirements: ['year' => '[12]\d{3}'], defaults: ['year' => null], methods: ['GET'])]
     public function review(
         ?string $year,
-        Plan $plan,
+        PlanLoader $plan,
         Stash $stash,
         ReviewDrawing $drawing,
         ClockInterface $clock,

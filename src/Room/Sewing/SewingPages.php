@@ -11,7 +11,8 @@ use Octavum\Core\Project\Time\Pace;
 use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Sewing\Sessions;
 use Octavum\Core\Sewing\WhatFits;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Strip\SeamDrawing;
 use Psr\Clock\ClockInterface;
 
@@ -24,8 +25,12 @@ final readonly class SewingPages
     /** Days after which somebody may know how often a garment is worn. */
     private const WORN_AFTER = 28;
 
-    public function __construct(private Plan $plan, private SeamDrawing $seams, private ClockInterface $clock)
-    {
+    public function __construct(
+        private PlanLoader $plan,
+        private PlanChecker $checker,
+        private SeamDrawing $seams,
+        private ClockInterface $clock,
+    ) {
     }
 
     public function page(Account $account, int $have): SewingPage
@@ -67,7 +72,7 @@ final readonly class SewingPages
             $seasons[$project->season->id] = $project->season;
         }
         foreach ($seasons as $season) {
-            foreach ($this->plan->check($account, $season, $projects)->projects as $answer) {
+            foreach ($this->checker->check($account, $season, $projects)->projects as $answer) {
                 if ($this->isBegun($answer->project)) {
                     $begun[] = $answer;
                 } elseif ($answer->project->state->takesHours() && !$answer->belowChalkLine && !$season->undated) {

@@ -8,7 +8,8 @@ use Octavum\Account\Account;
 use Octavum\Core\Shopping\Counter;
 use Octavum\Core\Shopping\ShoppingList;
 use Octavum\Core\Workroom\Settings;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\ProjectMapper;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -22,7 +23,8 @@ final class ShoppingController extends AbstractController
     #[Route('/shopping', name: 'shopping', methods: ['GET'])]
     public function list(
         Request $request,
-        Plan $plan,
+        PlanLoader $plan,
+        PlanChecker $checker,
         ProjectMapper $mapper,
         Settings $settings,
         #[CurrentUser] Account $account,
@@ -33,7 +35,7 @@ final class ShoppingController extends AbstractController
             return $this->render('season/none.html.twig');
         }
         $counter = Counter::tryFrom($request->query->getString('counter')) ?? $settings->counter;
-        $checked = $plan->check($account, $mapper->season($season));
+        $checked = $checker->check($account, $mapper->season($season));
 
         return $this->render('shopping/list.html.twig', [
             'checked' => $checked,

@@ -11,7 +11,7 @@ use Octavum\Core\Measure\Length;
 use Octavum\Document\Codec\LayRulesCodec;
 use Octavum\Document\Json\Node;
 use Octavum\Store\Lay\LayRecord;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 
 /**
  * Where the figures of a print lie on a cut, as the newest saved lay on it says: measured once, and offered for the next lay as long
@@ -19,7 +19,7 @@ use Octavum\Store\Plan\Plan;
  */
 final readonly class EarlierFigures
 {
-    public function __construct(private Plan $plan, private LayRulesCodec $rules)
+    public function __construct(private PlanLoader $plan, private LayRulesCodec $rules)
     {
     }
 

@@ -18,7 +18,7 @@ use Octavum\Store\Change\Notice;
 use Octavum\Store\Cloth\Stash;
 use Octavum\Store\Lay\LayMapper;
 use Octavum\Store\Lay\LayRecord;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanQuery;
 use Octavum\Work\Jobs;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -38,7 +38,7 @@ final class MatController extends AbstractController
         private readonly EarlierFigures $figures,
         private readonly LayFinder $lays,
         private readonly LayMapper $mapper,
-        private readonly Plan $plan,
+        private readonly PlanQuery $planQuery,
         private readonly AccountSettings $settings,
         private readonly SentenceWriter $sentences,
         private readonly ChangeLog $changes,
@@ -127,7 +127,7 @@ final class MatController extends AbstractController
                 throw Refused::saying($this->sentences->write(array_values($entry->faults())[0], $this->settings->tape()));
             }
             $locked = array_values(array_filter((array) ($asked['locked'] ?? []), is_string(...)));
-            $claims = $this->plan->findClaims($account, $setup->lay->garments, $setup->options);
+            $claims = $this->planQuery->findClaims($account, $setup->lay->garments, $setup->options);
             $make = function () use ($setup, $record, $name, $lay, $sound, $locked, $claims, $isNew): array {
                 $this->mapper->store($setup->lay->saved($record->id, $name, $lay, $sound, $locked), $record);
                 foreach ($claims as $claim) {

@@ -29,7 +29,7 @@ use Octavum\Document\Json\Node;
 use Octavum\Document\Json\Refused;
 use Octavum\Store\Cloth\Stash;
 use Octavum\Store\Pattern\Library;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 use Symfony\Contracts\Cache\CacheInterface;
 
 /**
@@ -44,7 +44,7 @@ final readonly class SetupReader
 
     public function __construct(
         private Stash $stash,
-        private Plan $plan,
+        private PlanLoader $plan,
         private Library $library,
         private AccountSettings $settings,
         private PieceCodec $pieces,

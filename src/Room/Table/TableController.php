@@ -22,7 +22,8 @@ use Octavum\Store\Lay\IdentityMap;
 use Octavum\Store\Lay\LayMapper;
 use Octavum\Store\Lay\LayRecord;
 use Octavum\Store\Pattern\Library;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
+use Octavum\Store\Plan\PlanLoader;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -39,7 +40,8 @@ final class TableController extends AbstractController
         private readonly TableNormalizer $mat,
         private readonly EarlierFigures $figures,
         private readonly LayFinder $lays,
-        private readonly Plan $plan,
+        private readonly PlanLoader $plan,
+        private readonly PlanChecker $checker,
         private readonly AccountSettings $settings,
     ) {
     }
@@ -57,7 +59,7 @@ final class TableController extends AbstractController
 
         $answers = [];
         foreach ($projects as $project) {
-            $answers[$project->season->id] ??= $this->plan->check($account, $project->season, $projects)->projects;
+            $answers[$project->season->id] ??= $this->checker->check($account, $project->season, $projects)->projects;
         }
 
         return $this->render('table/list.html.twig', [

@@ -24,7 +24,8 @@ final readonly class LaySettler
 
     public function __construct(
         private CachedLays $lays,
-        private Plan $plan,
+        private PlanLoader $plan,
+        private PlanChecker $checker,
         private ProjectMapper $mapper,
         private Jobs $jobs,
         private TokenStorageInterface $tokens,
@@ -61,7 +62,7 @@ final readonly class LaySettler
     {
         $this->lays->takeMissing();
         foreach ($this->plan->seasons($account) as $season) {
-            $this->plan->check($account, $this->mapper->season($season));
+            $this->checker->check($account, $this->mapper->season($season));
         }
         $missing = $this->lays->takeMissing();
         foreach ($missing as $done => $laying) {

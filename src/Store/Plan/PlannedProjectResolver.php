@@ -16,7 +16,7 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Reads the planned project for an argument marked #[Mine]; its record is resolved by the account's own resolver. */
 final readonly class PlannedProjectResolver implements ValueResolverInterface
 {
-    public function __construct(private Plan $plan, private Security $security)
+    public function __construct(private PlanLoader $plan, private Security $security)
     {
     }
 

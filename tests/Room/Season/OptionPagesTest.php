@@ -9,7 +9,7 @@ use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
 use Octavum\Core\Season\Reserve\Reservation;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
 use Octavum\Tests\PageTestCase;
 use PHPUnit\Framework\Attributes\DataProvider;
 
@@ -272,7 +272,7 @@ final class OptionPagesTest extends PageTestCase
                 static fn (Reservation $promise): string => $promise->project->name.' '.$promise->amount->millimetres(),
                 $all,
             ),
-            $this->service(Plan::class)->promises($this->fresh($this->account)),
+            $this->service(PlanChecker::class)->promises($this->fresh($this->account)),
         );
     }
 

@@ -10,7 +10,8 @@ use Octavum\Core\Pattern\Part;
 use Octavum\Core\Project\Claim;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanChecker;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Workroom\Workrooms;
 use Octavum\Tests\PageTestCase;
 
@@ -286,10 +287,12 @@ final class PiecePagesTest extends PageTestCase
 
     private function way(string $project, int $role): ?NeedSource
     {
-        $plan = $this->service(Plan::class);
+        $plan = $this->service(PlanLoader::class);
         foreach ($plan->projects($this->fresh($this->account)) as $one) {
             if ($one->id === $project) {
-                return $plan->check($this->account, $one->season)->projects[$one->rank - 1]->roles[$role]->need->way ?? null;
+                $checked = $this->service(PlanChecker::class)->check($this->account, $one->season);
+
+                return $checked->projects[$one->rank - 1]->roles[$role]->need->way ?? null;
             }
         }
         self::fail('It is not there.');

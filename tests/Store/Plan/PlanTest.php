@@ -9,7 +9,7 @@ use Octavum\Account\AccountSettings;
 use Octavum\Core\Project\Project;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Reserve\Reservation;
-use Octavum\Store\Plan\Plan;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Workroom\Workrooms;
 use Octavum\Tests\PageTestCase;
 use Octavum\Tools\LargeWorkroom;
@@ -23,9 +23,9 @@ final class PlanTest extends PageTestCase
         $this->service(Workrooms::class)->replace($large, (new LargeWorkroom())->make(20, 30, 10, 12));
         $left = 0;
         foreach ([$this->demo(), $large] as $account) {
-            $whole = $this->shown($account, $this->service(Plan::class)->drawn(...));
+            $whole = $this->shown($account, $this->service(PlanLoader::class)->drawn(...));
             self::assertNotEmpty($whole['perhaps']);
-            $read = $this->shown($account, $this->service(Plan::class)->projects(...));
+            $read = $this->shown($account, $this->service(PlanLoader::class)->projects(...));
             self::assertSame($read['promised'], $whole['promised']);
             $onPage = static fn (array $perhaps): array => array_intersect_key($perhaps, $read['promised']);
             self::assertSame($onPage($read['perhaps']), $onPage($whole['perhaps']));
