@@ -24,6 +24,7 @@ use Octavum\Store\Project\OptionRecord;
 use Octavum\Store\Project\ProjectRecord;
 use Psr\Clock\ClockInterface;
 use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\Routing\Generator\UrlGeneratorInterface;
 use Symfony\Component\Uid\Ulid;
 
@@ -52,6 +53,7 @@ final readonly class ChangeLog
     /** Follow from other rows, or count changes: they hinder no undo, and what the change added to them is taken off again. */
     private const FOLLOWS = ['rank', 'changes'];
 
+    /** @param \Closure(): PatternMapper $patterns asked only when pieces come back */
     public function __construct(
         private EntityManagerInterface $entities,
         private RecordState $state,
@@ -60,7 +62,7 @@ final readonly class ChangeLog
         private Toast $toast,
         private UrlGeneratorInterface $urls,
         private ClockInterface $clock,
-        private PatternMapper $patterns,
+        #[AutowireServiceClosure(PatternMapper::class)] private \Closure $patterns,
     ) {
     }
 
@@ -312,7 +314,7 @@ final readonly class ChangeLog
             if (null !== $record && self::MADE === $field) {
                 $this->entities->remove($record);
             } elseif ($record instanceof PieceSetRecord) {
-                $this->patterns->markPieces($record);
+                ($this->patterns)()->markPieces($record);
             }
         }
         $this->entities->flush();

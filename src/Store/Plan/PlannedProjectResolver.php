@@ -8,6 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Account\Mine;
 use Octavum\Core\Project\Project;
 use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
 use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
@@ -16,8 +17,11 @@ use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 /** Reads the planned project for an argument marked #[Mine]; its record is resolved by the account's own resolver. */
 final readonly class PlannedProjectResolver implements ValueResolverInterface
 {
-    public function __construct(private PlanLoader $plan, private Security $security)
-    {
+    /** @param \Closure(): PlanLoader $plan made only for a page that asks for a project */
+    public function __construct(
+        #[AutowireServiceClosure(PlanLoader::class)] private \Closure $plan,
+        private Security $security,
+    ) {
     }
 
     /** @return list<Project> */
@@ -29,6 +33,6 @@ final readonly class PlannedProjectResolver implements ValueResolverInterface
             return [];
         }
 
-        return [$this->plan->project($account, $request->attributes->getString($mine->parameter)) ?? throw new NotFoundHttpException()];
+        return [($this->plan)()->project($account, $request->attributes->getString($mine->parameter)) ?? throw new NotFoundHttpException()];
     }
 }

@@ -11,34 +11,31 @@ use Octavum\Account\AccountSettings;
 use Octavum\Database\UnreadableFilter;
 use Octavum\Page\CannotWrite;
 use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
-use Twig\Extension\AbstractExtension;
-use Twig\TwigFunction;
+use Twig\Attribute\AsTwigFunction;
 
 /**
  * A page that fails looks whether a stored row is the reason. What cannot be read is left out from then on, with a line on every page
  * that says so, and the page is answered anew.
  */
-final class UnreadableRows extends AbstractExtension
+final readonly class UnreadableRows
 {
+    /** @param \Closure(): RowCheck $check made only for a page that failed */
     public function __construct(
-        private readonly EntityManagerInterface $entities,
-        private readonly Security $security,
-        private readonly AccountSettings $settings,
-        private readonly RowCheck $check,
+        private EntityManagerInterface $entities,
+        private Security $security,
+        private AccountSettings $settings,
+        #[AutowireServiceClosure(RowCheck::class)] private \Closure $check,
     ) {
     }
 
-    public function getFunctions(): array
-    {
-        return [new TwigFunction('unreadable', $this->all(...)), new TwigFunction('unreadable_at', $this->at(...))];
-    }
-
     /** @return list<array{kind: string, name: string, why: string}> what cannot be read, without what belongs to it */
+    #[AsTwigFunction('unreadable')]
     public function all(): array
     {
         $account = $this->security->getUser();
@@ -53,6 +50,7 @@ final class UnreadableRows extends AbstractExtension
     }
 
     /** @return ?array{kind: string, name: string, why: string} what an address asks for that cannot be read */
+    #[AsTwigFunction('unreadable_at')]
     public function at(string $path): ?array
     {
         $account = $this->security->getUser();
@@ -87,7 +85,7 @@ final class UnreadableRows extends AbstractExtension
             return;
         }
         $this->entities->clear();
-        if ($this->check->leaveOut($account)) {
+        if (($this->check)()->leaveOut($account)) {
             $event->getRequest()->attributes->set(CannotWrite::AGAIN, true);
             $event->setResponse(new Response(status: Response::HTTP_CONFLICT));
         }
