@@ -40,6 +40,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Core\Workroom\Workroom;
@@ -82,8 +83,8 @@ final class LargeWorkroom
                 $pattern->title.' '.($i + 1),
                 $season,
                 $i + 1,
-                $people[$i % 2],
-                new Option(
+                brief: new ProjectBrief($people[$i % 2]),
+                current: new Option(
                     'option-'.$i.'-now',
                     $pattern,
                     $version,

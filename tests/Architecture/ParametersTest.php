@@ -35,7 +35,6 @@ final class ParametersTest extends TestCase
         'core/src/PatternLine/PatternLine' => 17,
         'core/src/Project/Claim' => 12,
         'core/src/Project/Option' => 15,
-        'core/src/Project/Project' => 21,
         'core/src/Project/Season' => 9,
         'core/src/Season/Answer/ProjectAnswer' => 9,
         'core/src/Season/Answer/RoleAnswer' => 13,

@@ -338,7 +338,7 @@ final class WorkroomReaderTest extends TestCase
         self::assertSame(['p'], array_map(static fn (Option $option): string => $option->id, $read->pastOptions()));
         self::assertEquals(
             [new Decision(new \DateTimeImmutable('2027-02-01'), 'A, size 14', 'A, size 16', 'It is big.')],
-            $read->decisions,
+            $read->log->decisions,
         );
         self::assertSame('14', $read->current->size, 'the current option is as it was');
         $workroom = (new WorkroomReader())->read((string) json_encode($document));

@@ -179,7 +179,7 @@ final class UndoPagesTest extends PageTestCase
         $now = $this->project('Allotment shorts');
         self::assertEquals($shorts->current, $now->current, 'made as it was before');
         self::assertEquals($saved, $now->openOptions()[0], 'and the option as it was saved, with the cloth it takes');
-        self::assertSame('with deep pockets', $now->notes);
+        self::assertSame('with deep pockets', $now->brief->notes);
     }
 
     public function testWhatWasWrittenIntoAHalfKeepsIt(): void
@@ -192,7 +192,7 @@ final class UndoPagesTest extends PageTestCase
         $this->get('/project/'.$top->id.'/change');
         $this->send('Save the project', ['notes' => 'with the long cuffs']);
         $this->undoing($undo, 'Regatta top was changed since, so nothing is undone. Undo the later change first.');
-        self::assertSame('with the long cuffs', $this->project('Regatta top')->notes);
+        self::assertSame('with the long cuffs', $this->project('Regatta top')->brief->notes);
     }
 
     public function testASplitIsUndoneWithBothHalves(): void
@@ -256,7 +256,7 @@ final class UndoPagesTest extends PageTestCase
         self::assertSame('16', $this->project('Towpath coat')->current->size);
         $this->post($this->undo());
         $now = $this->project('Towpath coat');
-        self::assertEquals([$coat->current->size, $coat->notes], [$now->current->size, $now->notes]);
+        self::assertEquals([$coat->current->size, $coat->brief->notes], [$now->current->size, $now->brief->notes]);
     }
 
     public function testAnUndoIsGoodOnceAndForWhoeverMadeTheChange(): void

@@ -18,7 +18,7 @@ final readonly class Cautions
     public function collect(Project $project): array
     {
         $garment = $project->garment();
-        $child = $project->person?->caution();
+        $child = $project->brief->person?->caution();
         $said = [
             $child,
             null === $child && \in_array($garment, self::FOR_BABIES, true) ? $this->baby($garment) : null,

@@ -26,8 +26,9 @@ final readonly class Copy
             $first->name.', '.($this->person->name ?? $number),
             $first->season,
             $first->rank,
-            $this->person,
-            new Option(
+            brief: new ProjectBrief($this->person, certainty: $first->brief->certainty, ease: $first->brief->ease),
+            log: new ProjectLog(state: $first->log->state),
+            current: new Option(
                 '',
                 $first->current->pattern,
                 $first->current->version,
@@ -40,9 +41,6 @@ final readonly class Copy
                 declined: $first->current->declined,
                 parts: $first->current->parts,
             ),
-            certainty: $first->certainty,
-            state: $first->state,
-            ease: $first->ease,
         );
     }
 }

@@ -20,7 +20,6 @@ use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Piece\Piece;
 use Octavum\Core\Piece\Role;
-use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Core\Project\Log\Sewing;
 
 /** A garment planned for a season: for whom, when and how surely, and the options of how to make it, one of which is current. */
@@ -31,40 +30,19 @@ final readonly class Project
         .'|shorten|lengthen|replace|unpick|refashion)(s|ed|ing)?\b/i';
 
     /**
-     * @param int                 $rank         1 comes first
-     * @param Option              $current      how it is made, as far as is decided
-     * @param bool                $notionsTaken out of the tins already, so that none are given out to it
-     * @param list<Option>        $others       that it might be made by as well
-     * @param list<Decision>      $decisions    the earliest first
-     * @param bool                $soft         its deadline is a wish
-     * @param ?\DateTimeImmutable $notBefore    it cannot be begun before that day
-     * @param ?Length             $ease         wanted between garment and body; null when the size goes by the body
-     * @param list<Picture>       $pictures
-     * @param string              $occasion     what it is for: "the choir tour"
-     * @param ?bool               $toile        one is sewn first; null while nobody has said
+     * @param int          $rank    1 comes first
+     * @param Option       $current how it is made, as far as is decided
+     * @param list<Option> $others  that it might be made by as well
      */
     public function __construct(
         public string $id,
         public string $name,
         public Season $season,
         public int $rank,
-        public ?Person $person = null,
         public Option $current = new Option(''),
-        public Certainty $certainty = Certainty::Likely,
-        public ProjectState $state = ProjectState::Planned,
-        public ?\DateTimeImmutable $deadline = null,
-        public string $notes = '',
-        public bool $notionsTaken = false,
         public array $others = [],
-        public array $decisions = [],
-        public bool $soft = false,
-        public ?\DateTimeImmutable $notBefore = null,
-        public ?Length $ease = null,
-        public array $pictures = [],
-        public Sewing $sewing = new Sewing(),
-        public ?Purpose $purpose = null,
-        public string $occasion = '',
-        public ?bool $toile = null,
+        public ProjectBrief $brief = new ProjectBrief(),
+        public ProjectLog $log = new ProjectLog(),
     ) {
     }
 
@@ -106,29 +84,9 @@ final readonly class Project
     /** @param list<Option> $others */
     private function with(Option $current, array $others, ?Sewing $sewing = null): self
     {
-        return new self(
-            $this->id,
-            $this->name,
-            $this->season,
-            $this->rank,
-            $this->person,
-            $current,
-            $this->certainty,
-            $this->state,
-            $this->deadline,
-            $this->notes,
-            $this->notionsTaken,
-            $others,
-            $this->decisions,
-            $this->soft,
-            $this->notBefore,
-            $this->ease,
-            $this->pictures,
-            $sewing ?? $this->sewing,
-            $this->purpose,
-            $this->occasion,
-            $this->toile,
-        );
+        $log = null === $sewing ? $this->log : $this->log->sewn($sewing);
+
+        return new self($this->id, $this->name, $this->season, $this->rank, $current, $others, $this->brief, $log);
     }
 
     /** @return non-empty-list<self> itself, and each copy as a project of its own, called by whom it is for */
@@ -179,7 +137,9 @@ final readonly class Project
     /** By how many days it would miss its deadline; nought when it meets it, or has none. */
     public function daysLate(\DateTimeImmutable $done): int
     {
-        return null === $this->deadline || $done <= $this->deadline ? 0 : max(1, $this->deadline->diff($done)->days);
+        $deadline = $this->brief->dates->deadline;
+
+        return null === $deadline || $done <= $deadline ? 0 : max(1, $deadline->diff($done)->days);
     }
 
     /** For which cloth and pieces are worked out; empty when none is chosen. */
@@ -228,7 +188,7 @@ final readonly class Project
             $claim->stated,
             $laidOut,
             $this->current->matching,
-            true === $this->person?->child,
+            true === $this->brief->person?->child,
             $cutting?->pieced,
         );
     }
@@ -276,16 +236,16 @@ final readonly class Project
     /** @return list<Fact> that stand for whoever it is for, and are neither counted for the pattern nor left out */
     public function factsOffered(): array
     {
-        $there = [...$this->current->alterations, ...$this->current->pattern?->alterationsFor($this->person->id ?? '') ?? []];
+        $there = [...$this->current->alterations, ...$this->current->pattern?->alterationsFor($this->brief->person->id ?? '') ?? []];
         $known = [...$this->current->leftOut, ...array_column($there, 'name')];
 
-        return null === $this->current->pattern ? [] : $this->person?->factsFor($this->garment()->value, $known) ?? [];
+        return null === $this->current->pattern ? [] : $this->brief->person?->factsFor($this->garment()->value, $known) ?? [];
     }
 
     /** @return list<KeptAlteration> of its pattern and person that cost or save cloth */
     public function keepable(): array
     {
-        $all = null === $this->person ? [] : $this->current->pattern?->alterationsFor($this->person->id) ?? [];
+        $all = null === $this->brief->person ? [] : $this->current->pattern?->alterationsFor($this->brief->person->id) ?? [];
 
         return array_values(array_filter($all, static fn (KeptAlteration $kept): bool => null !== $kept->length));
     }

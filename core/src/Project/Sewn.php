@@ -25,8 +25,8 @@ final readonly class Sewn
     {
         $count = array_fill_keys(array_keys($people), 0);
         foreach ($this->projects as $project) {
-            if (isset($count[$project->person->id ?? ''])) {
-                ++$count[$project->person->id ?? ''];
+            if (isset($count[$project->brief->person->id ?? ''])) {
+                ++$count[$project->brief->person->id ?? ''];
             }
         }
         arsort($count);
@@ -39,7 +39,7 @@ final readonly class Sewn
     {
         $sizes = [];
         foreach ($this->projects as $project) {
-            if ($project->person?->id === $person?->id && null !== $project->current->size) {
+            if ($project->brief->person?->id === $person?->id && null !== $project->current->size) {
                 $sizes[] = $project->current->size;
             }
         }
@@ -54,7 +54,7 @@ final readonly class Sewn
     {
         $made = [];
         foreach ($this->projects as $project) {
-            foreach (ProjectState::Done === $project->state ? $project->lines() : [] as $line) {
+            foreach (ProjectState::Done === $project->log->state ? $project->lines() : [] as $line) {
                 if (null !== $line->current->pattern && null !== $line->current->version) {
                     $made[$line->current->pattern->id][] = $this->before($project, $line, $line->current->version->id);
                 }
@@ -66,9 +66,11 @@ final readonly class Sewn
 
     private function before(Project $project, Project $line, string $version): MadeBefore
     {
-        $finding = $project->sewing->finding;
-        $on = $finding->on ?? $project->sewing->since(ProjectState::Done);
+        $finding = $project->log->sewing->finding;
+        $on = $finding->on ?? $project->log->sewing->since(ProjectState::Done);
 
-        return new MadeBefore($version, $line->person?->id, $line->largestSize(), $finding?->isGood(), $finding?->words() ?? '', $on);
+        $person = $line->brief->person?->id;
+
+        return new MadeBefore($version, $person, $line->largestSize(), $finding?->isGood(), $finding?->words() ?? '', $on);
     }
 }

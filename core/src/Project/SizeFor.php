@@ -15,9 +15,9 @@ final readonly class SizeFor
     public function advise(Project $project, ?\DateTimeImmutable $today = null): ?SizeAdvice
     {
         return match (true) {
-            null === $project->person || null === $project->current->pattern => null,
-            null === $project->ease => (new SizeChooser())->choose($project->person, $project->current->pattern, $today),
-            default => (new ByFinished())->choose($project->person, $project->current->pattern, $project->ease),
+            null === $project->brief->person || null === $project->current->pattern => null,
+            null === $project->brief->ease => (new SizeChooser())->choose($project->brief->person, $project->current->pattern, $today),
+            default => (new ByFinished())->choose($project->brief->person, $project->current->pattern, $project->brief->ease),
         };
     }
 }

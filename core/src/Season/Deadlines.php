@@ -22,13 +22,14 @@ final readonly class Deadlines
         $answers = array_values(
             array_filter(
                 $checked->projects,
-                static fn (ProjectAnswer $answer): bool => null !== $answer->project->deadline
-                    && !$answer->project->soft
+                static fn (ProjectAnswer $answer): bool => null !== $answer->project->brief->dates->deadline
+                    && !$answer->project->brief->dates->soft
                     && !$answer->project->season->undated
-                    && $answer->project->state->takesHours(),
+                    && $answer->project->log->state->takesHours(),
             ),
         );
-        usort($answers, static fn (ProjectAnswer $a, ProjectAnswer $b): int => $a->project->deadline <=> $b->project->deadline);
+        $deadline = static fn (ProjectAnswer $answer): ?\DateTimeImmutable => $answer->project->brief->dates->deadline;
+        usort($answers, static fn (ProjectAnswer $a, ProjectAnswer $b): int => $deadline($a) <=> $deadline($b));
         $ends = $this->ends($answers, $checked->season);
 
         return array_map(static function (ProjectAnswer $answer) use ($ends, $checked): Due {
@@ -51,7 +52,8 @@ final readonly class Deadlines
         foreach ($answers as $answer) {
             $project = $answer->project;
             $left['#'.$project->id] = $answer->to - $answer->from;
-            $begins['#'.$project->id] = null === $project->notBefore ? 0 : $season->minutesBefore($project->notBefore);
+            $notBefore = $project->brief->dates->notBefore;
+            $begins['#'.$project->id] = null === $notBefore ? 0 : $season->minutesBefore($notBefore);
         }
         $now = 0;
         while ([] !== $left) {

@@ -17,14 +17,15 @@ final readonly class Diary
         foreach ($checked->projects as $answer) {
             $project = $answer->project;
             $with = ['project' => $project->name];
-            if (!$project->season->undated && !$answer->belowChalkLine && $project->state->takesHours()) {
+            if (!$project->season->undated && !$answer->belowChalkLine && $project->log->state->takesHours()) {
                 $begin = $project->season->dayAfter($answer->from);
-                $begin = null !== $project->notBefore && $begin < $project->notBefore ? $project->notBefore : $begin;
+                $notBefore = $project->brief->dates->notBefore;
+                $begin = null !== $notBefore && $begin < $notBefore ? $notBefore : $begin;
                 $days[] = new Dated('begin-'.$project->id, $begin, new Sentence('Begin {project}', $with));
             }
-            if (null !== $project->deadline) {
-                $due = new Sentence($project->soft ? '{project} would be nice by now' : '{project} is due', $with);
-                $days[] = new Dated('due-'.$project->id, $project->deadline, $due);
+            if (null !== $project->brief->dates->deadline) {
+                $due = new Sentence($project->brief->dates->soft ? '{project} would be nice by now' : '{project} is due', $with);
+                $days[] = new Dated('due-'.$project->id, $project->brief->dates->deadline, $due);
             }
             foreach ($answer->parcels() as $key => [$what, $comes]) {
                 $days[] = new Dated($key, $comes, new Sentence('A parcel for {project}: {cloth}', $with + ['cloth' => $what]));

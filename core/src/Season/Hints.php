@@ -30,7 +30,7 @@ final readonly class Hints
         }
         $ranked = array_values(array_filter(
             $checked->projects,
-            static fn (ProjectAnswer $answer): bool => $answer->project->state->takesHours(),
+            static fn (ProjectAnswer $answer): bool => $answer->project->log->state->takesHours(),
         ));
 
         return [...$this->most($checked->season, $ranked), ...$this->begun($ranked), ...$this->learning($ranked)];
@@ -64,7 +64,7 @@ final readonly class Hints
         $hints = [];
         $new = false;
         foreach ($ranked as $answer) {
-            $begun = $answer->project->state->isCut();
+            $begun = $answer->project->log->state->isCut();
             if ($begun && $new) {
                 $hints[] = new Sentence('{project} is begun: before anything new, it is the sooner finished.', [
                     'project' => $answer->project->name,

@@ -23,10 +23,10 @@ final readonly class Mix
         $people = [];
         foreach ($checked->projects as $answer) {
             $project = $answer->project;
-            if ($project->state->takesHours()) {
-                ++$purposes[$project->purpose->value ?? ''];
+            if ($project->log->state->takesHours()) {
+                ++$purposes[$project->brief->purpose->value ?? ''];
                 foreach ($project->lines() as $line) {
-                    $name = $line->person->name ?? '';
+                    $name = $line->brief->person->name ?? '';
                     $people[$name] = ($people[$name] ?? 0) + 1;
                 }
             }

@@ -21,7 +21,7 @@ final readonly class ProjectSnapshot
         $all = [];
         foreach ($checked->projects as $answer) {
             $project = $answer->project;
-            $late = $project->season->undated || !$project->state->takesHours()
+            $late = $project->season->undated || !$project->log->state->takesHours()
                 ? 0
                 : $project->daysLate($project->season->doneOn($answer->to));
             $all['#'.$project->id] = new self($late, $answer->belowChalkLine, $answer->verdict);

@@ -21,7 +21,7 @@ final readonly class Progress
 
     public function __construct(private Project $project)
     {
-        $this->sewing = $project->sewing->steps(Steps::of($project));
+        $this->sewing = $project->log->sewing->steps(Steps::of($project));
     }
 
     public function step(string $id): ?Step
@@ -72,7 +72,7 @@ final readonly class Progress
     /** The state that its steps show; done it is only when somebody says so. */
     public function state(Sewing $sewing): ProjectState
     {
-        $state = $this->project->state;
+        $state = $this->project->log->state;
         if (!$state->isOpen()) {
             return $state;
         }

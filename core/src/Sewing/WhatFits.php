@@ -81,7 +81,7 @@ final readonly class WhatFits
         return new Doable(
             $answer,
             $step,
-            null === $minutes ? null : max(1, $minutes - $answer->project->sewing->spent($step->id)),
+            null === $minutes ? null : max(1, $minutes - $answer->project->log->sewing->spent($step->id)),
             $then,
         );
     }

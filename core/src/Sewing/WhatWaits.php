@@ -28,7 +28,7 @@ final readonly class WhatWaits
     public function notion(ProjectAnswer $answer, Step $step): ?Sentence
     {
         $needed = array_filter(
-            $answer->project->notionsTaken ? [] : $answer->notions,
+            $answer->project->log->notionsTaken ? [] : $answer->notions,
             static fn (NotionAnswer $notion): bool => \in_array($notion->wanted->kind, $step->needs, true),
         );
         $missing = array_filter($needed, static fn (NotionAnswer $notion): bool => false === $notion->enough);

@@ -33,16 +33,16 @@ final readonly class YearInReview
     {
         $sewn = $given = $not = [];
         foreach ($projects as $project) {
-            $done = ProjectState::Done === $project->state ? $this->doneOn($project) : null;
+            $done = ProjectState::Done === $project->log->state ? $this->doneOn($project) : null;
             if (self::isIn($year, $done)) {
                 $sewn[] = new Costed($project, $done, $this->cost($project));
             }
-            $up = ProjectState::GivenUp === $project->state ? $project->sewing->entered(ProjectState::GivenUp) : null;
+            $up = ProjectState::GivenUp === $project->log->state ? $project->log->sewing->entered(ProjectState::GivenUp) : null;
             if (null !== $up && self::isIn($year, $up->on)) {
                 $given[] = ['project' => $project, 'why' => $up->why];
             }
             $season = $project->season;
-            if ($project->state->isOpen() && !$season->undated && $season->ends() < $today && self::isIn($year, $season->ends())) {
+            if ($project->log->state->isOpen() && !$season->undated && $season->ends() < $today && self::isIn($year, $season->ends())) {
                 $not[] = $project;
             }
         }
@@ -67,7 +67,7 @@ final readonly class YearInReview
     {
         $years = [];
         foreach ($projects as $project) {
-            foreach ([...$project->sewing->stretches, ...$project->sewing->states] as $dated) {
+            foreach ([...$project->log->sewing->stretches, ...$project->log->sewing->states] as $dated) {
                 $years[] = (int) $dated->on->format('Y');
             }
         }
@@ -79,7 +79,7 @@ final readonly class YearInReview
 
     private function doneOn(Project $project): ?\DateTimeImmutable
     {
-        return $project->sewing->since(ProjectState::Done) ?? $project->sewing->finding?->on;
+        return $project->log->sewing->since(ProjectState::Done) ?? $project->log->sewing->finding?->on;
     }
 
     /** Of its cloth, in the smallest coin; null when of any of it the length or the price is not known. */
@@ -106,7 +106,7 @@ final readonly class YearInReview
      */
     private function months(int $year, array $projects, array $sewn, array $cloths): array
     {
-        $stretches = array_merge([], ...array_map(static fn (Project $project): array => $project->sewing->stretches, $projects));
+        $stretches = array_merge([], ...array_map(static fn (Project $project): array => $project->log->sewing->stretches, $projects));
         $cuts = array_merge([], ...array_map(static fn (Cloth $cloth): array => $cloth->cuts, $cloths));
         $came = array_merge([], ...array_map($this->came(...), $cuts));
         $went = array_merge([], ...array_map($this->went(...), $cuts));
@@ -195,9 +195,9 @@ final readonly class YearInReview
         $told = array_map(static fn (array $of): SeasonTold => new SeasonTold(
             $of[0]->season,
             \count($of),
-            \count(array_filter($of, static fn (Project $project): bool => ProjectState::Done === $project->state)),
+            \count(array_filter($of, static fn (Project $project): bool => ProjectState::Done === $project->log->state)),
             array_sum(array_map(static fn (Project $project): int => Hours::of($project, $pace)->all ?? 0, $of)),
-            array_sum(array_map(static fn (Project $project): int => $project->sewing->spent(), $of)),
+            array_sum(array_map(static fn (Project $project): int => $project->log->sewing->spent(), $of)),
         ), array_values($bySeason));
         usort($told, static fn (SeasonTold $a, SeasonTold $b): int => $a->season->starts <=> $b->season->starts);
 

@@ -76,7 +76,7 @@ final readonly class Workroom
     {
         $count = fn (Season $season): int => \count(array_filter(
             $this->projects,
-            static fn (Project $project): bool => $project->season->id === $season->id && $project->state->takesHours(),
+            static fn (Project $project): bool => $project->season->id === $season->id && $project->log->state->takesHours(),
         ));
         $seasons = $this->seasons;
         usort($seasons, static fn (Season $a, Season $b): int => [$count($b), $b->starts] <=> [$count($a), $a->starts]);

@@ -17,6 +17,7 @@ use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
 use Octavum\Core\Season\Snag\SizeSnags;
 use Octavum\Core\Season\Snag\Snag;
 use Octavum\Core\Tests\Season\Plan;
@@ -95,9 +96,8 @@ final class ByFinishedTest extends TestCase
                 'Top',
                 Plan::season(),
                 1,
-                $this->person(96),
-                new Option('', $this->top(), size: $size),
-                ease: null === $ease ? null : Length::ofMillimetres(10 * $ease),
+                brief: new ProjectBrief($this->person(96), ease: null === $ease ? null : Length::ofMillimetres(10 * $ease)),
+                current: new Option('', $this->top(), size: $size),
             )),
         );
         self::assertSame(['Top: size M is planned, and by the chart Suvi takes L.'], $said(null, 'M'));

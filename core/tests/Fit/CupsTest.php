@@ -20,6 +20,7 @@ use Octavum\Core\Pattern\SizeChart;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
 use Octavum\Core\Season\Snag\SizeSnags;
 use Octavum\Core\Season\Snag\Snag;
 use Octavum\Core\Tests\Season\Plan;
@@ -106,8 +107,8 @@ final class CupsTest extends TestCase
             'Blouse',
             Plan::season(),
             1,
-            $this->person(['high bust' => '92', 'bust' => '99.5', 'hip' => '97']),
-            new Option('', $this->pattern(self::CHART, $garment), size: $planned),
+            brief: new ProjectBrief($this->person(['high bust' => '92', 'bust' => '99.5', 'hip' => '97'])),
+            current: new Option('', $this->pattern(self::CHART, $garment), size: $planned),
         );
         self::assertSame(
             $isSnag ? ['Blouse: size '.$planned.' is planned, and by the chart Odalys takes 14C.'] : [],

@@ -20,6 +20,7 @@ use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
 use Octavum\Core\Season\Snag\LikingSnags;
 use Octavum\Core\Season\Snag\Severity;
 use Octavum\Core\Season\Snag\Snag;
@@ -94,8 +95,8 @@ final class ComparisonTest extends TestCase
             'Coat',
             Plan::season(),
             1,
-            new Person('o', 'Odalys', likings: [Feature::Hood->value => $liking]),
-            new Option('', new Pattern('k', 'Coat', versions: [$version]), $version),
+            brief: new ProjectBrief(new Person('o', 'Odalys', likings: [Feature::Hood->value => $liking])),
+            current: new Option('', new Pattern('k', 'Coat', versions: [$version]), $version),
         );
         $snags = array_map(
             static fn (Snag $snag): array => [$snag->severity, (string) $snag->sentence],

@@ -17,6 +17,7 @@ use Octavum\Core\Project\Cautions;
 use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -32,8 +33,8 @@ final class CautionsTest extends TestCase
             'P',
             Plan::season(),
             1,
-            new Person('who', 'Suvi', $child),
-            new Option(
+            brief: new ProjectBrief(new Person('who', 'Suvi', $child)),
+            current: new Option(
                 '',
                 new Pattern('k', 'K', makes: new PatternGarment(garment: $garment)),
                 claims: null === $type ? [] : [

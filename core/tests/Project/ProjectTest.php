@@ -16,6 +16,7 @@ use Octavum\Core\Pattern\PatternGarment;
 use Octavum\Core\Piece\Garment;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Season\Check\SeasonCheck;
@@ -54,8 +55,8 @@ final class ProjectTest extends TestCase
             'X',
             Plan::season(),
             1,
-            $person,
-            new Option('', $pattern, alterations: $alterations, leftOut: $leftOut),
+            brief: new ProjectBrief($person),
+            current: new Option('', $pattern, alterations: $alterations, leftOut: $leftOut),
         );
         self::assertSame($offered, array_column($project->factsOffered(), 'name'));
     }
@@ -72,7 +73,7 @@ final class ProjectTest extends TestCase
     public function testWithoutAPatternOrAPersonNothingIsOffered(): void
     {
         $person = new Person('suvi', 'Suvi', facts: [new Fact('Narrow shoulders')]);
-        self::assertSame([], (new Project('x', 'X', Plan::season(), 1, $person))->factsOffered());
+        self::assertSame([], (new Project('x', 'X', Plan::season(), 1, brief: new ProjectBrief($person)))->factsOffered());
         self::assertSame([], (new Project('x', 'X', Plan::season(), 1, current: new Option('', new Pattern('p', 'P'))))->factsOffered());
     }
 

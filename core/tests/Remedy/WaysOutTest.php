@@ -99,8 +99,7 @@ final class WaysOutTest extends TestCase
             'Second',
             Plan::season(),
             2,
-            null,
-            new Option('', $pattern, $long, '14', claims: [Plan::claim($cloth, id: 'second')]),
+            current: new Option('', $pattern, $long, '14', claims: [Plan::claim($cloth, id: 'second')]),
         );
         self::assertSame([], Plan::check($first, $second)->projects[1]->roles[0]->waysOut(), '94 cm are left');
     }
@@ -126,8 +125,7 @@ final class WaysOutTest extends TestCase
             'Coat',
             Plan::season(),
             1,
-            null,
-            new Option(
+            current: new Option(
                 '',
                 new Pattern('p', 'Coat', versions: [$version, ...$versions]),
                 $version,

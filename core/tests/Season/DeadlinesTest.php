@@ -7,6 +7,8 @@ namespace Octavum\Core\Tests\Season;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
+use Octavum\Core\Project\ProjectDates;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Answer\CheckedSeason;
 use Octavum\Core\Season\Check\SeasonCheck;
@@ -84,10 +86,12 @@ final class DeadlinesTest extends TestCase
                 $name,
                 $season,
                 \count($all) + 1,
+                brief: new ProjectBrief(dates: new ProjectDates(
+                    deadline: null === $one[1] ? null : new \DateTimeImmutable('2027-'.$one[1]),
+                    soft: $one[2] ?? false,
+                    notBefore: isset($one[3]) ? new \DateTimeImmutable('2027-'.$one[3]) : null,
+                )),
                 current: new Option('', minutes: null === $one[0] ? null : 60 * $one[0]),
-                deadline: null === $one[1] ? null : new \DateTimeImmutable('2027-'.$one[1]),
-                soft: $one[2] ?? false,
-                notBefore: isset($one[3]) ? new \DateTimeImmutable('2027-'.$one[3]) : null,
             );
         }
 

@@ -16,6 +16,8 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
+use Octavum\Core\Project\ProjectDates;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Dated;
@@ -54,25 +56,24 @@ final class DiaryTest extends TestCase
                 'Tee',
                 $season,
                 2,
+                brief: new ProjectBrief(dates: new ProjectDates(deadline: new \DateTimeImmutable('2027-03-08'))),
                 current: new Option('', version: $tee, minutes: 120),
-                deadline: new \DateTimeImmutable('2027-03-08'),
             ),
             new Project(
                 'c',
                 'Hat',
                 $season,
                 3,
+                brief: new ProjectBrief(dates: new ProjectDates(notBefore: new \DateTimeImmutable('2027-03-10'))),
                 current: new Option('', minutes: 60),
-                notBefore: new \DateTimeImmutable('2027-03-10'),
             ),
             new Project(
                 'd',
                 'Coat',
                 $season,
                 4,
+                brief: new ProjectBrief(dates: new ProjectDates(deadline: new \DateTimeImmutable('2027-03-12'), soft: true)),
                 current: new Option('', minutes: 600),
-                deadline: new \DateTimeImmutable('2027-03-12'),
-                soft: true,
             ),
         ];
         $days = (new Diary())->compile((new SeasonCheck(new Assumptions(), [$buttons]))->check($season, $projects));

@@ -18,6 +18,8 @@ use Octavum\Core\Project\Copy;
 use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Purpose;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Answer\CheckedSeason;
@@ -30,11 +32,14 @@ final class HintsTest extends TestCase
 {
     public function testWhatIsBegunComesBeforeAnythingNew(): void
     {
-        $planned = ['state' => ProjectState::Planned];
-        $sewing = ['state' => ProjectState::Sewing];
+        $planned = ['log' => new ProjectLog(ProjectState::Planned)];
+        $sewing = ['log' => new ProjectLog(ProjectState::Sewing)];
         self::assertSame([], $this->hints($sewing, $planned));
         self::assertSame(['b is begun: before anything new, it is the sooner finished.'], $this->hints($planned, $sewing));
-        self::assertSame([], $this->hints(['state' => ProjectState::Idea], $sewing, ['state' => ProjectState::Resting]));
+        self::assertSame(
+            [],
+            $this->hints(['log' => new ProjectLog(ProjectState::Idea)], $sewing, ['log' => new ProjectLog(ProjectState::Resting)]),
+        );
     }
 
     public function testANewTechniqueIsTriedFirstWhereLittleIsAtStake(): void
@@ -66,12 +71,11 @@ final class HintsTest extends TestCase
         $mix = Mix::of($this->checked(
             Plan::season(),
             [
-                'purpose' => Purpose::Joy,
-                'person' => new Person('p', 'Suvi'),
+                'brief' => new ProjectBrief(new Person('p', 'Suvi'), Purpose::Joy),
                 'current' => new Option('', copies: [new Copy(new Person('e', 'Emeka'))]),
             ],
-            ['purpose' => Purpose::Practical, 'person' => new Person('p', 'Suvi')],
-            ['state' => ProjectState::Idea, 'purpose' => Purpose::Joy],
+            ['brief' => new ProjectBrief(new Person('p', 'Suvi'), Purpose::Practical)],
+            ['log' => new ProjectLog(ProjectState::Idea), 'brief' => new ProjectBrief(purpose: Purpose::Joy)],
             [],
         ));
         self::assertSame(['practical' => 1, 'just for joy' => 1, '' => 1], $mix->purposes);

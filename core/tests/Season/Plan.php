@@ -109,8 +109,7 @@ final class Plan
             $name,
             $season ?? self::season(),
             $rank,
-            null,
-            new Option('', $pattern, $version, '14', minutes: $minutes, claims: [$claim]),
+            current: new Option('', $pattern, $version, '14', minutes: $minutes, claims: [$claim]),
         );
     }
 

@@ -9,6 +9,8 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Verdict;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
+use Octavum\Core\Project\ProjectDates;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Answer\CheckedSeason;
 use Octavum\Core\Season\Check\SeasonCheck;
@@ -84,8 +86,8 @@ final class WhatChangedTest extends TestCase
                 $name,
                 $season,
                 \count($all) + 1,
+                brief: new ProjectBrief(dates: new ProjectDates(deadline: $day)),
                 current: new Option('', minutes: 60 * $hours),
-                deadline: $day,
             );
         }
 

@@ -53,7 +53,7 @@ final class ProgressTest extends TestCase
     public function testTheStateFollowsTheSteps(ProjectState $was, array $done, ?string $running, ProjectState $is): void
     {
         $project = $this->skirt($was);
-        $sewing = $project->sewing->steps($project->sewing->steps);
+        $sewing = $project->log->sewing->steps($project->log->sewing->steps);
         foreach ($done as $step) {
             $sewing = (new Progress($project->sewn($sewing)))->done($step, Sewn::day('03-02'));
         }

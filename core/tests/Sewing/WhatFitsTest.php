@@ -25,6 +25,7 @@ use Octavum\Core\Project\Log\StepKind;
 use Octavum\Core\Project\Log\TimeEntry;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Sewing\Doable;
@@ -79,6 +80,10 @@ final class WhatFitsTest extends TestCase
             $name,
             Plan::season(),
             1,
+            log: new ProjectLog(sewing: new Sewing([
+                new Step('wash', 'Wash', StepKind::Wash, 10),
+                new Step('cut', 'Cut out', StepKind::CutOut, 40, cloths: [Role::Main]),
+            ])),
             current: new Option(
                 '',
                 Sewn::pattern(Garment::Skirt, 60),
@@ -86,10 +91,6 @@ final class WhatFitsTest extends TestCase
                 '14',
                 claims: [$claim],
             ),
-            sewing: new Sewing([
-                new Step('wash', 'Wash', StepKind::Wash, 10),
-                new Step('cut', 'Cut out', StepKind::CutOut, 40, cloths: [Role::Main]),
-            ]),
         );
         $bought = [new LedgerEntry(Sewn::day('01-01'), LedgerKind::Bought, Plan::length('3'))];
         $late = new Cut('late', $bought, state: CutState::Ordered, expected: Sewn::day('04-01'));
@@ -100,10 +101,12 @@ final class WhatFitsTest extends TestCase
         // the wash comes first, though it is no step that others wait behind
         $washed = $cut(Plan::claim(Plan::cloth('1.4', '3')), 'Here');
         self::assertSame(['Wash 10'], $this->say((new WhatFits($this->answers($washed)))->within(1000)));
-        $done = $washed->sewn($washed->sewing->steps([$washed->sewing->steps[0]->doneOn(Sewn::day('03-01')), $washed->sewing->steps[1]]));
+        $done = $washed->sewn(
+            $washed->log->sewing->steps([$washed->log->sewing->steps[0]->doneOn(Sewn::day('03-01')), $washed->log->sewing->steps[1]]),
+        );
         self::assertSame(['Cut out 40'], $this->say((new WhatFits($this->answers($done)))->within(40)));
         $short = $cut(Plan::claim(Plan::cloth('1.4', '1')), 'Short', '2');
-        $short = $short->sewn($short->sewing->steps([$short->sewing->steps[1]]));
+        $short = $short->sewn($short->log->sewing->steps([$short->log->sewing->steps[1]]));
         self::assertSame(
             ['Heron lawn is too short for it: make it enough first.'],
             array_map(static fn (Waiting $one): string => (string) $one->why, (new WhatFits($this->answers($short)))->waiting),

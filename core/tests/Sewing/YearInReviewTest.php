@@ -18,6 +18,7 @@ use Octavum\Core\Project\Log\StateChange;
 use Octavum\Core\Project\Log\TimeEntry;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Sewing\Costed;
 use Octavum\Core\Sewing\EnvelopeFactor;
@@ -148,9 +149,8 @@ final class YearInReviewTest extends TestCase
             'Tops',
             $season,
             1,
+            log: new ProjectLog(state: ProjectState::Done, sewing: $sewing),
             current: new Option('', claims: [$used('1.25')], copies: [new Copy(claims: [$used('1.75')])]),
-            state: ProjectState::Done,
-            sewing: $sewing,
         );
         $review = (new YearInReview())->review(2027, [$two], [$lawn], Sewn::day('12-31'));
         self::assertSame(3600, $review->sewn[0]->cost, '1.25 m and 1.75 m at 12.00');
@@ -220,29 +220,32 @@ final class YearInReviewTest extends TestCase
                 'Top',
                 $season,
                 2,
-                current: new Option('', claims: [$unknown]),
-                state: ProjectState::Done,
-                sewing: new Sewing(
+                log: new ProjectLog(state: ProjectState::Done, sewing: new Sewing(
                     stretches: [new TimeEntry(new \DateTimeImmutable('2026-12-30'), 60), new TimeEntry(Sewn::day('04-03'), 30)],
                     states: $in(ProjectState::Done, '05-02'),
-                ),
+                )),
+                current: new Option('', claims: [$unknown]),
             ),
             new Project(
                 'd',
                 'Dress',
                 $season,
                 1,
+                log: new ProjectLog(
+                    state: ProjectState::Done,
+                    sewing: new Sewing(stretches: [new TimeEntry(Sewn::day('03-03'), 90)], states: $in(ProjectState::Done, '03-20')),
+                ),
                 current: new Option('', claims: [$used]),
-                state: ProjectState::Done,
-                sewing: new Sewing(stretches: [new TimeEntry(Sewn::day('03-03'), 90)], states: $in(ProjectState::Done, '03-20')),
             ),
             new Project(
                 'j',
                 'Jacket',
                 $season,
                 3,
-                state: ProjectState::GivenUp,
-                sewing: new Sewing(states: $in(ProjectState::GivenUp, '04-01', 'too warm by now')),
+                log: new ProjectLog(
+                    state: ProjectState::GivenUp,
+                    sewing: new Sewing(states: $in(ProjectState::GivenUp, '04-01', 'too warm by now')),
+                ),
             ),
             new Project('c', 'Coat', $season, 4),
             new Project('s', 'Someday', Season::none(), 1),

@@ -69,8 +69,7 @@ final class ShoppingTest extends TestCase
             'Tops',
             Plan::season(),
             1,
-            null,
-            new Option(
+            current: new Option(
                 '',
                 null,
                 $version,

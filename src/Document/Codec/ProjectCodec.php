@@ -11,6 +11,9 @@ use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Copy;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
+use Octavum\Core\Project\ProjectDates;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Purpose;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Gate\Check;
@@ -89,23 +92,25 @@ final readonly class ProjectCodec
             $node->at('name')->name(),
             $season,
             $node->at('rank')->integer(0, 1_000_000) ?? 0,
-            $node->at('person')->named($known->people, 'person'),
-            $current,
-            certainty: $node->at('certainty')->choice(Certainty::class) ?? Certainty::Likely,
-            state: $this->states->read($node->at('state')),
-            deadline: $node->at('deadline')->date(),
-            notes: $node->at('notes')->text(),
-            notionsTaken: $node->at('notionsTaken')->boolean(),
+            brief: new ProjectBrief(
+                $node->at('person')->named($known->people, 'person'),
+                purpose: $node->at('purpose')->choice(Purpose::class),
+                occasion: $node->at('occasion')->text(200),
+                certainty: $node->at('certainty')->choice(Certainty::class) ?? Certainty::Likely,
+                dates: new ProjectDates($node->at('deadline')->date(), $node->at('soft')->boolean(), $node->at('notBefore')->date()),
+                ease: $node->at('ease')->isThere() ? $node->at('ease')->requiredChange() : null,
+                toile: $node->at('toile')->optionalBoolean(),
+                notes: $node->at('notes')->text(),
+            ),
+            log: new ProjectLog(
+                state: $this->states->read($node->at('state')),
+                sewing: $this->sewing->read($node->at('sewing')),
+                decisions: $this->decisions->read($node->at('decisions')),
+                notionsTaken: $node->at('notionsTaken')->boolean(),
+                pictures: $this->pictures->read($node->at('pictures')),
+            ),
+            current: $current,
             others: $others,
-            decisions: $this->decisions->read($node->at('decisions')),
-            soft: $node->at('soft')->boolean(),
-            notBefore: $node->at('notBefore')->date(),
-            pictures: $this->pictures->read($node->at('pictures')),
-            ease: $node->at('ease')->isThere() ? $node->at('ease')->requiredChange() : null,
-            sewing: $this->sewing->read($node->at('sewing')),
-            purpose: $node->at('purpose')->choice(Purpose::class),
-            occasion: $node->at('occasion')->text(200),
-            toile: $node->at('toile')->optionalBoolean(),
         );
     }
 
@@ -117,23 +122,23 @@ final readonly class ProjectCodec
             'name' => $project->name,
             'season' => $project->season->undated ? null : $project->season->id,
             'rank' => $project->rank,
-            'person' => $project->person?->id,
-            'certainty' => $project->certainty->value,
-            'state' => $project->state->value,
-            'deadline' => $project->deadline?->format('Y-m-d'),
-            'soft' => $project->soft,
-            'notBefore' => $project->notBefore?->format('Y-m-d'),
-            'ease' => $project->ease?->millimetres(),
-            'pictures' => $this->pictures->write($project->pictures),
-            'notes' => $project->notes,
-            'notionsTaken' => $project->notionsTaken,
+            'person' => $project->brief->person?->id,
+            'certainty' => $project->brief->certainty->value,
+            'state' => $project->log->state->value,
+            'deadline' => $project->brief->dates->deadline?->format('Y-m-d'),
+            'soft' => $project->brief->dates->soft,
+            'notBefore' => $project->brief->dates->notBefore?->format('Y-m-d'),
+            'ease' => $project->brief->ease?->millimetres(),
+            'pictures' => $this->pictures->write($project->log->pictures),
+            'notes' => $project->brief->notes,
+            'notionsTaken' => $project->log->notionsTaken,
             'current' => $project->current->id,
             'options' => array_map($this->writeOption(...), [$project->current, ...$project->others]),
-            'decisions' => $this->decisions->write($project->decisions),
-            'sewing' => $this->sewing->write($project->sewing),
-            'purpose' => $project->purpose?->value,
-            'occasion' => $project->occasion,
-            'toile' => $project->toile,
+            'decisions' => $this->decisions->write($project->log->decisions),
+            'sewing' => $this->sewing->write($project->log->sewing),
+            'purpose' => $project->brief->purpose?->value,
+            'occasion' => $project->brief->occasion,
+            'toile' => $project->brief->toile,
         ]);
     }
 

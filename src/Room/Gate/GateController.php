@@ -204,7 +204,7 @@ final class GateController extends AbstractController
         $toile = [];
         if (null !== $project->current->pattern && null !== $project->current->version && null !== $project->current->size) {
             $sewist = $this->settings->load($account)->sewist->having((new Sewn($this->plan->drawn($account)))->made());
-            $making = Making::of($project->current->pattern, $project->current->version, $project->person, $sewist)
+            $making = Making::of($project->current->pattern, $project->current->version, $project->brief->person, $sewist)
                 ->inSize($project->current->size);
             $cloth = $role->claim->cloth;
             $toile = (new Toile())->reasons($making, null === $cloth ? null : Traits::of($cloth, Making::DEAR));

@@ -35,11 +35,11 @@ final class FactController extends AbstractController
         [$record, $project] = $this->mine->project($account, $id);
         $fact = $this->offered($project->factsOffered(), $request->request->getString('name'));
         $pattern = $record->current->version?->pattern;
-        if (null === $pattern || null === $project->person || null === $project->current->pattern) {
+        if (null === $pattern || null === $project->brief->person || null === $project->current->pattern) {
             throw $this->createNotFoundException();
         }
         $make = function () use ($project, $fact, $pattern): void {
-            $kept = new KeptAlteration($project->person->id, $fact->name, $fact->length);
+            $kept = new KeptAlteration($project->brief->person->id, $fact->name, $fact->length);
             $this->patterns->keep([...$project->current->pattern->alterations, $kept], $pattern);
         };
         $says = '{fact} counts in {project} now, and in whatever else {person} gets from this pattern.';
@@ -47,7 +47,7 @@ final class FactController extends AbstractController
         return $this->commit($id, [$pattern], $make, $says, [
             'fact' => $fact->name,
             'project' => $project->name,
-            'person' => $project->person->name,
+            'person' => $project->brief->person->name,
         ]);
     }
 

@@ -103,7 +103,7 @@ final class OptionController extends AbstractController
                 'choices' => $choices,
                 'people' => $people,
                 'faults' => $entry->faults(),
-                'answer' => [] === $entry->typed && $project->state->isOpen()
+                'answer' => [] === $entry->typed && $project->log->state->isOpen()
                     ? $this->pages->option($project, $option, $this->plan->projects($account), $account)->getContent()
                     : '',
             ],

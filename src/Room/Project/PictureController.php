@@ -40,7 +40,7 @@ final class PictureController extends AbstractController
     public function add(string $id, Request $request, Intake $intake, #[CurrentUser] Account $account): Response
     {
         [$record, $project] = $this->mine->project($account, $id);
-        if (\count($project->pictures) >= Picture::MOST) {
+        if (\count($project->log->pictures) >= Picture::MOST) {
             return $this->said($id, 'Twenty pictures are kept with a project at most: take one out first.');
         }
         try {
@@ -52,7 +52,7 @@ final class PictureController extends AbstractController
         }
         $note = mb_substr(trim($request->request->getString('note')), 0, 200);
         $make = function () use ($record, $project, $file, $note): void {
-            $record->pictures = $this->codec->write([...$project->pictures, new Picture($file->id, $note)]);
+            $record->pictures = $this->codec->write([...$project->log->pictures, new Picture($file->id, $note)]);
         };
 
         return $this->commit($record, $make, 'The picture is kept with {project}, without what the camera wrote into it.');
@@ -63,7 +63,7 @@ final class PictureController extends AbstractController
     {
         [$record, $project] = $this->mine->project($account, $id);
         $known = $this->shelf->oneOf($account, $file) ?? throw $this->createNotFoundException();
-        $left = array_filter($project->pictures, static fn (Picture $picture): bool => $picture->file !== $file);
+        $left = array_filter($project->log->pictures, static fn (Picture $picture): bool => $picture->file !== $file);
         $make = function () use ($record, $left, $known): void {
             $record->pictures = $this->codec->write(array_values($left));
             $known->removedAt = $this->clock->now();

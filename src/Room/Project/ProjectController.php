@@ -11,6 +11,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
 use Octavum\Core\Project\Season;
 use Octavum\Input\Entry;
 use Octavum\Input\Revision;
@@ -65,8 +66,8 @@ final class ProjectController extends AbstractController
             self::given($request, 'name') ?? '',
             $this->mapper->season($season),
             $rank,
-            $this->people->all($account)[$request->query->getString('person')] ?? null,
-            new Option(
+            brief: new ProjectBrief($this->people->all($account)[$request->query->getString('person')] ?? null),
+            current: new Option(
                 '',
                 $pattern,
                 $version,
@@ -192,7 +193,7 @@ final class ProjectController extends AbstractController
                 'seasons' => $seasons,
                 'people' => $people,
                 'faults' => $entry->faults(),
-                'answer' => [] === $entry->typed && null !== $record && $project->state->isOpen()
+                'answer' => [] === $entry->typed && null !== $record && $project->log->state->isOpen()
                         ? $this->pages->answer($project, $projects, $account)->getContent()
                         : '',
             ],

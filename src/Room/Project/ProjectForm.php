@@ -14,6 +14,9 @@ use Octavum\Core\Pattern\Version;
 use Octavum\Core\Project\Certainty;
 use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
+use Octavum\Core\Project\ProjectDates;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Purpose;
 use Octavum\Core\Project\Season;
 use Octavum\Input\Entry;
@@ -42,22 +45,22 @@ final readonly class ProjectForm
     {
         return [
             'name' => $project->name,
-            'person' => $project->person->id ?? '',
+            'person' => $project->brief->person->id ?? '',
             'season' => $project->season->undated ? 'none' : $project->season->id,
             'rank' => $project->rank > 0 ? (string) $project->rank : '',
-            'certainty' => $project->certainty->value,
-            'state' => $project->state->value,
-            'deadline' => $project->deadline?->format('Y-m-d') ?? '',
-            'soft' => $project->soft ? '1' : '',
-            'notBefore' => $project->notBefore?->format('Y-m-d') ?? '',
-            'ease' => null === $project->ease ? '' : (new LengthFormatter($system))->typed($project->ease, small: true),
-            'notes' => $project->notes,
-            'purpose' => $project->purpose->value ?? '',
-            'occasion' => $project->occasion,
-            'toile' => match ($project->toile) {
+            'certainty' => $project->brief->certainty->value,
+            'state' => $project->log->state->value,
+            'deadline' => $project->brief->dates->deadline?->format('Y-m-d') ?? '',
+            'soft' => $project->brief->dates->soft ? '1' : '',
+            'notBefore' => $project->brief->dates->notBefore?->format('Y-m-d') ?? '',
+            'ease' => null === $project->brief->ease ? '' : (new LengthFormatter($system))->typed($project->brief->ease, small: true),
+            'notes' => $project->brief->notes,
+            'purpose' => $project->brief->purpose->value ?? '',
+            'occasion' => $project->brief->occasion,
+            'toile' => match ($project->brief->toile) {
                 true => 'yes', false => 'no', null => '',
             },
-            'notionsTaken' => $project->notionsTaken ? '1' : '',
+            'notionsTaken' => $project->log->notionsTaken ? '1' : '',
             ...$this->options->values($project->current, $choices, $system),
         ];
     }
@@ -82,23 +85,25 @@ final readonly class ProjectForm
             '' === $entry->raw('name') && null !== $current->pattern ? $current->pattern->title : $entry->name('name'),
             $seasons[$entry->raw('season')] ?? $project->season,
             $entry->integer('rank', 1, 1000) ?? $project->rank,
-            $people[$entry->raw('person')] ?? null,
-            $current,
-            certainty: $entry->choice('certainty', Certainty::class) ?? Certainty::Likely,
-            state: $entry->choice('state', ProjectState::class) ?? ProjectState::Planned,
-            deadline: $entry->date('deadline'),
-            notes: $entry->text('notes'),
-            notionsTaken: $entry->boolean('notionsTaken'),
+            brief: new ProjectBrief(
+                $people[$entry->raw('person')] ?? null,
+                purpose: $entry->choice('purpose', Purpose::class),
+                occasion: $entry->text('occasion', 200),
+                certainty: $entry->choice('certainty', Certainty::class) ?? Certainty::Likely,
+                dates: new ProjectDates($entry->date('deadline'), $entry->boolean('soft'), $entry->date('notBefore')),
+                ease: $entry->change('ease', $this->settings->load($account)->system->widthUnit()),
+                toile: ['yes' => true, 'no' => false][$entry->raw('toile')] ?? null,
+                notes: $entry->text('notes'),
+            ),
+            log: new ProjectLog(
+                state: $entry->choice('state', ProjectState::class) ?? ProjectState::Planned,
+                sewing: $project->log->sewing,
+                decisions: $project->log->decisions,
+                notionsTaken: $entry->boolean('notionsTaken'),
+                pictures: $project->log->pictures,
+            ),
+            current: $current,
             others: $project->others,
-            decisions: $project->decisions,
-            soft: $entry->boolean('soft'),
-            notBefore: $entry->date('notBefore'),
-            pictures: $project->pictures,
-            sewing: $project->sewing,
-            purpose: $entry->choice('purpose', Purpose::class),
-            occasion: $entry->text('occasion', 200),
-            toile: ['yes' => true, 'no' => false][$entry->raw('toile')] ?? null,
-            ease: $entry->change('ease', $this->settings->load($account)->system->widthUnit()),
         );
     }
 }

@@ -52,8 +52,9 @@ final readonly class ProjectStore
             $was = $saved->state;
             $this->mapper->store($project, $saved);
             $saved->state = $was;
-            $this->sewings->enter($saved, $project->state);
-            $saved->person = null === $project->person ? null : $this->entities->getReference(PersonRecord::class, $project->person->id);
+            $this->sewings->enter($saved, $project->log->state);
+            $person = $project->brief->person;
+            $saved->person = null === $person ? null : $this->entities->getReference(PersonRecord::class, $person->id);
             $this->entities->persist($saved);
             $this->fill($saved->current, $project->current, $account);
             $this->entities->flush();

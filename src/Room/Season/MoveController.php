@@ -166,7 +166,7 @@ final class MoveController extends AbstractController
             }
         }
         foreach ($this->plan->drawn($project->season->account) as $other) {
-            foreach ($other->id !== $project->id && $other->state->isOpen() ? $other->current->claims : [] as $claim) {
+            foreach ($other->id !== $project->id && $other->log->state->isOpen() ? $other->current->claims : [] as $claim) {
                 unset($cloths[$claim->cloth->id ?? '']);
             }
         }

@@ -84,15 +84,16 @@ final class SeasonController extends AbstractController
             'hints' => (new Hints($settings->sewist))->find($checked),
             'carried' => array_values(array_filter(
                 $projects,
-                static fn (Project $one): bool => $one->state->takesHours()
+                static fn (Project $one): bool => $one->log->state->takesHours()
                     && !$one->season->undated
                     && $one->season->starts < $current->starts
                     && $one->season->ends() < min($current->starts, $today),
             )),
             'seasons' => $seasons,
-            'done' => array_values(
-                array_filter($projects, static fn ($project): bool => $project->season->id === $current->id && !$project->state->isOpen()),
-            ),
+            'done' => array_values(array_filter(
+                $projects,
+                static fn ($project): bool => $project->season->id === $current->id && !$project->log->state->isOpen(),
+            )),
         ]);
     }
 

@@ -64,8 +64,8 @@ final readonly class Begun
     public function running(Account $account, string $but): ?array
     {
         foreach ($this->plan->drawn($account) as $project) {
-            if (null !== $project->sewing->timer && $project->id !== $but) {
-                return [...$this->project($account, $project->id), $project->sewing->timer];
+            if (null !== $project->log->sewing->timer && $project->id !== $but) {
+                return [...$this->project($account, $project->id), $project->log->sewing->timer];
             }
         }
 

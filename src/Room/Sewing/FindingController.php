@@ -50,14 +50,14 @@ final class FindingController extends AbstractController
         Request $request,
         Entry $entry,
     ): Response {
-        $known = $project->sewing->finding;
+        $known = $project->log->sewing->finding;
         $values = [
             'fitted' => $known->fitted->value ?? '',
             'cloth' => $known->cloth->value ?? '',
             'again' => $known->again->value ?? '',
             'change' => $known->change ?? '',
             'note' => $known->note ?? '',
-            'day' => ($project->sewing->since(ProjectState::Done) ?? $this->sewings->today())->format('Y-m-d'),
+            'day' => ($project->log->sewing->since(ProjectState::Done) ?? $this->sewings->today())->format('Y-m-d'),
             'keep' => '1',
         ];
         if ($request->isMethod('POST')) {
@@ -107,7 +107,7 @@ final class FindingController extends AbstractController
         $back = ReturnPath::to($request, $this->generateUrl('project', ['id' => $record->id]));
         $this->changes->commit(
             [$record],
-            fn () => $this->sewings->store($project->sewing->wearing([...$project->sewing->worn, $worn]), $record),
+            fn () => $this->sewings->store($project->log->sewing->wearing([...$project->log->sewing->worn, $worn]), $record),
             new Notice('How {project} is worn is kept.', ['project' => $record->name], $back->getTargetUrl()),
         );
 
@@ -119,13 +119,14 @@ final class FindingController extends AbstractController
     {
         $pattern = $record->current->version?->pattern;
         $make = function () use ($record, $project, $finding, $next, $pattern): void {
-            $this->sewings->store($project->sewing->found($finding)->timed(null), $record);
+            $this->sewings->store($project->log->sewing->found($finding)->timed(null), $record);
             if (ProjectState::Done !== $record->state) {
                 $this->sewings->enter($record, ProjectState::Done, on: $finding->on);
             }
-            if ($next && null !== $pattern && null !== $project->current->pattern && null !== $project->person && '' !== $finding->change) {
+            $person = $project->brief->person;
+            if ($next && null !== $pattern && null !== $project->current->pattern && null !== $person && '' !== $finding->change) {
                 $this->alteration($pattern, $project->current->pattern->alterations, new KeptAlteration(
-                    $project->person->id,
+                    $person->id,
                     mb_substr($finding->change, 0, 120),
                 ));
             }

@@ -46,7 +46,7 @@ final readonly class SewingPage
     ) {
         $running = null;
         foreach ([...$begun, ...$next] as $row) {
-            $running = null === $row->answer->project->sewing->timer ? $running : $row->answer;
+            $running = null === $row->answer->project->log->sewing->timer ? $running : $row->answer;
         }
         $this->running = $running;
         $this->about = $running ?? $about;
@@ -55,7 +55,7 @@ final readonly class SewingPage
     public function runningStep(): ?Step
     {
         foreach ($this->running->hours->steps ?? [] as $step) {
-            if ($step->id === $this->running?->project->sewing->timer?->step) {
+            if ($step->id === $this->running?->project->log->sewing->timer?->step) {
                 return $step;
             }
         }

@@ -41,7 +41,7 @@ final readonly class SewingPages
         $fits = new WhatFits([...$begun, ...$next]);
         $offered = $fits->within($have)[0]->answer ?? $begun[0] ?? $next[0] ?? null;
         foreach ($begun as $answer) {
-            $offered = null === $answer->project->sewing->timer ? $offered : $answer;
+            $offered = null === $answer->project->log->sewing->timer ? $offered : $answer;
         }
         $garment = $offered?->project->garment();
         $row = fn (ProjectAnswer $answer): BegunRow => new BegunRow($answer, $this->seams->draw($answer));
@@ -75,14 +75,14 @@ final readonly class SewingPages
             foreach ($this->checker->check($account, $season, $projects)->projects as $answer) {
                 if ($this->isBegun($answer->project)) {
                     $begun[] = $answer;
-                } elseif ($answer->project->state->takesHours() && !$answer->belowChalkLine && !$season->undated) {
+                } elseif ($answer->project->log->state->takesHours() && !$answer->belowChalkLine && !$season->undated) {
                     $planned[] = $answer;
                 }
             }
         }
         $late = new \DateTimeImmutable('9999-12-31');
         $place = static fn (ProjectAnswer $answer): array => [
-            $answer->project->deadline ?? $late,
+            $answer->project->brief->dates->deadline ?? $late,
             $answer->project->season->starts,
             $answer->project->rank,
         ];
@@ -93,10 +93,10 @@ final readonly class SewingPages
 
     private function isBegun(Project $project): bool
     {
-        $sewing = $project->sewing;
+        $sewing = $project->log->sewing;
 
-        return $project->state->takesHours()
-            && ($project->state->isBegun() || [] !== $sewing->stretches || null !== $sewing->timer
+        return $project->log->state->takesHours()
+            && ($project->log->state->isBegun() || [] !== $sewing->stretches || null !== $sewing->timer
                 || [] !== array_filter($sewing->steps, static fn ($step): bool => null !== $step->done));
     }
 
@@ -124,9 +124,9 @@ final readonly class SewingPages
         $before = $this->clock->now()->modify('-'.self::WORN_AFTER.' days');
 
         return array_values(array_filter($projects, static function (Project $project) use ($before): bool {
-            $done = $project->sewing->since(ProjectState::Done);
+            $done = $project->log->sewing->since(ProjectState::Done);
 
-            return ProjectState::Done === $project->state && null !== $done && $done < $before && [] === $project->sewing->worn;
+            return ProjectState::Done === $project->log->state && null !== $done && $done < $before && [] === $project->log->sewing->worn;
         }));
     }
 }

@@ -53,10 +53,10 @@ final class StepController extends AbstractController
         if (null === $progress->step($step)) {
             throw $this->createNotFoundException();
         }
-        if ($project->sewing->timer?->step === $step) {
+        if ($project->log->sewing->timer?->step === $step) {
             return $this->back($request);
         }
-        $own = null === $project->sewing->timer ? null : [$record, $project, $project->sewing->timer];
+        $own = null === $project->log->sewing->timer ? null : [$record, $project, $project->log->sewing->timer];
         foreach (array_filter([$this->begun->running($account, $record->id), $own]) as [$other, $its, $timer]) {
             $minutes = $timer->minutes($this->now());
             if (Timer::isForgotten($minutes, $this->begun->expected($account, $its, $timer->step))) {
@@ -77,7 +77,7 @@ final class StepController extends AbstractController
         Request $request,
         #[CurrentUser] Account $account,
     ): Response {
-        $timer = $project->sewing->timer;
+        $timer = $project->log->sewing->timer;
         if (null === $timer) {
             $this->toast->say('Nothing is running: it was paused somewhere else.');
 
@@ -101,8 +101,8 @@ final class StepController extends AbstractController
         #[CurrentUser] Account $account,
     ): Response {
         $at = (new Progress($project))->step($step) ?? throw $this->createNotFoundException();
-        $timer = $project->sewing->timer;
-        $sewing = $project->sewing;
+        $timer = $project->log->sewing->timer;
+        $sewing = $project->log->sewing;
         if (null !== $timer && $timer->step === $step) {
             $sewing = $this->paused($account, $project, $timer, $request);
             if (null === $sewing) {
@@ -148,7 +148,7 @@ final class StepController extends AbstractController
         int $place,
         Request $request,
     ): Response {
-        $all = $project->sewing->stretches;
+        $all = $project->log->sewing->stretches;
         $one = $all[$place] ?? null;
         if (null === $one || $request->request->getInt('minutes') !== $one->minutes) {
             $this->toast->say('That was changed somewhere else: look again.');
@@ -156,7 +156,7 @@ final class StepController extends AbstractController
             return $this->back($request);
         }
         $left = array_values(array_filter($all, static fn (TimeEntry $other): bool => $other !== $one));
-        $this->begun->save($record, $project, $project->sewing->stretches($left), 'That time is taken out.', $this->path($request));
+        $this->begun->save($record, $project, $project->log->sewing->stretches($left), 'That time is taken out.', $this->path($request));
 
         return $this->back($request);
     }

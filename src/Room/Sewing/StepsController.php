@@ -66,7 +66,7 @@ final class StepsController extends AbstractController
             'values' => $rows,
             'lines' => [] === $entry->typed ? range(0, $count + self::MORE - 1) : $entry->rows('rows'),
             'faults' => $entry->faults(),
-            'own' => [] !== $project->sewing->steps,
+            'own' => [] !== $project->log->sewing->steps,
         ], new Response(status: $entry->status()));
     }
 

@@ -87,7 +87,7 @@ final class BlockController extends AbstractController
                     $size,
                     $full->micrometres,
                     $surface->key(),
-                    $project->person?->child,
+                    $project->brief->person?->child,
                 ]),
             );
         $length = $cache->get(
@@ -98,7 +98,7 @@ final class BlockController extends AbstractController
                 Role::Main,
                 $size,
                 $surface,
-                true === $project->person?->child,
+                true === $project->brief->person?->child,
             )?->micrometres,
         );
 

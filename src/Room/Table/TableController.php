@@ -74,7 +74,7 @@ final class TableController extends AbstractController
             ),
             'projects' => array_values(array_filter(
                 $projects,
-                static fn (Project $project): bool => $project->state->isOpen() && null !== $project->current->version,
+                static fn (Project $project): bool => $project->log->state->isOpen() && null !== $project->current->version,
             )),
             'assumptions' => $settings->assumptions,
             'patterns' => array_values(
@@ -238,7 +238,7 @@ final class TableController extends AbstractController
             'projects' => array_values(
                 array_filter(
                     $projects,
-                    static fn (Project $project): bool => $project->state->isOpen()
+                    static fn (Project $project): bool => $project->log->state->isOpen()
                         && null !== $project->current->version
                         && [] !== array_filter($project->current->claims, static fn (Claim $claim): bool => !$claim->cutOut),
                 ),

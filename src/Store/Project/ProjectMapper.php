@@ -15,6 +15,9 @@ use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Copy;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
+use Octavum\Core\Project\ProjectDates;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Season;
 use Octavum\Document\Codec\AlterationCodec;
 use Octavum\Document\Codec\DecisionCodec;
@@ -62,23 +65,25 @@ final readonly class ProjectMapper
                 $record->name,
                 $this->season($record->season),
                 $record->rank,
-                $this->person($record->person, $built),
-                $this->option($record->current, $built),
-                certainty: $record->certainty,
-                state: $record->state,
-                deadline: $record->deadline,
-                notes: $record->notes,
-                notionsTaken: $record->notionsTaken,
+                brief: new ProjectBrief(
+                    $this->person($record->person, $built),
+                    dates: new ProjectDates(deadline: $record->deadline, soft: $record->soft, notBefore: $record->notBefore),
+                    purpose: $record->purpose,
+                    occasion: $record->occasion,
+                    certainty: $record->certainty,
+                    ease: null === $record->ease ? null : Length::ofMicrometres($record->ease),
+                    toile: $record->toile,
+                    notes: $record->notes,
+                ),
+                log: new ProjectLog(
+                    state: $record->state,
+                    sewing: $this->sewing->read(Node::stored($record->sewing, 'project '.$record->id)),
+                    decisions: $this->decisions->read(Node::stored($record->decisions, 'project '.$record->id)),
+                    notionsTaken: $record->notionsTaken,
+                    pictures: $this->pictures->read(Node::stored($record->pictures, 'project '.$record->id)),
+                ),
+                current: $this->option($record->current, $built),
                 others: $alone ? [] : array_map(fn (OptionRecord $option): Option => $this->option($option, $built), $record->others()),
-                decisions: $this->decisions->read(Node::stored($record->decisions, 'project '.$record->id)),
-                soft: $record->soft,
-                notBefore: $record->notBefore,
-                pictures: $this->pictures->read(Node::stored($record->pictures, 'project '.$record->id)),
-                ease: null === $record->ease ? null : Length::ofMicrometres($record->ease),
-                sewing: $this->sewing->read(Node::stored($record->sewing, 'project '.$record->id)),
-                purpose: $record->purpose,
-                occasion: $record->occasion,
-                toile: $record->toile,
             );
         }
 
@@ -191,20 +196,20 @@ final readonly class ProjectMapper
     {
         $record->name = $project->name;
         $record->rank = $project->rank;
-        $record->certainty = $project->certainty;
-        $record->state = $project->state;
-        $record->deadline = $project->deadline;
-        $record->soft = $project->soft;
-        $record->notBefore = $project->notBefore;
-        $record->ease = $project->ease?->micrometres;
-        $record->pictures = $this->pictures->write($project->pictures);
-        $record->notes = $project->notes;
-        $record->notionsTaken = $project->notionsTaken;
-        $record->decisions = $this->decisions->write($project->decisions);
-        $record->sewing = $this->sewing->write($project->sewing);
-        $record->purpose = $project->purpose;
-        $record->occasion = $project->occasion;
-        $record->toile = $project->toile;
+        $record->certainty = $project->brief->certainty;
+        $record->state = $project->log->state;
+        $record->deadline = $project->brief->dates->deadline;
+        $record->soft = $project->brief->dates->soft;
+        $record->notBefore = $project->brief->dates->notBefore;
+        $record->ease = $project->brief->ease?->micrometres;
+        $record->pictures = $this->pictures->write($project->log->pictures);
+        $record->notes = $project->brief->notes;
+        $record->notionsTaken = $project->log->notionsTaken;
+        $record->decisions = $this->decisions->write($project->log->decisions);
+        $record->sewing = $this->sewing->write($project->log->sewing);
+        $record->purpose = $project->brief->purpose;
+        $record->occasion = $project->brief->occasion;
+        $record->toile = $project->brief->toile;
         ++$record->changes;
         $this->storeOption($project->current, $record->current);
     }

@@ -227,7 +227,7 @@ final readonly class Workrooms
             $record = $projects[$project->id] = new ProjectRecord($seasons[$project->season->id] ??= SeasonRecord::none($account));
             $this->entities->persist($record->season);
             $this->projectMapper->store($project, $record);
-            $record->person = null === $project->person ? null : $people[$project->person->id];
+            $record->person = null === $project->brief->person ? null : $people[$project->brief->person->id];
             foreach ([$project->current, ...$project->others] as $i => $option) {
                 $made = 0 === $i ? $record->current : new OptionRecord($record);
                 $this->projectMapper->storeOption($option, $made, $ids);

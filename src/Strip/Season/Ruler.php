@@ -68,7 +68,7 @@ final readonly class Ruler
         $from = min($this->season->weeksAfter($answer->from) * $week, self::WIDTH - 12);
         // it ends in the week of its last minute, not after the weeks off that follow
         $to = min(self::WIDTH, $this->season->weeksAfter(max(0, $answer->to - 1)) * $week);
-        $deadline = $answer->project->deadline;
+        $deadline = $answer->project->brief->dates->deadline;
 
         return new WeekBar(
             round($from, 1),

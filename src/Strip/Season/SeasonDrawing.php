@@ -32,7 +32,7 @@ final readonly class SeasonDrawing
         $rows = $aside = [];
         foreach ($checked->projects as $answer) {
             $row = $this->row($answer, $scale, $ruler, $settings, $checked->perhaps());
-            if (!$answer->project->state->takesHours()) {
+            if (!$answer->project->log->state->takesHours()) {
                 $aside[] = $row;
                 continue;
             }

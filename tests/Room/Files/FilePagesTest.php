@@ -233,19 +233,19 @@ final class FilePagesTest extends PageTestCase
             'note' => ' Hem pinned ',
         ]);
         self::assertResponseRedirects('/project/'.$id);
-        [$picture] = $this->project('Towpath coat')->pictures;
+        [$picture] = $this->project('Towpath coat')->log->pictures;
         self::assertSame('Hem pinned', $picture->note);
         $page = $this->get('/project/'.$id);
         self::assertSame('Hem pinned', $page->filter('#pictures img')->attr('alt'));
         $this->get('/project/'.$id.'/change');
         $this->send('Save the project', ['notes' => 'Pinned on Sunday.']);
-        self::assertCount(1, $this->project('Towpath coat')->pictures, 'the form leaves it where it is');
+        self::assertCount(1, $this->project('Towpath coat')->log->pictures, 'the form leaves it where it is');
         $this->get('/project/'.$id);
         $this->post('/project/'.$id.'/picture/'.$picture->file.'/remove');
-        self::assertSame([], $this->project('Towpath coat')->pictures);
+        self::assertSame([], $this->project('Towpath coat')->log->pictures);
         $this->get('/project/'.$id);
         $this->send('undo', []);
-        self::assertEquals([$picture], $this->project('Towpath coat')->pictures);
+        self::assertEquals([$picture], $this->project('Towpath coat')->log->pictures);
         $this->get('/file/'.$picture->file);
         $this->get('/project/'.$id);
         $this->upload('/project/'.$id.'/picture', 'picture', $this->file('not.jpg', 'nothing to see'));

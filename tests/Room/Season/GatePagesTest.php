@@ -59,7 +59,7 @@ final class GatePagesTest extends PageTestCase
         self::assertStringContainsString('is cut for Heron skirt.', self::says($page, '.toast'));
         $skirt = $this->skirt();
         self::assertTrue($skirt->current->claims[0]->cutOut);
-        self::assertSame(ProjectState::Cut, $skirt->state);
+        self::assertSame(ProjectState::Cut, $skirt->log->state);
         $after = $this->cut();
         self::assertSame(($before->length->micrometres ?? 0) - 500_000, $after->length?->micrometres);
         self::assertSame('Heron skirt; a pocket', $after->ledger[\count($after->ledger) - 1]->note);
@@ -79,7 +79,7 @@ final class GatePagesTest extends PageTestCase
         $this->get('/season');
         $this->browser->submit($page->selectButton('undo')->form());
         self::assertFalse($this->skirt()->current->claims[0]->cutOut);
-        self::assertSame(ProjectState::Planned, $this->skirt()->state);
+        self::assertSame(ProjectState::Planned, $this->skirt()->log->state);
         self::assertEquals($before, $this->cut());
         self::assertCount($cuts, $this->skirt()->current->claims[0]->cloth->cuts ?? []);
     }
@@ -124,7 +124,7 @@ final class GatePagesTest extends PageTestCase
         $skirt = $this->skirt();
         self::assertSame([true, false], array_column($skirt->current->claims, 'cutOut'));
         self::assertSame(600_000, $skirt->current->claims[1]->stated?->micrometres);
-        self::assertSame(ProjectState::Ready, $skirt->state, 'not all of it is cut');
+        self::assertSame(ProjectState::Ready, $skirt->log->state, 'not all of it is cut');
         self::assertMatchesRegularExpression('/Heron skirt is \d+ cm short on Heron lawn/', self::says($page));
         self::assertSame(2_000_000, $skirt->current->claims[0]->used?->micrometres);
         self::assertNotNull($skirt->current->claims[0]->asked, 'what the envelope asked for is kept beside it');

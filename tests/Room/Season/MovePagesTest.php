@@ -73,15 +73,15 @@ final class MovePagesTest extends PageTestCase
         $page = $this->browser->followRedirect();
         $names = $page->filter('.ranked .project')->each(static fn (Crawler $one): string => (string) $one->attr('data-name'));
         self::assertSame(['Choir blouse 🎵', 'Choir dress, skirt'], \array_slice($names, 3, 2));
-        self::assertSame(ProjectState::GivenUp, $this->project('Choir dress')->state);
+        self::assertSame(ProjectState::GivenUp, $this->project('Choir dress')->log->state);
         $blouse = $this->project('Choir blouse 🎵');
         self::assertSame(['Midnight sateen', '2027-04-10', 'Ottoline'], [
             $blouse->current->claims[0]->cloth->name ?? '',
-            $blouse->deadline?->format('Y-m-d'),
-            $blouse->person->name ?? '',
+            $blouse->brief->dates->deadline?->format('Y-m-d'),
+            $blouse->brief->person->name ?? '',
         ]);
         $this->browser->submit($page->selectButton('undo')->form());
-        self::assertSame([ProjectState::Planned, 4], [$this->project('Choir dress')->state, $this->project('Choir dress')->rank]);
+        self::assertSame([ProjectState::Planned, 4], [$this->project('Choir dress')->log->state, $this->project('Choir dress')->rank]);
         self::assertCount(11, $this->get('/season/'.$this->season('Thaw')->id)->filter('.ranked .project'));
     }
 

@@ -65,7 +65,7 @@ final class NoSeasonPagesTest extends PageTestCase
         $this->service(Workrooms::class)->replace($this->fresh($this->account), (new WorkroomReader())->read($written));
         $coat = $this->project('Towpath coat');
         self::assertTrue($coat->season->undated);
-        self::assertEquals(Length::ofMillimetres(120), $coat->ease);
+        self::assertEquals(Length::ofMillimetres(120), $coat->brief->ease);
         self::assertCount(3, $this->workroom($this->account)->seasons);
     }
 
@@ -81,13 +81,13 @@ final class NoSeasonPagesTest extends PageTestCase
         $this->get('/project/'.$coat->id.'/change');
         $this->send('Save the project', ['ease' => 'a lot']);
         self::assertStringContainsString('a lot', self::says($this->browser->getCrawler(), '.faults, .fault'));
-        self::assertNull($this->project('Towpath coat')->ease);
+        self::assertNull($this->project('Towpath coat')->brief->ease);
     }
 
     public function testWhatAlwaysHasToBeAlteredIsOfferedCountedOrLeftOut(): void
     {
         $coat = $this->project('Towpath coat');
-        $person = $coat->person->id ?? '';
+        $person = $coat->brief->person->id ?? '';
         $this->get('/people/'.$person);
         $this->send('Save', ['facts' => [
             ['garment' => 'coat', 'name' => 'Body 4 cm longer', 'length' => '4 cm'],
@@ -119,7 +119,7 @@ final class NoSeasonPagesTest extends PageTestCase
 
     public function testAFactWithoutANameIsAskedForOne(): void
     {
-        $person = $this->project('Towpath coat')->person->id ?? '';
+        $person = $this->project('Towpath coat')->brief->person->id ?? '';
         $this->get('/people/'.$person);
         $this->send('Save', ['facts' => [['garment' => 'coat', 'name' => '', 'length' => '4 cm']]]);
         self::assertStringContainsString('A name is missing', self::says($this->browser->getCrawler()));

@@ -57,7 +57,7 @@ final class OptionPagesTest extends PageTestCase
             ['C', 'B, belted'],
             array_map(static fn (Option $option): ?string => $option->version?->name, $taken->pastOptions()),
         );
-        self::assertSame('The canvas is short.', $taken->decisions[0]->reason);
+        self::assertSame('The canvas is short.', $taken->log->decisions[0]->reason);
         $page = $this->browser->followRedirect();
         self::assertStringContainsString(
             'A, short, size 14, from Reed canvas was taken instead of C, size 14, from Reed canvas.',

@@ -248,7 +248,7 @@ final class SeasonPagesTest extends PageTestCase
         self::assertStringContainsString('Towpath coat', $this->browser->followRedirect()->filter('.ranked')->text());
         $this->get('/project/'.$coat->id.'/change');
         $this->send('Save the project', ['state' => 'given up']);
-        self::assertSame(ProjectState::GivenUp, $this->project('Towpath coat', $account)->state);
+        self::assertSame(ProjectState::GivenUp, $this->project('Towpath coat', $account)->log->state);
         self::assertStringContainsString('done or given up', self::says($this->get('/season/'.$rime->id)));
     }
 
@@ -496,7 +496,7 @@ final class SeasonPagesTest extends PageTestCase
         return array_values(
             array_filter(
                 $this->workroom($account)->projects,
-                static fn (Project $project): bool => $project->state->isOpen() && 'Thaw' === $project->season->name,
+                static fn (Project $project): bool => $project->log->state->isOpen() && 'Thaw' === $project->season->name,
             ),
         );
     }

@@ -35,15 +35,15 @@ final class SewingPagesTest extends PageTestCase
     {
         $this->sewing();
         $this->press('steps/patches/start');
-        self::assertSame('patches', $this->apron()->sewing->timer?->step);
-        self::assertSame(ProjectState::Sewing, $this->apron()->state);
+        self::assertSame('patches', $this->apron()->log->sewing->timer?->step);
+        self::assertSame(ProjectState::Sewing, $this->apron()->log->state);
         $this->hasRun(20);
         $page = $this->get('/sewing');
         self::assertStringContainsString('Galley apron, Patch pockets', self::says($page, '#running'));
         self::assertCount(1, $page->filter('.now.is-running'));
         $this->press('pause');
-        self::assertSame([35, 20], array_column($this->apron()->sewing->stretches, 'minutes'));
-        self::assertNull($this->apron()->sewing->timer);
+        self::assertSame([35, 20], array_column($this->apron()->log->sewing->stretches, 'minutes'));
+        self::assertNull($this->apron()->log->sewing->timer);
         $this->press('pause');
         self::assertStringContainsString('Nothing is running', self::says($this->browser->followRedirect(), '.toast'));
     }
@@ -56,9 +56,9 @@ final class SewingPagesTest extends PageTestCase
         $tee = $this->project('Rope-walk tee');
         $this->get('/sewing');
         $this->post('/project/'.$tee->id.'/steps/hem/start');
-        self::assertNull($this->apron()->sewing->timer);
-        self::assertSame([35, 12], array_column($this->apron()->sewing->stretches, 'minutes'));
-        self::assertSame('hem', $this->project('Rope-walk tee')->sewing->timer?->step);
+        self::assertNull($this->apron()->log->sewing->timer);
+        self::assertSame([35, 12], array_column($this->apron()->log->sewing->stretches, 'minutes'));
+        self::assertSame('hem', $this->project('Rope-walk tee')->log->sewing->timer?->step);
     }
 
     public function testATimerThatWasForgottenIsAskedFor(): void
@@ -69,12 +69,12 @@ final class SewingPagesTest extends PageTestCase
         $this->press('steps/patches/done');
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('How long was it really?', self::says($page, '#running'));
-        self::assertNotNull($this->apron()->sewing->timer, 'nothing is kept or lost before it is said');
+        self::assertNotNull($this->apron()->log->sewing->timer, 'nothing is kept or lost before it is said');
         self::assertNull($this->step('patches')->done);
         $this->press('pause', ['minutes' => 'ages']);
-        self::assertNotNull($this->apron()->sewing->timer);
+        self::assertNotNull($this->apron()->log->sewing->timer);
         $this->press('pause', ['minutes' => '25 min']);
-        self::assertSame([35, 25], array_column($this->apron()->sewing->stretches, 'minutes'));
+        self::assertSame([35, 25], array_column($this->apron()->log->sewing->stretches, 'minutes'));
     }
 
     public function testAStepIsDoneAndUndoneAndTheLastOneAsksHowItTurnedOut(): void
@@ -87,14 +87,14 @@ final class SewingPagesTest extends PageTestCase
         $this->get('/sewing');
         $this->browser->submit($page->selectButton('undo')->form());
         self::assertNull($this->step('patches')->done);
-        self::assertSame(ProjectState::Cut, $this->apron()->state);
+        self::assertSame(ProjectState::Cut, $this->apron()->log->state);
         foreach (['patches', 'straps'] as $step) {
             $this->press('steps/'.$step.'/done');
         }
-        self::assertSame(ProjectState::Finishing, $this->apron()->state);
+        self::assertSame(ProjectState::Finishing, $this->apron()->log->state);
         $this->press('steps/edges/done');
         self::assertStringEndsWith('/finding', (string) $this->browser->getResponse()->headers->get('Location'));
-        self::assertNotSame(ProjectState::Done, $this->apron()->state, 'done it is when somebody says so');
+        self::assertNotSame(ProjectState::Done, $this->apron()->log->state, 'done it is when somebody says so');
         self::assertStringContainsString('Galley apron: how did it turn out?', self::says($this->get('/sewing')));
     }
 
@@ -111,14 +111,14 @@ final class SewingPagesTest extends PageTestCase
         ]);
         $page = $this->browser->followRedirect();
         $apron = $this->apron();
-        self::assertSame(ProjectState::Done, $apron->state);
-        self::assertSame('2026-11-25', $apron->sewing->since(ProjectState::Done)?->format('Y-m-d'));
+        self::assertSame(ProjectState::Done, $apron->log->state);
+        self::assertSame('2026-11-25', $apron->log->sewing->since(ProjectState::Done)?->format('Y-m-d'));
         self::assertStringContainsString('nearly, the right cloth, make again: with changes', self::says($page, '#finding'));
-        $kept = $apron->current->pattern?->alterationsFor($apron->person->id ?? '') ?? [];
+        $kept = $apron->current->pattern?->alterationsFor($apron->brief->person->id ?? '') ?? [];
         self::assertSame(['Longer straps <b>'], array_column($kept, 'name'));
         $this->browser->submit($page->selectButton('undo')->form());
-        self::assertSame(ProjectState::Cut, $this->apron()->state);
-        self::assertNull($this->apron()->sewing->finding);
+        self::assertSame(ProjectState::Cut, $this->apron()->log->state);
+        self::assertNull($this->apron()->log->sewing->finding);
         self::assertCount(0, $this->apron()->current->pattern->alterations ?? ['one']);
         $this->get('/project/'.$this->apron()->id.'/finding');
         $this->send('It is done', ['day' => '2999-01-01', 'note' => 'kept']);
@@ -138,7 +138,7 @@ final class SewingPagesTest extends PageTestCase
         $page = $this->get('/sewing');
         self::assertStringContainsString('Fenlight pyjamas: is it worn?', self::says($page));
         $this->post('/project/'.$record->id.'/worn', ['wear' => 'never', 'fate' => 'taken apart', 'note' => 'useless sitting']);
-        $worn = $this->project('Fenlight pyjamas')->sewing->worn;
+        $worn = $this->project('Fenlight pyjamas')->log->sewing->worn;
         self::assertSame(['never', 'taken apart', 'useless sitting'], [$worn[0]->wear->value, $worn[0]->fate->value, $worn[0]->note]);
         self::assertStringContainsString('enter those of Pond interlock', self::says($this->get('/project/'.$record->id), '#finding'));
         self::assertStringNotContainsString('is it worn?', self::says($this->get('/sewing')));
@@ -151,18 +151,18 @@ final class SewingPagesTest extends PageTestCase
         $this->signInToDemo();
         $this->get('/project/'.$this->apron()->id);
         $this->press('time', ['minutes' => '1 h 15', 'day' => '2026-11-22', 'step' => 'straps']);
-        $last = $this->apron()->sewing->stretches[1];
+        $last = $this->apron()->log->sewing->stretches[1];
         self::assertSame([75, 'straps', '2026-11-22'], [$last->minutes, $last->step, $last->on->format('Y-m-d')]);
         foreach (['ages', '30 h', '-5', '🧵'] as $nonsense) {
             $this->press('time', ['minutes' => $nonsense]);
-            self::assertCount(2, $this->apron()->sewing->stretches);
+            self::assertCount(2, $this->apron()->log->sewing->stretches);
         }
         $this->press('time', ['minutes' => '5 min', 'day' => '2999-01-01']);
-        self::assertCount(2, $this->apron()->sewing->stretches);
+        self::assertCount(2, $this->apron()->log->sewing->stretches);
         $this->press('time/1/remove', ['minutes' => '74']);
-        self::assertCount(2, $this->apron()->sewing->stretches, 'not that which another had put in its place');
+        self::assertCount(2, $this->apron()->log->sewing->stretches, 'not that which another had put in its place');
         $this->press('time/1/remove', ['minutes' => '75']);
-        self::assertSame([35], array_column($this->apron()->sewing->stretches, 'minutes'));
+        self::assertSame([35], array_column($this->apron()->log->sewing->stretches, 'minutes'));
     }
 
     public function testStepsAreChangedPutInOrderAndGoBackToTheTemplate(): void
@@ -182,7 +182,7 @@ final class SewingPagesTest extends PageTestCase
         ]]);
         self::assertSame(
             [['Straps', 50], ['Cut out', 30], ['Overlock 🧵', 10], ['Edges', 30]],
-            array_map(static fn (Step $step): array => [$step->name, $step->minutes], $this->apron()->sewing->steps),
+            array_map(static fn (Step $step): array => [$step->name, $step->minutes], $this->apron()->log->sewing->steps),
         );
         self::assertStringContainsString('Overlock 🧵', self::says($this->get('/project/'.$this->apron()->id), '#steps'));
         $this->get($url);
@@ -191,7 +191,7 @@ final class SewingPagesTest extends PageTestCase
         self::assertSame('a while', $this->browser->getCrawler()->filter('[name="rows[0][minutes]"]')->attr('value'));
         $page = $this->get($url);
         $this->browser->request('POST', $url, ['template' => '1'] + $page->selectButton('Keep the steps')->form()->getPhpValues());
-        self::assertSame([], $this->apron()->sewing->steps);
+        self::assertSame([], $this->apron()->log->sewing->steps);
         self::assertStringContainsString('Patch pockets', self::says($this->get('/project/'.$this->apron()->id), '#steps'));
     }
 
@@ -208,8 +208,8 @@ final class SewingPagesTest extends PageTestCase
         )));
         self::assertStringContainsString('Galley apron', self::says($this->get('/season/'.$this->apron()->season->id), '.aside-rows'));
         $this->browser->submit($page->selectButton('undo')->form());
-        self::assertSame(ProjectState::Cut, $this->apron()->state);
-        self::assertCount(1, $this->apron()->sewing->states);
+        self::assertSame(ProjectState::Cut, $this->apron()->log->state);
+        self::assertCount(1, $this->apron()->log->sewing->states);
         $this->press('state', ['state' => 'asleep']);
         self::assertSame(404, $this->browser->getResponse()->getStatusCode());
     }
@@ -267,13 +267,13 @@ final class SewingPagesTest extends PageTestCase
         $read = $this->service(WorkroomReader::class)->read($document)->projects;
         foreach (['Galley apron', 'Fenlight pyjamas', 'Winding-hole jacket', 'Smokehouse overshirt'] as $name) {
             $again = array_values(array_filter($read, static fn (Project $one): bool => $one->name === $name))[0];
-            self::assertEquals($this->project($name)->sewing, $again->sewing, $name);
+            self::assertEquals($this->project($name)->log->sewing, $again->log->sewing, $name);
         }
         $former = str_replace('"state": "done"', '"state": "finished"', $document);
         self::assertNotSame($former, $document);
         $done = array_filter(
             $this->service(WorkroomReader::class)->read($former)->projects,
-            static fn (Project $one): bool => ProjectState::Done === $one->state,
+            static fn (Project $one): bool => ProjectState::Done === $one->log->state,
         );
         self::assertCount(1, $done, 'as documents said it before');
         $this->expectException(Refused::class);
@@ -315,7 +315,7 @@ final class SewingPagesTest extends PageTestCase
 
     private function step(string $id): Step
     {
-        foreach ($this->apron()->sewing->steps as $step) {
+        foreach ($this->apron()->log->sewing->steps as $step) {
             if ($step->id === $id) {
                 return $step;
             }

@@ -15,7 +15,7 @@ final class WorkroomsTest extends PageTestCase
 {
     public function testTheDemoGoesThroughTheDatabaseAndComesBackTheSame(): void
     {
-        $read = (new WorkroomReader())->read((string) file_get_contents(__DIR__.'/../../fixtures/demo-workroom.json'));
+        $read = (new WorkroomReader())->read((string) file_get_contents(__DIR__.'/../../../fixtures/demo-workroom.json'));
         self::assertSame($this->withoutIds($read), $this->withoutIds($this->workroom($this->demo())));
     }
 
@@ -111,7 +111,7 @@ final class WorkroomsTest extends PageTestCase
         foreach (
             [
                 substr(
-                    (string) file_get_contents(__DIR__.'/../../fixtures/demo-workroom.json'),
+                    (string) file_get_contents(__DIR__.'/../../../fixtures/demo-workroom.json'),
                     0,
                     20_000,
                 ) => 'not a whole JSON document',

@@ -6,6 +6,8 @@ namespace Octavum\Tests\Strip\Season;
 
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
+use Octavum\Core\Project\ProjectDates;
 use Octavum\Core\Tests\Season\Plan;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Strip\Season\SeasonDrawing;
@@ -72,8 +74,8 @@ final class SeasonDrawingTest extends TestCase
             $name,
             Plan::season(),
             $rank,
+            brief: new ProjectBrief(dates: new ProjectDates(deadline: null === $deadline ? null : new \DateTimeImmutable($deadline))),
             current: new Option('', minutes: $hours * 60),
-            deadline: null === $deadline ? null : new \DateTimeImmutable($deadline),
         );
     }
 }

@@ -47,9 +47,9 @@ final readonly class Hours
             $sewn += $step->kind->isSewing() ? $minutes ?? 0 : 0;
             $tried += \in_array($step->kind, [StepKind::Toile, StepKind::Fit], true) ? $minutes ?? 0 : 0;
             $prepared += $step->kind->isPreparation() && StepKind::Toile !== $step->kind ? $minutes ?? 0 : 0;
-            $left += null === $step->done ? max(0, ($minutes ?? 0) - $project->sewing->spent($step->id)) : 0;
+            $left += null === $step->done ? max(0, ($minutes ?? 0) - $project->log->sewing->spent($step->id)) : 0;
         }
-        $left = max(0, $left - $project->sewing->spent(''));
+        $left = max(0, $left - $project->log->sewing->spent(''));
         $season = $project->season;
 
         return new self(
@@ -60,7 +60,7 @@ final readonly class Hours
             $known ? $said : null,
             $known ? $prepared + $tried + $sewn : null,
             $known ? $left : null,
-            $season->undated ? 0 : $project->sewing->spentBetween($season->starts, $season->ends()),
+            $season->undated ? 0 : $project->log->sewing->spentBetween($season->starts, $season->ends()),
         );
     }
 
@@ -91,7 +91,7 @@ final readonly class Hours
             if ($step->id === $until->id) {
                 break;
             }
-            $minutes += null === $step->done ? max(0, ($this->minutes($step) ?? 0) - $project->sewing->spent($step->id)) : 0;
+            $minutes += null === $step->done ? max(0, ($this->minutes($step) ?? 0) - $project->log->sewing->spent($step->id)) : 0;
         }
 
         return $minutes;

@@ -60,15 +60,15 @@ final readonly class Pace
     private static function ratio(Project $project): ?float
     {
         // a figure of one's own has one's pace in it already
-        if (ProjectState::Done !== $project->state || null !== $project->current->minutes) {
+        if (ProjectState::Done !== $project->log->state || null !== $project->current->minutes) {
             return null;
         }
         $said = $all = 0;
-        $spent = $project->sewing->spent('');
+        $spent = $project->log->sewing->spent('');
         $whole = $spent > 0;
         foreach (Steps::of($project) as $step) {
             if ($step->kind->isSewing()) {
-                $minutes = $project->sewing->spent($step->id);
+                $minutes = $project->log->sewing->spent($step->id);
                 $all += $step->minutes ?? 0;
                 $said += $minutes > 0 || $whole ? $step->minutes ?? 0 : 0;
                 $spent += $minutes;

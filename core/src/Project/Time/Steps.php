@@ -15,11 +15,11 @@ final readonly class Steps
     /** @return list<Step> in order */
     public static function of(Project $project): array
     {
-        $steps = [] === $project->sewing->steps ? (new Template())->build($project) : $project->sewing->steps;
-        $cut = $project->state->isCut() ? $project->sewing->since(ProjectState::Cut) ?? self::someDay() : null;
-        $done = ProjectState::Done === $project->state ? $project->sewing->since(ProjectState::Done) ?? self::someDay() : null;
+        $steps = [] === $project->log->sewing->steps ? (new Template())->build($project) : $project->log->sewing->steps;
+        $cut = $project->log->state->isCut() ? $project->log->sewing->since(ProjectState::Cut) ?? self::someDay() : null;
+        $done = ProjectState::Done === $project->log->state ? $project->log->sewing->since(ProjectState::Done) ?? self::someDay() : null;
 
-        $ready = ProjectState::Ready === $project->state ? $project->sewing->since(ProjectState::Ready) ?? self::someDay() : null;
+        $ready = ProjectState::Ready === $project->log->state ? $project->log->sewing->since(ProjectState::Ready) ?? self::someDay() : null;
 
         return array_map(static function (Step $step) use ($cut, $done, $ready): Step {
             $by = match (true) {

@@ -112,7 +112,7 @@ final readonly class Template
     /** @return list<Step> */
     private function toile(Project $project, ?int $minutes): array
     {
-        return true === $project->toile ? [
+        return true === $project->brief->toile ? [
             new Step('toile', 'Sew a toile', StepKind::Toile, null === $minutes ? null : intdiv($minutes * self::TOILE, 100)),
             new Step('fit-toile', 'Try the toile on', StepKind::Fit, self::TRYING_ON),
         ] : [];

@@ -36,10 +36,11 @@ final readonly class Turn
         $minutes = $count = 0;
         foreach ($projects as $project) {
             $season = $project->season;
-            $isSewn = $project->state->takesHours();
+            $isSewn = $project->log->state->takesHours();
             $hours = Hours::of($project, $pace);
             // what may not be begun sooner moves, and what follows with it
-            $from = $isSewn && null !== $project->notBefore ? max($minutes, $season->minutesBefore($project->notBefore)) : $minutes;
+            $notBefore = $project->brief->dates->notBefore;
+            $from = $isSewn && null !== $notBefore ? max($minutes, $season->minutesBefore($notBefore)) : $minutes;
             $to = $from + self::takes($project, $hours);
             $count += $isSewn ? 1 : 0;
             $below = !$season->undated && $isSewn && ($to > $season->minutes() || (null !== $season->most && $count > $season->most));
@@ -54,7 +55,7 @@ final readonly class Turn
     private static function takes(Project $project, Hours $hours): int
     {
         return match (true) {
-            !$project->state->takesHours() => 0,
+            !$project->log->state->takesHours() => 0,
             $project->season->isCounted() => $project->season->eachOfCounted(),
             default => $hours->ofSeason() ?? 0,
         };

@@ -177,7 +177,7 @@ final readonly class BestUse
                 continue;
             }
             $sewist = $this->sewist->forDays($way->season->days());
-            $asks = Asks::of($way->current->pattern, $way->current->version, $way->person, $sewist, $way->largestSize());
+            $asks = Asks::of($way->current->pattern, $way->current->version, $way->brief->person, $sewist, $way->largestSize());
             $own = $claim->cut->id ?? '';
             $others += array_intersect_key($cuts, [$own => true]);
             $weighed = 0;

@@ -108,9 +108,12 @@ final readonly class SeasonCheck
      */
     public function options(Project $project, array $projects): array
     {
+        if (!$project->log->state->isOpen()) {
+            return [];
+        }
         $open = $this->promises->inOrder($projects);
 
-        return $project->state->isOpen() ? $this->optionsOf($project, $open, $this->promises->allocate($open), Pace::of($projects)) : [];
+        return $this->optionsOf($project, $open, $this->promises->allocate($open), Pace::of($projects));
     }
 
     /**
@@ -195,7 +198,7 @@ final readonly class SeasonCheck
     {
         $lines = [];
         foreach ($open as $project) {
-            $each = $project->notionsTaken ? [] : $project->current->version->notions ?? [];
+            $each = $project->log->notionsTaken ? [] : $project->current->version->notions ?? [];
             $lines['#'.$project->id] = array_merge(...array_fill(0, 1 + \count($project->current->copies), $each));
         }
 

@@ -17,7 +17,7 @@ final readonly class ListAnswer
 
     public function done(): int
     {
-        return \count(array_filter($this->rows, static fn (ListRow $row): bool => ProjectState::Done === $row->project->state));
+        return \count(array_filter($this->rows, static fn (ListRow $row): bool => ProjectState::Done === $row->project->log->state));
     }
 
     public function withoutCloth(): int

@@ -20,10 +20,10 @@ final readonly class ListBreach
         return match ($list->rule) {
             ListRule::StashOnly => $this->stash($list, $project),
             ListRule::ForOthers => match (true) {
-                null === $project->person => new Sentence('{project}: nobody has said who it is for.', $with),
-                0 === strcasecmp(trim($project->person->name), trim($list->subject)) => new Sentence(
+                null === $project->brief->person => new Sentence('{project}: nobody has said who it is for.', $with),
+                0 === strcasecmp(trim($project->brief->person->name), trim($list->subject)) => new Sentence(
                     '{project} is for {person}, not for others.',
-                    $with + ['person' => $project->person->name],
+                    $with + ['person' => $project->brief->person->name],
                 ),
                 default => null,
             },

@@ -58,7 +58,7 @@ final readonly class SewingList
         foreach ($this->projects as $id) {
             if (isset($byId['#'.$id])) {
                 $project = $byId['#'.$id];
-                $without = $project->state->isOpen() && !$this->hasCloth($project);
+                $without = $project->log->state->isOpen() && !$this->hasCloth($project);
                 $rows[] = new ListRow($project, $without, (new ListBreach())->find($this, $project));
             }
         }

@@ -130,12 +130,12 @@ final readonly class CutAllocator
      */
     public function inOrder(array $projects): array
     {
-        $open = array_values(array_filter($projects, static fn (Project $project): bool => $project->state->isOpen()));
+        $open = array_values(array_filter($projects, static fn (Project $project): bool => $project->log->state->isOpen()));
         $place = static fn (Project $project): array => [
-            ProjectState::Idea === $project->state,
+            ProjectState::Idea === $project->log->state,
             $project->season->starts,
             $project->season->id,
-            !$project->state->takesHours(),
+            !$project->log->state->takesHours(),
             $project->rank,
         ];
         usort($open, static fn (Project $a, Project $b): int => $place($a) <=> $place($b));

@@ -16,11 +16,11 @@ final readonly class LikingSnags
     public function find(Project $project): array
     {
         $has = $project->current->version->features ?? [];
-        if (null === $project->person || [] === $has) {
+        if (null === $project->brief->person || [] === $has) {
             return [];
         }
         $snags = [];
-        foreach ($project->person->likings as $name => $liking) {
+        foreach ($project->brief->person->likings as $name => $liking) {
             $feature = Feature::from($name);
             $isThere = \in_array($feature, $has, true);
             $says = match (true) {
@@ -34,7 +34,7 @@ final readonly class LikingSnags
                     $isThere && Liking::Never === $liking ? Severity::Tight : Severity::Note,
                     new Sentence($says, [
                         'project' => $project->name,
-                        'person' => $project->person->name,
+                        'person' => $project->brief->person->name,
                         'feature' => new Sentence($feature->value),
                         'version' => $project->current->version->name ?? '',
                     ]),

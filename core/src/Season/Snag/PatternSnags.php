@@ -121,7 +121,7 @@ final readonly class PatternSnags
     /** @return list<array{Severity, Sentence}> alterations that are not drawn on it */
     private function drawing(Project $project, Pattern $pattern): array
     {
-        $kept = $pattern->alterationsFor($project->person->id ?? '');
+        $kept = $pattern->alterationsFor($project->brief->person->id ?? '');
         $undrawn = array_filter($kept, static fn (KeptAlteration $alteration): bool => !$alteration->drawn);
 
         return [] === $undrawn

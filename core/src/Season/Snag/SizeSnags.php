@@ -15,7 +15,7 @@ final readonly class SizeSnags
     /** @return list<Snag> */
     public function find(Project $project): array
     {
-        if (null === $project->person || null === $project->current->pattern) {
+        if (null === $project->brief->person || null === $project->current->pattern) {
             return [];
         }
         $planned = $project->largestSize();
@@ -28,7 +28,7 @@ final readonly class SizeSnags
         if ($order[$planned] >= $order[$takes] && true !== Cups::of($project->current->pattern->chart)?->isSmaller($planned, $takes)) {
             return [];
         }
-        $sentence = new Sentence(null === $project->ease
+        $sentence = new Sentence(null === $project->brief->ease
             ? '{project}: size {size} is planned, and by the chart {person} takes {takes}.'
             : '{project}: size {size} is planned, and with the ease wanted {person} takes {takes} by the finished garment.', [
                 'project' => $project->name,

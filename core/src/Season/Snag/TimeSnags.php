@@ -25,7 +25,7 @@ final readonly class TimeSnags
     {
         [$project, $hours, $from] = [$turn->project, $turn->hours, $turn->from];
 
-        return $project->season->undated || !$project->state->takesHours() ? [] : [
+        return $project->season->undated || !$project->log->state->takesHours() ? [] : [
             ...$this->hours($project, $hours),
             ...$this->deadline($project, $turn->to),
             ...$this->waits($turn),
@@ -56,7 +56,7 @@ final readonly class TimeSnags
             'days' => $late,
         ]);
 
-        return [new Snag($project->soft ? Severity::Note : Severity::Short, $sentence, Action::MoveRank, $project->id)];
+        return [new Snag($project->brief->dates->soft ? Severity::Note : Severity::Short, $sentence, Action::MoveRank, $project->id)];
     }
 
     /** @return list<Snag> hours that nothing takes, since it may not be begun sooner */
@@ -69,7 +69,7 @@ final readonly class TimeSnags
                 Severity::Note,
                 new Sentence('{project} cannot begin before {day}: {hours} of sewing before it are free. Move something up.', [
                     'project' => $project->name,
-                    'day' => $project->notBefore ?? $project->season->starts,
+                    'day' => $project->brief->dates->notBefore ?? $project->season->starts,
                     'hours' => new Sentence('{hours} h', ['hours' => (string) (round($turn->free / 30) / 2)]),
                 ]),
                 Action::ChooseInProject,

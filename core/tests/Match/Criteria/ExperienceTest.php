@@ -27,6 +27,8 @@ use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Core\Project\Log\Sewing;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Sewn;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -78,10 +80,9 @@ final class ExperienceTest extends TestCase
             'Trousers',
             Plan::season(),
             1,
-            $person,
-            new Option('', $pattern, $version, '14'),
-            state: ProjectState::Done,
-            sewing: new Sewing(finding: $finding),
+            brief: new ProjectBrief($person),
+            log: new ProjectLog(state: ProjectState::Done, sewing: new Sewing(finding: $finding)),
+            current: new Option('', $pattern, $version, '14'),
         );
         $making = Making::of($pattern, $version, $person, (new Sewist())->having((new Sewn([$done]))->made()))->inSize('14');
         $judgement = (new Suit())->judge(Traits::of(new Cloth('c', 'C'), Making::DEAR), $making->asks);

@@ -17,6 +17,7 @@ use Octavum\Core\Project\Log\StepKind;
 use Octavum\Core\Project\Log\TimeEntry;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Season;
 
 /** Projects with steps and times, as few words as the tests need. */
@@ -56,9 +57,8 @@ final class Sewn
             $name,
             new Season('thaw', 'Thaw', self::day('03-01'), 4, 420),
             1,
+            log: new ProjectLog(state: $state, sewing: new Sewing($steps, $stretches)),
             current: new Option('', $pattern, $pattern->versions[0] ?? null, '14'),
-            state: $state,
-            sewing: new Sewing($steps, $stretches),
         );
     }
 

@@ -13,6 +13,7 @@ use Octavum\Core\Project\Log\Step;
 use Octavum\Core\Project\Log\StepKind;
 use Octavum\Core\Project\Log\TimeEntry;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Time\Hours;
 use Octavum\Core\Project\Time\Pace;
 use Octavum\Core\Tests\Project\Log\Sewn;
@@ -79,9 +80,15 @@ final class HoursTest extends TestCase
             self::assertSame(100, Hours::of(Sewn::project('Skirt', state: $state, pattern: $pattern), Pace::asSaid())->left);
         }
         self::assertSame(0, Hours::of(Sewn::project('Skirt', state: ProjectState::Done, pattern: $pattern), Pace::asSaid())->left);
-        $on = new Project('p', 'P', Sewn::project('x')->season, 1, state: ProjectState::Cut, sewing: new Sewing(
-            states: [new StateChange(ProjectState::Cut, Sewn::day('03-05'))],
-        ));
+        $on = new Project(
+            'p',
+            'P',
+            Sewn::project('x')->season,
+            1,
+            log: new ProjectLog(state: ProjectState::Cut, sewing: new Sewing(
+                states: [new StateChange(ProjectState::Cut, Sewn::day('03-05'))],
+            )),
+        );
         self::assertSame('2027-03-05', Hours::of($on, Pace::asSaid())->steps[0]->done?->format('Y-m-d'));
     }
 

@@ -7,6 +7,7 @@ namespace Octavum\Core\Tests\Project\Time;
 use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Time\Pace;
 use Octavum\Core\Tests\Project\Log\Sewn;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -42,9 +43,8 @@ final class PaceTest extends TestCase
             'Own',
             $like->season,
             1,
+            log: new ProjectLog(state: $like->log->state, sewing: $like->log->sewing),
             current: new Option('', minutes: 60),
-            state: $like->state,
-            sewing: $like->sewing,
         );
         $none = [
             Sewn::done('sewing still', 120, state: ProjectState::Sewing),

@@ -21,6 +21,7 @@ use Octavum\Core\Project\Log\Step;
 use Octavum\Core\Project\Log\StepKind;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
 use Octavum\Core\Project\Time\Template;
 use Octavum\Core\Tests\Project\Log\Sewn;
 use Octavum\Core\Tests\Season\Plan;
@@ -87,6 +88,7 @@ final class TemplateTest extends TestCase
             'Skirt',
             Plan::season(),
             1,
+            brief: new ProjectBrief(toile: true),
             current: new Option(
                 '',
                 $pattern,
@@ -96,7 +98,6 @@ final class TemplateTest extends TestCase
                 claims: [Plan::claim($cloth)],
                 copies: [new Copy()],
             ),
-            toile: true,
         );
         $steps = (new Template())->build($project);
         self::assertSame(

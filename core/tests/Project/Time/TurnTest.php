@@ -7,6 +7,8 @@ namespace Octavum\Core\Tests\Project\Time;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
+use Octavum\Core\Project\ProjectDates;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Project\Time\Pace;
 use Octavum\Core\Project\Time\Turn;
@@ -29,7 +31,10 @@ final class TurnTest extends TestCase
                 $done = $season->doneOn($turn->to);
                 self::assertSame($expected[$i]->format('Y-m-d'), $done->format('Y-m-d'), \sprintf('case %d, project %d', $case, $i));
                 $begun = $season->dayAfter($turn->from);
-                self::assertFalse(null !== $turn->project->notBefore && $begun < $turn->project->notBefore, 'case '.$case);
+                self::assertFalse(
+                    null !== $turn->project->brief->dates->notBefore && $begun < $turn->project->brief->dates->notBefore,
+                    'case '.$case,
+                );
             }
         }
     }
@@ -65,8 +70,10 @@ final class TurnTest extends TestCase
                 'P'.$i,
                 $season,
                 $i,
+                brief: new ProjectBrief(
+                    dates: new ProjectDates(notBefore: 0 === mt_rand(0, 2) ? $season->starts->modify('+'.mt_rand(-5, 60).' days') : null),
+                ),
                 current: new Option('', minutes: mt_rand(1, 2 * max(7, $season->minutesPerWeek))),
-                notBefore: 0 === mt_rand(0, 2) ? $season->starts->modify('+'.mt_rand(-5, 60).' days') : null,
             ),
             range(1, mt_rand(1, 6)),
         );
@@ -87,7 +94,9 @@ final class TurnTest extends TestCase
         $left = $has(0);
         $done = [];
         foreach ($projects as $project) {
-            $first = null === $project->notBefore ? 0 : (int) $season->starts->diff($project->notBefore)->format('%r%a');
+            $first = null === $project->brief->dates->notBefore ? 0 : (int) $season->starts->diff(
+                $project->brief->dates->notBefore,
+            )->format('%r%a');
             if ($first > $day) {
                 [$day, $left] = [$first, $has($first)];
             }

@@ -122,8 +122,7 @@ final class BestUseTest extends TestCase
             'Dress',
             Plan::season(),
             1,
-            null,
-            new Option(
+            current: new Option(
                 '',
                 $pattern,
                 $version,

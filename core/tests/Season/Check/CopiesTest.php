@@ -35,6 +35,7 @@ use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Copy;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
 use Octavum\Core\Season\Answer\RoleAnswer;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\LaidTogether;
@@ -137,8 +138,8 @@ final class CopiesTest extends TestCase
             'Pinafore',
             Plan::season(),
             1,
-            $child('Eero', '104'),
-            new Option(
+            brief: new ProjectBrief($child('Eero', '104')),
+            current: new Option(
                 '',
                 new Pattern('k', 'Pinafore', chart: $chart, versions: [$version]),
                 $version,
@@ -202,8 +203,8 @@ final class CopiesTest extends TestCase
             'Pinafore',
             Plan::season(),
             1,
-            new Person('eero', 'Eero', true),
-            new Option(
+            brief: new ProjectBrief(new Person('eero', 'Eero', true)),
+            current: new Option(
                 '',
                 new Pattern('k', 'Pinafore', versions: [$version]),
                 $version,

@@ -8,6 +8,7 @@ use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Answer\CheckedSeason;
 use Octavum\Core\Season\Answer\ProjectAnswer;
@@ -51,8 +52,15 @@ final class CountedSeasonTest extends TestCase
     {
         $season = new Season('s', 'March', new \DateTimeImmutable('2027-03-01'), 3, 120);
         $all = [
-            new Project('i', 'Idea', $season, 1, current: new Option('', minutes: 120), state: ProjectState::Idea),
-            new Project('r', 'Resting', $season, 2, current: new Option('', minutes: 120), state: ProjectState::Resting),
+            new Project('i', 'Idea', $season, 1, log: new ProjectLog(state: ProjectState::Idea), current: new Option('', minutes: 120)),
+            new Project(
+                'r',
+                'Resting',
+                $season,
+                2,
+                log: new ProjectLog(state: ProjectState::Resting),
+                current: new Option('', minutes: 120),
+            ),
             new Project('p', 'Planned', $season, 3, current: new Option('', minutes: 120)),
         ];
         $checked = (new SeasonCheck(new Assumptions()))->check($season, $all);

@@ -229,8 +229,7 @@ final class KeptRemedyTest extends TestCase
             'Skirt',
             Plan::season(),
             1,
-            null,
-            new Option(
+            current: new Option(
                 '',
                 $pattern,
                 $version,
@@ -250,8 +249,7 @@ final class KeptRemedyTest extends TestCase
             $project->name,
             $project->season,
             $project->rank,
-            null,
-            new Option(
+            current: new Option(
                 '',
                 $project->current->pattern,
                 $project->current->version,

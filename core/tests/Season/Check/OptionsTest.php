@@ -13,6 +13,7 @@ use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Wish;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Reserve\Collision;
@@ -214,8 +215,8 @@ final class OptionsTest extends TestCase
             $name,
             Plan::season(),
             $rank,
+            log: new ProjectLog(state: $state),
             current: new Option('', minutes: 300, claims: [$claim]),
-            state: $state,
             others: $options,
         );
     }

@@ -291,8 +291,7 @@ final class PartsTest extends TestCase
             'Mixed',
             Plan::season(),
             1,
-            null,
-            new Option(
+            current: new Option(
                 '',
                 new Pattern('pattern', 'Ferry blouse', makes: new PatternGarment(garment: Garment::Shirt), versions: [$a]),
                 $a,

@@ -223,8 +223,7 @@ final class PieceClothTest extends TestCase
             'Patchwork',
             Plan::season(),
             1,
-            null,
-            new Option(
+            current: new Option(
                 '',
                 new Pattern('pattern', 'Ferry blouse', makes: new PatternGarment(garment: Garment::Cushion), versions: [$version]),
                 $version,

@@ -78,8 +78,7 @@ final class RoomsTest extends TestCase
             'Two',
             $project->season,
             1,
-            null,
-            new Option(
+            current: new Option(
                 '',
                 $project->current->pattern,
                 $project->current->version,
@@ -165,8 +164,7 @@ final class RoomsTest extends TestCase
             'Skirt',
             Plan::season(),
             1,
-            null,
-            new Option(
+            current: new Option(
                 '',
                 new Pattern('pattern', 'Skirt', makes: new PatternGarment(garment: Garment::Skirt), versions: [$version]),
                 $version,
@@ -206,8 +204,7 @@ final class RoomsTest extends TestCase
             'Bought',
             $project->season,
             1,
-            null,
-            new Option(
+            current: new Option(
                 '',
                 $project->current->pattern,
                 $project->current->version,

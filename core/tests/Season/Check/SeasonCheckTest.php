@@ -45,6 +45,9 @@ use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
+use Octavum\Core\Project\ProjectDates;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Wish;
 use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Season\Answer\RoleAnswer;
@@ -107,8 +110,7 @@ final class SeasonCheckTest extends TestCase
             'Pinafore',
             Plan::season(),
             1,
-            null,
-            new Option(
+            current: new Option(
                 '',
                 new Pattern('pattern', 'Pinafore', versions: [$short, $skirt]),
                 $short,
@@ -191,8 +193,8 @@ final class SeasonCheckTest extends TestCase
             'Coat',
             $before->season,
             9,
+            log: new ProjectLog(state: ProjectState::Done),
             current: new Option('', claims: $before->current->claims),
-            state: ProjectState::Done,
         );
         self::assertSame(Verdict::Fits, Plan::check($here, $finished)->projects[0]->verdict);
         $cutOut = new Project(
@@ -244,8 +246,8 @@ final class SeasonCheckTest extends TestCase
             'Coat',
             Plan::season(),
             1,
-            new Person('i', 'Suvi'),
-            new Option(
+            brief: new ProjectBrief(new Person('i', 'Suvi'), dates: new ProjectDates(deadline: new \DateTimeImmutable('2027-03-10'))),
+            current: new Option(
                 '',
                 $pattern,
                 $version,
@@ -253,7 +255,6 @@ final class SeasonCheckTest extends TestCase
                 minutes: 16 * 60,
                 claims: [new Claim('x', Role::Lining, $cloth, $cut)],
             ),
-            deadline: new \DateTimeImmutable('2027-03-10'),
         );
         $said = implode(
             ' ',
@@ -458,10 +459,8 @@ final class SeasonCheckTest extends TestCase
                 'Coat',
                 Plan::season(),
                 2,
+                brief: new ProjectBrief(dates: new ProjectDates(deadline: $day($deadline), soft: $soft, notBefore: $day($notBefore))),
                 current: new Option('', minutes: 300),
-                deadline: $day($deadline),
-                soft: $soft,
-                notBefore: $day($notBefore),
             );
 
             return array_map(
@@ -517,8 +516,8 @@ final class SeasonCheckTest extends TestCase
                 'Blouse',
                 Plan::season(),
                 1,
-                $person,
-                new Option('', $pattern, $version, '14', claims: [$claim]),
+                brief: new ProjectBrief($person),
+                current: new Option('', $pattern, $version, '14', claims: [$claim]),
             );
             $needs[] = Plan::check($project)->projects[0]->roles[0]->amount()?->millimetres();
         }
@@ -555,8 +554,8 @@ final class SeasonCheckTest extends TestCase
             $pattern->title,
             Plan::season(),
             1,
-            $person,
-            new Option(
+            brief: new ProjectBrief($person),
+            current: new Option(
                 '',
                 $pattern,
                 $pattern->versions[0] ?? null,

@@ -24,6 +24,7 @@ use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Season\Gate\Check;
 use Octavum\Core\Season\Gate\Gate;
 use Octavum\Core\Season\Gate\GateLine;
@@ -60,8 +61,7 @@ final class SmallTruthsTest extends TestCase
                 'Skirt',
                 Plan::season(),
                 1,
-                null,
-                new Option(
+                current: new Option(
                     '',
                     $pattern,
                     $version,
@@ -124,15 +124,14 @@ final class SmallTruthsTest extends TestCase
             'First',
             Plan::season(),
             2,
-            null,
-            new Option(
+            log: new ProjectLog(state: ProjectState::Done),
+            current: new Option(
                 '',
                 new Pattern('pattern', 'P', versions: [$version]),
                 $version,
                 '14',
                 claims: [$claim],
             ),
-            state: ProjectState::Done,
         );
     }
 }

@@ -18,6 +18,8 @@ use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectBrief;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Wish;
 use Octavum\Core\Season\Lists\ListRule;
 use Octavum\Core\Season\Lists\SewingList;
@@ -37,8 +39,8 @@ final class SewingListTest extends TestCase
                 'P'.$i,
                 Plan::season(),
                 $i,
+                log: new ProjectLog(state: $i > 4 ? ProjectState::Planned : ProjectState::Done),
                 current: new Option('', claims: $claims),
-                state: $i > 4 ? ProjectState::Planned : ProjectState::Done,
             );
         }
         $list = new SewingList('l', 'Nine', target: 9, projects: ['p1', 'p2', 'p3', 'p4', 'p5', 'p6', 'taken off the plan']);
@@ -84,8 +86,8 @@ final class SewingListTest extends TestCase
             'P',
             Plan::season(),
             1,
-            $for,
-            new Option('', new Pattern('k', $title, label: new PatternLabel(maker: $maker)), claims: array_values($claims)),
+            brief: new ProjectBrief($for),
+            current: new Option('', new Pattern('k', $title, label: new PatternLabel(maker: $maker)), claims: array_values($claims)),
         );
         $wish = new Claim('w', Role::Lining, wish: new Wish('Viscose lining', FibreMix::unknown()));
         $stash = ListRule::StashOnly;

@@ -22,6 +22,7 @@ use Octavum\Core\Project\Log\Step;
 use Octavum\Core\Project\Log\StepKind;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Snag\Snag;
@@ -67,7 +68,14 @@ final class ParcelTest extends TestCase
         ];
         $season = $this->season();
         $version = new Version('v', 'A', new RequirementTable(['14'], []), [$line]);
-        $project = new Project('p', 'Joggers', $season, 1, current: new Option('', version: $version), sewing: $this->steps());
+        $project = new Project(
+            'p',
+            'Joggers',
+            $season,
+            1,
+            log: new ProjectLog(sewing: $this->steps()),
+            current: new Option('', version: $version),
+        );
         $answer = (new SeasonCheck(new Assumptions(), $tins))->check($season, [$project])->projects[0];
         $snags = $this->timed($answer->snags);
         self::assertSame(null === $late ? [] : [$late], array_map(
@@ -105,12 +113,11 @@ final class ParcelTest extends TestCase
             'Joggers',
             $season,
             1,
+            log: new ProjectLog(state: $state, sewing: $this->steps()),
             current: new Option(
                 '',
                 claims: [new Claim('c', $role, Plan::cloth('1.4', $cut), $cut, cutOut: $cutOut)],
             ),
-            state: $state,
-            sewing: $this->steps(),
         );
 
         return $this->timed((new SeasonCheck(new Assumptions()))->check($season, [$project])->projects[0]->snags);
