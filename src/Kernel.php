@@ -26,10 +26,10 @@ final class Kernel extends BaseKernel
             $request->query->all(),
             $request->request->all(),
             [CannotWrite::SECOND => true],
-            $request->cookies->all(),
-            $request->files->all(),
-            $request->server->all(),
-            $request->getContent(),
+            cookies: $request->cookies->all(),
+            files: $request->files->all(),
+            server: $request->server->all(),
+            content: $request->getContent(),
         );
 
         return parent::handle($again, $type, $catch);

@@ -104,7 +104,15 @@ final class LargeWorkroom
             );
         }
 
-        return new Workroom('A large workroom', new Settings(), $people, $stash, $library, [$season], $plan);
+        return new Workroom(
+            'A large workroom',
+            new Settings(),
+            $people,
+            cloths: $stash,
+            patterns: $library,
+            seasons: [$season],
+            projects: $plan,
+        );
     }
 
     /**
@@ -215,9 +223,9 @@ final class LargeWorkroom
             self::CLOTHS[$this->likeness->getInt(0, 7)],
             0 === $i % 6 ? 10 * $this->likeness->getInt(1, 5) : null,
             WeightClass::cases()[$weight],
-            WeightClass::cases()[$weight + 1],
-            Drape::cases()[$drape],
-            Drape::cases()[$drape + 1],
+            heaviest: WeightClass::cases()[$weight + 1],
+            crispest: Drape::cases()[$drape],
+            mostFluid: Drape::cases()[$drape + 1],
         );
     }
 

@@ -61,9 +61,9 @@ final readonly class LaySet
                 $piece->id,
                 $piece->outline,
                 $piece->quantity,
-                $piece->pair,
-                $piece->onFold,
-                $piece->grain,
+                pair: $piece->pair,
+                onFold: $piece->onFold,
+                grain: $piece->grain,
                 match: new Repeat($repeat, 0, $piece->outline->right, 0, $at),
             ),
             $request->pieces,
@@ -217,7 +217,7 @@ final readonly class LaySet
             bool $pair = false,
             bool $onFold = false,
             Grain $grain = Grain::Along,
-        ): LayPiece => new LayPiece($id, self::graded($points, $grade), $quantity, $pair, $onFold, $grain);
+        ): LayPiece => new LayPiece($id, self::graded($points, $grade), $quantity, pair: $pair, onFold: $onFold, grain: $grain);
         $box = static fn (float $length, float $wide): array => [[0.0, 0.0], [$length, 0.0], [$length, $wide], [0.0, $wide]];
         $front = [[0.0, 0.0], [620.0, 0.0], [690.0, 90.0], [720.0, 170.0], [660.0, 200.0], [560.0, 190.0], [480.0, 260.0], [0.0, 290.0]];
         $back = [[0.0, 0.0], [700.0, 0.0], [720.0, 80.0], [690.0, 200.0], [560.0, 200.0], [480.0, 260.0], [0.0, 280.0]];
@@ -338,9 +338,9 @@ final readonly class LaySet
                     'child '.$p->id,
                     $p->outline,
                     $p->quantity,
-                    $p->pair,
-                    $p->onFold,
-                    $p->grain,
+                    pair: $p->pair,
+                    onFold: $p->onFold,
+                    grain: $p->grain,
                 ),
                 $sets['child’s dress'],
             ),

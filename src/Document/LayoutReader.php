@@ -76,7 +76,7 @@ final readonly class LayoutReader
         }
         $folds = [] === $folds ? [Fold::Flat] : array_values(array_unique($folds, \SORT_REGULAR));
 
-        return new LayRequest($sheets, $pieces, $gap, $oneWay, $folds, $seconds, $seed & 0x7FFFFFFF);
+        return new LayRequest($sheets, $pieces, $gap, oneWay: $oneWay, folds: $folds, seconds: $seconds, seed: $seed & 0x7FFFFFFF);
     }
 
     /** @return list<Sheet> */
@@ -136,13 +136,13 @@ final readonly class LayoutReader
                 $id,
                 $outline ?? Outline::rectangle(1, 1),
                 $quantity,
-                $pair,
-                $onFold,
-                $node->at('grain')->choice(Grain::class) ?? Grain::Along,
-                $cut,
-                $node->at('match')->isThere() ? $this->match($node->at('match')) : null,
-                $node->at('eased')->boolean(),
-                $this->number($node->at('edge'), 0, self::LONGEST),
+                pair: $pair,
+                onFold: $onFold,
+                grain: $node->at('grain')->choice(Grain::class) ?? Grain::Along,
+                cut: $cut,
+                match: $node->at('match')->isThere() ? $this->match($node->at('match')) : null,
+                eased: $node->at('eased')->boolean(),
+                edge: $this->number($node->at('edge'), 0, self::LONGEST),
             );
         }
 
@@ -185,9 +185,9 @@ final readonly class LayoutReader
             $this->number($node->at('length'), 0, self::LONGEST) ?? 0,
             $this->number($node->at('width'), 0, self::LONGEST) ?? 0,
             $this->number($node->at('x'), -self::LONGEST, self::LONGEST) ?? 0,
-            $this->number($node->at('y'), -self::LONGEST, self::LONGEST) ?? 0,
-            $at,
-            $node->at('alike')->boolean(),
+            y: $this->number($node->at('y'), -self::LONGEST, self::LONGEST) ?? 0,
+            at: $at,
+            alike: $node->at('alike')->boolean(),
         );
     }
 

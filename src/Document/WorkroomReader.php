@@ -158,18 +158,18 @@ final readonly class WorkroomReader
             $document->at('name')->name(),
             $settings,
             array_values($people),
-            array_values($cloths),
-            array_values($patterns),
-            array_values($seasons),
-            $projects,
-            array_values($lays),
-            $notions,
-            array_values($lists),
-            array_values(array_filter(array_map(
+            cloths: array_values($cloths),
+            patterns: array_values($patterns),
+            seasons: array_values($seasons),
+            projects: $projects,
+            lays: array_values($lays),
+            notions: $notions,
+            lists: array_values($lists),
+            overrules: array_values(array_filter(array_map(
                 fn (Node $node): ?Overrule => $this->overrules->read($node, $cloths, $versions),
                 $document->at('overrules')->items(),
             ))),
-            $unjudged,
+            unjudged: $unjudged,
         );
 
         return $workroom->withKnownReferences();

@@ -61,10 +61,10 @@ final readonly class PieceDrawing
                 static fn (Shape $shape): string => $path($shape->drawn),
                 array_values(array_filter($shapes, static fn (Shape $shape): bool => null !== $shape->allowance)),
             ),
-            round($wide * $scale, 1),
-            round($high * $scale, 1),
-            Figure::exact(Length::ofMillimetres($cut[0]->length())),
-            Figure::exact(Length::ofMillimetres($cut[0]->width())),
+            width: round($wide * $scale, 1),
+            height: round($high * $scale, 1),
+            length: Figure::exact(Length::ofMillimetres($cut[0]->length())),
+            across: Figure::exact(Length::ofMillimetres($cut[0]->width())),
         );
     }
 }

@@ -43,10 +43,10 @@ final readonly class SeamDrawing
                 $x,
                 $minutes[$i] * $scale,
                 $step,
-                $hours->minutes($step),
-                $labels[$i] ?? '',
-                null !== $step->done || [] === $step->needs ? null : (null === $missing ? 'here' : 'missing'),
-                null === $step->done && null === $missing && null !== $waits->why($answer, $step),
+                minutes: $hours->minutes($step),
+                label: $labels[$i] ?? '',
+                pin: null !== $step->done || [] === $step->needs ? null : (null === $missing ? 'here' : 'missing'),
+                waits: null === $step->done && null === $missing && null !== $waits->why($answer, $step),
             );
             $x += $minutes[$i] * $scale;
         }

@@ -46,7 +46,7 @@ final class StripBuilder
 
         $toCut = ToCut::of($cloth, $cut, $assumptions, laid: [] === $byTable);
 
-        return $this->strip($cloth, $cut, $toCut, $promises, null, $scale, $system, $perhaps);
+        return $this->strip($cloth, $cut, $toCut, promises: $promises, own: null, scale: $scale, system: $system, perhaps: $perhaps);
     }
 
     /** A cut with what others have of it, and something that might lie on it behind them. */
@@ -69,21 +69,49 @@ final class StripBuilder
             $over = $full > $length ? 0.0 : max(0.0, $scale->x($from->plus($long)) - max($scale->x($from), $length));
             if ($long->micrometres > 0) {
                 $missing = $over > 0 && '' !== $label ? $from->plus($long)->minus($toCut->length ?? $from) : null;
-                $marks[] = new Mark($label, $this->fit($label, $inside), '' !== $label, $x, $inside, $over, $missing);
+                $marks[] = new Mark(
+                    $label,
+                    $this->fit($label, $inside),
+                    '' !== $label,
+                    x: $x,
+                    inside: $inside,
+                    over: $over,
+                    missing: $missing,
+                );
             }
         }
         [$isWide, $isLong] = [null !== $toCut->width, null !== $toCut->length];
 
-        return $this->assemble($cloth, $length, $height, $marks, $scale, $system, $isWide, $isLong, $full > $length);
+        return $this->assemble(
+            $cloth,
+            $length,
+            $height,
+            marks: $marks,
+            scale: $scale,
+            system: $system,
+            widthKnown: $isWide,
+            lengthKnown: $isLong,
+            torn: $full > $length,
+        );
     }
 
     /** @param list<Reservation> $perhaps what options that do not lead might take of its cut */
     public function role(RoleAnswer $role, string $project, Scale $scale, System $system, array $perhaps = []): ?Strip
     {
         if (null !== $role->claim->wish && null !== $role->amount()) {
-            $mark = new Mark($project, '', true, 0, 0, $scale->x($role->amount()), $role->amount(), true);
+            $mark = new Mark($project, '', true, x: 0, inside: 0, over: $scale->x($role->amount()), missing: $role->amount(), toBuy: true);
 
-            return $this->assemble(null, 0, $scale->across * 1.4, [$mark], $scale, $system, true, true, false);
+            return $this->assemble(
+                null,
+                0,
+                $scale->across * 1.4,
+                marks: [$mark],
+                scale: $scale,
+                system: $system,
+                widthKnown: true,
+                lengthKnown: true,
+                torn: false,
+            );
         }
         if (null === $role->claim->cloth || null === $role->claim->cut || null === $role->toCut) {
             return null;
@@ -93,11 +121,11 @@ final class StripBuilder
             $role->claim->cloth,
             $role->claim->cut,
             $role->toCut,
-            $role->promises,
-            $role->claim->id,
-            $scale,
-            $system,
-            $perhaps,
+            promises: $role->promises,
+            own: $role->claim->id,
+            scale: $scale,
+            system: $system,
+            perhaps: $perhaps,
         );
     }
 
@@ -145,10 +173,10 @@ final class StripBuilder
                 $promise->project->name,
                 $this->fit($promise->project->name, $inside),
                 null === $own || $promise->claim->id === $own,
-                min($x, $scale->room),
-                $inside,
-                $over,
-                $over > 0 ? $missing->smaller($promise->amount) : null,
+                x: min($x, $scale->room),
+                inside: $inside,
+                over: $over,
+                missing: $over > 0 ? $missing->smaller($promise->amount) : null,
                 pieces: $this->pieces($promise, $scale, $laid[$promise->claim->lay->id ?? ''] ?? $x),
             );
         }
@@ -157,14 +185,14 @@ final class StripBuilder
             $cloth,
             $length,
             $height,
-            $marks,
-            $scale,
-            $system,
-            null !== $toCut->width,
-            null !== $toCut->length,
-            $full > $length,
-            $holes,
-            null === $toCut->length ? [] : $this->perhaps($promises, $perhaps, $scale),
+            marks: $marks,
+            scale: $scale,
+            system: $system,
+            widthKnown: null !== $toCut->width,
+            lengthKnown: null !== $toCut->length,
+            torn: $full > $length,
+            holes: $holes,
+            perhaps: null === $toCut->length ? [] : $this->perhaps($promises, $perhaps, $scale),
         );
     }
 
@@ -254,17 +282,17 @@ final class StripBuilder
             's'.++$this->drawn,
             $cloth,
             max($scale->room, round($end, 1)) + 64,
-            $length,
-            round($height, 1),
-            null === $cloth ? '' : $this->edge($length, $height, $widthKnown, $torn),
-            $marks,
-            $this->tape($end, $scale, $system),
-            $widthKnown,
-            $lengthKnown,
-            $torn,
-            $scale->across >= 40,
-            $holes,
-            $perhaps,
+            length: $length,
+            height: round($height, 1),
+            edge: null === $cloth ? '' : $this->edge($length, $height, $widthKnown, $torn),
+            marks: $marks,
+            tape: $this->tape($end, $scale, $system),
+            widthKnown: $widthKnown,
+            lengthKnown: $lengthKnown,
+            torn: $torn,
+            large: $scale->across >= 40,
+            holes: $holes,
+            perhaps: $perhaps,
         );
     }
 

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace Octavum\Tests\Architecture;
 
+use PhpParser\Node\Arg;
+use PhpParser\Node\Expr\CallLike;
+use PhpParser\Node\Expr\FuncCall;
+use PhpParser\Node\Stmt;
 use PhpParser\Node\Stmt\ClassMethod;
 use PhpParser\NodeFinder;
 use PhpParser\ParserFactory;
@@ -14,6 +18,7 @@ use Symfony\Component\Finder\Finder;
 final class ParametersTest extends TestCase
 {
     private const MOST = 8;
+    private const UNNAMED = 5;
 
     /** How many each takes: the list only grows shorter, and its figures smaller. */
     private const STILL = [
@@ -61,21 +66,47 @@ final class ParametersTest extends TestCase
         'src/Strip/Strip' => 14,
     ];
 
+    /** More would have to be counted by the reader: from the sixth on, and better before, a value has its name. */
+    public function testACallHasAtMostFiveValuesWithoutAName(): void
+    {
+        $many = [];
+        foreach (self::code() as $file => $code) {
+            foreach ((new NodeFinder())->findInstanceOf($code, CallLike::class) as $call) {
+                // functions of PHP, and closures, have no names to give
+                if ($call instanceof FuncCall || $call->isFirstClassCallable()) {
+                    continue;
+                }
+                $unnamed = array_filter($call->getArgs(), static fn (Arg $arg): bool => null === $arg->name && !$arg->unpack);
+                if (\count($unnamed) > self::UNNAMED) {
+                    $many[] = $file.', line '.$call->getStartLine();
+                }
+            }
+        }
+        self::assertSame([], $many);
+    }
+
     public function testAConstructorTakesAtMostEightValues(): void
     {
-        $root = (string) realpath(\dirname(__DIR__, 2));
-        $parser = (new ParserFactory())->createForHostVersion();
         $many = [];
-        $trees = array_map(static fn (string $tree): string => $root.'/'.$tree, ['core/src', 'src', 'tools']);
-        foreach (Finder::create()->in($trees)->name('*.php')->sortByName() as $file) {
-            $methods = (new NodeFinder())->findInstanceOf($parser->parse($file->getContents()) ?? [], ClassMethod::class);
-            foreach ($methods as $method) {
+        foreach (self::code() as $file => $code) {
+            foreach ((new NodeFinder())->findInstanceOf($code, ClassMethod::class) as $method) {
                 if ('__construct' === $method->name->toString() && \count($method->params) > self::MOST) {
-                    $many[substr((string) $file, \strlen($root) + 1, -4)] = \count($method->params);
+                    $many[$file] = \count($method->params);
                 }
             }
         }
         ksort($many);
         self::assertSame(self::STILL, $many);
+    }
+
+    /** @return iterable<string, array<Stmt>> by file, without its suffix */
+    private static function code(): iterable
+    {
+        $root = (string) realpath(\dirname(__DIR__, 2));
+        $parser = (new ParserFactory())->createForHostVersion();
+        $trees = array_map(static fn (string $tree): string => $root.'/'.$tree, ['core/src', 'src', 'tools']);
+        foreach (Finder::create()->in($trees)->name('*.php')->sortByName() as $file) {
+            yield substr((string) $file, \strlen($root) + 1, -4) => $parser->parse($file->getContents()) ?? [];
+        }
     }
 }

@@ -38,7 +38,15 @@ final readonly class Person
     /** @param list<Measured> $measured in any order */
     public function measuredAs(array $measured): self
     {
-        return new self($this->id, $this->name, $this->child, $this->notes, $measured, $this->likings, $this->facts);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->child,
+            notes: $this->notes,
+            measured: $measured,
+            likings: $this->likings,
+            facts: $this->facts,
+        );
     }
 
     /**

@@ -189,6 +189,14 @@ final readonly class Cut
      */
     private function changed(array $ledger, array $bites): self
     {
-        return new self($this->id, $ledger, $this->label, $this->state, $this->expected, $bites, $this->width);
+        return new self(
+            $this->id,
+            $ledger,
+            $this->label,
+            state: $this->state,
+            expected: $this->expected,
+            bites: $bites,
+            width: $this->width,
+        );
     }
 }

@@ -79,6 +79,16 @@ final readonly class Feel
 
     private function with(?int $across, ?int $along, ?Drape $drape, ?Opacity $opacity, ?bool $takesCrease): self
     {
-        return new self($across, $along, $drape, $opacity, $takesCrease, $this->clearSide, $this->recovery, $this->edges, $this->backSeen);
+        return new self(
+            $across,
+            $along,
+            $drape,
+            opacity: $opacity,
+            takesCrease: $takesCrease,
+            clearSide: $this->clearSide,
+            recovery: $this->recovery,
+            edges: $this->edges,
+            backSeen: $this->backSeen,
+        );
     }
 }

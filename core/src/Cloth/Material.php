@@ -42,16 +42,16 @@ final readonly class Material
             null === $this->type ? $other->statedStructure : $this->statedStructure,
             $this->type ?? $other->type,
             $this->fibres->isKnown() ? $this->fibres : $other->fibres,
-            $this->weight ?? $other->weight,
-            new Feel(
+            weight: $this->weight ?? $other->weight,
+            feel: new Feel(
                 $this->feel->across ?? $other->feel->across,
                 null,
                 $this->feel->drape ?? $other->feel->drape,
                 $this->feel->opacity ?? $other->feel->opacity,
             ),
-            $this->care ?? $other->care,
-            $this->family ?? $other->family,
-            $this->tested ?? $other->tested,
+            care: $this->care ?? $other->care,
+            family: $this->family ?? $other->family,
+            tested: $this->tested ?? $other->tested,
         );
     }
 

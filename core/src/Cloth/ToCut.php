@@ -60,14 +60,14 @@ final readonly class ToCut
             null === $stretch ? null : $along->takenFrom($stretch->minus($squaring)->larger(Length::zero()), Rounding::Down),
             null === $usable ? null : $across->takenFrom($usable, Rounding::Down),
             null === $usable || null === $selvages ? null : $usable->plus($selvages)->smaller($width->full),
-            $along,
-            $across,
-            $shrinkage,
-            $cloth->material->care,
-            $cut,
-            $stretch,
-            $squaring,
-            $laid,
+            shrink: $along,
+            narrow: $across,
+            shrinkage: $shrinkage,
+            care: $cloth->material->care,
+            cut: $cut,
+            stretch: $stretch,
+            squaring: $squaring,
+            laid: $laid,
         );
     }
 

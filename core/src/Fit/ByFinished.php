@@ -50,7 +50,15 @@ final readonly class ByFinished
             'wanted' => Figure::body($ease),
         ]);
 
-        return new SizeAdvice($person, $size, null, null, $sentence, $this->tight($person, $pattern, $by, $size), $working);
+        return new SizeAdvice(
+            $person,
+            $size,
+            null,
+            up: null,
+            sentence: $sentence,
+            flags: $this->tight($person, $pattern, $by, $size),
+            working: $working,
+        );
     }
 
     /** @param non-empty-array<int|string, Length> $finished by size, the smallest first */
@@ -86,6 +94,6 @@ final readonly class ByFinished
 
     private function nothing(Person $person, Sentence $sentence): SizeAdvice
     {
-        return new SizeAdvice($person, null, null, null, $sentence, [], Working::empty());
+        return new SizeAdvice($person, null, null, up: null, sentence: $sentence, flags: [], working: Working::empty());
     }
 }

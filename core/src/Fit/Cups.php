@@ -61,9 +61,9 @@ final readonly class Cups
             array_values($sizes),
             $this->rows($this->chart->body, $sizes),
             $this->rows($this->chart->finished, $sizes),
-            $this->chart->by,
-            $this->chart->height,
-            $this->chart->runs,
+            by: $this->chart->by,
+            height: $this->chart->height,
+            runs: $this->chart->runs,
         );
     }
 

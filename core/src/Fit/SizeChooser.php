@@ -114,9 +114,9 @@ final readonly class SizeChooser
             $person,
             $falls[$by->value],
             $graded,
-            $up,
-            $this->sentence($falls, $by, $largest),
-            [
+            up: $up,
+            sentence: $this->sentence($falls, $by, $largest),
+            flags: [
                 ...$flags,
                 ...(new TightPlaces($this->tolerance))->find(
                     $person,
@@ -129,7 +129,7 @@ final readonly class SizeChooser
                     ? []
                     : [new Sentence('A size up, {size}, buys a second season; hem and elastic leave room.', ['size' => $up])],
             ],
-            $working,
+            working: $working,
         );
     }
 
@@ -270,6 +270,6 @@ final readonly class SizeChooser
 
     private function nothing(Person $person, Sentence $why): SizeAdvice
     {
-        return new SizeAdvice($person, null, null, null, $why, [], Working::empty());
+        return new SizeAdvice($person, null, null, up: null, sentence: $why, flags: [], working: Working::empty());
     }
 }

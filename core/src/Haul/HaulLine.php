@@ -71,15 +71,15 @@ final readonly class HaulLine
                 1 === $cuts->count ? $fromName->cuts->count ?? 1 : $cuts->count,
                 $cuts->length ?? $fromName?->cuts->length,
                 $cuts->others,
-                $cuts->label,
-                $cuts->ordered,
-                $cuts->washed,
+                label: $cuts->label,
+                ordered: $cuts->ordered,
+                washed: $cuts->washed,
             ),
-            $this->width ?? $fromName?->width,
-            $this->material->or($fromName?->material),
-            $this->look->or($fromName?->look)->orDirection($noted),
-            $this->origin->or($fromName?->origin),
-            $this->reading->doubting($doubts),
+            width: $this->width ?? $fromName?->width,
+            material: $this->material->or($fromName?->material),
+            look: $this->look->or($fromName?->look)->orDirection($noted),
+            origin: $this->origin->or($fromName?->origin),
+            reading: $this->reading->doubting($doubts),
         );
     }
 
@@ -98,11 +98,11 @@ final readonly class HaulLine
             '',
             $this->name,
             $width,
-            $this->material,
-            $this->look,
-            new Keeping($origin->place, notes: $this->text),
-            new Purchase($origin->price, $origin->more, new Origin($origin->from)),
-            $cuts,
+            material: $this->material,
+            look: $this->look,
+            keeping: new Keeping($origin->place, notes: $this->text),
+            purchase: new Purchase($origin->price, $origin->more, new Origin($origin->from)),
+            cuts: $cuts,
         );
     }
 

@@ -81,18 +81,18 @@ final readonly class HaulReader
         $colours = $kind->colours();
         $price ??= $prices->barePrice($label);
         $unread = $this->unread($cursor);
-        $cursor->chips = [...$this->chips($count, $length, $width, $mix, $weight, $repeat), ...$cursor->chips];
+        $cursor->chips = [...$this->chips($count, $length, $width, fibres: $mix, weight: $weight, repeat: $repeat), ...$cursor->chips];
         $perMetre = $prices->perMetre($price, $length, $count);
 
         return new HaulLine(
             $text,
             $this->name($named, $text),
-            new HaulCuts($count, $length, $others, $label, $ordered, $washed),
-            $width,
-            new Material($structure, $type, $mix, $weight, new Feel($stretch, null, $drape, $opacity), $care),
-            new ClothLook($print ?? PrintKind::Plain, $direction, $repeat, colours: $colours),
-            new HaulOrigin($place, $perMetre, $more, $from),
-            new HaulReading($cursor->chips, $cursor->doubts, $unread),
+            new HaulCuts($count, $length, $others, label: $label, ordered: $ordered, washed: $washed),
+            width: $width,
+            material: new Material($structure, $type, $mix, weight: $weight, feel: new Feel($stretch, null, $drape, $opacity), care: $care),
+            look: new ClothLook($print ?? PrintKind::Plain, $direction, $repeat, colours: $colours),
+            origin: new HaulOrigin($place, $perMetre, $more, $from),
+            reading: new HaulReading($cursor->chips, $cursor->doubts, $unread),
         );
     }
 

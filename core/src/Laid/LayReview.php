@@ -57,19 +57,19 @@ final readonly class LayReview
         foreach ($lay->sheets as $i => $sheet) {
             $end = $lay->end($i);
             $used = abs($sheet->used->millimetres() - $end) < self::ROUNDED ? $sheet->used : Length::ofMillimetres(ceil(10 * $end) / 10);
-            $sheets[] = new LaidSheet($sheet->cloth, $sheet->cut, $sheet->width, $sheet->length, $used, $sheet->mark);
+            $sheets[] = new LaidSheet($sheet->cloth, $sheet->cut, $sheet->width, length: $sheet->length, used: $used, mark: $sheet->mark);
         }
 
         return new SavedLay(
             $lay->id,
             $lay->name,
             $lay->fold,
-            $sheets,
-            $lay->garments,
-            $lay->pieces,
-            $lay->sound && $sound,
-            $lay->utilisation,
-            $lay->rules,
+            sheets: $sheets,
+            garments: $lay->garments,
+            pieces: $lay->pieces,
+            sound: $lay->sound && $sound,
+            utilisation: $lay->utilisation,
+            rules: $lay->rules,
         );
     }
 
@@ -86,18 +86,29 @@ final readonly class LayReview
                 $known,
                 $piece->copy,
                 's'.$piece->sheet,
-                $piece->turn,
-                $piece->flipped,
-                $piece->layers,
-                $piece->x,
-                $piece->y,
-                $piece->outline,
+                turn: $piece->turn,
+                flipped: $piece->flipped,
+                layers: $piece->layers,
+                x: $piece->x,
+                y: $piece->y,
+                outline: $piece->outline,
             );
         }
         foreach (array_keys($lay->sheets) as $i) {
             $used['s'.$i] = $lay->end($i);
         }
 
-        return new Lay(Status::Placed, $lay->fold, $used, $placements, [], [], [], $lay->utilisation, 0, 0);
+        return new Lay(
+            Status::Placed,
+            $lay->fold,
+            $used,
+            placements: $placements,
+            unplaced: [],
+            leftovers: [],
+            folds: [],
+            utilisation: $lay->utilisation,
+            bound: 0,
+            evaluated: 0,
+        );
     }
 }

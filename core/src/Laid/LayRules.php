@@ -51,14 +51,14 @@ final readonly class LayRules
             true,
             $this->gap,
             $this->allowance,
-            $this->match,
-            $this->off,
-            $this->eased,
-            $this->across,
-            $this->edged,
-            $this->edge,
-            $this->figures,
-            $this->word,
+            match: $this->match,
+            off: $this->off,
+            eased: $this->eased,
+            across: $this->across,
+            edged: $this->edged,
+            edge: $this->edge,
+            figures: $this->figures,
+            word: $this->word,
         );
     }
 

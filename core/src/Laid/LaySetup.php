@@ -67,14 +67,21 @@ final readonly class LaySetup
                     $id,
                     $outline,
                     $piece->quantity,
-                    $piece->pair,
-                    $piece->onFold,
-                    $this->rules->grain($piece),
-                    null,
-                    $repeats[$id] ??
-                        (null === $repeat ? null : new Repeat((float) $repeat->millimetres(), 0, $outline->right, 0, $hem, $alike)),
-                    \in_array($id, $rules->eased, true),
-                    \in_array($id, $rules->edged, true) ? (float) ($rules->edge?->millimetres() ?? 0) : null,
+                    pair: $piece->pair,
+                    onFold: $piece->onFold,
+                    grain: $this->rules->grain($piece),
+                    cut: null,
+                    match: $repeats[$id] ??
+                        (null === $repeat ? null : new Repeat(
+                            (float) $repeat->millimetres(),
+                            0,
+                            $outline->right,
+                            y: 0,
+                            at: $hem,
+                            alike: $alike,
+                        )),
+                    eased: \in_array($id, $rules->eased, true),
+                    edge: \in_array($id, $rules->edged, true) ? (float) ($rules->edge?->millimetres() ?? 0) : null,
                 ),
             ];
         }
@@ -186,7 +193,16 @@ final readonly class LaySetup
 
         return [] === $sheets || [] === $pieces
             ? null
-            : new LayRequest($sheets, $pieces, $this->rules->gap, $this->rules->isSameWayUp(), $folds, $seconds, 1, $fixed);
+            : new LayRequest(
+                $sheets,
+                $pieces,
+                $this->rules->gap,
+                oneWay: $this->rules->isSameWayUp(),
+                folds: $folds,
+                seconds: $seconds,
+                seed: 1,
+                fixed: $fixed,
+            );
     }
 
     /**
@@ -203,9 +219,9 @@ final readonly class LaySetup
                 $sheet->cloth,
                 $sheet->cut,
                 $sheet->width,
-                $sheet->length,
-                Length::ofMillimetres(ceil(10 * ($lay->used['s'.$i] ?? 0)) / 10),
-                null === $sheet->cloth || null === $sheet->cut ? '' : LaidSheet::markOf($sheet->cloth, $sheet->cut, $print),
+                length: $sheet->length,
+                used: Length::ofMillimetres(ceil(10 * ($lay->used['s'.$i] ?? 0)) / 10),
+                mark: null === $sheet->cloth || null === $sheet->cut ? '' : LaidSheet::markOf($sheet->cloth, $sheet->cut, $print),
             );
         }
         $pieces = array_map(
@@ -213,19 +229,29 @@ final readonly class LaySetup
                 $this->pieces[$placement->piece->id][0],
                 $this->pieces[$placement->piece->id][1]->name,
                 $placement->copy,
-                (int) substr($placement->sheet, 1),
-                $placement->turn,
-                $placement->flipped,
-                $placement->layers,
-                $placement->x,
-                $placement->y,
-                $placement->outline,
-                \in_array($placement->piece->id.' '.$placement->copy, $locked, true),
+                sheet: (int) substr($placement->sheet, 1),
+                turn: $placement->turn,
+                flipped: $placement->flipped,
+                layers: $placement->layers,
+                x: $placement->x,
+                y: $placement->y,
+                outline: $placement->outline,
+                locked: \in_array($placement->piece->id.' '.$placement->copy, $locked, true),
             ),
             $lay->placements,
         );
 
-        return new SavedLay($id, $name, $lay->fold, $sheets, $this->garments, $pieces, $sound, $lay->utilisation, $this->rules);
+        return new SavedLay(
+            $id,
+            $name,
+            $lay->fold,
+            sheets: $sheets,
+            garments: $this->garments,
+            pieces: $pieces,
+            sound: $sound,
+            utilisation: $lay->utilisation,
+            rules: $this->rules,
+        );
     }
 
     /**

@@ -48,12 +48,12 @@ final readonly class SavedLay
             $this->id,
             $this->name,
             $this->fold,
-            $this->sheets,
-            $this->garments,
-            $this->pieces,
-            false,
-            $this->utilisation,
-            $this->rules,
+            sheets: $this->sheets,
+            garments: $this->garments,
+            pieces: $this->pieces,
+            sound: false,
+            utilisation: $this->utilisation,
+            rules: $this->rules,
         );
     }
 
@@ -69,22 +69,22 @@ final readonly class SavedLay
             $garment->name,
             \in_array($garment->project, $projects, true) ? $garment->project : null,
             \in_array($garment->version, $versions, true) ? $garment->version : null,
-            $garment->role,
-            $garment->size,
-            $garment->mark,
-            $garment->pieces,
+            role: $garment->role,
+            size: $garment->size,
+            mark: $garment->mark,
+            pieces: $garment->pieces,
         ), $this->garments);
 
         return new self(
             $this->id,
             $this->name,
             $this->fold,
-            $this->sheets,
-            $garments,
-            $this->pieces,
-            $this->sound,
-            $this->utilisation,
-            $this->rules,
+            sheets: $this->sheets,
+            garments: $garments,
+            pieces: $this->pieces,
+            sound: $this->sound,
+            utilisation: $this->utilisation,
+            rules: $this->rules,
         );
     }
 
@@ -326,10 +326,10 @@ final readonly class SavedLay
             $this->name,
             $this->fold,
             $sheet->used,
-            $share,
-            $others,
-            (int) round(100 * $this->utilisation),
-            $this->without($garment),
+            share: $share,
+            others: $others,
+            utilisation: (int) round(100 * $this->utilisation),
+            without: $this->without($garment),
         );
     }
 

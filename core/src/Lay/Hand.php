@@ -47,12 +47,12 @@ final readonly class Hand
                 $item->piece,
                 $item->copy,
                 $place['sheet'],
-                $place['turn'],
-                $place['flipped'],
-                $layers,
-                $place['x'],
-                $place['y'],
-                $outline,
+                turn: $place['turn'],
+                flipped: $place['flipped'],
+                layers: $layers,
+                x: $place['x'],
+                y: $place['y'],
+                outline: $outline,
             );
         }
         $used = [];
@@ -79,13 +79,13 @@ final readonly class Hand
             [] === $unplaced ? Status::Placed : Status::Short,
             $fold,
             $used,
-            $placements,
-            $unplaced,
-            $this->leftovers($request, $fold, $placements, $used),
-            [],
-            $area > 0 ? round($laid / $area, 4) : 0,
-            0,
-            0,
+            placements: $placements,
+            unplaced: $unplaced,
+            leftovers: $this->leftovers($request, $fold, $placements, $used),
+            folds: [],
+            utilisation: $area > 0 ? round($laid / $area, 4) : 0,
+            bound: 0,
+            evaluated: 0,
         );
     }
 

@@ -59,7 +59,18 @@ final readonly class LayMaker
         $bound = $this->bound($request);
         $impossible = $this->impossible($request);
         if (null !== $impossible) {
-            return new Lay(Status::Impossible, $request->folds[0], [], [], [$impossible], [], [], 0, $bound, 0);
+            return new Lay(
+                Status::Impossible,
+                $request->folds[0],
+                [],
+                placements: [],
+                unplaced: [$impossible],
+                leftovers: [],
+                folds: [],
+                utilisation: 0,
+                bound: $bound,
+                evaluated: 0,
+            );
         }
         $folds = $ways = [];
         $row = $this->row($request);
@@ -80,7 +91,7 @@ final readonly class LayMaker
             $better,
             &$evaluated,
         ): void {
-            $evaluated += $this->search($request, $attempt, $row, $request->seed + 2 * $turn, $left, $better);
+            $evaluated += $this->search($request, $attempt, $row, seed: $request->seed + 2 * $turn, left: $left, better: $better);
         });
         $longest = $request->sheets[0]->length ?? \INF;
         $best = null;
@@ -101,7 +112,16 @@ final readonly class LayMaker
             return $this->refused($request, $folds, $bound, $evaluated);
         }
 
-        return $this->lay($whole, $best->way, $best->spots, $best->left, $folds, $bound, $evaluated, $elapsed() < $request->seconds + 0.05);
+        return $this->lay(
+            $whole,
+            $best->way,
+            $best->spots,
+            left: $best->left,
+            folds: $folds,
+            bound: $bound,
+            evaluated: $evaluated,
+            time: $elapsed() < $request->seconds + 0.05,
+        );
     }
 
     /**
@@ -170,10 +190,10 @@ final readonly class LayMaker
                     $sheets,
                     $request->pieces,
                     $request->gap,
-                    $request->oneWay,
-                    $request->folds,
-                    $request->seconds,
-                    $request->seed,
+                    oneWay: $request->oneWay,
+                    folds: $request->folds,
+                    seconds: $request->seconds,
+                    seed: $request->seed,
                 );
                 $used = null === $this->impossible($tried) ? $this->quickly($tried, static fn (): bool => $elapsed() < $until) : null;
                 if (null !== $used && (null === $best || $used < $best[0])) {
@@ -238,9 +258,9 @@ final readonly class LayMaker
                 continue;
             }
             $attempt = new Attempt($way);
-            $this->search($request, $attempt, $row, $request->seed, static function () use (&$looks, $time): float {
+            $this->search($request, $attempt, $row, seed: $request->seed, left: static function () use (&$looks, $time): float {
                 return $time() ? $looks-- / self::LOOKS : 0.0;
-            }, null);
+            }, better: null);
             if ([] === $attempt->left) {
                 return $attempt->length();
             }
@@ -275,7 +295,18 @@ final readonly class LayMaker
             }
         }
 
-        return new Lay(Status::Impossible, $request->folds[0], $used, $request->fixed, $unplaced, [], $folds, 0, $bound, $evaluated);
+        return new Lay(
+            Status::Impossible,
+            $request->folds[0],
+            $used,
+            placements: $request->fixed,
+            unplaced: $unplaced,
+            leftovers: [],
+            folds: $folds,
+            utilisation: 0,
+            bound: $bound,
+            evaluated: $evaluated,
+        );
     }
 
     /**
@@ -299,7 +330,11 @@ final readonly class LayMaker
                 $better($way->fold, (new Cost($way))->length($spots), $placements, \count($way->items) - \count($spots));
             }
         };
-        [$spots, $unplaced, $evaluated] = (new WaySearch($way, $row, $request->gap, $seed, $this->squeeze, $left, $tell))->run();
+        [
+            $spots,
+            $unplaced,
+            $evaluated,
+        ] = (new WaySearch($way, $row, $request->gap, seed: $seed, second: $this->squeeze, left: $left, better: $tell))->run();
         $attempt->take($spots, $unplaced);
 
         return $evaluated;
@@ -348,8 +383,8 @@ final readonly class LayMaker
             [] === $left ? Status::Placed : Status::Short,
             $way->fold,
             array_map(static fn (float $length): float => round($length, 3), $used),
-            $placements,
-            array_merge(
+            placements: $placements,
+            unplaced: array_merge(
                 ...array_map(
                     fn (Item $item): array => array_map(
                         fn (int $copy): array => ['piece' => $item->piece->id, 'copy' => $copy, 'reason' => $this->reason($way, $item)],
@@ -358,11 +393,11 @@ final readonly class LayMaker
                     $left,
                 ),
             ),
-            $leftovers,
-            $folds,
-            $area > 0 ? round($laid / $area, 4) : 0,
-            $bound,
-            $evaluated,
+            leftovers: $leftovers,
+            folds: $folds,
+            utilisation: $area > 0 ? round($laid / $area, 4) : 0,
+            bound: $bound,
+            evaluated: $evaluated,
         );
     }
 
@@ -414,12 +449,12 @@ final readonly class LayMaker
             $spot->item->piece,
             $spot->item->copy,
             $lane->sheet,
-            $turn,
-            $flipped,
-            $spot->item->layers,
-            round($outline->points[0][0] - $local->points[0][0], 4),
-            round($outline->points[0][1] - $local->points[0][1], 4),
-            $outline,
+            turn: $turn,
+            flipped: $flipped,
+            layers: $spot->item->layers,
+            x: round($outline->points[0][0] - $local->points[0][0], 4),
+            y: round($outline->points[0][1] - $local->points[0][1], 4),
+            outline: $outline,
         );
     }
 

@@ -107,7 +107,15 @@ final class Amounts
         $rows = $version->table->rows;
         $read = new RowChoice($rows[$choice[0]], null === $choice[1] ? null : $rows[$choice[1]], null);
 
-        return (new RowReading($wanted, $version, $on, $width, $read, $this->assumptions, $this->conversion))->amount;
+        return (new RowReading(
+            $wanted,
+            $version,
+            $on,
+            width: $width,
+            choice: $read,
+            assumptions: $this->assumptions,
+            conversion: $this->conversion,
+        ))->amount;
     }
 
     private static function kind(NeedRequest $wanted): ?string

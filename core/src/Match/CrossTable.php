@@ -54,7 +54,7 @@ final readonly class CrossTable
                     $far = null !== $amount && true === $spare?->isNegative() && Group::isTooFar($spare->negated(), $amount);
                     if (!$far) {
                         $group = Group::of($spare, null !== $spare, $clear, $points);
-                        yield new Paired($cloth, $cut, $makings[$j], $j, $group, $points, $spare);
+                        yield new Paired($cloth, $cut, $makings[$j], version: $j, group: $group, points: $points, spare: $spare);
                     }
                 }
             }

@@ -55,7 +55,16 @@ final readonly class Making
 
         $asks = Asks::of($pattern, $version, $person, $sewist, $size);
 
-        return new self($pattern, $version, $asks, $person, $size, $gradedTo, $alterations, $wished ?? $unfit);
+        return new self(
+            $pattern,
+            $version,
+            $asks,
+            person: $person,
+            size: $size,
+            gradedTo: $gradedTo,
+            alterations: $alterations,
+            unfit: $wished ?? $unfit,
+        );
     }
 
     /**
@@ -82,7 +91,16 @@ final readonly class Making
     {
         $asks = Asks::of($this->pattern, $this->version, $this->person, $this->asks->sewist, $size);
 
-        return new self($this->pattern, $this->version, $asks, $this->person, $size, null, $this->alterations, $this->unfit);
+        return new self(
+            $this->pattern,
+            $this->version,
+            $asks,
+            person: $this->person,
+            size: $size,
+            gradedTo: null,
+            alterations: $this->alterations,
+            unfit: $this->unfit,
+        );
     }
 
     /** Its hours, null when nobody has said. */
@@ -97,9 +115,9 @@ final readonly class Making
             $this->version,
             $this->pattern->makes->garment,
             $role,
-            $this->size,
-            $this->gradedTo,
-            array_values(array_filter($this->alterations, static fn (Alteration $one): bool => $one->concerns($role))),
+            size: $this->size,
+            gradedTo: $this->gradedTo,
+            alterations: array_values(array_filter($this->alterations, static fn (Alteration $one): bool => $one->concerns($role))),
             child: $this->asks->child,
         );
     }

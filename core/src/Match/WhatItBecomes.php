@@ -66,7 +66,7 @@ final readonly class WhatItBecomes
         $after = $uses->count($fit->spare);
         $use = $this->use($fit->spare, $free, $uses->count($free), $after);
 
-        return new Proposal($making, $judgement, $fit, $fit->spare, $uses->best($fit->spare), $after, $use);
+        return new Proposal($making, $judgement, $fit, left: $fit->spare, still: $uses->best($fit->spare), makes: $after, use: $use);
     }
 
     /** What a use leaves: almost nothing or something useful is good, a length that fits nothing is not. Source: docs/rules.md. */

@@ -51,7 +51,7 @@ final readonly class WhatWouldDo
                 $toCut = ToCut::of($cloth, $cut, $this->assumptions);
                 $free = $toCut->length?->minus($promised[$cut->id] ?? Length::zero())->larger(Length::zero());
                 $fit = $judgement->isRefused() ? null : $this->fitting->judge($wanted, CuttingCloth::cut($cloth, $toCut), $free);
-                $proposals[] = $this->proposal($making, $judgement, $fit, $cloth, $cut, $free);
+                $proposals[] = $this->proposal($making, $judgement, $fit, cloth: $cloth, cut: $cut, free: $free);
             }
         }
         usort($proposals, Proposal::compare(...));

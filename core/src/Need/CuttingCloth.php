@@ -37,7 +37,7 @@ final readonly class CuttingCloth
     {
         $alike = Direction::TwoWay === $cloth->direction;
 
-        return new self($toCut->full, $cloth->isOneWay(), $cloth->look->repeat, false, $toCut->width, $alike);
+        return new self($toCut->full, $cloth->isOneWay(), $cloth->look->repeat, assumed: false, usable: $toCut->width, alike: $alike);
     }
 
     /** What pieces can be laid on, across: between the selvages, where they are not known those assumed; null without a width. */
@@ -59,6 +59,6 @@ final readonly class CuttingCloth
 
     public function at(Length $width, ?Length $usable = null): self
     {
-        return new self($width, $this->oneWay, $this->repeat, false, $usable, $this->alike);
+        return new self($width, $this->oneWay, $this->repeat, assumed: false, usable: $usable, alike: $this->alike);
     }
 }

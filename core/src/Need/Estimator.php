@@ -140,7 +140,7 @@ final readonly class Estimator
             return null === $length ? null : new Guess($wanted->altered($length), NeedSource::QuickLay);
         }
         $table = $version->table;
-        $length = $this->block->need($wanted->garment, $table, $wanted->role, $size, $surface, $wanted->child);
+        $length = $this->block->need($wanted->garment, $table, $wanted->role, size: $size, surface: $surface, child: $wanted->child);
 
         return null === $length
             ? null

@@ -56,9 +56,9 @@ final readonly class NeedRequest
             $version,
             $this->garment,
             $this->role,
-            $this->size,
-            $this->gradedTo,
-            $this->alterations,
+            size: $this->size,
+            gradedTo: $this->gradedTo,
+            alterations: $this->alterations,
             matching: $this->matching,
             child: $this->child,
         );

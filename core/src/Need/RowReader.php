@@ -44,6 +44,14 @@ final readonly class RowReader
 
     private function reading(NeedRequest $wanted, Version $version, CuttingCloth $on, Length $width, RowChoice $choice): RowReading
     {
-        return new RowReading($wanted, $version, $on, $width, $choice, $this->assumptions, $this->conversion);
+        return new RowReading(
+            $wanted,
+            $version,
+            $on,
+            width: $width,
+            choice: $choice,
+            assumptions: $this->assumptions,
+            conversion: $this->conversion,
+        );
     }
 }

@@ -70,12 +70,12 @@ final readonly class Allotment
                     $notion->id,
                     $notion->kind,
                     $notion->measure,
-                    $byLength ? $notion->count : $left[$i],
-                    $byLength ? (0 === $left[$i] ? null : Length::ofMicrometres($left[$i])) : $notion->length,
-                    $notion->name,
-                    $notion->place,
-                    $notion->notes,
-                    $notion->expected,
+                    count: $byLength ? $notion->count : $left[$i],
+                    length: $byLength ? (0 === $left[$i] ? null : Length::ofMicrometres($left[$i])) : $notion->length,
+                    name: $notion->name,
+                    place: $notion->place,
+                    notes: $notion->notes,
+                    expected: $notion->expected,
                 );
             }
         }
@@ -105,9 +105,9 @@ final readonly class Allotment
                 $text,
                 $wanted,
                 null,
-                null,
-                null,
-                new Sentence(
+                missing: null,
+                short: null,
+                sentence: new Sentence(
                     match (true) {
                         NotionKind::Other === $wanted->kind => '{notion}: look whether it is here.',
                         $some => '{notion}: some is here; how much it takes is not said.',
@@ -143,9 +143,9 @@ final readonly class Allotment
                 $text,
                 $wanted,
                 true,
-                0,
-                null,
-                match (true) {
+                missing: 0,
+                short: null,
+                sentence: match (true) {
                     null !== $comes => new Sentence('{notion}: ordered, comes about {day}.', $with + ['day' => $comes]),
                     null === $longer => new Sentence('{notion}: here.', $with),
                     default => new Sentence(
@@ -153,7 +153,7 @@ final readonly class Allotment
                         $with + ['length' => Figure::notion($longer)],
                     ),
                 },
-                $comes,
+                comes: $comes,
             );
         }
         $short = $byLength ? Length::ofMicrometres($missing) : null;
@@ -162,9 +162,9 @@ final readonly class Allotment
             $text,
             $wanted,
             false,
-            $byLength ? null : $missing,
-            $short,
-            match (true) {
+            missing: $byLength ? null : $missing,
+            short: $short,
+            sentence: match (true) {
                 null !== $short => new Sentence(
                     '{notion}: not here in one piece; {missing} to buy.',
                     $with + ['missing' => Figure::needed($short)],

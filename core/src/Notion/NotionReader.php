@@ -140,14 +140,22 @@ final readonly class NotionReader
                 '',
                 $kind,
                 $wide[0] ?? array_shift($lengths),
-                null,
-                null === $long || null === $count ? $long : $long->times(max(1, $count)),
-                $this->name($kind, $rest, $lengths),
-                $place,
+                count: null,
+                length: null === $long || null === $count ? $long : $long->times(max(1, $count)),
+                name: $this->name($kind, $rest, $lengths),
+                place: $place,
             );
         }
 
-        return new Notion('', $kind, array_shift($lengths), $count, null, $this->name($kind, $rest, $lengths), $place);
+        return new Notion(
+            '',
+            $kind,
+            array_shift($lengths),
+            count: $count,
+            length: null,
+            name: $this->name($kind, $rest, $lengths),
+            place: $place,
+        );
     }
 
     /**

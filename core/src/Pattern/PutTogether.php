@@ -75,11 +75,11 @@ final readonly class PutTogether
             $own->id,
             $own->name,
             $own->table,
-            $own->notions,
-            $own->minutes,
-            $own->notes,
-            PieceSet::of($all, [$this->size]),
-            $own->features,
+            notions: $own->notions,
+            minutes: $own->minutes,
+            notes: $own->notes,
+            pieces: PieceSet::of($all, [$this->size]),
+            features: $own->features,
         );
     }
 }

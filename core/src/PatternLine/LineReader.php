@@ -48,7 +48,7 @@ final readonly class LineReader
         ];
         $notions = $unread = $doubts = [];
         foreach ([...$this->trailing($title), ...$parts] as $part) {
-            $read = $this->part($part, $found, $notions, $others, $maker, $doubts);
+            $read = $this->part($part, $found, $notions, others: $others, maker: $maker, doubts: $doubts);
             $unread = $read ? $unread : [...$unread, $part];
         }
         $format =
@@ -62,20 +62,20 @@ final readonly class LineReader
             $text,
             mb_substr(mb_strtoupper(mb_substr($title, 0, 1)).mb_substr($title, 1), 0, 120),
             mb_substr($maker, 0, 120),
-            $number,
-            $others,
-            $found['garment'],
-            $format,
-            $found['paper'],
-            $found['ownership'] ?? Ownership::Owned,
-            $found['onlyFor'],
-            $found['sizes'],
-            $notions,
-            $found['minutes'],
-            $found['place'],
-            $this->chips($number, $others, $maker, $found, $format, $notions),
-            $doubts,
-            $unread,
+            number: $number,
+            otherNumbers: $others,
+            garment: $found['garment'],
+            format: $format,
+            paper: $found['paper'],
+            ownership: $found['ownership'] ?? Ownership::Owned,
+            onlyFor: $found['onlyFor'],
+            sizes: $found['sizes'],
+            notions: $notions,
+            minutes: $found['minutes'],
+            place: $found['place'],
+            chips: $this->chips($number, $others, $maker, found: $found, format: $format, notions: $notions),
+            doubts: $doubts,
+            unread: $unread,
         );
     }
 

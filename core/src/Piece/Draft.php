@@ -175,7 +175,7 @@ enum Draft: string
                 ->line($m['depth'], $m['half width'])
                 ->line(min(40, 0.3 * $m['depth']), $m['half width'])
                 ->line(0, $m['half neck'])
-                ->curve($m['neck depth'], 0.8 * $m['half neck'], $m['neck depth'], 0.5 * $m['half neck'], $m['neck depth'], 0)
+                ->curve([$m['neck depth'], 0.8 * $m['half neck']], [$m['neck depth'], 0.5 * $m['half neck']], [$m['neck depth'], 0])
                 ->closed(),
             self::Collar => $this->turned(
                 $this->pen(0, 0)
@@ -186,8 +186,12 @@ enum Draft: string
             ),
             self::Stand => $this->turned(
                 $this->pen(0, 0)
-                    ->curve(0.6 * $m['half length'], 0, $m['half length'], $m['rise'], $m['half length'], $m['rise'] + 0.4 * $m['height'])
-                    ->curve($m['half length'], $m['rise'] + $m['height'], 0.6 * $m['half length'], $m['height'], 0, $m['height'])
+                    ->curve(
+                        [0.6 * $m['half length'], 0],
+                        [$m['half length'], $m['rise']],
+                        [$m['half length'], $m['rise'] + 0.4 * $m['height']],
+                    )
+                    ->curve([$m['half length'], $m['rise'] + $m['height']], [0.6 * $m['half length'], $m['height']], [0, $m['height']])
                     ->closed(),
             ),
             self::Facing => $this->facing($m['half neck'], $m['neck depth'], $m['height'], $m['shoulder slope']),
@@ -243,9 +247,9 @@ enum Draft: string
             ->line($m['length'], 0)
             ->line($m['length'], $m['half hem'])
             ->line($arm, $chest)
-            ->curve($arm, $chest - 0.75 * ($chest - min($tip, $chest)) - 15, 0.75 * $arm, min($tip, $chest) - 20, $slope, $tip)
+            ->curve([$arm, $chest - 0.75 * ($chest - min($tip, $chest)) - 15], [0.75 * $arm, min($tip, $chest) - 20], [$slope, $tip])
             ->line(0, $neck)
-            ->curve(0.6 * $depth, $neck, $depth, 0.7 * $neck, $depth, 0)
+            ->curve([0.6 * $depth, $neck], [$depth, 0.7 * $neck], [$depth, 0])
             ->closed();
     }
 
@@ -259,10 +263,10 @@ enum Draft: string
         $middle = $arm / 2;
 
         return $this->pen($cap, 0)
-            ->curve($cap, 0.15 * $arm, 0.62 * $cap, 0.2 * $arm, 0.36 * $cap, 0.26 * $arm)
-            ->curve(0.12 * $cap, 0.32 * $arm, 0, 0.4 * $arm, 0, $middle)
-            ->curve(0, 0.62 * $arm, 0.1 * $cap, 0.7 * $arm, 0.34 * $cap, 0.76 * $arm)
-            ->curve(0.58 * $cap, 0.82 * $arm, $cap, 0.86 * $arm, $cap, $arm)
+            ->curve([$cap, 0.15 * $arm], [0.62 * $cap, 0.2 * $arm], [0.36 * $cap, 0.26 * $arm])
+            ->curve([0.12 * $cap, 0.32 * $arm], [0, 0.4 * $arm], [0, $middle])
+            ->curve([0, 0.62 * $arm], [0.1 * $cap, 0.7 * $arm], [0.34 * $cap, 0.76 * $arm])
+            ->curve([0.58 * $cap, 0.82 * $arm], [$cap, 0.86 * $arm], [$cap, $arm])
             ->line($length, $middle + $hem / 2)
             ->line($length, $middle - $hem / 2)
             ->closed();
@@ -274,9 +278,9 @@ enum Draft: string
         $middle = $arm / 2;
 
         return $this->pen($height, 0)
-            ->curve(0.7 * $height, 0.16 * $arm, 0.3 * $height, 0.3 * ($arm - $neck), 0.06 * $height, $middle - $neck / 2)
+            ->curve([0.7 * $height, 0.16 * $arm], [0.3 * $height, 0.3 * ($arm - $neck)], [0.06 * $height, $middle - $neck / 2])
             ->line(0, $middle + $neck / 2)
-            ->curve(0.3 * $height, $arm - 0.28 * ($arm - $neck), 0.7 * $height, 0.86 * $arm, $height, $arm)
+            ->curve([0.3 * $height, $arm - 0.28 * ($arm - $neck)], [0.7 * $height, 0.86 * $arm], [$height, $arm])
             ->line($length, $middle + $hem / 2)
             ->line($length, $middle - $hem / 2)
             ->closed();
@@ -297,11 +301,15 @@ enum Draft: string
 
         return $this->pen(0, $crotch + $in)
             ->line($raised, $crotch + $in + $waist)
-            ->curve(0.3 * $depth + $raised, $crotch + $in + $waist, 0.6 * $depth, $crotch + $hip, $depth + $raised, $crotch + $hip)
+            ->curve([0.3 * $depth + $raised, $crotch + $in + $waist], [0.6 * $depth, $crotch + $hip], [$depth + $raised, $crotch + $hip])
             ->line($m['length'] + $raised, $leg + $m['hem'] / 2)
             ->line($m['length'] + $raised, $leg - $m['hem'] / 2)
             ->line($depth + $raised, 0)
-            ->curve($depth + $raised - 5, 0.6 * $crotch, 0.8 * $depth + $raised, $crotch, 0.6 * $depth + $raised, $crotch + 0.35 * $in)
+            ->curve(
+                [$depth + $raised - 5, 0.6 * $crotch],
+                [0.8 * $depth + $raised, $crotch],
+                [0.6 * $depth + $raised, $crotch + 0.35 * $in],
+            )
             ->closed();
     }
 
@@ -310,9 +318,9 @@ enum Draft: string
     {
         return $this->pen($curve, 0)
             ->line($length + $curve, 0)
-            ->curve($length + $curve, 0.4 * $hem, $length + 0.5 * $curve, 0.75 * $hem, $length, $hem)
+            ->curve([$length + $curve, 0.4 * $hem], [$length + 0.5 * $curve, 0.75 * $hem], [$length, $hem])
             ->line(0, $waist)
-            ->curve(0.5 * $curve, 0.75 * $waist, $curve, 0.4 * $waist, $curve, 0)
+            ->curve([0.5 * $curve, 0.75 * $waist], [$curve, 0.4 * $waist], [$curve, 0])
             ->closed();
     }
 
@@ -328,12 +336,9 @@ enum Draft: string
             ->line($m['length'], $m['half hem'])
             ->line($m['hip depth'], $m['half hip'])
             ->curve(
-                0.6 * $m['hip depth'],
-                $m['half hip'],
-                0.3 * $m['hip depth'],
-                $m['half waist'] + 0.3 * ($m['half hip'] - $m['half waist']),
-                0,
-                $m['half waist'],
+                [0.6 * $m['hip depth'], $m['half hip']],
+                [0.3 * $m['hip depth'], $m['half waist'] + 0.3 * ($m['half hip'] - $m['half waist'])],
+                [0, $m['half waist']],
             )
             ->line(10, 0)
             ->closed();
@@ -347,9 +352,9 @@ enum Draft: string
 
         return $this->pen($radius, 0)
             ->line($outer, 0)
-            ->arc($outer, $outer, 0, $angle > 180, true, $outer * $cos, $outer * $sin)
+            ->arc([$outer, $outer], 0, $angle > 180, true, [$outer * $cos, $outer * $sin])
             ->line($radius * $cos, $radius * $sin)
-            ->arc($radius, $radius, 0, $angle > 180, false, $radius, 0)
+            ->arc([$radius, $radius], 0, $angle > 180, false, [$radius, 0])
             ->closed();
     }
 
@@ -358,9 +363,9 @@ enum Draft: string
     {
         return $this->pen($depth, 0)
             ->line($depth + $height, 0)
-            ->curve($depth + $height, 0.7 * ($neck + $height), 0.6 * ($depth + $height), $neck + $height, $slope, $neck + $height)
+            ->curve([$depth + $height, 0.7 * ($neck + $height)], [0.6 * ($depth + $height), $neck + $height], [$slope, $neck + $height])
             ->line(0, $neck)
-            ->curve(0.6 * $depth, $neck, $depth, 0.7 * $neck, $depth, 0)
+            ->curve([0.6 * $depth, $neck], [$depth, 0.7 * $neck], [$depth, 0])
             ->closed();
     }
 }

@@ -73,7 +73,16 @@ final readonly class Piece
      */
     public function renamed(string $name, Role $role, array $shapes): self
     {
-        return new self($name, $role, $this->quantity, $this->pair, $this->onFold, $this->grain, $this->instead, $shapes);
+        return new self(
+            $name,
+            $role,
+            $this->quantity,
+            pair: $this->pair,
+            onFold: $this->onFold,
+            grain: $this->grain,
+            instead: $this->instead,
+            shapes: $shapes,
+        );
     }
 
     /**

@@ -86,7 +86,16 @@ final readonly class Project
     {
         $log = null === $sewing ? $this->log : $this->log->sewn($sewing);
 
-        return new self($this->id, $this->name, $this->season, $this->rank, $current, $others, $this->brief, $log);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->season,
+            rank: $this->rank,
+            current: $current,
+            others: $others,
+            brief: $this->brief,
+            log: $log,
+        );
     }
 
     /** @return non-empty-list<self> itself, and each copy as a project of its own, called by whom it is for */
@@ -157,12 +166,12 @@ final readonly class Project
             $this->id,
             $claim->role,
             $this->largestSize(),
-            $this->cutting($claim)?->version,
-            $claim->cut,
-            null !== $claim->wish,
-            true === $claim->wish?->oneWay,
-            $matched ? $claim->cloth->look->repeat ?? $claim->wish?->repeat : null,
-            $claim->pieces,
+            version: $this->cutting($claim)?->version,
+            cut: $claim->cut,
+            bought: null !== $claim->wish,
+            oneWay: true === $claim->wish?->oneWay,
+            repeat: $matched ? $claim->cloth->look->repeat ?? $claim->wish?->repeat : null,
+            pieces: $claim->pieces,
         );
     }
 
@@ -180,16 +189,16 @@ final readonly class Project
             $cutting?->version,
             $this->garment(),
             $claim->role,
-            $this->current->size,
-            $this->current->gradedTo,
-            array_values(
+            size: $this->current->size,
+            gradedTo: $this->current->gradedTo,
+            alterations: array_values(
                 array_filter($this->allAlterations(), static fn (Alteration $alteration): bool => $alteration->concerns($claim->role)),
             ),
-            $claim->stated,
-            $laidOut,
-            $this->current->matching,
-            true === $this->brief->person?->child,
-            $cutting?->pieced,
+            stated: $claim->stated,
+            laidOut: $laidOut,
+            matching: $this->current->matching,
+            child: true === $this->brief->person?->child,
+            pieced: $cutting?->pieced,
         );
     }
 

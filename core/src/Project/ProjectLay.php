@@ -47,10 +47,10 @@ final readonly class ProjectLay
             $this->project->name,
             $this->project->id,
             $version?->id,
-            $this->claim->role,
-            $size,
-            $version?->pieces->mark($size, $off) ?? '',
-            $this->claim->pieces,
+            role: $this->claim->role,
+            size: $size,
+            mark: $version?->pieces->mark($size, $off) ?? '',
+            pieces: $this->claim->pieces,
         );
         $width = null === $cloth || null === $cut ? null : ToCut::of($cloth, $cut, $this->assumptions, laid: true)->width;
         $sheet = new LaidSheet($cloth, $cut, $width ?? Length::zero(), null, Length::zero());

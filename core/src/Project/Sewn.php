@@ -71,6 +71,13 @@ final readonly class Sewn
 
         $person = $line->brief->person?->id;
 
-        return new MadeBefore($version, $person, $line->largestSize(), $finding?->isGood(), $finding?->words() ?? '', $on);
+        return new MadeBefore(
+            $version,
+            $person,
+            $line->largestSize(),
+            isGood: $finding?->isGood(),
+            words: $finding?->words() ?? '',
+            on: $on,
+        );
     }
 }

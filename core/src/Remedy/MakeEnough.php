@@ -59,7 +59,7 @@ final class MakeEnough
         $fitting = Verdict::largest($shortfall->free, $assumptions);
         $free = $shortfall->tight ? $fitting : $shortfall->free;
 
-        return new self($lays, $shortfall->need, $free, $real, $fitting, $elsewhere, $shortfall->wanted);
+        return new self($lays, $shortfall->need, $free, real: $real, fitting: $fitting, elsewhere: $elsewhere, wanted: $shortfall->wanted);
     }
 
     /** What is needed with some changes together; null when it does not go on at all. */

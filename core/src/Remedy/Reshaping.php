@@ -64,9 +64,9 @@ final readonly class Reshaping
                     'piece' => $names[0],
                 ]),
                 new Sentence('shorter at the hem'),
-                3,
-                $names,
-                static function (Piece $piece, Laying $all) use ($centimetres): Piece {
+                harm: 3,
+                names: $names,
+                shape: static function (Piece $piece, Laying $all) use ($centimetres): Piece {
                     $long = $all->long($piece->name);
 
                     return $all->scaled($piece, max(0.3, ($long - 10 * $centimetres) / $long), 1);
@@ -89,9 +89,9 @@ final readonly class Reshaping
             'less full:'.$percent,
             new Sentence('{percent} % less flare or fullness in {pieces}', ['percent' => $percent, 'pieces' => implode(', ', $names)]),
             new Sentence('it falls a little straighter'),
-            4,
-            $names,
-            fn (Piece $piece): Piece => $this->narrower($piece, $percent) ?? $piece,
+            harm: 4,
+            names: $names,
+            shape: fn (Piece $piece): Piece => $this->narrower($piece, $percent) ?? $piece,
         );
     }
 
@@ -123,9 +123,9 @@ final readonly class Reshaping
                 'short sleeves',
                 new Sentence('Short sleeves: half as long'),
                 new Sentence('another garment, for warmer days'),
-                3,
-                $names,
-                static fn (Piece $piece, Laying $all): Piece => $all->scaled($piece, 0.5, 1),
+                harm: 3,
+                names: $names,
+                shape: static fn (Piece $piece, Laying $all): Piece => $all->scaled($piece, 0.5, 1),
             );
     }
 
@@ -139,9 +139,9 @@ final readonly class Reshaping
             'turned',
             new Sentence('{pieces} across the grain where it suits', ['pieces' => implode(', ', $names)]),
             new Sentence('hardly seen on plain cloth'),
-            1,
-            $names,
-            static fn (Piece $piece): Piece => self::like($piece, $piece->shapes, grain: Grain::Either),
+            harm: 1,
+            names: $names,
+            shape: static fn (Piece $piece): Piece => self::like($piece, $piece->shapes, grain: Grain::Either),
         );
     }
 
@@ -154,9 +154,9 @@ final readonly class Reshaping
             'narrow',
             new Sentence('Seam allowances of 1 cm'),
             new Sentence('nothing to let out later'),
-            1,
-            $names,
-            static function (Piece $piece, Laying $all): Piece {
+            harm: 1,
+            names: $names,
+            shape: static function (Piece $piece, Laying $all): Piece {
                 $shape = $piece->in($all->size);
 
                 return null === $shape ? $piece : self::like($piece, [self::narrowed($shape)]);
@@ -176,9 +176,9 @@ final readonly class Reshaping
                 'smaller',
                 new Sentence('One size smaller, {size}, with allowances of 1 cm', ['size' => $size]),
                 new Sentence('only where you know how it fits'),
-                3,
-                $names,
-                static function (Piece $piece) use ($size): Piece {
+                harm: 3,
+                names: $names,
+                shape: static function (Piece $piece) use ($size): Piece {
                     $shape = $piece->in($size);
 
                     return null === $shape ? $piece : self::like($piece, [self::narrowed($shape)]);
@@ -199,9 +199,9 @@ final readonly class Reshaping
                 'seam:'.$piece->name,
                 new Sentence('A seam in the middle of {piece}, where there was a fold', ['piece' => $piece->name]),
                 new Sentence($seldom ? 'a seam, where it is seldom seen' : 'a seam shows'),
-                $seldom ? 1 : 2,
-                [$piece->name],
-                static function (Piece $piece, Laying $all): Piece {
+                harm: $seldom ? 1 : 2,
+                names: [$piece->name],
+                shape: static function (Piece $piece, Laying $all): Piece {
                     $cut = $piece->in($all->size)?->cutOut(true);
 
                     return null === $cut ? $piece : self::like($piece, [new Shape([], self::wider($cut, self::SEAM))], 2, true, false);
@@ -224,9 +224,9 @@ final readonly class Reshaping
                 'fold:'.$name,
                 new Sentence('{piece} cut as one on the fold, without the seam in the middle', ['piece' => $name]),
                 new Sentence('only where no zip or opening is in that seam'),
-                1,
-                [$name],
-                static function (Piece $piece, Laying $all): Piece {
+                harm: 1,
+                names: [$name],
+                shape: static function (Piece $piece, Laying $all): Piece {
                     $half = self::halved($piece, $all->size);
 
                     return null === $half ? $piece : self::like($piece, [$half], 0.5, false, true);
@@ -294,11 +294,11 @@ final readonly class Reshaping
             $piece->name,
             $piece->role,
             (int) ($piece->quantity * $times),
-            $pair ?? $piece->pair,
-            $onFold ?? $piece->onFold,
-            $grain ?? $piece->grain,
-            $piece->instead,
-            $shapes,
+            pair: $pair ?? $piece->pair,
+            onFold: $onFold ?? $piece->onFold,
+            grain: $grain ?? $piece->grain,
+            instead: $piece->instead,
+            shapes: $shapes,
         );
     }
 
@@ -310,6 +310,13 @@ final readonly class Reshaping
     {
         return [] === $names
             ? null
-            : new Change($key, $words, $costs, $harm, $names, static fn (Laying $all): Laying => $all->changed($names, $shape));
+            : new Change(
+                $key,
+                $words,
+                $costs,
+                harm: $harm,
+                pieces: $names,
+                shapes: static fn (Laying $all): Laying => $all->changed($names, $shape),
+            );
     }
 }

@@ -52,9 +52,9 @@ final readonly class YearInReview
             $year,
             $sewn,
             $this->months($year, $projects, $sewn, $cloths),
-            $given,
-            $not,
-            $this->seasons($year, $projects),
+            given: $given,
+            not: $not,
+            seasons: $this->seasons($year, $projects),
         );
     }
 

@@ -16,17 +16,17 @@ final readonly class Affine
 
     public static function identity(): self
     {
-        return new self(1, 0, 0, 1, 0, 0);
+        return new self(1, 0, 0, d: 1, e: 0, f: 0);
     }
 
     public static function scale(float $x, float $y): self
     {
-        return new self($x, 0, 0, $y, 0, 0);
+        return new self($x, 0, 0, d: $y, e: 0, f: 0);
     }
 
     public static function move(float $x, float $y): self
     {
-        return new self(1, 0, 0, 1, $x, $y);
+        return new self(1, 0, 0, d: 1, e: $x, f: $y);
     }
 
     /**
@@ -55,8 +55,8 @@ final readonly class Affine
                     ['scale', 2] => self::scale($n[0], $n[1]),
                     ['rotate', 1] => self::turn($n[0]),
                     ['rotate', 3] => self::move($n[1], $n[2])->times(self::turn($n[0]))->times(self::move(-$n[1], -$n[2])),
-                    ['skewX', 1] => new self(1, 0, tan(deg2rad($n[0])), 1, 0, 0),
-                    ['skewY', 1] => new self(1, tan(deg2rad($n[0])), 0, 1, 0, 0),
+                    ['skewX', 1] => new self(1, 0, tan(deg2rad($n[0])), d: 1, e: 0, f: 0),
+                    ['skewY', 1] => new self(1, tan(deg2rad($n[0])), 0, d: 1, e: 0, f: 0),
                     default => throw new \InvalidArgumentException($part[0]),
                 },
             );
@@ -72,9 +72,9 @@ final readonly class Affine
             $this->a * $inner->a + $this->c * $inner->b,
             $this->b * $inner->a + $this->d * $inner->b,
             $this->a * $inner->c + $this->c * $inner->d,
-            $this->b * $inner->c + $this->d * $inner->d,
-            $this->a * $inner->e + $this->c * $inner->f + $this->e,
-            $this->b * $inner->e + $this->d * $inner->f + $this->f,
+            d: $this->b * $inner->c + $this->d * $inner->d,
+            e: $this->a * $inner->e + $this->c * $inner->f + $this->e,
+            f: $this->b * $inner->e + $this->d * $inner->f + $this->f,
         );
     }
 
@@ -100,6 +100,6 @@ final readonly class Affine
     {
         [$cos, $sin] = [cos(deg2rad($degrees)), sin(deg2rad($degrees))];
 
-        return new self($cos, $sin, -$sin, $cos, 0, 0);
+        return new self($cos, $sin, -$sin, d: $cos, e: 0, f: 0);
     }
 }

@@ -151,18 +151,18 @@ final readonly class Outline
             default => [cos(deg2rad($degrees)), sin(deg2rad($degrees))],
         };
 
-        return $this->transformed($cos, -$sin, $sin, $cos, 0, 0);
+        return $this->transformed($cos, -$sin, $sin, d: $cos, e: 0, f: 0);
     }
 
     /** Turned over: y → −y. */
     public function flipped(): self
     {
-        return $this->transformed(1, 0, 0, -1, 0, 0);
+        return $this->transformed(1, 0, 0, d: -1, e: 0, f: 0);
     }
 
     public function moved(float $x, float $y): self
     {
-        return $this->transformed(1, 0, 0, 1, $x, $y);
+        return $this->transformed(1, 0, 0, d: 1, e: $x, f: $y);
     }
 
     /** Its points as a x + b y + e, c x + d y + f; the parts come along. */
@@ -170,7 +170,7 @@ final readonly class Outline
     {
         $points = array_map(static fn (array $p): array => [$a * $p[0] + $b * $p[1] + $e, $c * $p[0] + $d * $p[1] + $f], $this->points);
 
-        return new self($points, $this->parts->transformed($a, $b, $c, $d, $e, $f));
+        return new self($points, $this->parts->transformed($a, $b, $c, d: $d, e: $e, f: $f));
     }
 
     /** Longer and wider by a factor, rounded to a hundredth of a millimetre. */

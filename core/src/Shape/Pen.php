@@ -25,11 +25,17 @@ final class Pen
         return $this;
     }
 
-    /** A cubic Bézier curve, halved until its control points lie within the tolerance of its chord. */
-    public function curve(float $x1, float $y1, float $x2, float $y2, float $x, float $y): self
+    /**
+     * A cubic Bézier curve, halved until its control points lie within the tolerance of its chord.
+     *
+     * @param array{float, float} $from    its first control point
+     * @param array{float, float} $towards its second
+     * @param array{float, float} $to
+     */
+    public function curve(array $from, array $towards, array $to): self
     {
-        $this->halve($this->points[\count($this->points) - 1], [$x1, $y1], [$x2, $y2], [$x, $y], 0);
-        $this->points[] = [$x, $y];
+        $this->halve($this->points[\count($this->points) - 1], $from, $towards, $to, 0);
+        $this->points[] = $to;
 
         return $this;
     }
@@ -39,12 +45,9 @@ final class Pen
         [$ax, $ay] = $this->points[\count($this->points) - 1];
 
         return $this->curve(
-            $ax + (2 * ($cx - $ax)) / 3,
-            $ay + (2 * ($cy - $ay)) / 3,
-            $x + (2 * ($cx - $x)) / 3,
-            $y + (2 * ($cy - $y)) / 3,
-            $x,
-            $y,
+            [$ax + (2 * ($cx - $ax)) / 3, $ay + (2 * ($cy - $ay)) / 3],
+            [$x + (2 * ($cx - $x)) / 3, $y + (2 * ($cy - $y)) / 3],
+            [$x, $y],
         );
     }
 
@@ -52,12 +55,15 @@ final class Pen
      * Part of an ellipse as SVG 1.1 writes it, appendix F.6: from its end points to its centre, then a Bézier curve for
      * each quarter.
      *
-     * @param float $turned degrees by which the ellipse is turned
+     * @param array{float, float} $radii
+     * @param float               $turned degrees by which the ellipse is turned
+     * @param array{float, float} $to
      */
-    public function arc(float $rx, float $ry, float $turned, bool $large, bool $sweep, float $x, float $y): self
+    public function arc(array $radii, float $turned, bool $large, bool $sweep, array $to): self
     {
         [$ax, $ay] = $this->points[\count($this->points) - 1];
-        [$rx, $ry] = [abs($rx), abs($ry)];
+        [$rx, $ry] = [abs($radii[0]), abs($radii[1])];
+        [$x, $y] = $to;
         if ($rx < 1e-9 || $ry < 1e-9 || hypot($x - $ax, $y - $ay) < 1e-9) {
             return $this->line($x, $y);
         }
@@ -80,9 +86,9 @@ final class Pen
             [$a, $b] = [$from + $i * $step, $from + ($i + 1) * $step];
             $end = $i + 1 === $parts ? [$x, $y] : $on(cos($b), sin($b));
             $this->curve(
-                ...$on(cos($a) - $handle * sin($a), sin($a) + $handle * cos($a)),
-                ...$on(cos($b) + $handle * sin($b), sin($b) - $handle * cos($b)),
-                ...$end,
+                $on(cos($a) - $handle * sin($a), sin($a) + $handle * cos($a)),
+                $on(cos($b) + $handle * sin($b), sin($b) - $handle * cos($b)),
+                $end,
             );
         }
 

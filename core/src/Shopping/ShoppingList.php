@@ -64,9 +64,9 @@ final readonly class ShoppingList
             $project,
             $role,
             new CuttingCloth(null, $wish->oneWay, $wish->repeat),
-            $wish->shrinkage(),
-            $this->assumptions->selvage,
-            $widths,
+            shrinkage: $wish->shrinkage(),
+            selvage: $this->assumptions->selvage,
+            more: $widths,
         );
         if (null !== $role->atWidth && $role->need instanceof Need && NeedSource::LaidOut === $role->need->way) {
             $asks[] = [
@@ -76,7 +76,14 @@ final readonly class ShoppingList
             ];
         }
 
-        return new ShoppingItem($project, $role, $wish->name, self::byWidth($asks), null, $wish->pricePerMetre);
+        return new ShoppingItem(
+            $project,
+            $role,
+            $wish->name,
+            asks: self::byWidth($asks),
+            missing: null,
+            pricePerMetre: $wish->pricePerMetre,
+        );
     }
 
     /** The cloth's own width stands among those asked for: more of the same is the first thing to look for. */
@@ -94,12 +101,19 @@ final readonly class ShoppingList
                     $project,
                     $role,
                     new CuttingCloth(null, $cloth->isOneWay(), $cloth->look->repeat),
-                    $cloth->material->shrinkage(),
-                    $cloth->width->selvage ?? $this->assumptions->selvage,
-                    $own,
+                    shrinkage: $cloth->material->shrinkage(),
+                    selvage: $cloth->width->selvage ?? $this->assumptions->selvage,
+                    more: $own,
                 );
 
-        return new ShoppingItem($project, $role, $cloth->name, self::byWidth($asks), $role->missing(), $cloth->purchase->pricePerMetre);
+        return new ShoppingItem(
+            $project,
+            $role,
+            $cloth->name,
+            asks: self::byWidth($asks),
+            missing: $role->missing(),
+            pricePerMetre: $cloth->purchase->pricePerMetre,
+        );
     }
 
     /**

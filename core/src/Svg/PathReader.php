@@ -31,8 +31,8 @@ final readonly class PathReader
     {
         array_map($this->near(...), [$x, $y, $rx, $ry]);
         $points = (new Pen($x + $rx, $y, $this->tolerance))
-            ->arc($rx, $ry, 0, false, true, $x - $rx, $y)
-            ->arc($rx, $ry, 0, false, true, $x + $rx, $y)
+            ->arc([$rx, $ry], 0, false, true, [$x - $rx, $y])
+            ->arc([$rx, $ry], 0, false, true, [$x + $rx, $y])
             ->closed();
         $this->budget->spend(\count($points));
 
@@ -76,11 +76,11 @@ final readonly class PathReader
                 switch ($kind) {
                     case 'C':
                         $handle = [$n[2] + $ox, $n[3] + $oy];
-                        $pen->curve($n[0] + $ox, $n[1] + $oy, $handle[0], $handle[1], $to[0], $to[1]);
+                        $pen->curve([$n[0] + $ox, $n[1] + $oy], [$handle[0], $handle[1]], [$to[0], $to[1]]);
                         break;
                     case 'S':
                         $handle = [$n[0] + $ox, $n[1] + $oy];
-                        $pen->curve($smooth[0], $smooth[1], $handle[0], $handle[1], $to[0], $to[1]);
+                        $pen->curve([$smooth[0], $smooth[1]], [$handle[0], $handle[1]], [$to[0], $to[1]]);
                         break;
                     case 'Q':
                     case 'T':
@@ -88,7 +88,7 @@ final readonly class PathReader
                         $pen->quadratic($handle[0], $handle[1], $to[0], $to[1]);
                         break;
                     case 'A':
-                        $pen->arc($n[0], $n[1], $n[2], 0.0 !== $n[3], 0.0 !== $n[4], $to[0], $to[1]);
+                        $pen->arc([$n[0], $n[1]], $n[2], 0.0 !== $n[3], 0.0 !== $n[4], [$to[0], $to[1]]);
                         break;
                     default:
                         $pen->line($to[0], $to[1]);

@@ -53,20 +53,20 @@ final class OutsetTest extends TestCase
     {
         foreach (
             (new Pen(-100, 0, 0.2))
-                ->arc(100, 100, 0, false, true, 100, 0)
-                ->arc(100, 100, 0, false, true, -100, 0)
+                ->arc([100, 100], 0, false, true, [100, 0])
+                ->arc([100, 100], 0, false, true, [-100, 0])
                 ->closed() as $point
         ) {
             self::assertEqualsWithDelta(100, hypot(...$point), 0.05);
         }
         $circle = Outline::of(
             (new Pen(-100, 0, 0.2))
-                ->arc(100, 100, 0, false, true, 100, 0)
-                ->arc(100, 100, 0, false, true, -100, 0)
+                ->arc([100, 100], 0, false, true, [100, 0])
+                ->arc([100, 100], 0, false, true, [-100, 0])
                 ->closed(),
         );
         self::assertEqualsWithDelta(\M_PI * 100 * 100, $circle->area(), 2 * \M_PI * 100 * 0.2);
-        self::assertCount(2, (new Pen(0, 0))->curve(10, 0, 20, 0, 30, 0)->points, 'a straight curve is a line');
+        self::assertCount(2, (new Pen(0, 0))->curve([10, 0], [20, 0], [30, 0])->points, 'a straight curve is a line');
     }
 
     /** @param array{float, float} $point */

@@ -29,9 +29,9 @@ final readonly class ChartCodec
             $sizes,
             $this->rows($node->at('body'), $sizes),
             $this->rows($node->at('finished'), $sizes),
-            $node->at('by')->choice(BodyPoint::class),
-            $node->at('height')->length(),
-            $node->at('runs')->choice(Runs::class),
+            by: $node->at('by')->choice(BodyPoint::class),
+            height: $node->at('height')->length(),
+            runs: $node->at('runs')->choice(Runs::class),
         );
     }
 

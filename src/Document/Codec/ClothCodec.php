@@ -94,15 +94,15 @@ final readonly class ClothCodec
             $node->at('id')->name(60),
             $node->at('name')->name(),
             $width,
-            $this->material($node),
-            new ClothLook(
+            material: $this->material($node),
+            look: new ClothLook(
                 print: $node->at('print')->choice(PrintKind::class) ?? PrintKind::Plain,
                 direction: $node->at('direction')->choice(Direction::class),
                 repeat: $node->at('repeat')->length(),
                 motif: $node->at('motif')->length(),
                 colours: $this->colours($node->at('colours')),
             ),
-            new Keeping(
+            keeping: new Keeping(
                 place: $node->at('place')->text(120),
                 set: $node->at('set')->text(60),
                 setAside: $node->at('setAside')->boolean(),
@@ -110,13 +110,13 @@ final readonly class ClothCodec
                 notes: $node->at('notes')->text(),
                 tests: $this->tests($node->at('tests')),
             ),
-            new Purchase(
+            purchase: new Purchase(
                 pricePerMetre: $node->at('pricePerMetre')->integer(0, 9_999_999),
                 moreToBeHad: $node->at('moreToBeHad')->optionalBoolean(),
                 origin: $this->origin($node->at('origin')),
                 precious: $node->at('precious')->optionalBoolean(),
             ),
-            array_map($this->cuts->read(...), $node->at('cuts')->items()),
+            cuts: array_map($this->cuts->read(...), $node->at('cuts')->items()),
         );
     }
 
@@ -129,11 +129,11 @@ final readonly class ClothCodec
             $node->at('structure')->choice(Structure::class),
             $node->at('type')->choice(ClothType::class),
             $this->fibres->read($node->at('fibres'), $knowledge),
-            $this->weight($node->at('weight')),
-            $this->feel($node),
-            $node->at('care')->isThere() ? CareLabel::of($node->at('care')->text(120)) : null,
-            $node->at('family')->choice(FibreFamily::class),
-            $shrinkage->isThere() && $shrinkage->object(['along', 'across'])
+            weight: $this->weight($node->at('weight')),
+            feel: $this->feel($node),
+            care: $node->at('care')->isThere() ? CareLabel::of($node->at('care')->text(120)) : null,
+            family: $node->at('family')->choice(FibreFamily::class),
+            tested: $shrinkage->isThere() && $shrinkage->object(['along', 'across'])
                 ? $shrinkage->attempt(static fn (): Shrinkage => Shrinkage::tested(
                     Percent::of($shrinkage->at('along')->number()),
                     Percent::of($shrinkage->at('across')->number()),
@@ -194,12 +194,12 @@ final readonly class ClothCodec
             $stretch->at('across')->integer(0, 300),
             $stretch->at('along')->integer(0, 300),
             $node->at('drape')->choice(Drape::class),
-            $node->at('opacity')->choice(Opacity::class),
-            $node->at('takesCrease')->optionalBoolean(),
-            $node->at('clearSide')->optionalBoolean(),
-            $node->at('recovery')->choice(Recovery::class),
-            $node->at('edges')->choice(Edges::class),
-            $node->at('backSeen')->optionalBoolean(),
+            opacity: $node->at('opacity')->choice(Opacity::class),
+            takesCrease: $node->at('takesCrease')->optionalBoolean(),
+            clearSide: $node->at('clearSide')->optionalBoolean(),
+            recovery: $node->at('recovery')->choice(Recovery::class),
+            edges: $node->at('edges')->choice(Edges::class),
+            backSeen: $node->at('backSeen')->optionalBoolean(),
         );
     }
 

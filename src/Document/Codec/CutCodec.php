@@ -28,10 +28,10 @@ final readonly class CutCodec
             $node->at('id')->name(60),
             $this->ledger($node->at('ledger')),
             $node->at('label')->text(60),
-            $node->at('state')->choice(CutState::class) ?? CutState::Arrived,
-            $node->at('expected')->date(),
-            $this->bites($node->at('bites')),
-            null === $width ? null : $node->at('width')->attempt(static fn (): Length => Cut::ownWidth($width)),
+            state: $node->at('state')->choice(CutState::class) ?? CutState::Arrived,
+            expected: $node->at('expected')->date(),
+            bites: $this->bites($node->at('bites')),
+            width: null === $width ? null : $node->at('width')->attempt(static fn (): Length => Cut::ownWidth($width)),
         );
     }
 
@@ -59,9 +59,9 @@ final readonly class CutCodec
                 $entry->at('on')->requiredDate(),
                 $entry->at('kind')->choice(LedgerKind::class) ?? LedgerKind::Bought,
                 $entry->at('length')->lengthLeft(),
-                $entry->at('note')->text(),
-                $entry->at('was')->colour(),
-                $entry->at('colour')->colour(),
+                note: $entry->at('note')->text(),
+                was: $entry->at('was')->colour(),
+                colour: $entry->at('colour')->colour(),
             );
         }, $node->items());
     }

@@ -51,12 +51,12 @@ final readonly class LayCodec
             $node->at('id')->name(60),
             $node->at('name')->name(),
             $node->at('fold')->choice(Fold::class) ?? Fold::Flat,
-            $sheets,
-            $garments,
-            array_values(array_filter($pieces)),
-            $node->at('sound')->boolean(),
-            $node->at('utilisation')->isThere() ? (float) $node->at('utilisation')->number() : 0,
-            $this->rules->read($node),
+            sheets: $sheets,
+            garments: $garments,
+            pieces: array_values(array_filter($pieces)),
+            sound: $node->at('sound')->boolean(),
+            utilisation: $node->at('utilisation')->isThere() ? (float) $node->at('utilisation')->number() : 0,
+            rules: $this->rules->read($node),
         );
     }
 
@@ -91,9 +91,9 @@ final readonly class LayCodec
             $cloth,
             $cut,
             $node->at('width')->requiredLength(),
-            $node->at('length')->length(),
-            $used,
-            $node->at('mark')->text(40),
+            length: $node->at('length')->length(),
+            used: $used,
+            mark: $node->at('mark')->text(40),
         );
     }
 
@@ -105,10 +105,10 @@ final readonly class LayCodec
             $node->at('name')->text(200),
             $node->at('project')->optionalText(60),
             $node->at('version')->optionalText(60),
-            $node->at('role')->choice(Role::class) ?? Role::Main,
-            $node->at('size')->text(20),
-            $node->at('mark')->text(40),
-            $node->at('pieces')->texts(60),
+            role: $node->at('role')->choice(Role::class) ?? Role::Main,
+            size: $node->at('size')->text(20),
+            mark: $node->at('mark')->text(40),
+            pieces: $node->at('pieces')->texts(60),
         );
     }
 
@@ -126,14 +126,14 @@ final readonly class LayCodec
                 $garment,
                 $node->at('piece')->name(60),
                 $node->at('copy')->requiredInteger(1, 1_000),
-                $sheet,
-                $node->at('turn')->requiredInteger(0, 359),
-                $node->at('flipped')->boolean(),
-                $node->at('layers')->requiredInteger(1, 2),
-                $this->outlines->coordinate($node->at('x')),
-                $this->outlines->coordinate($node->at('y')),
-                $outline,
-                $node->at('locked')->boolean(),
+                sheet: $sheet,
+                turn: $node->at('turn')->requiredInteger(0, 359),
+                flipped: $node->at('flipped')->boolean(),
+                layers: $node->at('layers')->requiredInteger(1, 2),
+                x: $this->outlines->coordinate($node->at('x')),
+                y: $this->outlines->coordinate($node->at('y')),
+                outline: $outline,
+                locked: $node->at('locked')->boolean(),
             );
     }
 

@@ -29,14 +29,14 @@ final readonly class LayRulesCodec
             $node->at('oneWay')->boolean(),
             $this->number($node->at('gap'), 0, self::MOST_GAP),
             $node->at('allowance')->isThere() ? Length::ofMillimetres($this->number($node->at('allowance'), 1, self::MOST_GAP)) : null,
-            $node->at('match')->boolean(),
-            $node->at('off')->texts(80),
-            $node->at('eased')->texts(80),
-            $node->at('across')->boolean(),
-            $node->at('edged')->texts(80),
-            $node->at('edge')->isThere() ? $this->from($node->at('edge')) : null,
-            $node->at('figures')->isThere() ? $this->figures($node->at('figures')) : null,
-            $node->at('word')->text(120),
+            match: $node->at('match')->boolean(),
+            off: $node->at('off')->texts(80),
+            eased: $node->at('eased')->texts(80),
+            across: $node->at('across')->boolean(),
+            edged: $node->at('edged')->texts(80),
+            edge: $node->at('edge')->isThere() ? $this->from($node->at('edge')) : null,
+            figures: $node->at('figures')->isThere() ? $this->figures($node->at('figures')) : null,
+            word: $node->at('word')->text(120),
         );
     }
 
@@ -75,9 +75,9 @@ final readonly class LayRulesCodec
             $this->from($node->at('x')),
             $this->from($node->at('y')),
             $node->at('along')->requiredLength(),
-            $node->at('across')->requiredLength(),
-            $node->at('size')->requiredLength(),
-            $pieces,
+            across: $node->at('across')->requiredLength(),
+            size: $node->at('size')->requiredLength(),
+            pieces: $pieces,
         );
     }
 

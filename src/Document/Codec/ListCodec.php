@@ -20,12 +20,14 @@ final readonly class ListCodec
             $node->at('id')->name(60),
             $node->at('name')->name(),
             $node->at('starts')->date(),
-            $node->at('closes')->date(),
-            $node->at('target')->integer(1, 1000),
-            $node->at('rule')->choice(ListRule::class),
-            $node->at('subject')->text(200),
-            array_values(array_unique(array_map(static fn (Node $item): string => $item->name(60), $node->at('projects')->items()))),
-            $node->at('notes')->text(),
+            closes: $node->at('closes')->date(),
+            target: $node->at('target')->integer(1, 1000),
+            rule: $node->at('rule')->choice(ListRule::class),
+            subject: $node->at('subject')->text(200),
+            projects: array_values(
+                array_unique(array_map(static fn (Node $item): string => $item->name(60), $node->at('projects')->items())),
+            ),
+            notes: $node->at('notes')->text(),
         );
     }
 

@@ -20,12 +20,12 @@ final readonly class NotionCodec
             $node->at('id')->name(60),
             $node->at('kind')->choice(NotionKind::class) ?? NotionKind::Other,
             $node->at('measure')->length(),
-            $node->at('count')->integer(0, 10_000),
-            $node->at('length')->length(),
-            $node->at('name')->text(120),
-            $node->at('place')->text(120),
-            $node->at('notes')->text(),
-            $node->at('expected')->date(),
+            count: $node->at('count')->integer(0, 10_000),
+            length: $node->at('length')->length(),
+            name: $node->at('name')->text(120),
+            place: $node->at('place')->text(120),
+            notes: $node->at('notes')->text(),
+            expected: $node->at('expected')->date(),
         );
     }
 

@@ -31,10 +31,10 @@ final readonly class PartCodec
                 $node->at('kind')->choice(PartKind::class) ?? PartKind::Other,
                 $pattern,
                 $version,
-                $node->at('size')->optionalText(20),
-                $node->at('pieces')->texts(60),
-                $node->at('instead')->texts(60),
-                $node->at('takes')->length(),
+                size: $node->at('size')->optionalText(20),
+                pieces: $node->at('pieces')->texts(60),
+                instead: $node->at('instead')->texts(60),
+                stated: $node->at('takes')->length(),
             );
         }, $list->items(50));
     }

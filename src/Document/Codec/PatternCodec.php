@@ -165,10 +165,10 @@ final readonly class PatternCodec
             $node->at('recommended')->text(300),
             $node->at('stretch')->integer(0, 300),
             $node->at('lightest')->choice(WeightClass::class),
-            $node->at('heaviest')->choice(WeightClass::class),
-            $node->at('crispest')->choice(Drape::class),
-            $node->at('mostFluid')->choice(Drape::class),
-            $node->at('notFor')->text(200),
+            heaviest: $node->at('heaviest')->choice(WeightClass::class),
+            crispest: $node->at('crispest')->choice(Drape::class),
+            mostFluid: $node->at('mostFluid')->choice(Drape::class),
+            notFor: $node->at('notFor')->text(200),
         );
     }
 

@@ -26,10 +26,10 @@ final readonly class PersonCodec
             $node->at('id')->name(60),
             $node->at('name')->name(),
             $node->at('child')->boolean(),
-            $node->at('notes')->text(),
-            $this->measured($node->at('measured')),
-            $this->likings($node->at('likings')),
-            $this->facts($node->at('facts')),
+            notes: $node->at('notes')->text(),
+            measured: $this->measured($node->at('measured')),
+            likings: $this->likings($node->at('likings')),
+            facts: $this->facts($node->at('facts')),
         );
     }
 

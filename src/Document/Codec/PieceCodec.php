@@ -80,11 +80,11 @@ final readonly class PieceCodec
             $node->at('name')->name(60),
             $node->at('role')->choice(Role::class) ?? Role::Main,
             $quantity,
-            $pair,
-            $onFold,
-            $node->at('grain')->choice(Grain::class) ?? Grain::Along,
-            $instead,
-            $this->shapes($node->at('shapes'), $onFold),
+            pair: $pair,
+            onFold: $onFold,
+            grain: $node->at('grain')->choice(Grain::class) ?? Grain::Along,
+            instead: $instead,
+            shapes: $this->shapes($node->at('shapes'), $onFold),
         );
     }
 

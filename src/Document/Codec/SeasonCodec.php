@@ -19,9 +19,9 @@ final readonly class SeasonCodec
             $node->at('id')->name(60),
             $node->at('name')->name(),
             $node->at('starts')->requiredDate(),
-            $node->at('weeks')->requiredInteger(1, 60),
-            $node->at('minutesPerWeek')->requiredInteger(0, 10_080),
-            $node->at('notes')->text(),
+            weeks: $node->at('weeks')->requiredInteger(1, 60),
+            minutesPerWeek: $node->at('minutesPerWeek')->requiredInteger(0, 10_080),
+            notes: $node->at('notes')->text(),
             off: $this->off($node),
             most: $node->at('most')->integer(1, 200),
         );

@@ -51,17 +51,17 @@ final readonly class SettingsCodec
             $node->at('units')->choice(System::class) ?? System::Metric,
             $node->at('counter')->choice(Counter::class) ?? Counter::TenCentimetres,
             $currency,
-            new Assumptions(
+            assumptions: new Assumptions(
                 $node->at('squaring')->length(),
                 $node->at('selvage')->length(),
                 $node->at('fitsLeast')->length(),
                 $node->at('matching')->choice(Matching::class) ?? Matching::MainSeams,
                 $node->at('counterLeast')->length(),
             ),
-            $node->at('dialect')->choice(Dialect::class) ?? Dialect::British,
-            $node->at('dates')->choice(DateStyle::class) ?? DateStyle::DayFirst,
-            $node->at('bothUnits')->boolean(),
-            new Sewist(
+            dialect: $node->at('dialect')->choice(Dialect::class) ?? Dialect::British,
+            dates: $node->at('dates')->choice(DateStyle::class) ?? DateStyle::DayFirst,
+            bothUnits: $node->at('bothUnits')->boolean(),
+            sewist: new Sewist(
                 $node->at('avoids')->choices(Technique::class, 30),
                 $node->at('learns')->choices(Technique::class, 30),
                 $node->at('lacks')->choices(Tool::class, 30),

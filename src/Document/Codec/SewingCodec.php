@@ -41,9 +41,9 @@ final readonly class SewingCodec
             array_map($this->step(...), $node->at('steps')->items(500)),
             array_map($this->stretch(...), $node->at('stretches')->items()),
             $timer->isThere() ? $this->timer($timer) : null,
-            array_map($this->entered(...), $node->at('states')->items()),
-            $node->at('finding')->isThere() ? $this->finding($node->at('finding')) : null,
-            array_map($this->worn(...), $node->at('worn')->items()),
+            states: array_map($this->entered(...), $node->at('states')->items()),
+            finding: $node->at('finding')->isThere() ? $this->finding($node->at('finding')) : null,
+            worn: array_map($this->worn(...), $node->at('worn')->items()),
         );
     }
 
@@ -99,11 +99,11 @@ final readonly class SewingCodec
             $node->at('id')->name(40),
             $node->at('name')->name(Step::LONGEST_NAME),
             $node->at('kind')->choice(StepKind::class) ?? StepKind::Sew,
-            $node->at('minutes')->integer(0, Step::MOST_MINUTES),
-            $node->at('needs')->choices(NotionKind::class, 20),
-            $node->at('cloths')->choices(Role::class, 20),
-            $node->at('done')->date(),
-            $node->at('waits')->text(200),
+            minutes: $node->at('minutes')->integer(0, Step::MOST_MINUTES),
+            needs: $node->at('needs')->choices(NotionKind::class, 20),
+            cloths: $node->at('cloths')->choices(Role::class, 20),
+            done: $node->at('done')->date(),
+            waits: $node->at('waits')->text(200),
         );
     }
 
@@ -142,9 +142,9 @@ final readonly class SewingCodec
             $node->at('on')->requiredDate(),
             $node->at('fitted')->choice(Fitted::class),
             $node->at('cloth')->choice(Chosen::class),
-            $node->at('again')->choice(Again::class),
-            $node->at('change')->text(300),
-            $node->at('note')->text(2000),
+            again: $node->at('again')->choice(Again::class),
+            change: $node->at('change')->text(300),
+            note: $node->at('note')->text(2000),
         );
     }
 

@@ -30,11 +30,11 @@ final readonly class VersionCodec
             $node->at('id')->name(60),
             $node->at('name')->name(60),
             $this->tables->read($sizes, $node->at('requirements'), $node->at('units')->choice(System::class)),
-            $node->at('notions')->texts(200),
-            $node->at('minutes')->integer(0, 100_000),
-            $node->at('notes')->text(),
-            PieceSet::of($this->pieces->read($node->at('pieces')), $sizes),
-            $node->at('features')->choices(Feature::class, 50),
+            notions: $node->at('notions')->texts(200),
+            minutes: $node->at('minutes')->integer(0, 100_000),
+            notes: $node->at('notes')->text(),
+            pieces: PieceSet::of($this->pieces->read($node->at('pieces')), $sizes),
+            features: $node->at('features')->choices(Feature::class, 50),
         );
     }
 

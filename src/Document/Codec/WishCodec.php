@@ -26,10 +26,10 @@ final readonly class WishCodec
             $node->at('name')->name(),
             $this->fibres->read($node->at('fibres'), Knowledge::Seller),
             $node->at('structure')->choice(Structure::class) ?? Structure::Woven,
-            $node->at('oneWay')->boolean(),
-            $node->at('repeat')->length(),
-            $node->at('pricePerMetre')->integer(0, 9_999_999),
-            $node->at('width')->length(),
+            oneWay: $node->at('oneWay')->boolean(),
+            repeat: $node->at('repeat')->length(),
+            pricePerMetre: $node->at('pricePerMetre')->integer(0, 9_999_999),
+            width: $node->at('width')->length(),
         );
     }
 

@@ -120,7 +120,14 @@ final readonly class ClothFilter
         }
         ksort($counts['place'], \SORT_NATURAL | \SORT_FLAG_CASE);
 
-        return new ClothCounts($counts['kind'], $counts['weight'], $counts['place'], $counts['set'], $unwashed, $aside);
+        return new ClothCounts(
+            $counts['kind'],
+            $counts['weight'],
+            $counts['place'],
+            set: $counts['set'],
+            unwashed: $unwashed,
+            aside: $aside,
+        );
     }
 
     /** @return list<string> */

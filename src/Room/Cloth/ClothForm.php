@@ -202,12 +202,12 @@ final readonly class ClothForm
                 $across,
                 $entry->integer('stretchAlong', 0, 300),
                 $entry->choice('drape', Drape::class),
-                $entry->choice('opacity', Opacity::class),
-                self::said($entry, 'takesCrease'),
-                self::said($entry, 'clearSide'),
-                $entry->choice('recovery', Recovery::class),
-                $entry->choice('edges', Edges::class),
-                self::said($entry, 'backSeen'),
+                opacity: $entry->choice('opacity', Opacity::class),
+                takesCrease: self::said($entry, 'takesCrease'),
+                clearSide: self::said($entry, 'clearSide'),
+                recovery: $entry->choice('recovery', Recovery::class),
+                edges: $entry->choice('edges', Edges::class),
+                backSeen: self::said($entry, 'backSeen'),
             ),
         ) ?? new Feel();
     }

@@ -87,8 +87,16 @@ final readonly class ClothPresenter
             $onCut = $promises[$cut->id] ?? [];
             $might = $perhaps[$cut->id] ?? [];
             $toCut = ToCut::of($cloth, $cut, $settings->assumptions);
-            $strip = $this->strips->cut($cloth, $cut, $onCut, $scale, $settings->assumptions, $settings->system, $might);
-            $rows[] = new CutRow($cut, $toCut, $strip, $onCut, Reservation::free($toCut->length, $onCut), $might);
+            $strip = $this->strips->cut(
+                $cloth,
+                $cut,
+                $onCut,
+                scale: $scale,
+                assumptions: $settings->assumptions,
+                system: $settings->system,
+                perhaps: $might,
+            );
+            $rows[] = new CutRow($cut, $toCut, $strip, promises: $onCut, free: Reservation::free($toCut->length, $onCut), perhaps: $might);
         }
 
         return $rows;

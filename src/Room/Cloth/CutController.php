@@ -91,7 +91,7 @@ final class CutController extends AbstractController
         $on = $entry->date('on') ?? $this->clock->now()->setTime(0, 0);
         $colour = LedgerKind::Dyed === $kind && '' !== $entry->raw('colour') ? $this->form->colour($entry, 'colour') : null;
         $was = null === $colour ? null : $record->cloth->colours[0] ?? null;
-        $written = new LedgerEntry($on, $kind, $length, $entry->text('note', 500), $was, $colour);
+        $written = new LedgerEntry($on, $kind, $length, note: $entry->text('note', 500), was: $was, colour: $colour);
         $changed = $entry->attempt('length', fn (): Cut => $this->mapper->cut($record)->with($written));
         Revision::check($entry, $record->revision);
         if (!$entry->isSound() || null === $changed) {

@@ -96,7 +96,7 @@ final class GateController extends AbstractController
             return $this->page($answer, $role, $account, $entry, $said);
         }
         $back = $this->generateUrl('project', ['id' => $id]);
-        $this->scissors->cut($account, $id, $claim, $record, $done, $said, new Notice(
+        $this->scissors->cut($account, $id, $claim, cut: $record, taken: $done, said: $said, notice: new Notice(
             '{cloth} is cut for {project}.',
             ['cloth' => $role->claim->cloth->name ?? '', 'project' => $answer->project->name],
             $back,

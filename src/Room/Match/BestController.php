@@ -84,10 +84,10 @@ final class BestController extends AbstractController
             $of,
             $toCut,
             Length::zero(),
-            $change->project->name,
-            $need,
-            Scale::thumb($longest),
-            $settings->system,
+            name: $change->project->name,
+            amount: $need,
+            scale: Scale::thumb($longest),
+            system: $settings->system,
         );
 
         return [

@@ -66,7 +66,16 @@ final readonly class ClothPages
                     $settings,
                 ) : null;
                 $taken = [$from->cut->id => $from->taken()];
-                $rows[$group][] = $this->rows->draw($proposal, $from->cloth, $from->cut, $from->free, $taken, $scale, $settings, $guess)
+                $rows[$group][] = $this->rows->draw(
+                    $proposal,
+                    $from->cloth,
+                    $from->cut,
+                    free: $from->free,
+                    promised: $taken,
+                    scale: $scale,
+                    settings: $settings,
+                    guess: $guess,
+                )
                     ->from($from, $also);
             }
             $more[$group] = array_column(\array_slice($all, self::ROWS), 1);
@@ -77,9 +86,9 @@ final readonly class ClothPages
             array_map(fn (array $one): array => [$one[0], $this->roll($one[0], $one[1], $longest, $settings)], $laid),
             $rows,
             $more,
-            $this->refused(array_column($groups[Group::Not->value], 1)),
-            $first->endless && 1 === \count($laid) ? $this->curve($first, $proposals, $settings) : null,
-            \count($proposals),
+            refused: $this->refused(array_column($groups[Group::Not->value], 1)),
+            curve: $first->endless && 1 === \count($laid) ? $this->curve($first, $proposals, $settings) : null,
+            all: \count($proposals),
         );
     }
 
@@ -121,10 +130,10 @@ final readonly class ClothPages
             $lying->cloth,
             $lying->cut,
             $lying->promises,
-            $proposals,
-            $longest,
-            $settings->assumptions,
-            $settings->system,
+            proposals: $proposals,
+            longest: $longest,
+            assumptions: $settings->assumptions,
+            system: $settings->system,
         );
     }
 

@@ -130,10 +130,10 @@ final class EnoughController extends AbstractController
             $case,
             $attempts,
             $chosen,
-            [] === $chosen ? $make->plain() : $make->amount(...$chosen),
-            new GapBar($make->need->minus($make->free)->larger(Length::zero()), $bar),
-            [] === $chosen && $make->isEnough(),
-            array_map(fn (Need $need): CounterOffer => $this->offer($need, $case->cloth, $account), $toBuy),
+            need: [] === $chosen ? $make->plain() : $make->amount(...$chosen),
+            bar: new GapBar($make->need->minus($make->free)->larger(Length::zero()), $bar),
+            laid: [] === $chosen && $make->isEnough(),
+            toBuy: array_map(fn (Need $need): CounterOffer => $this->offer($need, $case->cloth, $account), $toBuy),
         );
     }
 

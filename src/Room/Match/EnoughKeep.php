@@ -122,10 +122,10 @@ final readonly class EnoughKeep
                 $cloth->name,
                 $cloth->material->fibres,
                 $cloth->material->structure,
-                $cloth->isOneWay(),
-                $cloth->look->repeat,
-                $cloth->purchase->pricePerMetre,
-                $cloth->width?->full,
+                oneWay: $cloth->isOneWay(),
+                repeat: $cloth->look->repeat,
+                pricePerMetre: $cloth->purchase->pricePerMetre,
+                width: $cloth->width?->full,
             )
             : null;
         $record = new ClaimRecord($option);

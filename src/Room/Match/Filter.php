@@ -36,9 +36,9 @@ final readonly class Filter
             $entry->raw('for'),
             Garment::tryFrom($entry->raw('garment')),
             '' === $entry->raw('hours') ? null : $entry->minutes('hours', 500 * 60),
-            self::all($entry, 'without', Technique::class),
-            Warmth::tryFrom($entry->raw('days')),
-            self::all($entry, 'having', Feature::class),
+            without: self::all($entry, 'without', Technique::class),
+            days: Warmth::tryFrom($entry->raw('days')),
+            having: self::all($entry, 'having', Feature::class),
         );
     }
 

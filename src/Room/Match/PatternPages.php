@@ -76,10 +76,10 @@ final readonly class PatternPages
             $making,
             (new Combine())->combine($byRole),
             $roles,
-            $more,
-            $this->refused($main),
-            $why,
-            [] === $why || null === $traits ? [] : $this->toiles($main, $best, $traits, $promised, $settings),
+            more: $more,
+            refused: $this->refused($main),
+            toile: $why,
+            toiles: [] === $why || null === $traits ? [] : $this->toiles($main, $best, $traits, $promised, $settings),
         );
     }
 
@@ -114,7 +114,15 @@ final readonly class PatternPages
     {
         return null === $proposal->cloth || null === $proposal->cut
             ? new Row($proposal, null)
-            : $this->rows->draw($proposal, $proposal->cloth, $proposal->cut, $proposal->free, $promised, $scale, $settings);
+            : $this->rows->draw(
+                $proposal,
+                $proposal->cloth,
+                $proposal->cut,
+                free: $proposal->free,
+                promised: $promised,
+                scale: $scale,
+                settings: $settings,
+            );
     }
 
     /**

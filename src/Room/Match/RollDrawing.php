@@ -54,7 +54,7 @@ final readonly class RollDrawing
         System $system,
     ): Roll {
         $scale = Scale::roll($longest);
-        $strip = $this->strips->cut($cloth, $cut, $promises, $scale, $assumptions, $system);
+        $strip = $this->strips->cut($cloth, $cut, $promises, scale: $scale, assumptions: $assumptions, system: $system);
         $taken = Reservation::total($promises);
         $named = $dots = [];
         $left = self::NAMED;
@@ -144,9 +144,9 @@ final readonly class RollDrawing
             $proposal,
             $x,
             $y,
-            mb_strlen($name) > 30 ? mb_substr($name, 0, 29).'…' : $name,
-            Group::WouldDo === $proposal->group || !$proposal->judgement->isClear(),
-            Group::Short === $proposal->group ? $proposal->fit?->missing() : null,
+            name: mb_strlen($name) > 30 ? mb_substr($name, 0, 29).'…' : $name,
+            doubt: Group::WouldDo === $proposal->group || !$proposal->judgement->isClear(),
+            missing: Group::Short === $proposal->group ? $proposal->fit?->missing() : null,
         );
     }
 }

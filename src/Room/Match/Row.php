@@ -31,6 +31,6 @@ final readonly class Row
     /** @param list<array{Lying, Proposal}> $also */
     public function from(Lying $lying, array $also): self
     {
-        return new self($this->proposal, $this->strip, $this->guess, $this->ways, $lying, $also);
+        return new self($this->proposal, $this->strip, $this->guess, ways: $this->ways, lying: $lying, also: $also);
     }
 }

@@ -50,14 +50,14 @@ final readonly class RowDrawing
             $cloth,
             ToCut::of($cloth, $cut, $assumptions),
             $promised[$cut->id] ?? Length::zero(),
-            $making->pattern->title,
-            $need->amount,
-            $scale,
-            $settings->system,
+            name: $making->pattern->title,
+            amount: $need->amount,
+            scale: $scale,
+            system: $settings->system,
         );
         $ways = Group::Short === $proposal->group && null !== $free
             ? (new WaysOut(new Estimator($assumptions), $assumptions))
-                ->find($making->wanted(), $making->pattern, $cloth, $cut, $free, $need, $promised)
+                ->find($making->wanted(), $making->pattern, $cloth, cut: $cut, available: $free, need: $need, promised: $promised)
             : [];
 
         return new Row($proposal, $strip, null, $ways);

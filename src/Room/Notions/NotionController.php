@@ -101,12 +101,12 @@ final class NotionController extends AbstractController
                 $record->id,
                 $kind,
                 $entry->length('measure', $system->widthUnit()),
-                $entry->integer('count', 0, 10_000),
-                $entry->length('length', $system->widthUnit()),
-                $entry->text('name', 120),
-                $entry->text('place', 120),
-                $entry->text('notes'),
-                $entry->date('expected'),
+                count: $entry->integer('count', 0, 10_000),
+                length: $entry->length('length', $system->widthUnit()),
+                name: $entry->text('name', 120),
+                place: $entry->text('place', 120),
+                notes: $entry->text('notes'),
+                expected: $entry->date('expected'),
             );
             Revision::check($entry, $record->revision, $this->values($record));
             if ($entry->isSound()) {
@@ -174,11 +174,11 @@ final class NotionController extends AbstractController
                 '',
                 $read->kind,
                 $read->measure,
-                $read->count ?? ($read->kind->goesByLength() ? null : 1),
-                $read->length,
-                mb_substr($read->name, 0, 120),
-                mb_substr($read->place, 0, 120),
-                mb_strlen($line) > 120 ? $line : '',
+                count: $read->count ?? ($read->kind->goesByLength() ? null : 1),
+                length: $read->length,
+                name: mb_substr($read->name, 0, 120),
+                place: mb_substr($read->place, 0, 120),
+                notes: mb_strlen($line) > 120 ? $line : '',
             );
         }, $lines);
     }

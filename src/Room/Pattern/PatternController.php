@@ -56,9 +56,9 @@ final class PatternController extends AbstractController
             Garment::tryFrom($entry->raw('garment')),
             $entry->raw('words'),
             Ownership::tryFrom($entry->raw('ownership')),
-            \is_array($without) ? array_keys($without) : [],
-            $having,
-            [] === $having ? [] : $this->patterns->features($account),
+            without: \is_array($without) ? array_keys($without) : [],
+            having: $having,
+            features: [] === $having ? [] : $this->patterns->features($account),
         );
         $all = $this->patterns->titles($account);
         $pager = Pager::of($filter->filter($all), $request->query->getInt('page', 1));

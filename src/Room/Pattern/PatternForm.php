@@ -120,10 +120,10 @@ final readonly class PatternForm
                 $entry->text('recommended', 300),
                 $entry->integer('stretchLeast', 0, 300),
                 $entry->choice('lightest', WeightClass::class),
-                $entry->choice('heaviest', WeightClass::class),
-                $entry->choice('crispest', Drape::class),
-                $entry->choice('mostFluid', Drape::class),
-                $entry->text('notFor', 200),
+                heaviest: $entry->choice('heaviest', WeightClass::class),
+                crispest: $entry->choice('crispest', Drape::class),
+                mostFluid: $entry->choice('mostFluid', Drape::class),
+                notFor: $entry->text('notFor', 200),
             )),
             keeping: new PatternKeeping(
                 format: $entry->choice('format', PatternFormat::class) ?? PatternFormat::Tissue,
@@ -150,9 +150,9 @@ final readonly class PatternForm
             $chart->sizes,
             $chart->body,
             $chart->finished,
-            $entry->choice('chartBy', BodyPoint::class),
-            $entry->length('draftedFor', $system->widthUnit()),
-            $entry->choice('runs', Runs::class),
+            by: $entry->choice('chartBy', BodyPoint::class),
+            height: $entry->length('draftedFor', $system->widthUnit()),
+            runs: $entry->choice('runs', Runs::class),
         );
     }
 
@@ -198,9 +198,9 @@ final readonly class PatternForm
             $id,
             $entry->name('versionName', 60),
             $table,
-            $this->lines($entry, 'notions', 200),
-            $entry->minutes('versionHours', Entry::MOST_MINUTES),
-            $entry->text('versionNotes'),
+            notions: $this->lines($entry, 'notions', 200),
+            minutes: $entry->minutes('versionHours', Entry::MOST_MINUTES),
+            notes: $entry->text('versionNotes'),
             features: array_values(array_filter(array_map(
                 static fn (string $i): ?Feature => $entry->choice('features.'.$i, Feature::class),
                 $entry->rows('features'),

@@ -38,11 +38,11 @@ final readonly class PieceForm
             $name,
             Role::Main,
             $draft->pair() ? 2 : 1,
-            $draft->pair(),
-            $draft->onFold(),
-            \in_array($draft, [Draft::Cuff, Draft::Waistband, Draft::Strip], true) ? Grain::Either : Grain::Along,
-            [],
-            [Shape::drafted(Drafted::of($draft, []), [], Length::ofMillimetres(15))],
+            pair: $draft->pair(),
+            onFold: $draft->onFold(),
+            grain: \in_array($draft, [Draft::Cuff, Draft::Waistband, Draft::Strip], true) ? Grain::Either : Grain::Along,
+            instead: [],
+            shapes: [Shape::drafted(Drafted::of($draft, []), [], Length::ofMillimetres(15))],
         );
     }
 
@@ -169,11 +169,11 @@ final readonly class PieceForm
             $name,
             $entry->choice('role', Role::class) ?? Role::Main,
             $quantity,
-            $pair,
-            $onFold,
-            $entry->choice('grain', Grain::class) ?? Grain::Along,
-            $instead,
-            $shapes,
+            pair: $pair,
+            onFold: $onFold,
+            grain: $entry->choice('grain', Grain::class) ?? Grain::Along,
+            instead: $instead,
+            shapes: $shapes,
         );
     }
 

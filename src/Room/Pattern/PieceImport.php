@@ -118,7 +118,16 @@ final readonly class PieceImport
         }
         $role = $entry->choice($at.'role', Role::class) ?? Role::Main;
 
-        return new Piece($name, $role, $quantity, $pair, $onFold, Grain::Along, [], [new Shape($sizes, $outline, $allowance)]);
+        return new Piece(
+            $name,
+            $role,
+            $quantity,
+            pair: $pair,
+            onFold: $onFold,
+            grain: Grain::Along,
+            instead: [],
+            shapes: [new Shape($sizes, $outline, $allowance)],
+        );
     }
 
     /**

@@ -46,10 +46,10 @@ final readonly class AboutForm
             $person->id,
             $entry->name('name'),
             $entry->boolean('child'),
-            $entry->text('notes'),
-            $person->measured,
-            $this->likings($entry),
-            $this->facts($entry, $account),
+            notes: $entry->text('notes'),
+            measured: $person->measured,
+            likings: $this->likings($entry),
+            facts: $this->facts($entry, $account),
         );
     }
 

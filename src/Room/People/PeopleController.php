@@ -103,7 +103,7 @@ final class PeopleController extends AbstractController
             }
         }
 
-        return $this->page($record, $request, $library, $account, $entry, new Entry([]));
+        return $this->page($record, $request, $library, account: $account, entry: $entry, about: new Entry([]));
     }
 
     /** With what was typed into the form of a day's measurements, and into the form about the person. */
@@ -161,7 +161,7 @@ final class PeopleController extends AbstractController
 
         return $entry->isSound()
             ? $this->change($record, $changed, '{person} is saved.')
-            : $this->page($record, $request, $library, $account, new Entry([]), $entry);
+            : $this->page($record, $request, $library, account: $account, entry: new Entry([]), about: $entry);
     }
 
     #[Route('/{id}/day/remove', name: 'person_day_remove', methods: ['POST'])]

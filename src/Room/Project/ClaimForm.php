@@ -81,10 +81,10 @@ final readonly class ClaimForm
                         static fn (): FibreMix => (new FibreReader())->read($entry->raw($at.'fibres'), Knowledge::Seller),
                     ) ?? FibreMix::unknown(),
                     $entry->choice($at.'structure', Structure::class) ?? Structure::Woven,
-                    $entry->boolean($at.'oneWay'),
-                    $entry->length($at.'repeat', $system->widthUnit()),
-                    $entry->money($at.'price'),
-                    $entry->length($at.'width', $system->widthUnit()),
+                    oneWay: $entry->boolean($at.'oneWay'),
+                    repeat: $entry->length($at.'repeat', $system->widthUnit()),
+                    pricePerMetre: $entry->money($at.'price'),
+                    width: $entry->length($at.'width', $system->widthUnit()),
                 );
             }
             $stated = $entry->length($at.'stated', $system->lengthUnit());
@@ -92,10 +92,10 @@ final readonly class ClaimForm
                 $project.'#'.$i,
                 $entry->choice($at.'role', Role::class) ?? Role::Main,
                 $cloth,
-                $cut,
-                $wish,
-                $stated,
-                $entry->boolean($at.'cutOut'),
+                cut: $cut,
+                wish: $wish,
+                stated: $stated,
+                cutOut: $entry->boolean($at.'cutOut'),
                 pieces: $this->pieces($entry, $at.'pieces'),
             );
         }

@@ -50,7 +50,7 @@ final class OptionController extends AbstractController
             return $this->redirectToRoute('project', ['id' => $id]);
         }
 
-        return $this->page($request, $record, null, $project, $project->current, $account);
+        return $this->page($request, $record, null, project: $project, option: $project->current, account: $account);
     }
 
     #[Route('/{option}', name: 'option', methods: ['GET', 'POST'])]
@@ -60,7 +60,7 @@ final class OptionController extends AbstractController
         $stored = $this->mine->option($record, $option);
         foreach ($project->others as $one) {
             if ($one->id === $option) {
-                return $this->page($request, $record, $stored, $project, $one, $account);
+                return $this->page($request, $record, $stored, project: $project, option: $one, account: $account);
             }
         }
         throw $this->createNotFoundException();

@@ -87,19 +87,19 @@ final readonly class OptionForm
             $id,
             $pattern,
             $version,
-            $size,
-            $gradedTo === $size ? null : $gradedTo,
-            $entry->minutes('hours', Entry::MOST_MINUTES),
-            $this->alterations($entry, $system),
-            $claims,
-            $entry->choice('matching', Matching::class),
-            array_map(static fn (string $i): string => $entry->text('leftOut.'.$i, 120), $entry->rows('leftOut')),
-            array_values(
+            size: $size,
+            gradedTo: $gradedTo === $size ? null : $gradedTo,
+            minutes: $entry->minutes('hours', Entry::MOST_MINUTES),
+            alterations: $this->alterations($entry, $system),
+            claims: $claims,
+            matching: $entry->choice('matching', Matching::class),
+            leftOut: array_map(static fn (string $i): string => $entry->text('leftOut.'.$i, 120), $entry->rows('leftOut')),
+            declined: array_values(
                 array_filter(
                     array_map(static fn (string $i): ?Role => $entry->choice('declined.'.$i, Role::class), $entry->rows('declined')),
                 ),
             ),
-            $entry->text('when', 200),
+            when: $entry->text('when', 200),
             copies: $this->copies($entry, $claims, $choices->cuts, $people, $version),
             parts: $this->parts->read($entry, $choices, $account, $version, $largest),
         );

@@ -68,12 +68,12 @@ final readonly class PartForm
                 $kind,
                 $pattern,
                 $version,
-                '' === $in ? null : $in,
-                '' === $entry->raw($at.'takes')
+                size: '' === $in ? null : $in,
+                pieces: '' === $entry->raw($at.'takes')
                     ? $this->brought($entry, $at.'pieces', $kind, $version, '' === $in ? $size : $in)
                     : $this->pieces($entry, $at.'pieces', $kind, $version, '' === $in ? $size : $in),
-                $this->pieces($entry, $at.'instead', $kind, $own, $size),
-                $entry->length($at.'takes', $this->settings->load($account)->system->lengthUnit()),
+                instead: $this->pieces($entry, $at.'instead', $kind, $own, $size),
+                stated: $entry->length($at.'takes', $this->settings->load($account)->system->lengthUnit()),
             );
         }
 

@@ -77,7 +77,7 @@ final class PieceClothController extends AbstractController
             if ($entry->isSound() && null !== $to) {
                 $pieces = array_map(static fn (array $one): Piece => $one[0], $way->pieces());
                 $claims = (new PieceAssigner($pieces))->assign($way->current->claims, $names, $to);
-                $this->save($record, $option, $project, $way, $claims, $here, $account);
+                $this->save($record, $option, $project, way: $way, claims: $claims, here: $here, account: $account);
 
                 return $this->redirect($here);
             }
@@ -152,9 +152,9 @@ final class PieceClothController extends AbstractController
                 $pieces,
                 $way->largestSize(),
                 $this->stash->all($account),
-                $promised,
-                $way->current->pattern?->makes->onlyFor,
-                $way->wanted($claim),
+                promised: $promised,
+                onlyFor: $way->current->pattern?->makes->onlyFor,
+                wanted: $way->wanted($claim),
             ),
         ]);
     }

@@ -85,7 +85,7 @@ final class ProjectController extends AbstractController
             ),
         );
 
-        return $this->page($request, null, $blank, [], $seasons, $account);
+        return $this->page($request, null, $blank, projects: [], seasons: $seasons, account: $account);
     }
 
     #[Route('/{id}', name: 'project', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
@@ -106,7 +106,7 @@ final class ProjectController extends AbstractController
         $projects = $this->plan->projects($account);
         $project = $this->plan->project($account, $record->id) ?? throw $this->createNotFoundException();
 
-        return $this->page($request, $record, $project, $projects, $this->plan->seasons($account), $account);
+        return $this->page($request, $record, $project, projects: $projects, seasons: $this->plan->seasons($account), account: $account);
     }
 
     /** What the project as typed would come to; nothing is saved. */
@@ -125,7 +125,7 @@ final class ProjectController extends AbstractController
 
             return $this->pages->option($known, $option, $projects, $account);
         }
-        $read = $this->form->read($entry, $project, $seasons, $this->people->all($account), $choices, $account);
+        $read = $this->form->read($entry, $project, $seasons, people: $this->people->all($account), choices: $choices, account: $account);
 
         return $this->pages->answer($read, $projects, $account);
     }
@@ -159,7 +159,7 @@ final class ProjectController extends AbstractController
         $people = $this->people->all($account);
         $values = $this->form->values($this->asking($project, $request), $choices, $this->settings->load($account)->system);
         if ($request->isMethod('POST')) {
-            $changed = $this->form->read($entry, $project, $this->seasons($seasons), $people, $choices, $account);
+            $changed = $this->form->read($entry, $project, $this->seasons($seasons), people: $people, choices: $choices, account: $account);
             if (null !== $record) {
                 Revision::check($entry, $record->revision, $values);
             }

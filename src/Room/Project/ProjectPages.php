@@ -45,18 +45,28 @@ final readonly class ProjectPages
         $checked = $this->checker->check($account, $project->season, $projects);
 
         $row = $this->drawing->large($checked, $project->id, $settings);
-        $sewn = $row->answer ?? new ProjectAnswer($project, [], null, [], 0, 0, false, [], Hours::of($project, Pace::of($projects)));
+        $sewn = $row->answer ?? new ProjectAnswer(
+            $project,
+            [],
+            null,
+            snags: [],
+            from: 0,
+            to: 0,
+            belowChalkLine: false,
+            notions: [],
+            hours: Hours::of($project, Pace::of($projects)),
+        );
 
         return new ProjectPage(
             $project,
             $row,
             $this->drawing->options($this->checker->options($account, $project, $projects), $settings),
-            $this->advice($project),
-            (new Cautions())->collect($project),
-            null === $row ? null : (new LaidTogether(new Estimator($settings->assumptions)))->compare($row->answer),
-            $project->pieces(),
-            $sewn,
-            $this->seams->draw($sewn),
+            advice: $this->advice($project),
+            cautions: (new Cautions())->collect($project),
+            together: null === $row ? null : (new LaidTogether(new Estimator($settings->assumptions)))->compare($row->answer),
+            pieces: $project->pieces(),
+            sewn: $sewn,
+            seam: $this->seams->draw($sewn),
         );
     }
 

@@ -83,7 +83,7 @@ final class ProjectStepController extends AbstractController
         }
         $here = $this->generateUrl('project', ['id' => $record->id]);
 
-        return $this->commit($request, $record, [$option, ...$option->claims], $make, '{project} is changed.', $here);
+        return $this->commit($request, $record, [$option, ...$option->claims], make: $make, says: '{project} is changed.', else: $here);
     }
 
     #[Route('/{id}/remove', name: 'project_remove', methods: ['POST'])]

@@ -141,12 +141,12 @@ final class ListController extends AbstractController
             $list->id,
             $entry->name('name'),
             $starts,
-            $closes,
-            $entry->integer('target', 1, 1000),
-            $rule,
-            $subject,
-            [...$order, ...array_values($kept)],
-            $entry->text('notes'),
+            closes: $closes,
+            target: $entry->integer('target', 1, 1000),
+            rule: $rule,
+            subject: $subject,
+            projects: [...$order, ...array_values($kept)],
+            notes: $entry->text('notes'),
         );
     }
 }

@@ -124,17 +124,17 @@ final class AccountController extends AbstractController
                 $system,
                 $entry->choice('counter', Counter::class) ?? Counter::TenCentimetres,
                 $currency,
-                new Assumptions(
+                assumptions: new Assumptions(
                     $entry->length('squaring', $system->widthUnit()),
                     $entry->length('selvage', $system->widthUnit()),
                     $entry->length('fitsLeast', $system->widthUnit()),
                     $entry->choice('matching', Matching::class) ?? Matching::MainSeams,
                     $entry->length('counterLeast', $system->lengthUnit()),
                 ),
-                $entry->choice('dialect', Dialect::class) ?? Dialect::British,
-                $entry->choice('dates', DateStyle::class) ?? DateStyle::DayFirst,
-                $entry->boolean('bothUnits'),
-                $settings->sewist,
+                dialect: $entry->choice('dialect', Dialect::class) ?? Dialect::British,
+                dates: $entry->choice('dates', DateStyle::class) ?? DateStyle::DayFirst,
+                bothUnits: $entry->boolean('bothUnits'),
+                sewist: $settings->sewist,
             );
             Revision::check($entry, $account->revision, $page->values($account));
             if ($entry->isSound()) {

@@ -34,11 +34,11 @@ final class SkillController extends AbstractController
             $settings->system,
             $settings->counter,
             $settings->currency,
-            $settings->assumptions,
-            $settings->dialect,
-            $settings->dates,
-            $settings->bothUnits,
-            new Sewist(
+            assumptions: $settings->assumptions,
+            dialect: $settings->dialect,
+            dates: $settings->dates,
+            bothUnits: $settings->bothUnits,
+            sewist: new Sewist(
                 self::ticked($entry, 'avoids', Technique::cases()),
                 self::ticked($entry, 'learns', Technique::cases()),
                 self::ticked($entry, 'lacks', Tool::cases()),

@@ -69,9 +69,9 @@ final class FindingController extends AbstractController
                 $day,
                 $entry->choice('fitted', Fitted::class),
                 $entry->choice('cloth', Chosen::class),
-                $entry->choice('again', Again::class),
-                $entry->text('change', 300),
-                $entry->text('note', 2000),
+                again: $entry->choice('again', Again::class),
+                change: $entry->text('change', 300),
+                note: $entry->text('note', 2000),
             );
             Revision::check($entry, $record->revision, $values);
             if ($entry->isSound()) {

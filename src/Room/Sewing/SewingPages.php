@@ -50,13 +50,13 @@ final readonly class SewingPages
             $have,
             $fits,
             array_map($row, $begun),
-            array_map($row, $next),
-            (new Sessions())->group([...$begun, ...$planned]),
-            $this->toJudge($begun),
-            $this->toAskWorn($projects),
-            Pace::of($projects),
-            Pace::of(array_values(array_filter($projects, static fn (Project $one): bool => $one->garment() === $garment))),
-            $offered,
+            next: array_map($row, $next),
+            sessions: (new Sessions())->group([...$begun, ...$planned]),
+            judge: $this->toJudge($begun),
+            worn: $this->toAskWorn($projects),
+            pace: Pace::of($projects),
+            paceOn: Pace::of(array_values(array_filter($projects, static fn (Project $one): bool => $one->garment() === $garment))),
+            about: $offered,
         );
     }
 

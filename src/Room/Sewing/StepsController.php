@@ -109,11 +109,11 @@ final class StepsController extends AbstractController
                 $was->id ?? (string) new Ulid(),
                 $name,
                 $entry->choice($at.'kind', StepKind::class) ?? StepKind::Sew,
-                $entry->integer($at.'minutes', 0, Step::MOST_MINUTES),
-                null === $needs ? [] : array_values(array_unique([$needs, ...\array_slice($was->needs ?? [], 1)], \SORT_REGULAR)),
-                $was->cloths ?? [],
-                $entry->boolean($at.'done') ? $was->done ?? $this->sewings->today() : null,
-                $entry->text($at.'waits', 200),
+                minutes: $entry->integer($at.'minutes', 0, Step::MOST_MINUTES),
+                needs: null === $needs ? [] : array_values(array_unique([$needs, ...\array_slice($was->needs ?? [], 1)], \SORT_REGULAR)),
+                cloths: $was->cloths ?? [],
+                done: $entry->boolean($at.'done') ? $was->done ?? $this->sewings->today() : null,
+                waits: $entry->text($at.'waits', 200),
             )];
         }
         if ([] === $steps) {

@@ -96,9 +96,9 @@ final class BlockController extends AbstractController
                 $project->garment(),
                 $version->table,
                 Role::Main,
-                $size,
-                $surface,
-                true === $project->brief->person?->child,
+                size: $size,
+                surface: $surface,
+                child: true === $project->brief->person?->child,
             )?->micrometres,
         );
 

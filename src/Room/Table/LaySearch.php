@@ -139,9 +139,9 @@ final readonly class LaySearch
                 array_values($sheets),
                 $request->pieces,
                 $request->gap,
-                $request->oneWay,
-                $request->folds,
-                min(self::MORE_SECONDS, $request->seconds),
+                oneWay: $request->oneWay,
+                folds: $request->folds,
+                seconds: min(self::MORE_SECONDS, $request->seconds),
             ),
             static fn (): float => microtime(true) - $start,
         );

@@ -92,10 +92,10 @@ final readonly class SetupReader
                 Role::Main === $role && [] === $only ? $name : $name.' ('.implode(', ', [] === $only ? [$role->value] : $only).')',
                 $id,
                 $version?->id,
-                $role,
-                $size,
-                $version?->pieces->mark($size) ?? '',
-                $only,
+                role: $role,
+                size: $size,
+                mark: $version?->pieces->mark($size) ?? '',
+                pieces: $only,
             );
             [$pieces[], $known[]] = $this->pieces($pattern, $version, $role, $size, [] !== $only);
             $marked = array_map(strval(...), array_keys($version->pieces->marks ?? []));

@@ -140,9 +140,9 @@ final class TableController extends AbstractController
                 + ($match ? ['match' => true] : []),
             null,
             null,
-            $account,
-            $stash,
-            $library,
+            account: $account,
+            stash: $stash,
+            library: $library,
         );
     }
 
@@ -177,9 +177,9 @@ final class TableController extends AbstractController
             ] + (new LayRulesCodec())->write($lay->rules),
             $record,
             $lay,
-            $account,
-            $stash,
-            $library,
+            account: $account,
+            stash: $stash,
+            library: $library,
         );
     }
 

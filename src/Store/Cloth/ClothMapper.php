@@ -88,10 +88,10 @@ final readonly class ClothMapper
             $record->id,
             $this->cuts->ledger(Node::stored($record->ledger, $row)),
             $record->label,
-            $record->state,
-            $record->expected,
-            [] === $record->bites ? [] : $this->cuts->bites(Node::stored($record->bites, $row)),
-            self::length($record->width),
+            state: $record->state,
+            expected: $record->expected,
+            bites: [] === $record->bites ? [] : $this->cuts->bites(Node::stored($record->bites, $row)),
+            width: self::length($record->width),
         );
     }
 

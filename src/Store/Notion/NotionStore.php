@@ -49,12 +49,12 @@ final readonly class NotionStore
             $record->id,
             $record->kind,
             $length($record->measure),
-            $record->count,
-            $length($record->length),
-            $record->name,
-            $record->place,
-            $record->notes,
-            $record->expected,
+            count: $record->count,
+            length: $length($record->length),
+            name: $record->name,
+            place: $record->place,
+            notes: $record->notes,
+            expected: $record->expected,
         );
     }
 

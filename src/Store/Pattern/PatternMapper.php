@@ -52,7 +52,15 @@ final readonly class PatternMapper
             $known[$set->version->id] = $set;
         }
 
-        return new self($this->patterns, $this->tables, $this->charts, $this->alterations, $this->pieces, $this->entities, $known);
+        return new self(
+            $this->patterns,
+            $this->tables,
+            $this->charts,
+            alterations: $this->alterations,
+            pieces: $this->pieces,
+            entities: $this->entities,
+            known: $known,
+        );
     }
 
     public function pieceSet(VersionRecord $record): PieceSetRecord
@@ -92,24 +100,24 @@ final readonly class PatternMapper
             $record->id,
             $record->title,
             new PatternLabel($record->maker, $record->number, $record->otherNumbers),
-            new PatternGarment(
+            makes: new PatternGarment(
                 $record->garment,
                 $record->onlyFor,
                 $record->minutes,
                 $this->patterns->techniques($details->at('techniques')),
                 $this->patterns->advice($details->at('cloth')),
             ),
-            new PatternKeeping(
+            keeping: new PatternKeeping(
                 $record->format,
                 $record->ownership,
                 $this->patterns->editions($stored($record->editions)),
-                $record->place,
-                $record->notes,
-                $record->files,
+                place: $record->place,
+                notes: $record->notes,
+                files: $record->files,
             ),
-            [] === $record->chart ? new SizeChart() : $this->charts->read($stored($record->chart)),
-            array_values($versions->map($this->version(...))->toArray()),
-            $this->alterations->kept($details->at('alterations')),
+            chart: [] === $record->chart ? new SizeChart() : $this->charts->read($stored($record->chart)),
+            versions: array_values($versions->map($this->version(...))->toArray()),
+            alterations: $this->alterations->kept($details->at('alterations')),
         );
     }
 
@@ -119,17 +127,17 @@ final readonly class PatternMapper
             $record->id,
             $record->name,
             $this->table($record),
-            $record->notions,
-            $record->minutes,
-            $record->notes,
-            [] === $record->marks
+            notions: $record->notions,
+            minutes: $record->minutes,
+            notes: $record->notes,
+            pieces: [] === $record->marks
                 ? null
                 : PieceSet::later(
                     $record->marks,
                     $record->widest,
                     fn (): array => $this->pieces->read(Node::stored($this->pieceSet($record)->pieces, 'pieces of version '.$record->id)),
                 ),
-            array_map(Feature::from(...), $record->features),
+            features: array_map(Feature::from(...), $record->features),
         );
     }
 

@@ -38,10 +38,10 @@ final readonly class People
             $record->id,
             $record->name,
             $record->child,
-            $record->notes,
-            $this->codec->measured(Node::stored($record->measured, 'person '.$record->id)),
-            [] === $record->likings ? [] : $this->codec->likings(Node::stored($record->likings, 'person '.$record->id)),
-            [] === $record->facts ? [] : $this->codec->facts(Node::stored($record->facts, 'person '.$record->id)),
+            notes: $record->notes,
+            measured: $this->codec->measured(Node::stored($record->measured, 'person '.$record->id)),
+            likings: [] === $record->likings ? [] : $this->codec->likings(Node::stored($record->likings, 'person '.$record->id)),
+            facts: [] === $record->facts ? [] : $this->codec->facts(Node::stored($record->facts, 'person '.$record->id)),
         );
     }
 

@@ -30,12 +30,12 @@ final readonly class Lists
             $record->id,
             $record->name,
             $record->starts,
-            $record->closes,
-            $record->target,
-            $record->rule,
-            $record->subject,
-            $record->projects,
-            $record->notes,
+            closes: $record->closes,
+            target: $record->target,
+            rule: $record->rule,
+            subject: $record->subject,
+            projects: $record->projects,
+            notes: $record->notes,
         );
     }
 

@@ -97,22 +97,22 @@ final readonly class Workrooms
             $account->name,
             $settings,
             array_values($people),
-            array_values($cloths),
-            array_values($patterns),
-            array_map(
+            cloths: array_values($cloths),
+            patterns: array_values($patterns),
+            seasons: array_map(
                 $this->projectMapper->season(...),
                 $this->entities
                     ->getRepository(SeasonRecord::class)
                     ->findBy(['account' => $account, 'undated' => false], ['starts' => 'ASC']),
             ),
-            $this->projectMapper->projects($this->plan->load($account, $built), $built),
-            array_map(
+            projects: $this->projectMapper->projects($this->plan->load($account, $built), $built),
+            lays: array_map(
                 fn (LayRecord $record): SavedLay => $this->layMapper->lay($record, $built),
                 array_reverse($this->lays->allOf($account)),
             ),
-            $this->tins->all($account),
-            $this->lists->all($account),
-            $this->overrules->all($account),
+            notions: $this->tins->all($account),
+            lists: $this->lists->all($account),
+            overrules: $this->overrules->all($account),
         );
     }
 

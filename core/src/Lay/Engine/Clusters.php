@@ -242,9 +242,9 @@ final readonly class Clusters
             Outline::rectangle($one->length(), $one->width()),
             $one->members[0]->variant->turn,
             $one->members[0]->variant->flipped,
-            $this->row,
-            null,
-            $one->members,
+            row: $this->row,
+            match: null,
+            members: $one->members,
         ), array_map(fn (Cluster $one): Cluster => $one->atOrigin()->within($this->width), array_filter([$cluster, $cluster->turned()])));
 
         return new Item($first->piece, $first->copy, $first->layers, false, $variants);

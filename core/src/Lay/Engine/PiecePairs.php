@@ -102,9 +102,9 @@ final readonly class PiecePairs
             Outline::rectangle(max($a->length, $b->length), max($a->width, $y + $b->width)),
             $a->turn,
             $a->flipped,
-            $this->row,
-            null,
-            [new Member($first, $a, 0, 0), new Member($second, $b, 0, $y)],
+            row: $this->row,
+            match: null,
+            members: [new Member($first, $a, 0, 0), new Member($second, $b, 0, $y)],
         );
     }
 }

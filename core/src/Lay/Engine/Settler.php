@@ -82,14 +82,21 @@ final readonly class Settler
             ) {
                 continue;
             }
-            $free = $this->past($other->variant->solids($axis), $this->gap, $moving, $start - $at, $side - $beside, $least - $at);
+            $free = $this->past(
+                $other->variant->solids($axis),
+                $this->gap,
+                $moving,
+                start: $start - $at,
+                side: $side - $beside,
+                least: $least - $at,
+            );
             if (null === $free) {
                 return $start;
             }
             $least = max($least, $free + $at);
         }
         foreach ($this->lanes[$spot->lane]->missing as $part) {
-            $free = $this->past([Solid::of($part, $axis)], 0, $moving, $start, $side, $least);
+            $free = $this->past([Solid::of($part, $axis)], 0, $moving, start: $start, side: $side, least: $least);
             if (null === $free) {
                 return $start;
             }

@@ -168,7 +168,7 @@ final class WaySearch
     {
         $cut = $this->lanes[0];
         $way = new Way($this->way->fold, [$cut->endless()], $this->way->items, $this->way->doubled);
-        $endless = new self($way, $this->row, $this->gap, $this->seed, true, $left, static function (): void {
+        $endless = new self($way, $this->row, $this->gap, seed: $this->seed, second: true, left: $left, better: static function (): void {
         });
         $spots = $endless->settler->settle($endless->search($this->seed, $left)->first($way->items), $left);
         $spots = $endless->squeezed($spots, $this->seed, $left, $cut->length);

@@ -57,7 +57,7 @@ final readonly class Item
     /** The same, to be laid one way only. */
     public function only(Variant $variant): self
     {
-        return new self($this->piece, $this->copy, $this->layers, $this->onFold, [$variant], $this->all);
+        return new self($this->piece, $this->copy, $this->layers, onFold: $this->onFold, variants: [$variant], all: $this->all);
     }
 
     /** Any way it may lie again. */

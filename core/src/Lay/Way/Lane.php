@@ -47,12 +47,12 @@ final readonly class Lane
             $this->sheet,
             $this->width,
             \INF,
-            $this->layers,
-            $this->fold,
-            $this->offset,
-            $this->down,
-            $this->missing,
-            $this->taken,
+            layers: $this->layers,
+            fold: $this->fold,
+            offset: $this->offset,
+            down: $this->down,
+            missing: $this->missing,
+            taken: $this->taken,
         );
     }
 
@@ -63,12 +63,12 @@ final readonly class Lane
             $this->sheet,
             $this->width,
             $this->length,
-            $this->layers,
-            $this->fold,
-            $this->offset,
-            $this->down,
-            [...$this->missing, ...$parts],
-            max($this->taken, $end),
+            layers: $this->layers,
+            fold: $this->fold,
+            offset: $this->offset,
+            down: $this->down,
+            missing: [...$this->missing, ...$parts],
+            taken: max($this->taken, $end),
         );
     }
 }

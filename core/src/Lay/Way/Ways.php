@@ -105,7 +105,15 @@ final readonly class Ways
                 $fold,
                 static fn (Sheet $sheet): array => [
                     new Lane($sheet->id, $sheet->width / 4, $sheet->length ?? \INF, 2, true),
-                    new Lane($sheet->id, $sheet->width / 4, $sheet->length ?? \INF, 2, true, $sheet->width / 2, true),
+                    new Lane(
+                        $sheet->id,
+                        $sheet->width / 4,
+                        $sheet->length ?? \INF,
+                        layers: 2,
+                        fold: true,
+                        offset: $sheet->width / 2,
+                        down: true,
+                    ),
                 ],
             ),
             Fold::Crosswise => $request->oneWay
@@ -266,7 +274,7 @@ final readonly class Ways
         if (null !== $match) {
             [$x, $y] = $lies(Outline::convex([[$match->x, $match->y]]))->points[0];
             $at = $match->at ?? $this->phase($request);
-            $match = new Repeat($match->length, $match->width, $x - $placed->left, $y - $placed->bottom, $at, $match->alike);
+            $match = new Repeat($match->length, $match->width, $x - $placed->left, y: $y - $placed->bottom, at: $at, alike: $match->alike);
         }
 
         return new Variant($placed->atOrigin(), $turn, $flipped, $this->row, $match);

@@ -57,13 +57,17 @@ final readonly class Asks
             $pattern->makes->garment,
             $pattern->makes->onlyFor,
             $pattern->makes->advice,
-            $pattern->makes->techniques,
-            $version->features,
-            $for->likings ?? [],
-            \in_array(Technique::Lining, $pattern->makes->techniques, true) || \in_array(Role::Lining, $version->table->roles(), true),
-            true === $for?->child,
-            Experience::of($sewist->made[$pattern->id] ?? [], $version->id, $version->table, $for?->id, $size),
-            $sewist,
+            techniques: $pattern->makes->techniques,
+            features: $version->features,
+            likings: $for->likings ?? [],
+            lined: \in_array(
+                Technique::Lining,
+                $pattern->makes->techniques,
+                true,
+            ) || \in_array(Role::Lining, $version->table->roles(), true),
+            child: true === $for?->child,
+            experience: Experience::of($sewist->made[$pattern->id] ?? [], $version->id, $version->table, $for?->id, $size),
+            sewist: $sewist,
         );
     }
 

@@ -30,7 +30,7 @@ final readonly class Sewist
     /** @param array<string, list<MadeBefore>> $made by pattern */
     public function having(array $made, ?Warmth $days = null): self
     {
-        return new self($this->avoids, $this->learns, $this->lacks, $this->toiles, $made, $days);
+        return new self($this->avoids, $this->learns, $this->lacks, toiles: $this->toiles, made: $made, days: $days);
     }
 
     /** Sewing for certain days. */

@@ -149,7 +149,15 @@ final readonly class Block
             ? null
             : new Repeat((float) $surface->repeat->millimetres(), 0, $outline->right, 0, alike: $surface->alike);
 
-        return new LayPiece($piece->name, $outline, $piece->quantity, $piece->pair, $piece->onFold, $piece->grain, match: $match);
+        return new LayPiece(
+            $piece->name,
+            $outline,
+            $piece->quantity,
+            pair: $piece->pair,
+            onFold: $piece->onFold,
+            grain: $piece->grain,
+            match: $match,
+        );
     }
 
     /**
@@ -191,11 +199,11 @@ final readonly class Block
                 $piece->name,
                 $piece->role,
                 $piece->quantity,
-                $piece->pair,
-                $piece->onFold,
-                $piece->grain,
-                [],
-                [new Shape([], $piece->shapes[0]->drawn->scaled($scale, $scale), $piece->shapes[0]->allowance)],
+                pair: $piece->pair,
+                onFold: $piece->onFold,
+                grain: $piece->grain,
+                instead: [],
+                shapes: [new Shape([], $piece->shapes[0]->drawn->scaled($scale, $scale), $piece->shapes[0]->allowance)],
             ),
             $pieces,
         );

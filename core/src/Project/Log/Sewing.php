@@ -62,18 +62,18 @@ final readonly class Sewing
     /** @param list<Step> $steps */
     public function steps(array $steps): self
     {
-        return new self($steps, $this->stretches, $this->timer, $this->states, $this->finding, $this->worn);
+        return new self($steps, $this->stretches, $this->timer, states: $this->states, finding: $this->finding, worn: $this->worn);
     }
 
     /** @param list<TimeEntry> $stretches */
     public function stretches(array $stretches): self
     {
-        return new self($this->steps, $stretches, $this->timer, $this->states, $this->finding, $this->worn);
+        return new self($this->steps, $stretches, $this->timer, states: $this->states, finding: $this->finding, worn: $this->worn);
     }
 
     public function timed(?Timer $timer): self
     {
-        return new self($this->steps, $this->stretches, $timer, $this->states, $this->finding, $this->worn);
+        return new self($this->steps, $this->stretches, $timer, states: $this->states, finding: $this->finding, worn: $this->worn);
     }
 
     public function entering(StateChange $entered): self
@@ -83,17 +83,24 @@ final readonly class Sewing
             return $this;
         }
 
-        return new self($this->steps, $this->stretches, $this->timer, [...$this->states, $entered], $this->finding, $this->worn);
+        return new self(
+            $this->steps,
+            $this->stretches,
+            $this->timer,
+            states: [...$this->states, $entered],
+            finding: $this->finding,
+            worn: $this->worn,
+        );
     }
 
     public function found(?Finding $finding): self
     {
-        return new self($this->steps, $this->stretches, $this->timer, $this->states, $finding, $this->worn);
+        return new self($this->steps, $this->stretches, $this->timer, states: $this->states, finding: $finding, worn: $this->worn);
     }
 
     /** @param list<Worn> $worn */
     public function wearing(array $worn): self
     {
-        return new self($this->steps, $this->stretches, $this->timer, $this->states, $this->finding, $worn);
+        return new self($this->steps, $this->stretches, $this->timer, states: $this->states, finding: $this->finding, worn: $worn);
     }
 }

@@ -37,11 +37,29 @@ final readonly class Step
 
     public function taking(?int $minutes): self
     {
-        return new self($this->id, $this->name, $this->kind, $minutes, $this->needs, $this->cloths, $this->done, $this->waits);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->kind,
+            minutes: $minutes,
+            needs: $this->needs,
+            cloths: $this->cloths,
+            done: $this->done,
+            waits: $this->waits,
+        );
     }
 
     public function doneOn(?\DateTimeImmutable $day): self
     {
-        return new self($this->id, $this->name, $this->kind, $this->minutes, $this->needs, $this->cloths, $day, $this->waits);
+        return new self(
+            $this->id,
+            $this->name,
+            $this->kind,
+            minutes: $this->minutes,
+            needs: $this->needs,
+            cloths: $this->cloths,
+            done: $day,
+            waits: $this->waits,
+        );
     }
 }

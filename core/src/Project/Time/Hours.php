@@ -56,11 +56,11 @@ final readonly class Hours
             $steps,
             $pace,
             $prepared,
-            $tried,
-            $known ? $said : null,
-            $known ? $prepared + $tried + $sewn : null,
-            $known ? $left : null,
-            $season->undated ? 0 : $project->log->sewing->spentBetween($season->starts, $season->ends()),
+            tried: $tried,
+            said: $known ? $said : null,
+            all: $known ? $prepared + $tried + $sewn : null,
+            left: $known ? $left : null,
+            spent: $season->undated ? 0 : $project->log->sewing->spentBetween($season->starts, $season->ends()),
         );
     }
 

@@ -44,7 +44,7 @@ final readonly class Turn
             $to = $from + self::takes($project, $hours);
             $count += $isSewn ? 1 : 0;
             $below = !$season->undated && $isSewn && ($to > $season->minutes() || (null !== $season->most && $count > $season->most));
-            $turns[] = new self($project, $hours, $from - $minutes, $from, $to, $below);
+            $turns[] = new self($project, $hours, $from - $minutes, from: $from, to: $to, below: $below);
             $minutes = $to;
         }
 

@@ -93,7 +93,16 @@ final readonly class BestUse
                 $from = self::main($open[$i]) ?? throw new \LogicException('It has a main cloth.');
                 $before =
                     null === $from->cloth || null === $from->cut ? null : $this->need($open[$i], $from, $from->cloth, $from->cut, true);
-                $changes[] = new ClothChange($way, $from, $choice->option, $cloth, $cut, $need, $judgement, $before);
+                $changes[] = new ClothChange(
+                    $way,
+                    $from,
+                    $choice->option,
+                    cloth: $cloth,
+                    cut: $cut,
+                    need: $need,
+                    judgement: $judgement,
+                    before: $before,
+                );
             }
         }
 
@@ -101,11 +110,11 @@ final readonly class BestUse
             $changes,
             $this->fits($open, $free),
             $would,
-            \count(array_filter($open, static fn (Project $one): bool => null !== self::main($one)?->wish)),
-            $still,
-            $assigned->exact,
-            \count($open),
-            array_values(array_filter($sooner)),
+            buys: \count(array_filter($open, static fn (Project $one): bool => null !== self::main($one)?->wish)),
+            still: $still,
+            exact: $assigned->exact,
+            looked: \count($open),
+            sooner: array_values(array_filter($sooner)),
         );
     }
 

@@ -77,7 +77,17 @@ final readonly class OnCut
             $verdict = null === $tooWide ? Verdict::NotKnown : Verdict::Short;
             $snags = [$this->unknown->explain($project, $claim, $unknown), ...$stock];
 
-            return new RoleAnswer($claim, $verdict, $toCut, $unknown, null, $promises, $toCut->working(...), $snags, tooWide: $tooWide);
+            return new RoleAnswer(
+                $claim,
+                $verdict,
+                $toCut,
+                need: $unknown,
+                spare: null,
+                promises: $promises,
+                working: $toCut->working(...),
+                snags: $snags,
+                tooWide: $tooWide,
+            );
         }
         $left = $this->left($toCut->length, $ahead);
         $spare = $left->minus($need->amount);
@@ -87,7 +97,7 @@ final readonly class OnCut
         $snags = [
             ...$isEnoughLaid
                 ? $this->enough->laid($project, $claim, $cloth, $spare->negated(), $ahead)
-                : $this->enough->find($project, $cloth, $toCut->length, $spare, $promises, $ahead),
+                : $this->enough->find($project, $cloth, $toCut->length, spare: $spare, promises: $promises, ahead: $ahead),
             ...$this->enough->warnings($project, $cloth, $need),
             ...$stock,
         ];
@@ -95,14 +105,26 @@ final readonly class OnCut
             $wanted,
             $project->current->pattern,
             $cloth,
-            $cut,
-            $left,
-            $need,
-            $this->promised($all, $claim),
+            cut: $cut,
+            available: $left,
+            need: $need,
+            promised: $this->promised($all, $claim),
         ));
-        $working = fn (): Working => $this->working($toCut, $ahead, $left, $need, $spare, $tooWide);
+        $working = fn (): Working => $this->working($toCut, $ahead, $left, need: $need, spare: $spare, tooWide: $tooWide);
 
-        return new RoleAnswer($claim, $verdict, $toCut, $need, $spare, $promises, $working, $snags, $ways, tooWide: $tooWide, laid: $laid);
+        return new RoleAnswer(
+            $claim,
+            $verdict,
+            $toCut,
+            need: $need,
+            spare: $spare,
+            promises: $promises,
+            working: $working,
+            snags: $snags,
+            ways: $ways,
+            tooWide: $tooWide,
+            laid: $laid,
+        );
     }
 
     /** What its own pieces came to when they were laid, with its alterations; null while nobody has laid them on such cloth. */

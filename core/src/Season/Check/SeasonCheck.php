@@ -234,7 +234,17 @@ final readonly class SeasonCheck
         $snags = [...$snags, ...$sizes, ...$this->snags($turn, $notions)];
         usort($snags, static fn (Snag $a, Snag $b): int => $a->severity->value <=> $b->severity->value);
 
-        return new ProjectAnswer($project, $roles, $verdict, $snags, $turn->from, $turn->to, $turn->below, $notions, $turn->hours);
+        return new ProjectAnswer(
+            $project,
+            $roles,
+            $verdict,
+            snags: $snags,
+            from: $turn->from,
+            to: $turn->to,
+            belowChalkLine: $turn->below,
+            notions: $notions,
+            hours: $turn->hours,
+        );
     }
 
     /**
@@ -266,7 +276,7 @@ final readonly class SeasonCheck
     private function role(Project $project, Claim $claim, array $promises): array
     {
         if ($claim->cutOut) {
-            return [new RoleAnswer($claim, null, null, null, null, [], Working::empty(...))];
+            return [new RoleAnswer($claim, null, null, need: null, spare: null, promises: [], working: Working::empty(...))];
         }
         if (null !== $claim->wish) {
             return [$this->toBuy($project, $claim, $claim->wish)];
@@ -279,7 +289,7 @@ final readonly class SeasonCheck
         $answers = [];
         foreach ($this->promises->places($project, $claim) as [$placed, $laidOut]) {
             if (null !== $placed->cloth && null !== $placed->cut) {
-                $answers[] = $this->onCut->answer($project, $placed, $laidOut, $placed->cloth, $placed->cut, $promises);
+                $answers[] = $this->onCut->answer($project, $placed, $laidOut, cloth: $placed->cloth, cut: $placed->cut, all: $promises);
             }
         }
 
@@ -302,12 +312,33 @@ final readonly class SeasonCheck
         $verdict = null === $tooWide || $assumed ? Verdict::ToBuy : Verdict::Short;
         $snags = [...$this->enough->tooWide($project, $tooWide), ...$this->laySnags->find($project, $claim)];
 
-        return new RoleAnswer($claim, $verdict, null, $need, null, [], $need->working(...), $snags, null, $width, $tooWide);
+        return new RoleAnswer(
+            $claim,
+            $verdict,
+            null,
+            need: $need,
+            spare: null,
+            promises: [],
+            working: $need->working(...),
+            snags: $snags,
+            ways: null,
+            atWidth: $width,
+            tooWide: $tooWide,
+        );
     }
 
     private function notKnown(Claim $claim, Unknown $unknown, Snag $snag): RoleAnswer
     {
-        return new RoleAnswer($claim, Verdict::NotKnown, null, $unknown, null, [], Working::empty(...), [$snag]);
+        return new RoleAnswer(
+            $claim,
+            Verdict::NotKnown,
+            null,
+            need: $unknown,
+            spare: null,
+            promises: [],
+            working: Working::empty(...),
+            snags: [$snag],
+        );
     }
 
     /** Of cloth to be bought, after its wash. */

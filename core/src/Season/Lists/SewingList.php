@@ -34,12 +34,12 @@ final readonly class SewingList
             $this->id,
             $this->name,
             $this->starts,
-            $this->closes,
-            $this->target,
-            $this->rule,
-            $this->subject,
-            array_values(array_intersect($this->projects, $projects)),
-            $this->notes,
+            closes: $this->closes,
+            target: $this->target,
+            rule: $this->rule,
+            subject: $this->subject,
+            projects: array_values(array_intersect($this->projects, $projects)),
+            notes: $this->notes,
         );
     }
 

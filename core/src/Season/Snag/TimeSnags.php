@@ -90,7 +90,7 @@ final readonly class TimeSnags
             $comes = $claim->comes();
             $step = null === $comes ? null : $this->needing($hours->steps, $claim->role);
             if (null !== $comes && null !== $step) {
-                $sentence = $this->late($project, $hours, $from, $step, $claim->cloth->name ?? '', $comes);
+                $sentence = $this->late($project, $hours, $from, step: $step, what: $claim->cloth->name ?? '', comes: $comes);
                 $snags = [...$snags, ...null === $sentence ? [] : [new Snag(Severity::Tight, $sentence, Action::MoveRank, $project->id)]];
             }
         }
@@ -115,7 +115,7 @@ final readonly class TimeSnags
                 static fn (Step $step): bool => $step->kind->isSewing(),
             );
             if (null !== $notion->comes && null !== $step) {
-                $sentence = $this->late($project, $hours, $from, $step, $notion->text, $notion->comes);
+                $sentence = $this->late($project, $hours, $from, step: $step, what: $notion->text, comes: $notion->comes);
                 $snags = [
                     ...$snags,
                     ...null === $sentence ? [] : [new Snag(Severity::Tight, $sentence, Action::BuyNotions, $project->season->id)],
