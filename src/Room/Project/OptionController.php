@@ -35,17 +35,16 @@ final class OptionController extends AbstractController
         private readonly PlanLoader $plan,
         private readonly People $people,
         private readonly AccountSettings $settings,
-        private readonly Toast $toast,
     ) {
     }
 
     /** Begins as what leads, so that only what differs is typed. */
     #[Route('/new', name: 'option_new', methods: ['GET', 'POST'])]
-    public function new(string $id, Request $request, #[CurrentUser] Account $account): Response
+    public function new(string $id, Request $request, Toast $toast, #[CurrentUser] Account $account): Response
     {
         [$record, $project] = $this->mine->project($account, $id);
         if (\count($project->openOptions()) + 1 >= Option::MOST) {
-            $this->toast->say('{project} has as many options as can be kept apart: let one go first.', ['project' => $project->name]);
+            $toast->say('{project} has as many options as can be kept apart: let one go first.', ['project' => $project->name]);
 
             return $this->redirectToRoute('project', ['id' => $id]);
         }

@@ -36,10 +36,8 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 final class ProjectController extends AbstractController
 {
     public function __construct(
-        private readonly ProjectRepository $projects,
         private readonly ProjectMapper $mapper,
         private readonly ProjectForm $form,
-        private readonly OptionForm $optionForm,
         private readonly ProjectStore $store,
         private readonly ProjectPages $pages,
         private readonly PlanLoader $plan,
@@ -50,14 +48,18 @@ final class ProjectController extends AbstractController
     }
 
     #[Route('/new', name: 'project_new', methods: ['GET', 'POST'])]
-    public function new(Request $request, Library $library, #[CurrentUser] Account $account): Response
-    {
+    public function new(
+        Request $request,
+        Library $library,
+        ProjectRepository $projects,
+        #[CurrentUser] Account $account,
+    ): Response {
         $seasons = $this->plan->seasons($account);
         $season = $this->plan->current($account, $seasons, $request->query->getString('season'));
         if (null === $season) {
             return $this->redirectToRoute('season_new');
         }
-        $rank = \count($this->projects->ranked($season)) + 1;
+        $rank = \count($projects->ranked($season)) + 1;
         [$pattern, $version] = $library->version($account, $request->query->getString('version')) ?? [null, null];
         $roles = $version?->table->roles() ?? [];
         $cuts = [Role::Main->value => $request->query->getString('cut'), ...$request->query->all('cuts')];
@@ -111,7 +113,7 @@ final class ProjectController extends AbstractController
 
     /** What the project as typed would come to; nothing is saved. */
     #[Route('/preview', name: 'project_preview', methods: ['POST'])]
-    public function preview(Entry $entry, #[CurrentUser] Account $account): Response
+    public function preview(Entry $entry, OptionForm $optionForm, #[CurrentUser] Account $account): Response
     {
         $seasons = $this->seasons($this->plan->seasons($account));
         $projects = $this->plan->projects($account);
@@ -121,7 +123,7 @@ final class ProjectController extends AbstractController
         $project = $known ?? new Project('new', '', $season, 1000);
         $choices = $this->form->choices($account);
         if (null !== $known && $entry->has('option')) {
-            $option = $this->optionForm->read($entry, 'new', $choices, $account, $this->people->all($account));
+            $option = $optionForm->read($entry, 'new', $choices, $account, $this->people->all($account));
 
             return $this->pages->option($known, $option, $projects, $account);
         }

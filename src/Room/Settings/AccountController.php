@@ -48,7 +48,6 @@ final class AccountController extends AbstractController
         private readonly EntityManagerInterface $entities,
         private readonly UserPasswordHasherInterface $hasher,
         private readonly Security $security,
-        private readonly Toast $toast,
         private readonly RateLimiter $brake,
         private readonly DatabaseSessionHandler $visits,
         private readonly ChangeLog $changes,
@@ -157,6 +156,7 @@ final class AccountController extends AbstractController
         Request $request,
         SettingsPage $page,
         Entry $entry,
+        Toast $toast,
         #[CurrentUser] Account $account,
     ): Response {
         $this->confirm($entry, $account);
@@ -171,7 +171,7 @@ final class AccountController extends AbstractController
         $this->visits->endAll($account);
         // this visit goes on under another name
         $request->getSession()->migrate(true);
-        $this->toast->say(
+        $toast->say(
             $hadFeed
                 ? 'The password is changed. Other devices are signed out, and the calendar’s private address has ended: make a new one if you use it.'
                 : 'The password is changed. Other devices are signed out.',

@@ -38,7 +38,6 @@ final class MatController extends AbstractController
         private readonly EarlierFigures $figures,
         private readonly LayFinder $lays,
         private readonly LayMapper $mapper,
-        private readonly PlanQuery $planQuery,
         private readonly AccountSettings $settings,
         private readonly SentenceWriter $sentences,
         private readonly ChangeLog $changes,
@@ -109,9 +108,9 @@ final class MatController extends AbstractController
     }
 
     #[Route('/save', name: 'table_save', methods: ['POST'])]
-    public function save(Request $request, #[CurrentUser] Account $account): Response
+    public function save(Request $request, PlanQuery $planQuery, #[CurrentUser] Account $account): Response
     {
-        return $this->answering(function (array $asked) use ($account): array {
+        return $this->answering(function (array $asked) use ($planQuery, $account): array {
             $setup = $this->setups->read($asked['setup'] ?? null, $account);
             [$layRequest, $lay] = (new ByHand())->lay($setup, $asked);
             $sound = Status::Placed === $lay->status && [] === (new Judge())->faults($layRequest, $lay);
@@ -127,7 +126,7 @@ final class MatController extends AbstractController
                 throw Refused::saying($this->sentences->write(array_values($entry->faults())[0], $this->settings->tape()));
             }
             $locked = array_values(array_filter((array) ($asked['locked'] ?? []), is_string(...)));
-            $claims = $this->planQuery->findClaims($account, $setup->lay->garments, $setup->options);
+            $claims = $planQuery->findClaims($account, $setup->lay->garments, $setup->options);
             $make = function () use ($setup, $record, $name, $lay, $sound, $locked, $claims, $isNew): array {
                 $this->mapper->store($setup->lay->saved($record->id, $name, $lay, $sound, $locked), $record);
                 foreach ($claims as $claim) {
