@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace Octavum\Tools;
 
+use Octavum\Core\Lay\FaultWords;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
 use Octavum\Core\Lay\Request\LayRequest;
+use Octavum\Core\Lay\Way\Fault;
 use Octavum\Core\Workroom\Workroom;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
@@ -126,6 +128,7 @@ final readonly class BenchCommand
                 $ratios['irregular, first engine'][] = array_sum($former->used) / $best;
             }
             $wrong = $judge->faults($request, $lay);
+            $say = static fn (Fault $fault): string => (string) (new FaultWords())->say($fault);
             $faults += \count($wrong);
             $slowest = max($slowest, $first ?? 0);
             $io->writeln(
@@ -140,7 +143,7 @@ final readonly class BenchCommand
                     1000 * ($first ?? 0),
                     $lay->evaluated,
                     $spent,
-                    [] === $wrong ? '' : '  WRONG: '.implode('; ', array_map(strval(...), $wrong)),
+                    [] === $wrong ? '' : '  WRONG: '.implode('; ', array_map($say, $wrong)),
                 ),
                 SymfonyStyle::OUTPUT_RAW,
             );

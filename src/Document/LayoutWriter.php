@@ -4,16 +4,22 @@ declare(strict_types=1);
 
 namespace Octavum\Document;
 
+use Octavum\Core\Lay\FaultWords;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\Request\LayRequest;
 use Octavum\Core\Lay\Request\Placement;
 use Octavum\Core\Lay\Request\Sheet;
+use Octavum\Core\Lay\Unplaced;
+use Octavum\Core\Lay\Way\Fault;
 
 /** Writes a lay as an octavum-layout-result, version 1. */
 final readonly class LayoutWriter
 {
     public function write(LayRequest $request, Lay $lay, float $seconds): string
     {
+        $words = new FaultWords();
+        $say = static fn (Fault $fault): string => (string) $words->say($fault);
+
         return json_encode(
             [
                 'format' => 'octavum-layout-result',
@@ -45,7 +51,14 @@ final readonly class LayoutWriter
                     ],
                     $lay->placements,
                 ),
-                'unplaced' => $lay->unplaced,
+                'unplaced' => array_map(
+                    static fn (Unplaced $one): array => [
+                        'piece' => $one->piece,
+                        'copy' => $one->copy,
+                        'reason' => implode('; ', array_map($say, $one->reasons)),
+                    ],
+                    $lay->unplaced,
+                ),
                 'utilisation' => $lay->utilisation,
                 'bound' => $lay->bound,
                 'leftovers' => array_map(
@@ -55,7 +68,10 @@ final readonly class LayoutWriter
                     ),
                     $lay->leftovers,
                 ),
-                'folds' => (object) $lay->folds,
+                'folds' => (object) array_map(
+                    static fn (float|Fault $said): float|string => \is_float($said) ? $said : $say($said),
+                    $lay->folds,
+                ),
                 'seconds' => round($seconds, 3),
                 'evaluated' => $lay->evaluated,
             ],

@@ -9,6 +9,8 @@ use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Lay\Request\LayRequest;
 use Octavum\Core\Lay\Request\Placement;
 use Octavum\Core\Lay\Request\Sheet;
+use Octavum\Core\Lay\Way\Fault;
+use Octavum\Core\Lay\Way\FaultKind;
 use Octavum\Core\Lay\Way\Ways;
 
 /** Makes a lay of placements somebody else chose, a hand or a search that was stopped: what it uses and what is missing. */
@@ -25,7 +27,7 @@ final readonly class Hand
     {
         $way = (new Ways(10))->prepare($request, $fold);
         if (null !== $way->refused) {
-            throw new \InvalidArgumentException($way->refused);
+            throw new \InvalidArgumentException((string) (new FaultWords())->say($way->refused));
         }
         $sheets = array_map(static fn (Sheet $sheet): string => $sheet->id, $request->sheets);
         $left = [];
@@ -71,7 +73,7 @@ final readonly class Hand
         $unplaced = [];
         foreach ($left as $item) {
             foreach (range($item->copy, $item->copy + ($item->onFold ? 0 : $item->layers - 1)) as $copy) {
-                $unplaced[] = ['piece' => $item->piece->id, 'copy' => $copy, 'reason' => 'not laid yet'];
+                $unplaced[] = new Unplaced($item->piece->id, $copy, [new Fault(FaultKind::NotLaidYet)]);
             }
         }
 

@@ -8,6 +8,8 @@ use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Lay\Request\LayRequest;
 use Octavum\Core\Lay\Request\Placement;
 use Octavum\Core\Lay\Request\Sheet;
+use Octavum\Core\Lay\Way\Fault;
+use Octavum\Core\Lay\Way\FaultKind;
 use Octavum\Core\Shape\Convex;
 
 /**
@@ -45,10 +47,10 @@ final readonly class Judge
         }
         $sheets = array_column(array_map(static fn (Sheet $sheet): array => [$sheet->id, $sheet], $request->sheets), 1, 0);
         foreach ($lay->placements as $placement) {
-            $name = $placement->piece->id.' '.$placement->copy;
+            $about = ['piece' => $placement->piece->id, 'copy' => $placement->copy];
             $sheet = $sheets[$placement->sheet] ?? null;
             if (null === $sheet || (null !== $placement->piece->cut && $placement->piece->cut !== $placement->sheet)) {
-                $faults[] = new Fault(FaultKind::Place, $name.' lies on another cut');
+                $faults[] = new Fault(FaultKind::OtherCut, $about);
                 continue;
             }
             $width = match ($lay->fold) {
@@ -63,10 +65,10 @@ final readonly class Judge
                 || $o->top > $width + self::TOLERANCE
                 || $o->right > $length + self::TOLERANCE
             ) {
-                $faults[] = new Fault(FaultKind::Place, $name.' leaves the cloth');
+                $faults[] = new Fault(FaultKind::OffCloth, $about);
             }
             if (Fold::Gate === $lay->fold && $o->bottom < $width / 2 - self::TOLERANCE && $o->top > $width / 2 + self::TOLERANCE) {
-                $faults[] = new Fault(FaultKind::Place, $name.' lies across the middle, where the selvages meet');
+                $faults[] = new Fault(FaultKind::AcrossMiddle, $about);
             }
             if (
                 $placement->piece->onFold
@@ -74,27 +76,27 @@ final readonly class Judge
                 && Fold::Crosswise !== $lay->fold
                 && min(abs($placement->y), Fold::Gate === $lay->fold ? abs($placement->y - $width) : \INF) > self::TOLERANCE
             ) {
-                $faults[] = new Fault(FaultKind::Place, $name.' does not lie at the fold');
+                $faults[] = new Fault(FaultKind::OffFold, $about);
             }
             if (
                 null !== $placement->piece->edge
                 && (abs($o->bottom - $placement->piece->edge) > self::TOLERANCE
                     || !\in_array($lay->fold, [Fold::Flat, Fold::Crosswise], true))
             ) {
-                $faults[] = new Fault(FaultKind::Place, $name.' does not lie with its lower end at the edge');
+                $faults[] = new Fault(FaultKind::OffEdge, $about);
             }
             if (Fold::Part === $lay->fold && 1 === $placement->layers && $o->left < $folded - self::TOLERANCE) {
-                $faults[] = new Fault(FaultKind::Place, $name.' lies where the cloth is still folded');
+                $faults[] = new Fault(FaultKind::StillFolded, $about);
             }
             foreach ($sheet->missingParts() as $missing) {
                 foreach ($o->convexParts() as $part) {
                     if ($this->convex->depth($missing, $part) > self::TOLERANCE) {
-                        $faults[] = new Fault(FaultKind::Place, $name.' lies where there is no cloth');
+                        $faults[] = new Fault(FaultKind::NoCloth, $about);
                     }
                 }
             }
             if (!\in_array($placement->turn, $placement->piece->turns($request->oneWay), true)) {
-                $faults[] = new Fault(FaultKind::Place, $name.' is turned against its grain or the print');
+                $faults[] = new Fault(FaultKind::WrongTurn, $about);
             }
             $shape =
                 $placement->piece->onFold && 2 === $placement->layers && Fold::Crosswise !== $lay->fold
@@ -103,7 +105,7 @@ final readonly class Judge
             $expected = ($placement->flipped ? $shape->flipped() : $shape)->turned($placement->turn)->moved($placement->x, $placement->y);
             foreach ($expected->points as $i => $point) {
                 if (!isset($o->points[$i]) || hypot($point[0] - $o->points[$i][0], $point[1] - $o->points[$i][1]) > 0.1) {
-                    $faults[] = new Fault(FaultKind::Place, $name.' is drawn in another shape than its own');
+                    $faults[] = new Fault(FaultKind::OtherShape, $about);
                     break;
                 }
             }
@@ -137,10 +139,12 @@ final readonly class Judge
                             continue;
                         }
                         if ($this->convex->depth($convex[$i][$p], $convex[$j][$q]) > self::TOLERANCE) {
-                            $faults[] = new Fault(
-                                FaultKind::Overlap,
-                                \sprintf('%s %d and %s %d overlap', $a->piece->id, $a->copy, $b->piece->id, $b->copy),
-                            );
+                            $faults[] = new Fault(FaultKind::Overlap, [
+                                'piece' => $a->piece->id,
+                                'copy' => $a->copy,
+                                'other' => $b->piece->id,
+                                'otherCopy' => $b->copy,
+                            ]);
                             continue 3;
                         }
                     }
@@ -164,17 +168,18 @@ final readonly class Judge
                 $over[$placement->piece->id] = ($over[$placement->piece->id] ?? 0) + ($placement->flipped ? 1 : 0);
             }
         }
-        foreach ($lay->unplaced as ['piece' => $piece, 'copy' => $copy]) {
-            $seen[$piece][] = $copy;
+        foreach ($lay->unplaced as $unplaced) {
+            $seen[$unplaced->piece][] = $unplaced->copy;
         }
         foreach ($request->pieces as $piece) {
             $copies = $seen[$piece->id] ?? [];
             sort($copies);
             if (Status::Impossible !== $lay->status && $copies !== range(1, $piece->quantity)) {
-                $faults[] = new Fault(
-                    FaultKind::Count,
-                    \sprintf('of piece %s, %d copies are wanted and %d are accounted for', $piece->id, $piece->quantity, \count($copies)),
-                );
+                $faults[] = new Fault(FaultKind::Count, [
+                    'piece' => $piece->id,
+                    'wanted' => $piece->quantity,
+                    'found' => \count($copies),
+                ]);
             }
             if (
                 $piece->pair
@@ -183,7 +188,7 @@ final readonly class Judge
                 && 2 * $over[$piece->id] !== $piece->quantity
                 && !$piece->flat()->isSymmetric()
             ) {
-                $faults[] = new Fault(FaultKind::Turned, \sprintf('half of piece %s should be turned over', $piece->id));
+                $faults[] = new Fault(FaultKind::NotTurnedOver, ['piece' => $piece->id]);
             }
         }
 
@@ -205,11 +210,10 @@ final readonly class Judge
             [$fx, $fy] = $match->at ?? $first[$match->length.' '.$match->width] ??= [$x, $y];
             foreach ([[$x - $fx, $match->length], [$y - $fy, $match->width]] as [$off, $repeat]) {
                 if ($repeat > 0 && abs($off - round($off / $repeat) * $repeat) > self::TOLERANCE) {
-                    $faults[] = new Fault(FaultKind::Match, \sprintf(
-                        null === $match->at ? '%s %d does not match' : '%s %d does not lie to the figures as it should',
-                        $placement->piece->id,
-                        $placement->copy,
-                    ));
+                    $faults[] = new Fault(null === $match->at ? FaultKind::NotMatched : FaultKind::OffFigures, [
+                        'piece' => $placement->piece->id,
+                        'copy' => $placement->copy,
+                    ]);
                     break;
                 }
             }
@@ -240,7 +244,7 @@ final readonly class Judge
                 $end = $placement->sheet === $sheet ? max($end, $placement->outline->right) : $end;
             }
             if (abs($used - $end * (Fold::Crosswise === $lay->fold ? 2 : 1)) > self::TOLERANCE) {
-                $faults[] = new Fault(FaultKind::Length, \sprintf('%.1f mm of cut %s are reported and %.1f are used', $used, $sheet, $end));
+                $faults[] = new Fault(FaultKind::WrongLength, ['length' => $used, 'cut' => $sheet, 'used' => $end]);
             }
         }
 

@@ -6,6 +6,7 @@ namespace Octavum\Core\Lay;
 
 use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Lay\Request\Placement;
+use Octavum\Core\Lay\Way\Fault;
 
 /** Pieces laid on cloth. Lengths in millimetres. */
 final readonly class Lay
@@ -13,9 +14,9 @@ final readonly class Lay
     /**
      * @param array<string, float>                                                      $used       length used of each cut
      * @param list<Placement>                                                           $placements
-     * @param list<array{piece: string, copy: int, reason: string}>                     $unplaced
+     * @param list<Unplaced>                                                            $unplaced
      * @param list<array{cut: string, x: float, y: float, length: float, width: float}> $leftovers  the largest free rectangles
-     * @param array<string, float|string>                                               $folds      by way: length, or why refused
+     * @param array<string, float|Fault>                                                $folds      by way: length, or why refused
      * @param float                                                                     $bound      no lay can be shorter
      * @param int                                                                       $evaluated  lays tried
      */

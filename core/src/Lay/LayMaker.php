@@ -14,6 +14,8 @@ use Octavum\Core\Lay\Request\LayPiece;
 use Octavum\Core\Lay\Request\LayRequest;
 use Octavum\Core\Lay\Request\Placement;
 use Octavum\Core\Lay\Request\Sheet;
+use Octavum\Core\Lay\Way\Fault;
+use Octavum\Core\Lay\Way\FaultKind;
 use Octavum\Core\Lay\Way\Item;
 use Octavum\Core\Lay\Way\Way;
 use Octavum\Core\Lay\Way\Ways;
@@ -77,7 +79,7 @@ final readonly class LayMaker
         foreach ($request->folds as $fold) {
             foreach ((new Ways($row))->phases($request) as $phase) {
                 $way = (new Ways($row, $phase))->prepare($request, $fold);
-                $folds[$fold->value] = $way->refused ?? 'no time was left to try it';
+                $folds[$fold->value] = $way->refused ?? new Fault(FaultKind::NoTime);
                 if (null === $way->refused) {
                     $ways[] = new Attempt($way);
                 }
@@ -100,10 +102,10 @@ final readonly class LayMaker
             $fold = $attempt->way->fold;
             $used = $attempt->length();
             if (Fold::Part === $fold && $used > $longest + 1e-6) {
-                $folds[$fold->value] = \sprintf('part folded, part flat would use %.0f mm, more than the cut has', $used);
+                $folds[$fold->value] = new Fault(FaultKind::PartTooLong, ['length' => $used]);
                 continue;
             }
-            $said = [] === $attempt->left ? round($used, 1) : \sprintf('no room is left for %s', $attempt->left[0]->piece->id);
+            $said = [] === $attempt->left ? round($used, 1) : new Fault(FaultKind::NoRoomFor, ['piece' => $attempt->left[0]->piece->id]);
             $former = $folds[$fold->value] ?? null;
             $folds[$fold->value] = \is_float($former) ? (\is_float($said) ? min($former, $said) : $former) : $said;
             $best = null === $best || $attempt->cost() < $best->cost() - 1e-6 ? $attempt : $best;
@@ -272,11 +274,12 @@ final readonly class LayMaker
     /**
      * Nothing is laid in a way that was not allowed.
      *
-     * @param array<string, float|string> $folds why each was refused
+     * @param array<string, float|Fault> $folds why each was refused
      */
     private function refused(LayRequest $request, array $folds, float $bound, int $evaluated): Lay
     {
-        $reason = implode('; ', array_unique(array_filter($folds, \is_string(...))));
+        $faults = array_filter($folds, static fn (float|Fault $said): bool => $said instanceof Fault);
+        $reasons = array_values(array_unique($faults, \SORT_REGULAR));
         $used = array_fill_keys(array_map(static fn (Sheet $sheet): string => $sheet->id, $request->sheets), 0.0);
         $there = [];
         foreach ($request->fixed as $fixed) {
@@ -290,7 +293,7 @@ final readonly class LayMaker
         foreach ($request->pieces as $piece) {
             foreach (range(1, $piece->quantity) as $copy) {
                 if (!\in_array($piece->id.' '.$copy, $there, true)) {
-                    $unplaced[] = ['piece' => $piece->id, 'copy' => $copy, 'reason' => $reason];
+                    $unplaced[] = new Unplaced($piece->id, $copy, $reasons);
                 }
             }
         }
@@ -341,10 +344,10 @@ final readonly class LayMaker
     }
 
     /**
-     * @param list<Spot>                  $spots
-     * @param list<Item>                  $left
-     * @param array<string, float|string> $folds
-     * @param bool                        $time  is left to look for leftovers
+     * @param list<Spot>                 $spots
+     * @param list<Item>                 $left
+     * @param array<string, float|Fault> $folds
+     * @param bool                       $time  is left to look for leftovers
      */
     private function lay(
         LayRequest $request,
@@ -387,7 +390,7 @@ final readonly class LayMaker
             unplaced: array_merge(
                 ...array_map(
                     fn (Item $item): array => array_map(
-                        fn (int $copy): array => ['piece' => $item->piece->id, 'copy' => $copy, 'reason' => $this->reason($way, $item)],
+                        fn (int $copy): Unplaced => new Unplaced($item->piece->id, $copy, [$this->reason($way, $item)]),
                         range($item->copy, $item->copy + ($item->onFold ? 0 : $item->layers - 1)),
                     ),
                     $left,
@@ -401,17 +404,17 @@ final readonly class LayMaker
         );
     }
 
-    private function reason(Way $way, Item $item): string
+    private function reason(Way $way, Item $item): Fault
     {
         foreach ($way->lanes as $lane) {
             foreach ($item->layers === $lane->layers ? $item->variants : [] as $variant) {
                 if ($variant->width <= $lane->width + 1e-6) {
-                    return 'no room is left for it on any cut';
+                    return new Fault(FaultKind::NoRoom);
                 }
             }
         }
 
-        return 'it is wider than the cloth laid this way';
+        return new Fault(FaultKind::WiderThanLane);
     }
 
     /**
@@ -488,8 +491,7 @@ final readonly class LayMaker
         return round(max($request->area() / $width, $longest), 1);
     }
 
-    /** @return ?array{piece: string, copy: int, reason: string} */
-    private function impossible(LayRequest $request): ?array
+    private function impossible(LayRequest $request): ?Unplaced
     {
         foreach ($request->pieces as $piece) {
             $fits = false;
@@ -504,16 +506,11 @@ final readonly class LayMaker
                 }
             }
             if (!$fits) {
-                return [
+                return new Unplaced($piece->id, 1, [new Fault(FaultKind::TooLarge, [
                     'piece' => $piece->id,
-                    'copy' => 1,
-                    'reason' => \sprintf(
-                        'piece %s, %.0f × %.0f mm, is wider or longer than every cut',
-                        $piece->id,
-                        $piece->flat()->length(),
-                        $piece->flat()->width(),
-                    ),
-                ];
+                    'length' => $piece->flat()->length(),
+                    'width' => $piece->flat()->width(),
+                ])]);
             }
         }
 

@@ -19,14 +19,14 @@ use Octavum\Core\Laid\LayReview;
 use Octavum\Core\Laid\LayRules;
 use Octavum\Core\Laid\LaySetup;
 use Octavum\Core\Laid\SavedLay;
-use Octavum\Core\Lay\Fault;
-use Octavum\Core\Lay\FaultKind;
 use Octavum\Core\Lay\Hand;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Lay\Request\LayPiece;
 use Octavum\Core\Lay\Status;
+use Octavum\Core\Lay\Way\Fault;
+use Octavum\Core\Lay\Way\FaultKind;
 use Octavum\Core\Measure\Assumptions;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\Sentence;
@@ -297,11 +297,12 @@ final class SavedLayTest extends TestCase
             'y' => $y,
         ];
         $on = (new Hand())->lay($request, Fold::Flat, [$place(0, 0)]);
-        self::assertContains('0/Front 1 lies where there is no cloth', array_map(strval(...), (new Judge())->faults($request, $on)));
+        $about = ['piece' => '0/Front', 'copy' => 1];
+        self::assertContainsEquals(new Fault(FaultKind::NoCloth, $about), (new Judge())->faults($request, $on));
         $beside = (new Hand())->lay($request, Fold::Flat, [$place(0, 400)]);
         self::assertSame(
             [],
-            array_filter((new Judge())->faults($request, $beside), static fn (Fault $fault): bool => FaultKind::Place === $fault->kind),
+            array_filter((new Judge())->faults($request, $beside), static fn (Fault $fault): bool => FaultKind::Count !== $fault->kind),
         );
         self::assertNull((new LaySetup([], [], []))->request([Fold::Flat]));
     }

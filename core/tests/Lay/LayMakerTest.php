@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Tests\Lay;
 
-use Octavum\Core\Lay\Fault;
+use Octavum\Core\Lay\FaultWords;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
@@ -16,6 +16,8 @@ use Octavum\Core\Lay\Request\Placement;
 use Octavum\Core\Lay\Request\Repeat;
 use Octavum\Core\Lay\Request\Sheet;
 use Octavum\Core\Lay\Status;
+use Octavum\Core\Lay\Way\Fault;
+use Octavum\Core\Lay\Way\FaultKind;
 use Octavum\Core\Shape\Outline;
 use Octavum\Core\Tests\Shape\OutlineTest;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -141,7 +143,7 @@ final class LayMakerTest extends TestCase
         $pair = new LayPiece('front', Outline::rectangle(500, 600), 2, true);
         $request = new LayRequest([new Sheet('c', 700, null)], [$pair], oneWay: true, folds: [Fold::Crosswise, Fold::Flat]);
         $lay = $this->make($request, 50);
-        self::assertStringContainsString('one-way', (string) $lay->folds['crosswise']);
+        self::assertEquals(new Fault(FaultKind::OneWayCrosswise), $lay->folds['crosswise']);
         self::assertSame(Fold::Flat, $lay->fold);
         $lay = $this->make(new LayRequest([new Sheet('c', 700, null)], [$pair], folds: [Fold::Crosswise]), 50);
         self::assertSame([Fold::Crosswise, 1000.0, 2], [$lay->fold, $lay->used['c'], $lay->placements[0]->layers]);
@@ -155,7 +157,7 @@ final class LayMakerTest extends TestCase
             folds: [Fold::Lengthwise, Fold::Part],
         );
         $lay = $this->make($request, 60);
-        self::assertStringContainsString('piece pocket is wanted once', (string) $lay->folds['lengthwise']);
+        self::assertEquals(new Fault(FaultKind::OddCopies, ['piece' => 'pocket', 'wanted' => 1]), $lay->folds['lengthwise']);
         self::assertSame(Fold::Part, $lay->fold);
         self::assertSame([2, 1], array_map(static fn (Placement $placement): int => $placement->layers, $lay->placements));
         self::assertSame(650.0, $lay->used['c'], 'folded for 500, flat for 150');
@@ -193,7 +195,7 @@ final class LayMakerTest extends TestCase
         self::assertSame([Status::Short, 1, ['big']], [$lay->status, \count($lay->placements), array_column($lay->unplaced, 'piece')]);
         $lay = $this->make(new LayRequest([new Sheet('c', 1000, null)], [new LayPiece('wide', Outline::rectangle(300, 1001))]), 30);
         self::assertSame(Status::Impossible, $lay->status);
-        self::assertStringContainsString('piece wide', $lay->unplaced[0]['reason']);
+        self::assertSame(['wide', FaultKind::TooLarge], [$lay->unplaced[0]->piece, $lay->unplaced[0]->reasons[0]->kind]);
         self::assertSame(
             Status::Placed,
             $this->make(
@@ -318,7 +320,13 @@ final class LayMakerTest extends TestCase
         $rest = \array_slice($lay->placements, 1);
         $judged = static fn (Placement ...$placements): string => implode(
             '; ',
-            (new Judge())->faults($request, new Lay($lay->status, $lay->fold, $lay->used, array_values($placements), [], [], [], 0, 0, 0)),
+            array_map(
+                static fn (Fault $fault): string => (string) (new FaultWords())->say($fault),
+                (new Judge())->faults(
+                    $request,
+                    new Lay($lay->status, $lay->fold, $lay->used, array_values($placements), [], [], [], 0, 0, 0),
+                ),
+            ),
         );
         $moved = static fn (Placement $p, float $x, float $y, ?int $turn = null): Placement => new Placement(
             $p->piece,
@@ -513,7 +521,7 @@ final class LayMakerTest extends TestCase
         $lay = (new LayMaker())->make($request, static fn (): float => 0.0);
         self::assertSame([Status::Impossible, Fold::Crosswise, 0], [$lay->status, $lay->fold, \count($lay->placements)]);
         self::assertCount(2, $lay->unplaced);
-        self::assertStringContainsString('one-way', $lay->unplaced[0]['reason']);
+        self::assertEquals([new Fault(FaultKind::OneWayCrosswise)], $lay->unplaced[0]->reasons);
     }
 
     /** A figure every 320 × 270 mm, one of them at 130 from the end and 55 from the edge. */
@@ -545,7 +553,7 @@ final class LayMakerTest extends TestCase
             $off = [$placement->x + $back * $match->x - 130, $placement->y + $back * $side * $match->y - 55];
             self::assertEqualsWithDelta([0, 0], [$off[0] - 320 * round($off[0] / 320), $off[1] - 270 * round($off[1] / 270)], 0.01);
         }
-        self::assertStringContainsString('seen only where the cloth lies flat', (string) $lay->folds['lengthwise']);
+        self::assertEquals(new Fault(FaultKind::FiguresHidden), $lay->folds['lengthwise']);
         $moved = array_map(static fn (Placement $one): Placement => new Placement(
             $one->piece,
             $one->copy,
@@ -558,7 +566,8 @@ final class LayMakerTest extends TestCase
             $one->outline->moved(160, 0),
         ), $lay->placements);
         $beside = new Lay($lay->status, $lay->fold, ['c' => $lay->used['c'] + 160], $moved, [], [], [], 0, 0, 0);
-        $said = array_map(static fn (Fault $fault): string => $fault->sentence, (new Judge())->faults($request, $beside));
+        $say = static fn (Fault $fault): string => (string) (new FaultWords())->say($fault);
+        $said = array_map($say, (new Judge())->faults($request, $beside));
         self::assertContains('front 1 does not lie to the figures as it should', $said);
         self::assertContains('back 2 does not lie to the figures as it should', $said);
     }
@@ -579,7 +588,7 @@ final class LayMakerTest extends TestCase
         }
         self::assertSame([[270, 0.0], [270, 35.0]], [$lower['skirt'], $lower['band']]);
         foreach (['lengthwise', 'gate', 'part'] as $fold) {
-            self::assertSame('a piece that lies at the edge of the cloth is laid flat, or folded crosswise', $lay->folds[$fold]);
+            self::assertEquals(new Fault(FaultKind::EdgeFolded), $lay->folds[$fold]);
         }
         $crosswise = new LayRequest($request->sheets, $pieces, folds: [Fold::Crosswise]);
         self::assertSame([], (new Judge())->faults($crosswise, $this->make($crosswise, 100, $second)));

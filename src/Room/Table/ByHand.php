@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace Octavum\Room\Table;
 
-use Octavum\Core\Lay\Fault;
-use Octavum\Core\Lay\FaultKind;
+use Octavum\Core\Lay\FaultWords;
 use Octavum\Core\Lay\Hand;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Lay\Request\LayRequest;
 use Octavum\Core\Lay\Request\Placement;
+use Octavum\Core\Lay\Way\Fault;
+use Octavum\Core\Lay\Way\FaultKind;
 use Octavum\Document\Json\Faults;
 use Octavum\Document\Json\Node;
 use Octavum\Document\Json\Refused;
@@ -66,7 +67,8 @@ final readonly class ByHand
             array_filter((new Judge())->faults($request, $lay), static fn (Fault $fault): bool => FaultKind::Count !== $fault->kind),
         );
         if ([] !== $faults) {
-            throw Refused::saying(strtr('The locked pieces do not lie soundly: '.$faults[0].'. Move them first.', $setup->lay->names()));
+            $said = (new FaultWords($setup->lay->names()))->say($faults[0]);
+            throw Refused::saying('The locked pieces do not lie soundly: '.$said.'. Move them first.');
         }
 
         return $lay->placements;

@@ -10,14 +10,14 @@ use Octavum\Core\Laid\Hem;
 use Octavum\Core\Laid\LaidPiece;
 use Octavum\Core\Laid\LaidSheet;
 use Octavum\Core\Laid\SavedLay;
-use Octavum\Core\Lay\Fault;
-use Octavum\Core\Lay\FaultKind;
+use Octavum\Core\Lay\FaultWords;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Lay\Request\Placement;
 use Octavum\Core\Lay\Request\Repeat;
 use Octavum\Core\Lay\Request\Sheet;
-use Octavum\Core\Lay\Status;
+use Octavum\Core\Lay\Way\Fault;
+use Octavum\Core\Lay\Way\FaultKind;
 use Octavum\Core\Lay\Way\Item;
 use Octavum\Core\Lay\Way\Lane;
 use Octavum\Core\Lay\Way\Variant;
@@ -71,7 +71,7 @@ final readonly class TableNormalizer
             $way = (new Ways(10))->prepare($request, $fold);
             $ways[$fold->value] = [
                 'name' => $this->sentences->write(new Sentence($fold->words()), $this->settings->tape()),
-                'refused' => null === $way->refused ? null : ucfirst(strtr($way->refused, $names)).'.',
+                'refused' => null === $way->refused ? null : ucfirst($this->fault($way->refused, $names)).'.',
                 'doubled' => $way->doubled,
                 'lanes' => array_map(
                     static fn (Lane $lane): array => [
@@ -194,15 +194,15 @@ final readonly class TableNormalizer
                     ? null : $this->write(Figure::owned($sheet->length->minus($length)->larger(Length::zero()))),
             ];
         }
-        foreach ($lay->unplaced as ['piece' => $piece, 'copy' => $copy]) {
-            $missing[] = strtr($piece, $names).' '.$copy;
+        foreach ($lay->unplaced as $unplaced) {
+            $missing[] = ($names[$unplaced->piece] ?? $unplaced->piece).' '.$unplaced->copy;
         }
         $folds = [];
         foreach ($lay->folds as $fold => $length) {
             $folds[] = [
                 'name' => $this->sentences->write(new Sentence(Fold::from($fold)->words()), $this->settings->tape()),
-                'length' => \is_string($length) ? null : $this->write(Figure::needed(Length::ofMillimetres($length))),
-                'why' => \is_string($length) ? strtr($length, $names) : null,
+                'length' => $length instanceof Fault ? null : $this->write(Figure::needed(Length::ofMillimetres($length))),
+                'why' => $length instanceof Fault ? $this->fault($length, $names) : null,
             ];
         }
 
@@ -215,9 +215,12 @@ final readonly class TableNormalizer
             'utilisation' => (int) round(100 * $lay->utilisation),
             'bound' => $lay->bound > 0 ? $this->write(Figure::exact(Length::ofMillimetres($lay->bound))) : null,
             'missing' => $missing,
-            'why' => [] === $lay->unplaced ? null : $this->why($setup, $lay),
+            'why' => [] === $lay->unplaced ? null : ucfirst(implode('; ', array_map(
+                fn (Fault $fault): string => $this->fault($fault, $names),
+                $lay->unplaced[0]->reasons,
+            ))).'.',
             'faults' => array_map(
-                static fn (Fault $fault): string => ucfirst(strtr($fault->sentence, $names)).'.',
+                fn (Fault $fault): string => ucfirst($this->fault($fault, $names)).'.',
                 // how many are missing stands in a list of its own
                 array_values(array_filter($faults, static fn (Fault $fault): bool => [] === $missing || FaultKind::Count !== $fault->kind)),
             ),
@@ -238,23 +241,10 @@ final readonly class TableNormalizer
         ];
     }
 
-    private function why(Setup $setup, Lay $lay): string
+    /** @param array<string, string> $names */
+    private function fault(Fault $fault, array $names): string
     {
-        ['piece' => $piece, 'reason' => $reason] = $lay->unplaced[0];
-        $names = $setup->lay->names();
-        if (Status::Impossible !== $lay->status || !str_contains($reason, 'wider or longer') || !isset($setup->lay->pieces[$piece])) {
-            return ucfirst(strtr($reason, $names)).'.';
-        }
-        $flat = $setup->lay->pieces[$piece][2]->flat();
-
-        return $this->sentences->write(
-            new Sentence('{piece}, {length} long and {width} wide when it is opened, is longer or wider than every cut.', [
-                'piece' => $names[$piece],
-                'length' => Figure::exact(Length::ofMillimetres(round($flat->length(), 1))),
-                'width' => Figure::exact(Length::ofMillimetres(round($flat->width(), 1))),
-            ]),
-            $this->settings->tape(),
-        );
+        return $this->sentences->write((new FaultWords($names))->say($fault), $this->settings->tape());
     }
 
     public function sheetName(LaidSheet $sheet, int $i): string

@@ -19,7 +19,7 @@ final readonly class Way
         public array $lanes,
         public array $items,
         public float $doubled = 1,
-        public ?string $refused = null,
+        public ?Fault $refused = null,
     ) {
     }
 }

@@ -34,18 +34,18 @@ final readonly class Ways
     }
 
     /** Why the print or the edge that pieces are laid to cannot be followed so; null when it can. */
-    private function seen(LayRequest $request, Fold $fold): ?string
+    private function seen(LayRequest $request, Fold $fold): ?Fault
     {
         foreach ($request->pieces as $piece) {
             if (null !== $piece->match?->at && Fold::Flat !== $fold) {
-                return 'pieces are laid to the figures of the print, which are seen only where the cloth lies flat';
+                return new Fault(FaultKind::FiguresHidden);
             }
             if (null !== $piece->edge && !\in_array($fold, [Fold::Flat, Fold::Crosswise], true)) {
-                return 'a piece that lies at the edge of the cloth is laid flat, or folded crosswise';
+                return new Fault(FaultKind::EdgeFolded);
             }
             $turns = $piece->turns($request->oneWay);
             if (Fold::Gate === $fold && \in_array(90, $turns, true) && !\in_array(270, $turns, true)) {
-                return 'a piece lies across the cloth: with both selvages in the middle its copies would not point the same way';
+                return new Fault(FaultKind::AcrossGate);
             }
         }
 
@@ -56,7 +56,7 @@ final readonly class Ways
     private function around(Way $way, LayRequest $request): Way
     {
         if (Fold::Part === $way->fold) {
-            return new Way($way->fold, [], [], refused: 'pieces cannot be locked where the cloth is part folded, part flat');
+            return new Way($way->fold, [], [], refused: new Fault(FaultKind::LockedInPart));
         }
         [$lanes, $items] = [$way->lanes, $way->items];
         foreach ($request->fixed as $fixed) {
@@ -117,7 +117,7 @@ final readonly class Ways
                 ],
             ),
             Fold::Crosswise => $request->oneWay
-                ? new Way($fold, [], [], refused: 'folded crosswise, one layer would point the other way, and the cloth is one-way')
+                ? new Way($fold, [], [], refused: new Fault(FaultKind::OneWayCrosswise))
                 : $this->folded(
                     $request,
                     $fold,
@@ -135,13 +135,13 @@ final readonly class Ways
     {
         foreach ($request->sheets as $sheet) {
             if ($sheet->isIrregular()) {
-                return new Way($fold, [], [], refused: 'an irregular cut is laid flat');
+                return new Way($fold, [], [], refused: new Fault(FaultKind::IrregularFolded));
             }
         }
         $items = [];
         foreach ($request->pieces as $piece) {
             $doubles = $this->doubles($piece, $request, Fold::Crosswise === $fold);
-            if (\is_string($doubles)) {
+            if ($doubles instanceof Fault) {
                 return new Way($fold, [], [], refused: $doubles);
             }
             $items = [...$items, ...$doubles];
@@ -154,18 +154,18 @@ final readonly class Ways
     private function part(LayRequest $request): Way
     {
         if (1 !== \count($request->sheets) || $request->sheets[0]->isIrregular()) {
-            return new Way(Fold::Part, [], [], refused: 'part folded, part flat is for one straight cut');
+            return new Way(Fold::Part, [], [], refused: new Fault(FaultKind::PartOfSeveral));
         }
         foreach ($request->pieces as $piece) {
             if (null !== $piece->match) {
-                return new Way(Fold::Part, [], [], refused: 'a repeat cannot be matched where the cloth is part folded, part flat');
+                return new Way(Fold::Part, [], [], refused: new Fault(FaultKind::MatchedInPart));
             }
         }
         $sheet = $request->sheets[0];
         $double = $single = [];
         foreach ($request->pieces as $piece) {
             $doubles = $this->doubles($piece, $request, false);
-            if (\is_string($doubles)) {
+            if ($doubles instanceof Fault) {
                 $single[] = $piece;
             } else {
                 $double = [...$double, ...$doubles];
@@ -176,7 +176,7 @@ final readonly class Ways
                 Fold::Part,
                 [],
                 [],
-                refused: [] === $single ? 'every piece can be cut double: nothing is left to lay flat' : 'no piece can be cut double',
+                refused: new Fault([] === $single ? FaultKind::AllDouble : FaultKind::NoneDouble),
             );
         }
 
@@ -209,12 +209,12 @@ final readonly class Ways
         return $items;
     }
 
-    /** @return list<Item>|string or why the piece cannot be cut from two layers */
-    private function doubles(LayPiece $piece, LayRequest $request, bool $crosswise): array|string
+    /** @return list<Item>|Fault or why the piece cannot be cut from two layers */
+    private function doubles(LayPiece $piece, LayRequest $request, bool $crosswise): array|Fault
     {
         if ($piece->onFold && !$crosswise) {
             if (Grain::Along !== $piece->grain && Grain::Either !== $piece->grain) {
-                return \sprintf('piece %s lies on the fold, and its grain does not run along it', $piece->id);
+                return new Fault(FaultKind::GrainOffFold, ['piece' => $piece->id]);
             }
             $below = $piece->outline->bottom < -0.01;
             $variants = array_map(
@@ -225,15 +225,11 @@ final readonly class Ways
             return array_map(static fn (int $copy): Item => new Item($piece, $copy, 2, true, $variants), range(1, $piece->quantity));
         }
         if (0 !== $piece->quantity % 2) {
-            return \sprintf(
-                'piece %s is wanted %s: from two layers it would be cut twice at once',
-                $piece->id,
-                1 === $piece->quantity ? 'once' : $piece->quantity.' times',
-            );
+            return new Fault(FaultKind::OddCopies, ['piece' => $piece->id, 'wanted' => $piece->quantity]);
         }
         $outline = $piece->flat();
         if (!$piece->pair && !$outline->isSymmetric()) {
-            return \sprintf('both copies of piece %s are the same way over, and two layers give one of each', $piece->id);
+            return new Fault(FaultKind::SameWayOver, ['piece' => $piece->id]);
         }
         $variants = $this->variants($outline, $piece, $request, [false, true]);
 
