@@ -6,12 +6,14 @@ namespace Octavum\Account;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\DependencyInjection\Attribute\AsTaggedItem;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
 use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
-/** Finds the record for an argument marked #[Mine]. */
+/** Finds the record for an argument marked #[Mine], before the id of the route would be taken for it. */
+#[AsTaggedItem(priority: 150)]
 final readonly class OwnedRecordResolver implements ValueResolverInterface
 {
     public function __construct(private EntityManagerInterface $entities, private Security $security)

@@ -8,6 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Account\Mine;
 use Octavum\Core\Project\Project;
 use Symfony\Bundle\SecurityBundle\Security;
+use Symfony\Component\DependencyInjection\Attribute\AsTaggedItem;
 use Symfony\Component\DependencyInjection\Attribute\AutowireServiceClosure;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpKernel\Controller\ValueResolverInterface;
@@ -15,6 +16,7 @@ use Symfony\Component\HttpKernel\ControllerMetadata\ArgumentMetadata;
 use Symfony\Component\HttpKernel\Exception\NotFoundHttpException;
 
 /** Reads the planned project for an argument marked #[Mine]; its record is resolved by the account's own resolver. */
+#[AsTaggedItem(priority: 150)]
 final readonly class PlannedProjectResolver implements ValueResolverInterface
 {
     /** @param \Closure(): PlanLoader $plan made only for a page that asks for a project */
