@@ -10,6 +10,7 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
 use Octavum\Account\Owned;
+use Octavum\Account\OwnedByAccount;
 use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Direction;
@@ -31,6 +32,7 @@ use Symfony\Component\Uid\Ulid;
 class ClothRecord implements Owned, RemovableRecord
 {
     use Identified;
+    use OwnedByAccount;
     use Removable;
     use Revised;
 
@@ -140,10 +142,5 @@ class ClothRecord implements Owned, RemovableRecord
     {
         $this->id = (string) new Ulid();
         $this->cuts = new ArrayCollection();
-    }
-
-    public function isOpenTo(Account $account): bool
-    {
-        return $this->account->id === $account->id && null === $this->removedAt;
     }
 }

@@ -7,6 +7,7 @@ namespace Octavum\Store\Lay;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
 use Octavum\Account\Owned;
+use Octavum\Account\OwnedByAccount;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
 use Octavum\Database\RemovableRecord;
@@ -20,6 +21,7 @@ use Symfony\Component\Uid\Ulid;
 class LayRecord implements Owned, RemovableRecord
 {
     use Identified;
+    use OwnedByAccount;
     use Removable;
     use Revised;
 
@@ -73,10 +75,5 @@ class LayRecord implements Owned, RemovableRecord
             $rows = $this->lay[$part] ?? null;
             $this->lay[$part] = array_map(static fn (mixed $row): mixed => $renamed($row, $field, $new), \is_array($rows) ? $rows : []);
         }
-    }
-
-    public function isOpenTo(Account $account): bool
-    {
-        return $this->account->id === $account->id && null === $this->removedAt;
     }
 }

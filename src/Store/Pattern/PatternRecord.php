@@ -10,6 +10,7 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
 use Octavum\Account\Owned;
+use Octavum\Account\OwnedByAccount;
 use Octavum\Core\Cloth\Structure;
 use Octavum\Core\Pattern\Ownership;
 use Octavum\Core\Pattern\PatternFormat;
@@ -27,6 +28,7 @@ use Symfony\Component\Uid\Ulid;
 class PatternRecord implements Owned, RemovableRecord
 {
     use Identified;
+    use OwnedByAccount;
     use Removable;
     use Revised;
 
@@ -93,10 +95,5 @@ class PatternRecord implements Owned, RemovableRecord
     {
         $this->id = (string) new Ulid();
         $this->versions = new ArrayCollection();
-    }
-
-    public function isOpenTo(Account $account): bool
-    {
-        return $this->account->id === $account->id && null === $this->removedAt;
     }
 }

@@ -8,6 +8,7 @@ use Doctrine\DBAL\Types\Types;
 use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
 use Octavum\Account\Owned;
+use Octavum\Account\OwnedByAccount;
 use Octavum\Database\Identified;
 use Octavum\Database\Removable;
 use Octavum\Database\RemovableRecord;
@@ -21,6 +22,7 @@ use Symfony\Component\Uid\Ulid;
 class PersonRecord implements Owned, RemovableRecord
 {
     use Identified;
+    use OwnedByAccount;
     use Removable;
     use Revised;
 
@@ -48,10 +50,5 @@ class PersonRecord implements Owned, RemovableRecord
     public function __construct(#[ORM\ManyToOne] #[ORM\JoinColumn(nullable: false, onDelete: 'CASCADE')] public readonly Account $account)
     {
         $this->id = (string) new Ulid();
-    }
-
-    public function isOpenTo(Account $account): bool
-    {
-        return $this->account->id === $account->id && null === $this->removedAt;
     }
 }
