@@ -7,9 +7,12 @@ namespace Octavum\Store\Change;
 use Doctrine\ORM\EntityManagerInterface;
 
 /** Reads the fields of records, so that a change to them can be compared and taken back. */
-final readonly class RecordState
+final class RecordState
 {
-    public function __construct(private EntityManagerInterface $entities)
+    /** @var array<string, class-string> by table, once they were asked for */
+    private array $classes = [];
+
+    public function __construct(private readonly EntityManagerInterface $entities)
     {
     }
 
@@ -55,14 +58,14 @@ final readonly class RecordState
     /** @return ?array{class-string, string} class and id; null of a table there is not, as another release may have had */
     public function split(string $key): ?array
     {
-        [$table, $id] = explode(' ', $key, 2) + [1 => ''];
-        foreach ($this->entities->getMetadataFactory()->getAllMetadata() as $metadata) {
-            if ($metadata->getTableName() === $table) {
-                return [$metadata->getName(), $id];
+        if ([] === $this->classes) {
+            foreach ($this->entities->getMetadataFactory()->getAllMetadata() as $metadata) {
+                $this->classes[$metadata->getTableName()] = $metadata->getName();
             }
         }
+        [$table, $id] = explode(' ', $key, 2) + [1 => ''];
 
-        return null;
+        return isset($this->classes[$table]) ? [$this->classes[$table], $id] : null;
     }
 
     /** @return mixed the id of another record in place of that record */
