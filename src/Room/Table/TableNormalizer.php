@@ -71,7 +71,7 @@ final readonly class TableNormalizer
             $way = (new Ways(10))->prepare($request, $fold);
             $ways[$fold->value] = [
                 'name' => $this->sentences->write(new Sentence($fold->words()), $this->settings->tape()),
-                'refused' => null === $way->refused ? null : ucfirst($this->fault($way->refused, $names)).'.',
+                'refused' => null === $way->refused ? null : $this->sentence([$way->refused], $names),
                 'doubled' => $way->doubled,
                 'lanes' => array_map(
                     static fn (Lane $lane): array => [
@@ -215,12 +215,9 @@ final readonly class TableNormalizer
             'utilisation' => (int) round(100 * $lay->utilisation),
             'bound' => $lay->bound > 0 ? $this->write(Figure::exact(Length::ofMillimetres($lay->bound))) : null,
             'missing' => $missing,
-            'why' => [] === $lay->unplaced ? null : ucfirst(implode('; ', array_map(
-                fn (Fault $fault): string => $this->fault($fault, $names),
-                $lay->unplaced[0]->reasons,
-            ))).'.',
+            'why' => [] === $lay->unplaced ? null : $this->sentence($lay->unplaced[0]->reasons, $names),
             'faults' => array_map(
-                fn (Fault $fault): string => ucfirst($this->fault($fault, $names)).'.',
+                fn (Fault $fault): string => $this->sentence([$fault], $names),
                 // how many are missing stands in a list of its own
                 array_values(array_filter($faults, static fn (Fault $fault): bool => [] === $missing || FaultKind::Count !== $fault->kind)),
             ),
@@ -239,6 +236,15 @@ final readonly class TableNormalizer
                 $lay->leftovers,
             ),
         ];
+    }
+
+    /**
+     * @param list<Fault>           $faults
+     * @param array<string, string> $names
+     */
+    private function sentence(array $faults, array $names): string
+    {
+        return ucfirst(implode('; ', array_map(fn (Fault $fault): string => $this->fault($fault, $names), $faults))).'.';
     }
 
     /** @param array<string, string> $names */
