@@ -12,5 +12,5 @@ $page = (string) file_get_contents($docs.'architecture.md');
 file_put_contents($docs.'architecture.md', preg_replace(
     '/(<!-- parts -->\n).*(\n<!-- end of parts -->)/s',
     '$1'.addcslashes(Layers::table(), '\\$').'$2',
-    strtr($page, ["<!-- parts -->\n<!-- end" => "<!-- parts -->\n\n<!-- end"]),
+    $page,
 ));

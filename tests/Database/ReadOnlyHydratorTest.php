@@ -42,6 +42,6 @@ final class ReadOnlyHydratorTest extends PageTestCase
         $name = $record->name;
         $record->name = 'Changed in passing';
         $this->service(\Doctrine\ORM\EntityManagerInterface::class)->flush();
-        self::assertSame($name, $repository->oneOf($this->fresh($account), $record->id)?->name);
+        self::assertSame($name, $repository->hereOf($this->fresh($account), $record->id)?->name);
     }
 }

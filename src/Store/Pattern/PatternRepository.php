@@ -151,12 +151,6 @@ final class PatternRepository extends ServiceEntityRepository
         return $records;
     }
 
-    /** One of the account's own; removed ones too, so that a removal can be undone. */
-    public function oneOf(Account $account, string $id): ?PatternRecord
-    {
-        return $this->findOneBy(['id' => $id, 'account' => $account]);
-    }
-
     /** One of the account's own that has not been removed. */
     public function hereOf(Account $account, string $id): ?PatternRecord
     {
