@@ -144,10 +144,12 @@ final class MakeEnough
      */
     public function tried(?\Closure $isUp = null, bool $paired = true): Attempts
     {
+        $laid = \count($this->lays->all());
+        $mayWait = fn (): bool => null !== $isUp && \count($this->lays->all()) > $laid && $isUp();
         $plain = $this->plain();
         $tried = $waiting = [];
         foreach ($this->candidates() as [$words, $make]) {
-            if (null !== $isUp && $isUp()) {
+            if ($mayWait()) {
                 $waiting[] = $words;
                 continue;
             }
@@ -167,7 +169,7 @@ final class MakeEnough
         $pairs = [];
         foreach ($tried as $one) {
             $alone = !$paired || $one->closes || $this->isEnough();
-            if ([] === $waiting && !$alone && null !== $isUp && $isUp()) {
+            if ([] === $waiting && !$alone && $mayWait()) {
                 $waiting = [new Sentence('What goes with what')];
             }
             $pairs[] = $alone || [] !== $waiting ? $one : $one->with((new ChangePairs($this))->partner($one, $tried));

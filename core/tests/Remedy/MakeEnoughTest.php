@@ -223,6 +223,7 @@ final class MakeEnoughTest extends TestCase
         self::assertFalse($shaped('Front')->excludes($shaped('Front')));
     }
 
+    /** On a busy machine the time may be up before anything is laid. */
     public function testWhatIsNotLaidYetWaitsAndEachTimeOneMoreIsLaid(): void
     {
         $pieces = [$this->panels(), $this->piece('Front facing', 600, 900, [Instead::Binding]), $this->piece('Pocket', 300, 950)];
@@ -231,7 +232,8 @@ final class MakeEnoughTest extends TestCase
         $laid = [];
         do {
             $make = $this->make($pieces, 2700, 1750, laid: $laid);
-            $attempts = $make->tried(static fn (): bool => \count($make->lays->all()) > \count($laid) + 1);
+            $attempts = $make->tried(static fn (): bool => true);
+            self::assertTrue([] === $attempts->waiting || \count($make->lays->all()) > \count($laid));
             $laid = $make->lays->all();
         } while ([] !== $attempts->waiting && ++$times < 30);
         self::assertContains($times, range(1, 29));
