@@ -14,7 +14,7 @@ final readonly class Drafted
     private const EIGHTH = 3.175;
 
     /** @param array<string, float> $measures by name, in the unit of each */
-    private function __construct(public Draft $draft, public array $measures)
+    private function __construct(public Draft $draft, public array $measures, public Outline $outline)
     {
     }
 
@@ -42,10 +42,14 @@ final readonly class Drafted
             }
             $all[$measure->name] = $value;
         }
-        $drafted = new self($draft, $all);
-        $drafted->outline();
 
-        return $drafted;
+        try {
+            return new self($draft, $all, Outline::of($draft->points($all)));
+        } catch (\InvalidArgumentException) {
+            throw Unreadable::because(
+                'These measurements do not go together: the outline would cross itself. Look at the one that is much larger or smaller than the others.',
+            );
+        }
     }
 
     /**
@@ -61,17 +65,5 @@ final readonly class Drafted
         }
 
         return Draft::Box !== $this->draft;
-    }
-
-    /** @throws Unreadable when no piece comes of the measurements together */
-    public function outline(): Outline
-    {
-        try {
-            return Outline::of($this->draft->points($this->measures));
-        } catch (\InvalidArgumentException) {
-            throw Unreadable::because(
-                'These measurements do not go together: the outline would cross itself. Look at the one that is much larger or smaller than the others.',
-            );
-        }
     }
 }

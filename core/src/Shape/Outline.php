@@ -41,16 +41,20 @@ final readonly class Outline
         if ($outline->area() < 1) {
             throw new \InvalidArgumentException('an outline encloses an area; this one encloses none');
         }
-        // Only edges that share some of their x can cross, so they are looked at from left to right.
+        // Only edges that share some of their x and y can cross, so they are looked at from left to right.
         $edges = [];
         foreach ($points as $i => $a) {
             $b = $points[($i + 1) % $count];
-            $edges[] = [min($a[0], $b[0]), max($a[0], $b[0]), $i];
+            $edges[] = [min($a[0], $b[0]), max($a[0], $b[0]), min($a[1], $b[1]), max($a[1], $b[1]), $i];
         }
         sort($edges);
-        foreach ($edges as $k => [, $right, $i]) {
+        foreach ($edges as $k => [, $right, $low, $high, $i]) {
             for ($l = $k + 1; $l < $count && $edges[$l][0] <= $right + 1e-9; ++$l) {
-                [$u, $v] = [min($i, $edges[$l][2]), max($i, $edges[$l][2])];
+                [, , $from, $to, $j] = $edges[$l];
+                if ($from > $high + 1e-9 || $to < $low - 1e-9) {
+                    continue;
+                }
+                [$u, $v] = [min($i, $j), max($i, $j)];
                 $neighbours = $v === $u + 1 || (0 === $u && $v === $count - 1);
                 if (self::cross($points[$u], $points[($u + 1) % $count], $points[$v], $points[($v + 1) % $count], $neighbours)) {
                     throw new \InvalidArgumentException(\sprintf('an outline does not cross itself; edges %d and %d do', $u, $v));

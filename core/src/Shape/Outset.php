@@ -7,7 +7,8 @@ namespace Octavum\Core\Shape;
 /**
  * Adds an allowance around an outline: each edge is moved outwards, corners are mitred, or cut off where they would reach
  * far out. Where a narrow notch closes, the moved edges cross; the outline of all they enclose is what is left when one
- * walks around the outside, at each crossing taking the way furthest to the right. Cost: edges².
+ * walks around the outside, at each crossing taking the way furthest to the right. Cost: edges² where
+ * all of them lie above one another, else far less.
  */
 final readonly class Outset
 {
@@ -79,11 +80,82 @@ final readonly class Outset
      */
     private function around(array $points): array
     {
+        $cuts = $this->cuts($points);
+        if ([] === array_filter($cuts)) {
+            return $points;
+        }
+        [$places, $numbers, $next] = [[], [], []];
+        $number = static function (array $point) use (&$places, &$numbers): int {
+            $key = (int) round(1e4 * $point[0]).' '.(int) round(1e4 * $point[1]);
+            if (!isset($numbers[$key])) {
+                $numbers[$key] = \count($places);
+                $places[] = $point;
+            }
+
+            return $numbers[$key];
+        };
+        $ends = array_map($number, $points);
+        foreach ($ends as $i => $end) {
+            usort($cuts[$i], static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+            $from = $end;
+            foreach ([...array_map($number, array_column($cuts[$i], 1)), $ends[$i + 1] ?? $ends[0]] as $to) {
+                if ($from !== $to) {
+                    $next[$from][$to] = $to;
+                }
+                $from = $to;
+            }
+        }
+        $start = $number(min($points));
+        $way = [$places[$start]];
+        $course = [0.0, -1.0];
+        for ($at = $start; \count($way) <= 4 * \count($next);) {
+            [$x, $y] = $places[$at];
+            $best = null;
+            $least = \INF;
+            foreach ($next[$at] ?? [] as $to) {
+                [$along, $across] = [$places[$to][0] - $x, $places[$to][1] - $y];
+                $turn = atan2($course[0] * $across - $course[1] * $along, $course[0] * $along + $course[1] * $across);
+                if ($turn < $least) {
+                    [$best, $least] = [$to, $turn];
+                }
+            }
+            if (null === $best || $best === $start) {
+                break;
+            }
+            $course = [$places[$best][0] - $x, $places[$best][1] - $y];
+            $way[] = $places[$best];
+            $at = $best;
+        }
+
+        return $way;
+    }
+
+    /**
+     * Where edges cross that are no neighbours. Only those that share some of their x and y can, so they are looked at from
+     * left to right.
+     *
+     * @param non-empty-list<array{float, float}> $points
+     *
+     * @return list<list<array{float, array{float, float}}>> by edge, how far along it, and the point
+     */
+    private function cuts(array $points): array
+    {
         $count = \count($points);
+        $edges = [];
+        foreach ($points as $i => $a) {
+            $b = $points[($i + 1) % $count];
+            $edges[] = [min($a[0], $b[0]), max($a[0], $b[0]), min($a[1], $b[1]), max($a[1], $b[1]), $i];
+        }
+        sort($edges);
         $cuts = array_fill(0, $count, []);
-        for ($i = 0; $i < $count; ++$i) {
-            for ($j = $i + 2; $j < $count; ++$j) {
-                if (0 === $i && $j === $count - 1) {
+        foreach ($edges as $k => [, $right, $bottom, $top, $one]) {
+            for ($l = $k + 1; $l < $count && $edges[$l][0] <= $right + 1e-6; ++$l) {
+                [, , $from, $to, $other] = $edges[$l];
+                if ($from > $top + 1e-6 || $to < $bottom - 1e-6) {
+                    continue;
+                }
+                [$i, $j] = [min($one, $other), max($one, $other)];
+                if ($j === $i + 1 || (0 === $i && $j === $count - 1)) {
                     continue;
                 }
                 $cross = $this->crossing($points[$i], $points[$i + 1], $points[$j], $points[($j + 1) % $count]);
@@ -94,45 +166,8 @@ final readonly class Outset
                 }
             }
         }
-        if ([] === array_filter($cuts)) {
-            return $points;
-        }
-        $next = [];
-        foreach ($points as $i => $point) {
-            usort($cuts[$i], static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-            $way = [$point, ...array_column($cuts[$i], 1), $points[($i + 1) % $count]];
-            for ($k = 1, $n = \count($way); $k < $n; ++$k) {
-                if ($this->key($way[$k - 1]) !== $this->key($way[$k])) {
-                    $next[$this->key($way[$k - 1])][$this->key($way[$k])] = $way[$k];
-                }
-            }
-        }
-        $start = $points[0];
-        foreach ($points as $point) {
-            $start = [$point[0], $point[1]] < $start ? $point : $start;
-        }
-        $way = [$start];
-        $from = [0.0, -1.0];
-        for ($at = $start; \count($way) <= 4 * \count($next);) {
-            $best = null;
-            $least = \INF;
-            foreach ($next[$this->key($at)] ?? [] as $to) {
-                $turn = atan2(
-                    $from[0] * ($to[1] - $at[1]) - $from[1] * ($to[0] - $at[0]),
-                    $from[0] * ($to[0] - $at[0]) + $from[1] * ($to[1] - $at[1]),
-                );
-                if ($turn < $least) {
-                    [$best, $least] = [$to, $turn];
-                }
-            }
-            if (null === $best || $this->key($best) === $this->key($start)) {
-                break;
-            }
-            $from = [$best[0] - $at[0], $best[1] - $at[1]];
-            $way[] = $at = $best;
-        }
 
-        return $way;
+        return array_values($cuts);
     }
 
     /**
@@ -187,11 +222,5 @@ final readonly class Outset
         }
 
         return $sum / 2;
-    }
-
-    /** @param array{float, float} $p */
-    private function key(array $p): string
-    {
-        return \sprintf('%.4f %.4f', $p[0] + 0.0, $p[1] + 0.0);
     }
 }

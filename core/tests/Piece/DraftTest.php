@@ -20,7 +20,7 @@ final class DraftTest extends TestCase
     public function testEveryShapeIsDrawnToItsMeasures(Draft $draft): void
     {
         $usual = Drafted::of($draft, []);
-        $outline = $usual->outline();
+        $outline = $usual->outline;
         self::assertGreaterThan(0, $outline->area());
         if ($draft->onFold()) {
             self::assertEqualsWithDelta(2 * $outline->area(), $outline->unfolded()->area(), 1, 'opens at its fold');
@@ -28,7 +28,7 @@ final class DraftTest extends TestCase
         }
         $measures = $usual->measures;
         if (isset($measures['length'])) {
-            $longer = Drafted::of($draft, ['length' => $measures['length'] + 50] + $measures)->outline();
+            $longer = Drafted::of($draft, ['length' => $measures['length'] + 50] + $measures)->outline;
             self::assertGreaterThan($outline->area(), $longer->area());
         }
         self::assertSame(Draft::Box !== $draft, $usual->isUsual(), 'a box is measured, or it is not there');
@@ -54,14 +54,14 @@ final class DraftTest extends TestCase
     public function testSizesAreAsMeasured(): void
     {
         $size = static fn (Outline $outline): array => [round($outline->length()), round($outline->width())];
-        self::assertSame([600.0, 360.0], $size(Drafted::of(Draft::Sleeve, [])->outline()));
-        self::assertSame([650.0, 684.0], $size(Drafted::of(Draft::Gathered, [])->outline()));
-        $quarter = Drafted::of(Draft::Sector, ['waist radius' => 100, 'length' => 400, 'angle' => 90])->outline();
+        self::assertSame([600.0, 360.0], $size(Drafted::of(Draft::Sleeve, [])->outline));
+        self::assertSame([650.0, 684.0], $size(Drafted::of(Draft::Gathered, [])->outline));
+        $quarter = Drafted::of(Draft::Sector, ['waist radius' => 100, 'length' => 400, 'angle' => 90])->outline;
         self::assertSame([500.0, 500.0], $size($quarter));
         self::assertEqualsWithDelta((\M_PI / 4) * (500 ** 2 - 100 ** 2), $quarter->area(), 800);
         self::assertSame(
             [1000.0, 500.0],
-            $size(Drafted::of(Draft::Sector, ['waist radius' => 100, 'length' => 400, 'angle' => 180])->outline()),
+            $size(Drafted::of(Draft::Sector, ['waist radius' => 100, 'length' => 400, 'angle' => 180])->outline),
         );
     }
 

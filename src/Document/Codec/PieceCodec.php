@@ -97,7 +97,7 @@ final readonly class PieceCodec
             $draft = $node->at('draft')->choice(Draft::class);
             $drafted =
                 null === $draft ? null : $node->attempt(fn (): Drafted => Drafted::of($draft, $this->measures($node->at('measures'))));
-            $outline = null === $draft ? $this->outlines->read($node->at('outline')) : $drafted?->outline();
+            $outline = null === $draft ? $this->outlines->read($node->at('outline')) : $drafted?->outline;
             if (null === $outline) {
                 continue;
             }
