@@ -26,7 +26,9 @@ final readonly class Shape
         public ?Length $allowance = null,
         public ?Drafted $drafted = null,
     ) {
-        $this->cut = new \ArrayObject();
+        /** @var \ArrayObject<int, Outline> $cut */
+        $cut = new \ArrayObject();
+        $this->cut = $cut;
     }
 
     /** @param list<string> $sizes */

@@ -84,28 +84,21 @@ final readonly class Outset
         if ([] === array_filter($cuts)) {
             return $points;
         }
-        [$places, $numbers, $next] = [[], [], []];
-        $number = static function (array $point) use (&$places, &$numbers): int {
-            $key = (int) round(1e4 * $point[0]).' '.(int) round(1e4 * $point[1]);
-            if (!isset($numbers[$key])) {
-                $numbers[$key] = \count($places);
-                $places[] = $point;
-            }
-
-            return $numbers[$key];
-        };
-        $ends = array_map($number, $points);
-        foreach ($ends as $i => $end) {
+        $ends = array_map($this->key(...), $points);
+        $places = array_combine($ends, $points);
+        $next = [];
+        foreach ($ends as $i => $from) {
             usort($cuts[$i], static fn (array $a, array $b): int => $a[0] <=> $b[0]);
-            $from = $end;
-            foreach ([...array_map($number, array_column($cuts[$i], 1)), $ends[$i + 1] ?? $ends[0]] as $to) {
+            foreach ([...array_column($cuts[$i], 1), $points[$i + 1] ?? $points[0]] as $point) {
+                $to = $this->key($point);
+                $places[$to] ??= $point;
                 if ($from !== $to) {
                     $next[$from][$to] = $to;
                 }
                 $from = $to;
             }
         }
-        $start = $number(min($points));
+        $start = $this->key(min($points));
         $way = [$places[$start]];
         $course = [0.0, -1.0];
         for ($at = $start; \count($way) <= 4 * \count($next);) {
@@ -167,7 +160,7 @@ final readonly class Outset
             }
         }
 
-        return array_values($cuts);
+        return $cuts;
     }
 
     /**
@@ -222,5 +215,11 @@ final readonly class Outset
         }
 
         return $sum / 2;
+    }
+
+    /** @param array{float, float} $p */
+    private function key(array $p): string
+    {
+        return (int) round(1e4 * $p[0]).' '.(int) round(1e4 * $p[1]);
     }
 }
