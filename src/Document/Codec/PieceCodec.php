@@ -29,10 +29,26 @@ final readonly class PieceCodec
     /** @return list<Piece> */
     public function read(Node $list): array
     {
+        return $this->pieces($list, isTried: true);
+    }
+
+    /**
+     * Of what was read and found sound before it was stored: whether an allowance goes around each shape is not tried again.
+     *
+     * @return list<Piece>
+     */
+    public function readStored(Node $list): array
+    {
+        return $this->pieces($list, isTried: false);
+    }
+
+    /** @return list<Piece> */
+    private function pieces(Node $list, bool $isTried): array
+    {
         $names = [];
         $pieces = [];
         foreach ($list->items(self::MOST_PIECES) as $node) {
-            $piece = $this->piece($node);
+            $piece = $this->piece($node, $isTried);
             if (isset($names['#'.$piece->name])) {
                 $node->at('name')->fault('The piece “{name}” stands here more than once.', name: $piece->name);
             }
@@ -65,7 +81,7 @@ final readonly class PieceCodec
         );
     }
 
-    private function piece(Node $node): Piece
+    private function piece(Node $node, bool $isTried): Piece
     {
         $node->object(['name', 'role', 'quantity', 'pair', 'onFold', 'grain', 'instead', 'shapes']);
         $quantity = $node->at('quantity')->integer(1, self::MOST_QUANTITY) ?? 1;
@@ -84,12 +100,12 @@ final readonly class PieceCodec
             onFold: $onFold,
             grain: $node->at('grain')->choice(Grain::class) ?? Grain::Along,
             instead: $instead,
-            shapes: $this->shapes($node->at('shapes'), $onFold),
+            shapes: $this->shapes($node->at('shapes'), $onFold, $isTried),
         );
     }
 
     /** @return list<Shape> */
-    private function shapes(Node $list, bool $onFold): array
+    private function shapes(Node $list, bool $onFold, bool $isTried): array
     {
         $shapes = [];
         foreach ($list->items(40) as $node) {
@@ -106,9 +122,9 @@ final readonly class PieceCodec
                 if ($onFold && min($outline->top, -$outline->bottom) > 0.01) {
                     throw new \InvalidArgumentException('a piece on the fold lies on one side of y = 0');
                 }
-                $cut = $shape->cutOut($onFold);
+                $cut = $isTried ? $shape->cutOut($onFold) : null;
                 if ($onFold) {
-                    $cut->unfolded();
+                    $cut?->unfolded();
                 }
                 $shapes[] = $shape;
             } catch (\InvalidArgumentException $error) {

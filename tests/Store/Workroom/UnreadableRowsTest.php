@@ -68,6 +68,8 @@ final class UnreadableRowsTest extends PageTestCase
         yield 'a pattern with a chart of words' => ['pattern', 'chart', '{"sizes":"all"}', '/patterns/{id}'];
         yield 'a version of an unknown feature' => ['version', 'features', '["wings"]', null];
         yield 'pieces of nothing' => ['piece_set', 'pieces', '[{"name":7}]', null];
+        $foldless = '[{"name":"Front","onFold":true,"shapes":[{"outline":[[0,5],[90,5],[90,60],[0,60]],"allowance":15}]}]';
+        yield 'a piece on a fold that is not there' => ['piece_set', 'pieces', $foldless, null];
         yield 'a person measured on no day' => ['person', 'measured', '[{"on":"spring","points":{}}]', '/people/{id}'];
         yield 'a season of no weeks' => ['season', 'weeks', -3, null];
         yield 'a season that begins never' => ['season', 'starts', 'never', '/season/{id}'];
