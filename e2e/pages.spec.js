@@ -5,104 +5,118 @@ const first = async (page, list, selector) => {
     return page.locator(selector).first().getAttribute('href');
 };
 
-for (const [device, viewport] of Object.entries({ desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } })) {
-    test.describe(device, () => {
-        test.use({ viewport });
+const desk = { width: 1280, height: 800 };
+const phone = { width: 390, height: 844 };
 
-        const look = async (page, paths) => {
-            for (const path of paths) {
-                await test.step(path, async () => {
-                    await open(page, path);
-                    await expectAccessible(page);
-                    await expectNoSidewaysScroll(page);
-                });
-            }
-        };
-
-        test('season, table and shopping are accessible and nothing scrolls sideways', async ({ demo: page }) => {
-            test.setTimeout(180_000);
-            const laid = await first(page, '/table', '.lay-line a');
-            const project = await first(page, '/season', '.project:nth-of-type(4) .who a');
-            await look(page, [
-                '/season',
-                '/season/new',
-                '/project/new',
-                project,
-                project + '/change?part=cloth',
-                project + '/option/new',
-                project + '/pieces',
-                '/lists',
-                '/lists/new',
-                '/table',
-                '/table/new',
-                laid,
-                '/shopping',
-                '/match',
-                '/match?q=140+wide+linen+18+eur+per+m',
-                '/match?q=2.3+m+145+wide+ponte',
-                '/match?with[]=2.3+m+145+wide+ponte&with[]=3+m+150+wide+wool',
-                '/match/pattern',
-                '/match/best',
-                '/settings',
-                '/find?q=heron',
-                '/find',
-            ]);
-        });
-
-        test('cloth, notions and people are accessible and nothing scrolls sideways', async ({ demo: page }) => {
-            test.setTimeout(180_000);
-            const cloth = await first(page, '/cloth?words=heron', '.sheet td a');
-            const person = await first(page, '/people', '.sheet td a');
-            const notion = await first(page, '/notions', '.sheet td a');
-            await look(page, [
-                '/cloth',
-                '/cloth?colour=moss&weight=medium&words=linnen',
-                '/cloth/new',
-                '/cloth/haul',
-                '/cloth/csv',
-                cloth,
-                cloth + '/edit',
-                cloth + '/test/burn',
-                cloth + '/test/width',
-                '/people',
-                person,
-                '/notions',
-                '/notions/csv',
-                notion,
-            ]);
-        });
-
-        test('patterns are accessible and nothing scrolls sideways', async ({ demo: page }) => {
-            test.setTimeout(180_000);
-            const pattern = await first(page, '/patterns?words=towpath', '.sheet td a');
-            const pieces = await first(page, pattern, '.pieces-line a');
-            await look(page, [
-                '/patterns',
-                '/patterns?without[lining]=1',
-                '/patterns/haul',
-                '/patterns/csv',
-                '/patterns/new',
-                pattern,
-                pattern + '/edit',
-                pattern + '/card',
-                pattern + '/alterations',
-                pattern + '/versions/new',
-                pieces,
-                pieces + '/new?draft=sleeve',
-                pieces + '/import',
-                pieces + '/copy',
-            ]);
-        });
-
-        test('signing in and registering are accessible', async ({ page }) => {
-            for (const path of ['/sign-in', '/register']) {
+/** Each page once; axe looks at the phone again only where one works with it. */
+async function look(page, paths, onPhone = []) {
+    for (const path of paths) {
+        await test.step(path, async () => {
+            await page.setViewportSize(desk);
+            await open(page, path);
+            await expectAccessible(page);
+            await expectNoSidewaysScroll(page);
+            await page.setViewportSize(phone);
+            await expectNoSidewaysScroll(page);
+            if (onPhone.includes(path)) {
                 await open(page, path);
                 await expectAccessible(page);
                 await expectNoSidewaysScroll(page);
             }
         });
-    });
+    }
 }
+
+test('season, table and shopping are accessible and nothing scrolls sideways', async ({ demo: page }) => {
+    test.setTimeout(180_000);
+    const laid = await first(page, '/table', '.lay-line a');
+    const project = await first(page, '/season', '.project:nth-of-type(4) .who a');
+    await look(
+        page,
+        [
+            '/season',
+            '/season/new',
+            '/project/new',
+            project,
+            project + '/change?part=cloth',
+            project + '/option/new',
+            project + '/pieces',
+            '/lists',
+            '/lists/new',
+            '/table',
+            '/table/new',
+            laid,
+            '/shopping',
+            '/match',
+            '/match?q=140+wide+linen+18+eur+per+m',
+            '/match?q=2.3+m+145+wide+ponte',
+            '/match?with[]=2.3+m+145+wide+ponte&with[]=3+m+150+wide+wool',
+            '/match/pattern',
+            '/match/best',
+            '/settings',
+            '/find?q=heron',
+            '/find',
+        ],
+        ['/season', project, laid, '/shopping', '/match', '/match/pattern'],
+    );
+});
+
+test('cloth, notions and people are accessible and nothing scrolls sideways', async ({ demo: page }) => {
+    test.setTimeout(180_000);
+    const cloth = await first(page, '/cloth?words=heron', '.sheet td a');
+    const person = await first(page, '/people', '.sheet td a');
+    const notion = await first(page, '/notions', '.sheet td a');
+    await look(
+        page,
+        [
+            '/cloth',
+            '/cloth?colour=moss&weight=medium&words=linnen',
+            '/cloth/new',
+            '/cloth/haul',
+            '/cloth/csv',
+            cloth,
+            cloth + '/edit',
+            cloth + '/test/burn',
+            cloth + '/test/width',
+            '/people',
+            person,
+            '/notions',
+            '/notions/csv',
+            notion,
+        ],
+        ['/cloth', '/cloth/haul', cloth, cloth + '/test/width'],
+    );
+});
+
+test('patterns are accessible and nothing scrolls sideways', async ({ demo: page }) => {
+    test.setTimeout(180_000);
+    const pattern = await first(page, '/patterns?words=towpath', '.sheet td a');
+    const pieces = await first(page, pattern, '.pieces-line a');
+    await look(
+        page,
+        [
+            '/patterns',
+            '/patterns?without[lining]=1',
+            '/patterns/haul',
+            '/patterns/csv',
+            '/patterns/new',
+            pattern,
+            pattern + '/edit',
+            pattern + '/card',
+            pattern + '/alterations',
+            pattern + '/versions/new',
+            pieces,
+            pieces + '/new?draft=sleeve',
+            pieces + '/import',
+            pieces + '/copy',
+        ],
+        ['/patterns', pattern, pieces],
+    );
+});
+
+test('signing in and registering are accessible', async ({ page }) => {
+    await look(page, ['/sign-in', '/register']);
+});
 
 test('no room scrolls sideways at any width between a phone and a desk', async ({ demo: page }) => {
     for (const room of ['/season', '/cloth', '/patterns', '/match', '/table', '/shopping', '/sewing', '/people']) {

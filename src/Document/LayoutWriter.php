@@ -59,8 +59,8 @@ final readonly class LayoutWriter
                     ],
                     $lay->unplaced,
                 ),
-                'utilisation' => $lay->utilisation,
-                'bound' => $lay->bound,
+                'utilisation' => $lay->measure->utilisation,
+                'bound' => $lay->measure->bound,
                 'leftovers' => array_map(
                     static fn (array $free): array => array_map(
                         static fn (float|string $value): float|string => \is_float($value) ? round($value, 1) : $value,
@@ -73,7 +73,7 @@ final readonly class LayoutWriter
                     $lay->folds,
                 ),
                 'seconds' => round($seconds, 3),
-                'evaluated' => $lay->evaluated,
+                'evaluated' => $lay->measure->evaluated,
             ],
             \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_PRETTY_PRINT,
         )."\n";

@@ -6,6 +6,7 @@ namespace Octavum\Core\Laid;
 
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
+use Octavum\Core\Lay\LayMeasure;
 use Octavum\Core\Lay\Request\Placement;
 use Octavum\Core\Lay\Status;
 use Octavum\Core\Measure\Assumptions;
@@ -106,9 +107,7 @@ final readonly class LayReview
             unplaced: [],
             leftovers: [],
             folds: [],
-            utilisation: $lay->utilisation,
-            bound: 0,
-            evaluated: 0,
+            measure: new LayMeasure($lay->utilisation),
         );
     }
 }

@@ -249,7 +249,7 @@ final readonly class LaySetup
             garments: $this->garments,
             pieces: $pieces,
             sound: $sound,
-            utilisation: $lay->utilisation,
+            utilisation: $lay->measure->utilisation,
             rules: $this->rules,
         );
     }

@@ -85,9 +85,7 @@ final readonly class Hand
             unplaced: $unplaced,
             leftovers: $this->leftovers($request, $fold, $placements, $used),
             folds: [],
-            utilisation: $area > 0 ? round($laid / $area, 4) : 0,
-            bound: 0,
-            evaluated: 0,
+            measure: new LayMeasure($area > 0 ? round($laid / $area, 4) : 0),
         );
     }
 

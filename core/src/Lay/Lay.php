@@ -17,8 +17,6 @@ final readonly class Lay
      * @param list<Unplaced>                                                            $unplaced
      * @param list<array{cut: string, x: float, y: float, length: float, width: float}> $leftovers  the largest free rectangles
      * @param array<string, float|Fault>                                                $folds      by way: length, or why refused
-     * @param float                                                                     $bound      no lay can be shorter
-     * @param int                                                                       $evaluated  lays tried
      */
     public function __construct(
         public Status $status,
@@ -28,9 +26,7 @@ final readonly class Lay
         public array $unplaced,
         public array $leftovers,
         public array $folds,
-        public float $utilisation,
-        public float $bound,
-        public int $evaluated,
+        public LayMeasure $measure,
     ) {
     }
 }

@@ -69,9 +69,7 @@ final readonly class LayMaker
                 unplaced: [$impossible],
                 leftovers: [],
                 folds: [],
-                utilisation: 0,
-                bound: $bound,
-                evaluated: 0,
+                measure: new LayMeasure(0, bound: $bound, evaluated: 0),
             );
         }
         $folds = $ways = [];
@@ -306,9 +304,7 @@ final readonly class LayMaker
             unplaced: $unplaced,
             leftovers: [],
             folds: $folds,
-            utilisation: 0,
-            bound: $bound,
-            evaluated: $evaluated,
+            measure: new LayMeasure(0, bound: $bound, evaluated: $evaluated),
         );
     }
 
@@ -398,9 +394,7 @@ final readonly class LayMaker
             ),
             leftovers: $leftovers,
             folds: $folds,
-            utilisation: $area > 0 ? round($laid / $area, 4) : 0,
-            bound: $bound,
-            evaluated: $evaluated,
+            measure: new LayMeasure($area > 0 ? round($laid / $area, 4) : 0, bound: $bound, evaluated: $evaluated),
         );
     }
 

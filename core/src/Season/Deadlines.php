@@ -51,7 +51,7 @@ final readonly class Deadlines
         $left = $begins = $ends = [];
         foreach ($answers as $answer) {
             $project = $answer->project;
-            $left['#'.$project->id] = $answer->to - $answer->from;
+            $left['#'.$project->id] = $answer->turn->to - $answer->turn->from;
             $notBefore = $project->brief->dates->notBefore;
             $begins['#'.$project->id] = null === $notBefore ? 0 : $season->minutesBefore($notBefore);
         }
@@ -87,7 +87,7 @@ final readonly class Deadlines
         $late = array_values(array_filter($due, static fn (Due $one): bool => $one->late > 0));
         $ends = [];
         foreach ($checked->projects as $answer) {
-            $ends[$answer->project->id] = $checked->season->doneOn($answer->to);
+            $ends[$answer->project->id] = $checked->season->doneOn($answer->turn->to);
         }
         $missed = array_filter($due, static fn (Due $one): bool => $one->project->daysLate($ends[$one->project->id]) > 0);
 

@@ -17,8 +17,8 @@ final readonly class Diary
         foreach ($checked->projects as $answer) {
             $project = $answer->project;
             $with = ['project' => $project->name];
-            if (!$project->season->undated && !$answer->belowChalkLine && $project->log->state->takesHours()) {
-                $begin = $project->season->dayAfter($answer->from);
+            if (!$project->season->undated && !$answer->turn->below && $project->log->state->takesHours()) {
+                $begin = $project->season->dayAfter($answer->turn->from);
                 $notBefore = $project->brief->dates->notBefore;
                 $begin = null !== $notBefore && $begin < $notBefore ? $notBefore : $begin;
                 $days[] = new Dated('begin-'.$project->id, $begin, new Sentence('Begin {project}', $with));

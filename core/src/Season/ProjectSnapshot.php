@@ -23,8 +23,8 @@ final readonly class ProjectSnapshot
             $project = $answer->project;
             $late = $project->season->undated || !$project->log->state->takesHours()
                 ? 0
-                : $project->daysLate($project->season->doneOn($answer->to));
-            $all['#'.$project->id] = new self($late, $answer->belowChalkLine, $answer->verdict);
+                : $project->daysLate($project->season->doneOn($answer->turn->to));
+            $all['#'.$project->id] = new self($late, $answer->turn->below, $answer->verdict);
         }
 
         return $all;

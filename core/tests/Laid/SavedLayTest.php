@@ -22,6 +22,7 @@ use Octavum\Core\Laid\SavedLay;
 use Octavum\Core\Lay\Hand;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
+use Octavum\Core\Lay\LayMeasure;
 use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Lay\Request\LayPiece;
 use Octavum\Core\Lay\Status;
@@ -255,7 +256,7 @@ final class SavedLayTest extends TestCase
         );
         self::assertSame([[[0], [0, 180]], [[0, 180], [0, 180]]], $laid(false), 'the front as the cloth goes, the band either way');
         self::assertSame([[[90], [90, 270]], [[90, 270], [90, 270]]], $laid(true), 'all of it across');
-        $lay = $this->laidSo(true)->saved('lay', 'Across', new Lay(Status::Short, Fold::Flat, [], [], [], [], [], 0, 0, 0), false, []);
+        $lay = $this->laidSo(true)->saved('lay', 'Across', new Lay(Status::Short, Fold::Flat, [], [], [], [], [], new LayMeasure(0)), false, []);
         self::assertSame([['0/Band'], true], [$lay->rules->eased, $lay->rules->across], 'and it is kept so');
     }
 

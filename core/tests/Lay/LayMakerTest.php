@@ -8,6 +8,7 @@ use Octavum\Core\Lay\FaultWords;
 use Octavum\Core\Lay\Judge;
 use Octavum\Core\Lay\Lay;
 use Octavum\Core\Lay\LayMaker;
+use Octavum\Core\Lay\LayMeasure;
 use Octavum\Core\Lay\Request\Fold;
 use Octavum\Core\Lay\Request\Grain;
 use Octavum\Core\Lay\Request\LayPiece;
@@ -70,7 +71,7 @@ final class LayMakerTest extends TestCase
             $request = $this->random();
             $lay = $this->make($request, 120);
             self::assertSame([], (new Judge())->faults($request, $lay), "seed $seed, request $i, ".$lay->fold->value);
-            self::assertLessThanOrEqual(1.0, $lay->utilisation);
+            self::assertLessThanOrEqual(1.0, $lay->measure->utilisation);
             foreach ($request->sheets as $sheet) {
                 self::assertLessThanOrEqual(($sheet->length ?? \INF) + 0.01, $lay->used[$sheet->id] ?? 0);
             }
@@ -102,7 +103,7 @@ final class LayMakerTest extends TestCase
         );
         $lay = $this->make($request, 300);
         self::assertSame(2000.0, $lay->used['c']);
-        self::assertSame([1.0, 2000.0, []], [$lay->utilisation, $lay->bound, $lay->leftovers]);
+        self::assertSame([1.0, 2000.0, []], [$lay->measure->utilisation, $lay->measure->bound, $lay->leftovers]);
     }
 
     public function testTheSameSeedGivesTheSameLay(): void
@@ -230,7 +231,7 @@ final class LayMakerTest extends TestCase
         $panel = new LayPiece('panel', Outline::rectangle(700, 600), 3, match: new Repeat(230, 0, 0, 0));
         $lay = $this->make(new LayRequest([new Sheet('s', 1380, null)], [$panel]), 4000, false);
         self::assertSame(920.0 + 700, $lay->used['s']);
-        self::assertLessThan(30, $lay->evaluated);
+        self::assertLessThan(30, $lay->measure->evaluated);
     }
 
     /** @param ?array{float, float} $at */
@@ -324,7 +325,7 @@ final class LayMakerTest extends TestCase
                 static fn (Fault $fault): string => (string) (new FaultWords())->say($fault),
                 (new Judge())->faults(
                     $request,
-                    new Lay($lay->status, $lay->fold, $lay->used, array_values($placements), [], [], [], 0, 0, 0),
+                    new Lay($lay->status, $lay->fold, $lay->used, array_values($placements), [], [], [], new LayMeasure(0)),
                 ),
             ),
         );
@@ -565,7 +566,7 @@ final class LayMakerTest extends TestCase
             $one->y,
             $one->outline->moved(160, 0),
         ), $lay->placements);
-        $beside = new Lay($lay->status, $lay->fold, ['c' => $lay->used['c'] + 160], $moved, [], [], [], 0, 0, 0);
+        $beside = new Lay($lay->status, $lay->fold, ['c' => $lay->used['c'] + 160], $moved, [], [], [], new LayMeasure(0));
         $say = static fn (Fault $fault): string => (string) (new FaultWords())->say($fault);
         $said = array_map($say, (new Judge())->faults($request, $beside));
         self::assertContains('front 1 does not lie to the figures as it should', $said);

@@ -86,7 +86,7 @@ final class ProjectTest extends TestCase
         $all = [$someday, $late];
         $check = static fn (Season $season): ProjectAnswer => (new SeasonCheck(new Assumptions()))->check($season, $all)->projects[0];
         self::assertSame(Verdict::Fits, $check($late->season)->verdict);
-        self::assertSame([Verdict::Short, false], [$check($someday->season)->verdict, $check($someday->season)->belowChalkLine]);
+        self::assertSame([Verdict::Short, false], [$check($someday->season)->verdict, $check($someday->season)->turn->below]);
     }
 
     public function testItsWaysAreWhatLeadsAndWhatMightStillBeTaken(): void

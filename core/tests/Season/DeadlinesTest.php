@@ -61,7 +61,7 @@ final class DeadlinesTest extends TestCase
         self::assertSame([['Coat', '2027-03-10', 0], ['Dress', '2027-03-12', 0]], $this->say($checked));
         $late = $this->checked(['Coat' => [3, '03-09', false, '03-08']]);
         self::assertSame([['Coat', '2027-03-10', 1]], $this->say($late));
-        self::assertSame([420, 600, 600], [$late->projects[0]->from, $late->projects[0]->to, $late->wished + 420]);
+        self::assertSame([420, 600, 600], [$late->projects[0]->turn->from, $late->projects[0]->turn->to, $late->wished + 420]);
     }
 
     public function testNothingIsSaidWhileTheRankMeetsThemAllAndWishesDoNotCount(): void

@@ -12,8 +12,8 @@ use Octavum\Core\Project\Cautions;
 use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
 use Octavum\Core\Project\SizeFor;
-use Octavum\Core\Project\Time\Hours;
 use Octavum\Core\Project\Time\Pace;
+use Octavum\Core\Project\Time\Turn;
 use Octavum\Core\Season\Answer\OptionAnswer;
 use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Season\Answer\RoleAnswer;
@@ -45,17 +45,7 @@ final readonly class ProjectPages
         $checked = $this->checker->check($account, $project->season, $projects);
 
         $row = $this->drawing->large($checked, $project->id, $settings);
-        $sewn = $row->answer ?? new ProjectAnswer(
-            $project,
-            [],
-            null,
-            snags: [],
-            from: 0,
-            to: 0,
-            belowChalkLine: false,
-            notions: [],
-            hours: Hours::of($project, Pace::of($projects)),
-        );
+        $sewn = $row->answer ?? new ProjectAnswer(Turn::outside($project, Pace::of($projects)), [], null, snags: []);
 
         return new ProjectPage(
             $project,

@@ -75,7 +75,7 @@ final readonly class SewingPages
             foreach ($this->checker->check($account, $season, $projects)->projects as $answer) {
                 if ($this->isBegun($answer->project)) {
                     $begun[] = $answer;
-                } elseif ($answer->project->log->state->takesHours() && !$answer->belowChalkLine && !$season->undated) {
+                } elseif ($answer->project->log->state->takesHours() && !$answer->turn->below && !$season->undated) {
                     $planned[] = $answer;
                 }
             }

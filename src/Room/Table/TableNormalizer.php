@@ -212,8 +212,8 @@ final readonly class TableNormalizer
             'foldName' => $this->sentences->write(new Sentence($lay->fold->words()), $this->settings->tape()),
             'used' => $used,
             'total' => $this->write(Figure::needed(Length::ofMillimetres(round(array_sum($lay->used), 1)))),
-            'utilisation' => (int) round(100 * $lay->utilisation),
-            'bound' => $lay->bound > 0 ? $this->write(Figure::exact(Length::ofMillimetres($lay->bound))) : null,
+            'utilisation' => (int) round(100 * $lay->measure->utilisation),
+            'bound' => $lay->measure->bound > 0 ? $this->write(Figure::exact(Length::ofMillimetres($lay->measure->bound))) : null,
             'missing' => $missing,
             'why' => [] === $lay->unplaced ? null : $this->sentence($lay->unplaced[0]->reasons, $names),
             'faults' => array_map(

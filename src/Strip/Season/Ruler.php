@@ -65,9 +65,9 @@ final readonly class Ruler
     public function bar(ProjectAnswer $answer): WeekBar
     {
         $week = self::WIDTH / $this->season->weeks;
-        $from = min($this->season->weeksAfter($answer->from) * $week, self::WIDTH - 12);
+        $from = min($this->season->weeksAfter($answer->turn->from) * $week, self::WIDTH - 12);
         // it ends in the week of its last minute, not after the weeks off that follow
-        $to = min(self::WIDTH, $this->season->weeksAfter(max(0, $answer->to - 1)) * $week);
+        $to = min(self::WIDTH, $this->season->weeksAfter(max(0, $answer->turn->to - 1)) * $week);
         $deadline = $answer->project->brief->dates->deadline;
 
         return new WeekBar(

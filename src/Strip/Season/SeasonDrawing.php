@@ -36,7 +36,7 @@ final readonly class SeasonDrawing
                 $aside[] = $row;
                 continue;
             }
-            if ($answer->belowChalkLine) {
+            if ($answer->turn->below) {
                 $line ??= \count($rows);
             }
             $rows[] = $row;

@@ -25,6 +25,12 @@ final readonly class Turn
     ) {
     }
 
+    /** Of a project that stands in no list. */
+    public static function outside(Project $project, Pace $pace): self
+    {
+        return new self($project, Hours::of($project, $pace), 0, from: 0, to: 0, below: false);
+    }
+
     /**
      * @param list<Project> $projects of one season, in its order
      *

@@ -8,34 +8,29 @@ use Octavum\Core\Need\Verdict;
 use Octavum\Core\Notion\NotionAnswer;
 use Octavum\Core\Project\Project;
 use Octavum\Core\Project\Time\Hours;
-use Octavum\Core\Project\Time\Pace;
+use Octavum\Core\Project\Time\Turn;
 use Octavum\Core\Season\Snag\Snag;
 
 /** A project checked: its roles, its snags, and when its hours fall. */
 final readonly class ProjectAnswer
 {
+    public Project $project;
     public Hours $hours;
 
     /**
      * @param list<RoleAnswer>   $roles
      * @param list<Snag>         $snags   of the roles and of the project, gravest first
-     * @param int                $from    minutes of sewing before it
-     * @param int                $to      minutes of sewing when it is done
      * @param list<NotionAnswer> $notions
-     * @param ?Hours             $hours   as the hours say, at nobody's pace
      */
     public function __construct(
-        public Project $project,
+        public Turn $turn,
         public array $roles,
         public ?Verdict $verdict,
         public array $snags,
-        public int $from,
-        public int $to,
-        public bool $belowChalkLine,
         public array $notions = [],
-        ?Hours $hours = null,
     ) {
-        $this->hours = $hours ?? Hours::of($project, Pace::asSaid());
+        $this->project = $turn->project;
+        $this->hours = $turn->hours;
     }
 
     public function role(string $claim): ?RoleAnswer

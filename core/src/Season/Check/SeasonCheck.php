@@ -234,17 +234,7 @@ final readonly class SeasonCheck
         $snags = [...$snags, ...$sizes, ...$this->snags($turn, $notions)];
         usort($snags, static fn (Snag $a, Snag $b): int => $a->severity->value <=> $b->severity->value);
 
-        return new ProjectAnswer(
-            $project,
-            $roles,
-            $verdict,
-            snags: $snags,
-            from: $turn->from,
-            to: $turn->to,
-            belowChalkLine: $turn->below,
-            notions: $notions,
-            hours: $turn->hours,
-        );
+        return new ProjectAnswer($turn, $roles, $verdict, $snags, $notions);
     }
 
     /**

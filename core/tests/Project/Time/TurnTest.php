@@ -47,7 +47,7 @@ final class TurnTest extends TestCase
         $all = [$project('Top', 1), $project('Skirt', 2), $project('Coat', 3)];
         $check = new SeasonCheck(new Assumptions());
         $below = array_map(
-            static fn (Project $one): array => array_column(array_column($check->options($one, $all), 'answer'), 'belowChalkLine'),
+            static fn (Project $one): array => array_column(array_column(array_column($check->options($one, $all), 'answer'), 'turn'), 'below'),
             $all,
         );
         self::assertSame([[false], [false], [true]], $below);

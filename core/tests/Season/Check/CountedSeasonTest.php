@@ -26,7 +26,7 @@ final class CountedSeasonTest extends TestCase
         self::assertSame(
             ['2027-03-08', '2027-03-15', '2027-03-22'],
             array_map(
-                static fn (ProjectAnswer $one): string => $season->dayAfter($one->to)->format('Y-m-d'),
+                static fn (ProjectAnswer $one): string => $season->dayAfter($one->turn->to)->format('Y-m-d'),
                 \array_slice($checked->projects, 0, 3),
             ),
         );
@@ -37,7 +37,7 @@ final class CountedSeasonTest extends TestCase
         $season = new Season('s', 'March', new \DateTimeImmutable('2027-03-01'), 3, 0, off: [2], most: 2);
         $checked = $this->checked($season, 3);
         self::assertSame([false, false, true], $this->below($checked));
-        self::assertSame('2027-03-15', $season->dayAfter($checked->projects[0]->to)->format('Y-m-d'), 'the week off is passed over');
+        self::assertSame('2027-03-15', $season->dayAfter($checked->projects[0]->turn->to)->format('Y-m-d'), 'the week off is passed over');
     }
 
     public function testWithHoursTooWhicheverEndsFirst(): void
@@ -80,6 +80,6 @@ final class CountedSeasonTest extends TestCase
     /** @return list<bool> */
     private function below(CheckedSeason $checked): array
     {
-        return array_map(static fn (ProjectAnswer $one): bool => $one->belowChalkLine, $checked->projects);
+        return array_map(static fn (ProjectAnswer $one): bool => $one->turn->below, $checked->projects);
     }
 }

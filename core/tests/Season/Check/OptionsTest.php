@@ -80,7 +80,7 @@ final class OptionsTest extends TestCase
             if ('Cedar' === $answer->project->name) {
                 self::assertEquals($answer->roles, $option->answer->roles);
                 self::assertSame($answer->verdict, $option->answer->verdict);
-                self::assertSame([$answer->from, $answer->to], [$option->answer->from, $option->answer->to]);
+                self::assertSame([$answer->turn->from, $answer->turn->to], [$option->answer->turn->from, $option->answer->turn->to]);
             }
         }
     }

@@ -223,11 +223,11 @@ final class SeasonCheckTest extends TestCase
         $checked = Plan::check($make('A', 1, 30), $make('B', 2, 22), $make('C', 3, 1));
         self::assertSame(
             [false, false, true],
-            array_map(static fn ($answer): bool => $answer->belowChalkLine, $checked->projects),
+            array_map(static fn ($answer): bool => $answer->turn->below, $checked->projects),
             '13 weeks × 4 h = 52 h',
         );
         self::assertSame(53 * 60, $checked->wished);
-        self::assertSame([30 * 60, 52 * 60], [$checked->projects[1]->from, $checked->projects[1]->to]);
+        self::assertSame([30 * 60, 52 * 60], [$checked->projects[1]->turn->from, $checked->projects[1]->turn->to]);
     }
 
     public function testSnagsOfTheProjectItself(): void
