@@ -256,7 +256,8 @@ final class SavedLayTest extends TestCase
         );
         self::assertSame([[[0], [0, 180]], [[0, 180], [0, 180]]], $laid(false), 'the front as the cloth goes, the band either way');
         self::assertSame([[[90], [90, 270]], [[90, 270], [90, 270]]], $laid(true), 'all of it across');
-        $lay = $this->laidSo(true)->saved('lay', 'Across', new Lay(Status::Short, Fold::Flat, [], [], [], [], [], new LayMeasure(0)), false, []);
+        $none = new Lay(Status::Short, Fold::Flat, [], [], [], [], [], new LayMeasure(0));
+        $lay = $this->laidSo(true)->saved('lay', 'Across', $none, false, []);
         self::assertSame([['0/Band'], true], [$lay->rules->eased, $lay->rules->across], 'and it is kept so');
     }
 

@@ -135,7 +135,9 @@ final readonly class PatternMapper
                 : PieceSet::later(
                     $record->marks,
                     $record->widest,
-                    fn (): array => $this->pieces->readStored(Node::stored($this->pieceSet($record)->pieces, 'pieces of version '.$record->id)),
+                    fn (): array => $this->pieces->readStored(
+                        Node::stored($this->pieceSet($record)->pieces, 'pieces of version '.$record->id),
+                    ),
                 ),
             features: array_map(Feature::from(...), $record->features),
         );

@@ -12,6 +12,7 @@ use Octavum\Core\Project\ProjectDates;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Project\Time\Pace;
 use Octavum\Core\Project\Time\Turn;
+use Octavum\Core\Season\Answer\OptionAnswer;
 use Octavum\Core\Season\Check\SeasonCheck;
 use PHPUnit\Framework\TestCase;
 
@@ -47,7 +48,10 @@ final class TurnTest extends TestCase
         $all = [$project('Top', 1), $project('Skirt', 2), $project('Coat', 3)];
         $check = new SeasonCheck(new Assumptions());
         $below = array_map(
-            static fn (Project $one): array => array_column(array_column(array_column($check->options($one, $all), 'answer'), 'turn'), 'below'),
+            static fn (Project $one): array => array_map(
+                static fn (OptionAnswer $option): bool => $option->answer->turn->below,
+                $check->options($one, $all),
+            ),
             $all,
         );
         self::assertSame([[false], [false], [true]], $below);

@@ -49,7 +49,12 @@ final class PlanPropertiesTest extends TestCase
             $shuffled = self::projects($season);
             shuffle($shuffled);
             $verdicts = static fn (CheckedSeason $checked): array => array_map(
-                static fn (ProjectAnswer $answer): array => [$answer->project->name, $answer->verdict, $answer->turn->from, $answer->turn->to],
+                static fn (ProjectAnswer $answer): array => [
+                    $answer->project->name,
+                    $answer->verdict,
+                    $answer->turn->from,
+                    $answer->turn->to,
+                ],
                 $checked->projects,
             );
             self::assertSame($verdicts($season), $verdicts(Plan::check(...$shuffled)));
