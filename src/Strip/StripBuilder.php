@@ -73,10 +73,7 @@ final class StripBuilder
                     $label,
                     $this->fit($label, $inside),
                     '' !== $label,
-                    x: $x,
-                    inside: $inside,
-                    over: $over,
-                    missing: $missing,
+                    reach: new MarkReach($x, $inside, $over, $missing),
                 );
             }
         }
@@ -99,7 +96,7 @@ final class StripBuilder
     public function role(RoleAnswer $role, string $project, Scale $scale, System $system, array $perhaps = []): ?Strip
     {
         if (null !== $role->claim->wish && null !== $role->amount()) {
-            $mark = new Mark($project, '', true, x: 0, inside: 0, over: $scale->x($role->amount()), missing: $role->amount(), toBuy: true);
+            $mark = new Mark($project, '', true, reach: new MarkReach(0, 0, $scale->x($role->amount()), $role->amount()), toBuy: true);
 
             return $this->assemble(
                 null,
@@ -173,10 +170,7 @@ final class StripBuilder
                 $promise->project->name,
                 $this->fit($promise->project->name, $inside),
                 null === $own || $promise->claim->id === $own,
-                x: min($x, $scale->room),
-                inside: $inside,
-                over: $over,
-                missing: $over > 0 ? $missing->smaller($promise->amount) : null,
+                reach: new MarkReach(min($x, $scale->room), $inside, $over, $over > 0 ? $missing->smaller($promise->amount) : null),
                 pieces: $this->pieces($promise, $scale, $laid[$promise->claim->lay->id ?? ''] ?? $x),
             );
         }
@@ -272,7 +266,7 @@ final class StripBuilder
     ): Strip {
         $end = $length;
         foreach ($marks as $mark) {
-            $end = max($end, $mark->x + $mark->inside + $mark->over);
+            $end = max($end, $mark->reach->x + $mark->reach->inside + $mark->reach->over);
         }
         foreach ($perhaps as $mark) {
             $end = max($end, $mark->x + $mark->length);

@@ -23,11 +23,11 @@ final class StripBuilderTest extends TestCase
         self::assertSame($scale->x(Plan::length('2.44')), $strip->length, 'what can be cut from, not what was measured');
         self::assertSame(['Heron skirt', 'Shorts'], array_map(static fn (Mark $mark): string => $mark->project, $strip->marks));
         [$skirt, $shorts] = $strip->marks;
-        self::assertEqualsWithDelta($skirt->x + $skirt->inside, $shorts->x, 0.2);
-        self::assertEqualsWithDelta($strip->length, $shorts->x + $shorts->inside, 0.2);
-        self::assertSame(0.0, $skirt->over);
-        self::assertEqualsWithDelta($scale->along * 0.26, $shorts->over, 0.2);
-        self::assertSame(260_000, $shorts->missing?->micrometres);
+        self::assertEqualsWithDelta($skirt->reach->x + $skirt->reach->inside, $shorts->reach->x, 0.2);
+        self::assertEqualsWithDelta($strip->length, $shorts->reach->x + $shorts->reach->inside, 0.2);
+        self::assertSame(0.0, $skirt->reach->over);
+        self::assertEqualsWithDelta($scale->along * 0.26, $shorts->reach->over, 0.2);
+        self::assertSame(260_000, $shorts->reach->missing?->micrometres);
         self::assertTrue($strip->isShared(), 'seen from the shorts, the skirt is another’s');
     }
 
@@ -71,8 +71,8 @@ final class StripBuilderTest extends TestCase
         mt_srand(9);
         for ($i = 0; $i < 200; ++$i) {
             foreach ($this->strip(mt_rand(5, 900).' cm', 0 === $i % 4 ? null : '137 cm')->marks as $mark) {
-                self::assertGreaterThanOrEqual(0, $mark->inside);
-                self::assertGreaterThanOrEqual(0, $mark->over);
+                self::assertGreaterThanOrEqual(0, $mark->reach->inside);
+                self::assertGreaterThanOrEqual(0, $mark->reach->over);
                 self::assertLessThanOrEqual(mb_strlen($mark->project), mb_strlen($mark->label));
             }
         }

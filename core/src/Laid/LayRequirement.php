@@ -13,13 +13,12 @@ use Octavum\Core\Piece\Role;
 final readonly class LayRequirement
 {
     /**
-     * @param string       $project id
-     * @param string       $size    the largest one used; empty when none is chosen
-     * @param ?Cut         $cut     null while the cloth is to be bought, or not chosen
-     * @param bool         $bought  the cloth is to be bought
-     * @param bool         $oneWay  what is to be bought is
-     * @param ?Length      $repeat  of the cloth, where it is to be matched
-     * @param list<string> $pieces  by name, where not all of the role come from the cloth
+     * @param string       $project      id
+     * @param string       $size         the largest one used; empty when none is chosen
+     * @param ?Cut         $cut          null while the cloth is to be bought, or not chosen
+     * @param ?bool        $boughtOneWay whether the cloth that is to be bought is one-way; null where none is
+     * @param ?Length      $repeat       of the cloth, where it is to be matched
+     * @param list<string> $pieces       by name, where not all of the role come from the cloth
      */
     public function __construct(
         public string $project,
@@ -27,8 +26,7 @@ final readonly class LayRequirement
         public string $size,
         public ?Version $version,
         public ?Cut $cut,
-        public bool $bought,
-        public bool $oneWay,
+        public ?bool $boughtOneWay,
         public ?Length $repeat,
         public array $pieces = [],
     ) {

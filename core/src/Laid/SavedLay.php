@@ -141,7 +141,7 @@ final readonly class SavedLay
             return new Sentence('it was laid without matching the repeat of {repeat}', ['repeat' => Figure::exact($asked->repeat)]);
         }
 
-        return $asked->bought ? $this->rollStale($asked) : $this->cutsStale($asked, $assumptions);
+        return null !== $asked->boughtOneWay ? $this->rollStale($asked) : $this->cutsStale($asked, $assumptions);
     }
 
     /**
@@ -169,7 +169,9 @@ final readonly class SavedLay
             return new Sentence('it was laid on a cut, and the cloth is to be bought now');
         }
 
-        return $asked->oneWay && !$this->rules->oneWay ? new Sentence('it was laid both ways, and the cloth is one-way') : null;
+        return true === $asked->boughtOneWay && !$this->rules->oneWay
+            ? new Sentence('it was laid both ways, and the cloth is one-way')
+            : null;
     }
 
     private function cutsStale(LayRequirement $asked, Assumptions $assumptions): ?Sentence

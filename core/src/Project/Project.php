@@ -168,8 +168,7 @@ final readonly class Project
             $this->largestSize(),
             version: $this->cutting($claim)?->version,
             cut: $claim->cut,
-            bought: null !== $claim->wish,
-            oneWay: true === $claim->wish?->oneWay,
+            boughtOneWay: null === $claim->wish ? null : true === $claim->wish->oneWay,
             repeat: $matched ? $claim->cloth->look->repeat ?? $claim->wish?->repeat : null,
             pieces: $claim->pieces,
         );

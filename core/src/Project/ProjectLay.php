@@ -26,7 +26,7 @@ final readonly class ProjectLay
         $asked = $this->project->asked($this->claim, $this->assumptions);
 
         return new LayRules(
-            $this->claim->cloth?->isOneWay() ?? $asked->oneWay,
+            $this->claim->cloth?->isOneWay() ?? true === $asked->boughtOneWay,
             match: null !== $asked->repeat,
             off: array_map(static fn (string $name): string => '0/'.$name, $off),
         );

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Document\Codec;
 
+use Octavum\Core\Season\Lists\ListDates;
 use Octavum\Core\Season\Lists\ListRule;
 use Octavum\Core\Season\Lists\SewingList;
 use Octavum\Document\Json\Fields;
@@ -19,8 +20,7 @@ final readonly class ListCodec
         return new SewingList(
             $node->at('id')->name(60),
             $node->at('name')->name(),
-            $node->at('starts')->date(),
-            closes: $node->at('closes')->date(),
+            new ListDates($node->at('starts')->date(), $node->at('closes')->date()),
             target: $node->at('target')->integer(1, 1000),
             rule: $node->at('rule')->choice(ListRule::class),
             subject: $node->at('subject')->text(200),
@@ -37,8 +37,8 @@ final readonly class ListCodec
         return Fields::known([
             'id' => $list->id,
             'name' => $list->name,
-            'starts' => $list->starts?->format('Y-m-d'),
-            'closes' => $list->closes?->format('Y-m-d'),
+            'starts' => $list->dates->starts?->format('Y-m-d'),
+            'closes' => $list->dates->closes?->format('Y-m-d'),
             'target' => $list->target,
             'rule' => $list->rule?->value,
             'subject' => $list->subject,

@@ -6,8 +6,6 @@ namespace Octavum\Room\Project;
 
 use Octavum\Core\Fit\SizeAdvice;
 use Octavum\Core\Measure\Sentence;
-use Octavum\Core\Pattern\Part;
-use Octavum\Core\Piece\Piece;
 use Octavum\Core\Project\Project;
 use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Strip\Season\OptionCard;
@@ -18,12 +16,11 @@ use Octavum\Strip\StitchLine;
 final readonly class ProjectPage
 {
     /**
-     * @param ?ProjectRow                        $row      as its leading option makes it; null when it is not open
-     * @param list<OptionCard>                   $options  the others that might be taken
-     * @param list<Sentence>                     $cautions
-     * @param ?Sentence                          $together what several take laid together
-     * @param ProjectAnswer                      $sewn     with its steps and hours, also when it is done
-     * @param array<string, array{Piece, ?Part}> $pieces   that are cut for it, by name, with the part they come with
+     * @param ?ProjectRow      $row      as its leading option makes it; null when it is not open
+     * @param list<OptionCard> $options  the others that might be taken
+     * @param list<Sentence>   $cautions
+     * @param ?Sentence        $together what several take laid together
+     * @param ProjectAnswer    $sewn     with its steps and hours, also when it is done
      */
     public function __construct(
         public Project $project,
@@ -32,7 +29,6 @@ final readonly class ProjectPage
         public ?SizeAdvice $advice,
         public array $cautions,
         public ?Sentence $together,
-        public array $pieces,
         public ProjectAnswer $sewn,
         public StitchLine $seam,
     ) {

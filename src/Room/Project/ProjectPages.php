@@ -54,7 +54,6 @@ final readonly class ProjectPages
             advice: $this->advice($project),
             cautions: (new Cautions())->collect($project),
             together: null === $row ? null : (new LaidTogether(new Estimator($settings->assumptions)))->compare($row->answer),
-            pieces: $project->pieces(),
             sewn: $sewn,
             seam: $this->seams->draw($sewn),
         );

@@ -9,6 +9,7 @@ use Octavum\Account\Mine;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Project\Project;
 use Octavum\Core\Season\Lists\ListAnswer;
+use Octavum\Core\Season\Lists\ListDates;
 use Octavum\Core\Season\Lists\ListRule;
 use Octavum\Core\Season\Lists\SewingList;
 use Octavum\Input\Entry;
@@ -73,8 +74,8 @@ final class ListController extends AbstractController
         $projects = $this->plan->projects($account);
         $values = [
             'name' => $list->name,
-            'starts' => $list->starts?->format('Y-m-d') ?? '',
-            'closes' => $list->closes?->format('Y-m-d') ?? '',
+            'starts' => $list->dates->starts?->format('Y-m-d') ?? '',
+            'closes' => $list->dates->closes?->format('Y-m-d') ?? '',
             'target' => (string) $list->target,
             'rule' => $list->rule->value ?? '',
             'subject' => $list->subject,
@@ -140,8 +141,7 @@ final class ListController extends AbstractController
         return new SewingList(
             $list->id,
             $entry->name('name'),
-            $starts,
-            closes: $closes,
+            new ListDates($starts, $closes),
             target: $entry->integer('target', 1, 1000),
             rule: $rule,
             subject: $subject,

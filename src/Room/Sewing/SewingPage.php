@@ -27,10 +27,6 @@ final readonly class SewingPage
      * @param list<BegunRow> $begun
      * @param list<BegunRow> $next     on the plan, not begun
      * @param list<Session>  $sessions
-     * @param list<Project>  $judge    all steps done, and nobody has said how it turned out
-     * @param list<Project>  $worn     done for a while, and nobody has said how often they are worn
-     * @param Pace           $pace     on all garments
-     * @param Pace           $paceOn   on garments like the one in the margin
      */
     public function __construct(
         public int $have,
@@ -38,10 +34,8 @@ final readonly class SewingPage
         public array $begun,
         public array $next,
         public array $sessions,
-        public array $judge,
-        public array $worn,
-        public Pace $pace,
-        public Pace $paceOn,
+        public Unsaid $unsaid,
+        public Paces $paces,
         ?ProjectAnswer $about,
     ) {
         $running = null;

@@ -52,10 +52,11 @@ final readonly class SewingPages
             array_map($row, $begun),
             next: array_map($row, $next),
             sessions: (new Sessions())->group([...$begun, ...$planned]),
-            judge: $this->toJudge($begun),
-            worn: $this->toAskWorn($projects),
-            pace: Pace::of($projects),
-            paceOn: Pace::of(array_values(array_filter($projects, static fn (Project $one): bool => $one->garment() === $garment))),
+            unsaid: new Unsaid($this->toJudge($begun), $this->toAskWorn($projects)),
+            paces: new Paces(
+                Pace::of($projects),
+                Pace::of(array_values(array_filter($projects, static fn (Project $one): bool => $one->garment() === $garment))),
+            ),
             about: $offered,
         );
     }

@@ -12,8 +12,6 @@ final readonly class DrawnSheet
     /**
      * @param float            $length of the sheet as it lies
      * @param float            $drawn  as far as it or its pieces go
-     * @param list<float>      $folds  how far from the upper edge
-     * @param string           $upper  what the upper edge is: fold, selvage …
      * @param list<DrawnPiece> $pieces from the cut end on
      */
     public function __construct(
@@ -23,9 +21,7 @@ final readonly class DrawnSheet
         public float $height,
         public Figure $width,
         public Figure $used,
-        public array $folds,
-        public string $upper,
-        public string $lower,
+        public SheetEdges $edges,
         public array $pieces,
     ) {
     }

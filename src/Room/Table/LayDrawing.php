@@ -39,18 +39,22 @@ final readonly class LayDrawing
             foreach ($on as $piece) {
                 $outline = $piece->outline;
                 $pieces[] = new DrawnPiece(
-                    ++$number,
+                    new PieceNumber(
+                        ++$number,
+                        round(($outline->left + $outline->right) / 2, 1),
+                        round(($outline->bottom + $outline->top) / 2, 1),
+                        round(max(26.0, min(64.0, $outline->length() / 4, $outline->width() / 3)), 1),
+                    ),
                     $piece,
                     1 === \count($lay->garments) ? '' : $lay->garments[$piece->garment]->name,
                     path: self::path($outline),
-                    x: round(($outline->left + $outline->right) / 2, 1),
-                    y: round(($outline->bottom + $outline->top) / 2, 1),
                     grain: self::grain($piece),
-                    size: round(max(26.0, min(64.0, $outline->length() / 4, $outline->width() / 3)), 1),
-                    from: self::figure($outline->left),
-                    to: self::figure($outline->right),
-                    above: self::figure($outline->bottom),
-                    below: self::figure($outline->top),
+                    bounds: new PieceBounds(
+                        self::figure($outline->left),
+                        self::figure($outline->right),
+                        self::figure($outline->bottom),
+                        self::figure($outline->top),
+                    ),
                 );
             }
             $length = (float) ($sheet->length?->millimetres() ?? $end) / (Fold::Crosswise === $lay->fold ? 2 : 1);
@@ -61,13 +65,15 @@ final readonly class LayDrawing
                 height: $folded ? $width / 2 : $width,
                 width: Figure::width($sheet->width),
                 used: Figure::needed($sheet->used),
-                folds: match ($lay->fold) {
-                    Fold::Lengthwise, Fold::Part => [0.0],
-                    Fold::Gate => [0.0, $width / 2],
-                    default => [],
-                },
-                upper: $folded || Fold::Part === $lay->fold ? 'fold' : 'selvage',
-                lower: Fold::Gate === $lay->fold ? 'fold' : (Fold::Lengthwise === $lay->fold ? 'both selvages' : 'selvage'),
+                edges: new SheetEdges(
+                    $folded || Fold::Part === $lay->fold ? 'fold' : 'selvage',
+                    Fold::Gate === $lay->fold ? 'fold' : (Fold::Lengthwise === $lay->fold ? 'both selvages' : 'selvage'),
+                    match ($lay->fold) {
+                        Fold::Lengthwise, Fold::Part => [0.0],
+                        Fold::Gate => [0.0, $width / 2],
+                        default => [],
+                    },
+                ),
                 pieces: $pieces,
             );
         }

@@ -6,6 +6,7 @@ namespace Octavum\Store\Project;
 
 use Doctrine\ORM\EntityManagerInterface;
 use Octavum\Account\Account;
+use Octavum\Core\Season\Lists\ListDates;
 use Octavum\Core\Season\Lists\SewingList;
 
 /** An account's lists: stored ones to the core's and back. */
@@ -29,8 +30,7 @@ final readonly class Lists
         return new SewingList(
             $record->id,
             $record->name,
-            $record->starts,
-            closes: $record->closes,
+            new ListDates($record->starts, $record->closes),
             target: $record->target,
             rule: $record->rule,
             subject: $record->subject,
@@ -42,8 +42,8 @@ final readonly class Lists
     public function store(SewingList $list, ListRecord $record): void
     {
         $record->name = $list->name;
-        $record->starts = $list->starts;
-        $record->closes = $list->closes;
+        $record->starts = $list->dates->starts;
+        $record->closes = $list->dates->closes;
         $record->target = $list->target;
         $record->rule = $list->rule;
         $record->subject = $list->subject;

@@ -49,7 +49,7 @@ final readonly class ListBreach
                 return new Sentence('{project}: {cloth} is ordered, not from the stash.', $with);
             }
             $bought = null === $claim->cut ? null : $this->bought($claim->cut);
-            if (null !== $bought && null !== $list->starts && $bought >= $list->starts) {
+            if (null !== $bought && null !== $list->dates->starts && $bought >= $list->dates->starts) {
                 return new Sentence('{project}: {cloth} was bought on {day}, after the list began.', $with + ['day' => $bought]);
             }
         }

@@ -17,8 +17,7 @@ final readonly class SewingList
     public function __construct(
         public string $id,
         public string $name,
-        public ?\DateTimeImmutable $starts = null,
-        public ?\DateTimeImmutable $closes = null,
+        public ListDates $dates = new ListDates(),
         public ?int $target = null,
         public ?ListRule $rule = null,
         public string $subject = '',
@@ -33,8 +32,7 @@ final readonly class SewingList
         return new self(
             $this->id,
             $this->name,
-            $this->starts,
-            closes: $this->closes,
+            $this->dates,
             target: $this->target,
             rule: $this->rule,
             subject: $this->subject,

@@ -21,6 +21,7 @@ use Octavum\Core\Project\Project;
 use Octavum\Core\Project\ProjectBrief;
 use Octavum\Core\Project\ProjectLog;
 use Octavum\Core\Project\Wish;
+use Octavum\Core\Season\Lists\ListDates;
 use Octavum\Core\Season\Lists\ListRule;
 use Octavum\Core\Season\Lists\SewingList;
 use Octavum\Core\Tests\Season\Plan;
@@ -68,7 +69,8 @@ final class SewingListTest extends TestCase
     #[DataProvider('rules')]
     public function testOnePurchaseBreaksAStashRule(ListRule $rule, string $subject, Project $project, ?string $says): void
     {
-        $list = new SewingList('l', 'L', new \DateTimeImmutable('2027-01-01'), rule: $rule, subject: $subject, projects: ['p']);
+        $dates = new ListDates(new \DateTimeImmutable('2027-01-01'));
+        $list = new SewingList('l', 'L', $dates, rule: $rule, subject: $subject, projects: ['p']);
         self::assertSame(null === $says ? [] : [$says], array_map(strval(...), $list->answer([$project])->breaches()));
     }
 
