@@ -11,9 +11,6 @@ use Octavum\Core\Reading\TableColumn;
 final readonly class TablePage
 {
     /**
-     * @param string                                 $room    the room that is lit in the bar
-     * @param string                                 $out     the route of what is here as a table
-     * @param string                                 $back    the route back
      * @param string                                 $put     what the button says, with {count}
      * @param class-string<TableColumn>              $columns what a column can hold
      * @param list<string>                           $heads   of the preview
@@ -23,9 +20,7 @@ final readonly class TablePage
      */
     public function __construct(
         public string $heading,
-        public string $room,
-        public string $out,
-        public string $back,
+        public TablePlace $place,
         public string $put,
         public string $columns,
         public array $heads,

@@ -44,13 +44,11 @@ final class ParametersTest extends TestCase
         'src/Console/DoctorCommand' => 10,
         'src/Document/WorkroomReader' => 10,
         'src/Document/WorkroomWriter' => 10,
-        'src/Input/TablePage' => 10,
         'src/Room/Cloth/ClothFilter' => 12,
         'src/Store/Pattern/PatternTitle' => 9,
         'src/Store/Project/ProjectMapper' => 10,
         'src/Store/Workroom/RowCheck' => 9,
         'src/Store/Workroom/Workrooms' => 18,
-        'src/Strip/Strip' => 14,
     ];
 
     /** More would have to be counted by the reader: from the sixth on, and better before, a value has its name. */

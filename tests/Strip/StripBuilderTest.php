@@ -20,11 +20,11 @@ final class StripBuilderTest extends TestCase
     {
         $strip = $this->strip('2.5');
         $scale = Scale::row(Plan::length('2.7'));
-        self::assertSame($scale->x(Plan::length('2.44')), $strip->length, 'what can be cut from, not what was measured');
+        self::assertSame($scale->x(Plan::length('2.44')), $strip->shape->length, 'what can be cut from, not what was measured');
         self::assertSame(['Heron skirt', 'Shorts'], array_map(static fn (Mark $mark): string => $mark->project, $strip->marks));
         [$skirt, $shorts] = $strip->marks;
         self::assertEqualsWithDelta($skirt->reach->x + $skirt->reach->inside, $shorts->reach->x, 0.2);
-        self::assertEqualsWithDelta($strip->length, $shorts->reach->x + $shorts->reach->inside, 0.2);
+        self::assertEqualsWithDelta($strip->shape->length, $shorts->reach->x + $shorts->reach->inside, 0.2);
         self::assertSame(0.0, $skirt->reach->over);
         self::assertEqualsWithDelta($scale->along * 0.26, $shorts->reach->over, 0.2);
         self::assertSame(260_000, $shorts->reach->missing?->micrometres);
@@ -33,7 +33,7 @@ final class StripBuilderTest extends TestCase
 
     public function testAnUnknownWidthIsDrawnAsSuchAndAnUnknownLengthBare(): void
     {
-        self::assertFalse($this->strip('2.5', null)->widthKnown);
+        self::assertFalse($this->strip('2.5', null)->shape->widthKnown);
         $bare = (new StripBuilder())->cut(
             Plan::cloth('140 cm', Plan::cut(null)),
             Plan::cut(null),
@@ -42,7 +42,7 @@ final class StripBuilderTest extends TestCase
             new Assumptions(),
             System::Metric,
         );
-        self::assertFalse($bare->lengthKnown);
+        self::assertFalse($bare->shape->lengthKnown);
         self::assertSame([], $bare->marks);
     }
 
@@ -50,8 +50,8 @@ final class StripBuilderTest extends TestCase
     {
         $cloth = Plan::cloth('140 cm', '20');
         $strip = (new StripBuilder())->cut($cloth, $cloth->cuts[0], [], Scale::row(Plan::length('20')), new Assumptions(), System::Metric);
-        self::assertTrue($strip->torn);
-        self::assertLessThan(400, $strip->length);
+        self::assertTrue($strip->shape->torn);
+        self::assertLessThan(400, $strip->shape->length);
     }
 
     public function testTheTapeIsInTheReadersUnits(): void

@@ -17,6 +17,7 @@ use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Octavum\Input\TableEntry;
 use Octavum\Input\TablePage;
+use Octavum\Input\TablePlace;
 use Octavum\Store\Change\Notice;
 use Octavum\Store\Cloth\Stash;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -77,9 +78,7 @@ final class CsvController extends AbstractController
             [
                 'page' => new TablePage(
                     'Cloth from a spreadsheet',
-                    'cloths',
-                    'cloth_csv_out',
-                    back: 'cloths',
+                    new TablePlace('cloths', 'cloth_csv_out', 'cloths'),
                     put: 'Put {count, plural, one {one cloth} other {# cloths}} into the stash',
                     columns: Column::class,
                     heads: ['Cloth', 'Length', 'Width', 'Fibres'],

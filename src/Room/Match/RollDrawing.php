@@ -74,8 +74,8 @@ final readonly class RollDrawing
                 $dots[] = [$x, $proposal];
             }
         }
-        $stems = $this->stems($named, $strip->height);
-        $deepest = max([$strip->height + 22, ...array_map(static fn (Stem $stem): float => $stem->y + 10, $stems)]);
+        $stems = $this->stems($named, $strip->shape->height);
+        $deepest = max([$strip->shape->height + 22, ...array_map(static fn (Stem $stem): float => $stem->y + 10, $stems)]);
         $hung = $this->dots($dots, $deepest);
 
         return new Roll(

@@ -17,6 +17,7 @@ use Octavum\Core\Reading\CsvTable;
 use Octavum\Input\Entry;
 use Octavum\Input\TableEntry;
 use Octavum\Input\TablePage;
+use Octavum\Input\TablePlace;
 use Octavum\Store\Notion\NotionStore;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -63,9 +64,7 @@ final class NotionCsvController extends AbstractController
             [
                 'page' => new TablePage(
                     'Notions from a spreadsheet',
-                    'cloths',
-                    'notion_csv_out',
-                    back: 'notions',
+                    new TablePlace('cloths', 'notion_csv_out', 'notions'),
                     put: 'Put {count, plural, one {one notion} other {# notions}} into the tins',
                     columns: NotionColumn::class,
                     heads: ['Kind', 'Measure', 'How much', 'What it is like', 'Place'],

@@ -17,6 +17,7 @@ use Octavum\Core\Reading\CsvTable;
 use Octavum\Input\Entry;
 use Octavum\Input\TableEntry;
 use Octavum\Input\TablePage;
+use Octavum\Input\TablePlace;
 use Octavum\Store\Pattern\Library;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
@@ -59,9 +60,7 @@ final class PatternCsvController extends AbstractController
             [
                 'page' => new TablePage(
                     'Patterns from a spreadsheet',
-                    'patterns',
-                    'pattern_csv_out',
-                    back: 'patterns',
+                    new TablePlace('patterns', 'pattern_csv_out', 'patterns'),
                     put: 'Put {count, plural, one {one pattern} other {# patterns}} into the library',
                     columns: PatternColumn::class,
                     heads: ['Pattern', 'Maker, number', 'Garment', 'Sizes'],
