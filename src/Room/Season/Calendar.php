@@ -43,8 +43,8 @@ final readonly class Calendar
         $calendar = new VCalendar(['PRODID' => '-//Octavum//Season//EN']);
         $calendar->add('X-WR-CALNAME', $only->name ?? 'Octavum');
         $tape = new LengthFormatter($this->settings->load($account)->system);
-        foreach ($seasons as $season) {
-            foreach ((new Diary())->compile($this->checker->check($account, $season, $projects)) as $dated) {
+        foreach ($this->checker->checkAll($account, array_values($seasons), $projects) as $checked) {
+            foreach ((new Diary())->compile($checked) as $dated) {
                 $this->add($calendar, $dated, $now, $this->sentences->write($dated->sentence, $tape));
             }
         }

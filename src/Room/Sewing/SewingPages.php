@@ -72,11 +72,11 @@ final readonly class SewingPages
         foreach ($projects as $project) {
             $seasons[$project->season->id] = $project->season;
         }
-        foreach ($seasons as $season) {
-            foreach ($this->checker->check($account, $season, $projects)->projects as $answer) {
+        foreach ($this->checker->checkAll($account, array_values($seasons), $projects) as $checked) {
+            foreach ($checked->projects as $answer) {
                 if ($this->isBegun($answer->project)) {
                     $begun[] = $answer;
-                } elseif ($answer->project->log->state->takesHours() && !$answer->turn->below && !$season->undated) {
+                } elseif ($answer->project->log->state->takesHours() && !$answer->turn->below && !$checked->season->undated) {
                     $planned[] = $answer;
                 }
             }

@@ -57,17 +57,18 @@ final class TableController extends AbstractController
         $built = new IdentityMap($settings->assumptions);
         $lays = array_map(static fn (LayRecord $record): SavedLay => $mapper->lay($record, $built), $this->plan->lays($account));
 
-        $answers = [];
+        $seasons = [];
         foreach ($projects as $project) {
-            $answers[$project->season->id] ??= $this->checker->check($account, $project->season, $projects)->projects;
+            $seasons[$project->season->id] = $project->season;
         }
+        $checked = $this->checker->checkAll($account, array_values($seasons), $projects);
 
         return $this->render('table/list.html.twig', [
             'lays' => $lays,
             'answers' => array_column(
                 array_map(
                     static fn (ProjectAnswer $answer): array => [$answer->project->id, $answer->roles],
-                    array_merge(...array_values($answers)),
+                    array_merge(...array_column($checked, 'projects')),
                 ),
                 1,
                 0,

@@ -61,9 +61,8 @@ final readonly class LaySettler
     public function settle(Account $account, ?\Closure $goOn = null): int
     {
         $this->lays->takeMissing();
-        foreach ($this->plan->seasons($account) as $season) {
-            $this->checker->check($account, $this->mapper->season($season));
-        }
+        $seasons = array_map($this->mapper->season(...), $this->plan->seasons($account));
+        $this->checker->checkAll($account, $seasons, $this->plan->projects($account));
         $missing = $this->lays->takeMissing();
         foreach ($missing as $done => $laying) {
             if (null !== $goOn && !$goOn()) {

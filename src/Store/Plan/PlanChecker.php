@@ -45,7 +45,18 @@ final class PlanChecker
     /** @param ?list<Project> $projects when they are at hand */
     public function check(Account $account, Season $season, ?array $projects = null): CheckedSeason
     {
-        return $this->checks($account, $this->notions->all($account))->check($season, $projects ?? $this->plan->projects($account));
+        return $this->checkAll($account, [$season], $projects ?? $this->plan->projects($account))[0];
+    }
+
+    /**
+     * @param list<Season>  $seasons
+     * @param list<Project> $projects of all seasons
+     *
+     * @return list<CheckedSeason> one each
+     */
+    public function checkAll(Account $account, array $seasons, array $projects): array
+    {
+        return $this->checks($account, $this->notions->all($account))->checkAll($seasons, $projects);
     }
 
     /** One of them checked; null when it is not on the plan, or asks for no cloth any more. */

@@ -82,21 +82,39 @@ final readonly class SeasonCheck
     /** @param list<Project> $projects of the whole workroom, since another season may have a cut first */
     public function check(Season $season, array $projects): CheckedSeason
     {
+        return $this->checkAll([$season], $projects)[0];
+    }
+
+    /**
+     * Several seasons, between which cloth and notions are given out once.
+     *
+     * @param list<Season>  $seasons
+     * @param list<Project> $projects of the whole workroom
+     *
+     * @return list<CheckedSeason> one each
+     */
+    public function checkAll(array $seasons, array $projects): array
+    {
         $open = $this->promises->inOrder($projects);
         $promises = $this->promises->allocate($open);
         $notions = $this->notions($open);
-        $turns = Turn::of(
-            array_values(array_filter($open, static fn (Project $one): bool => $one->season->id === $season->id)),
-            Pace::of($projects),
-        );
+        $pace = Pace::of($projects);
         $before = new CutBefore($projects);
-        $answers = array_map(
-            fn (Turn $turn): ProjectAnswer => $this->project($turn, $promises, $notions['#'.$turn->project->id] ?? [], $before),
-            $turns,
-        );
-        $wished = array_sum(array_map(static fn (Turn $turn): int => $turn->to - $turn->from, $turns));
+        $checked = [];
+        foreach ($seasons as $season) {
+            $turns = Turn::of(
+                array_values(array_filter($open, static fn (Project $one): bool => $one->season->id === $season->id)),
+                $pace,
+            );
+            $answers = array_map(
+                fn (Turn $turn): ProjectAnswer => $this->project($turn, $promises, $notions['#'.$turn->project->id] ?? [], $before),
+                $turns,
+            );
+            $wished = array_sum(array_map(static fn (Turn $turn): int => $turn->to - $turn->from, $turns));
+            $checked[] = new CheckedSeason($season, $answers, $wished, new Lazy(fn (): array => $this->promises->perhaps($open)));
+        }
 
-        return new CheckedSeason($season, $answers, $wished, new Lazy(fn (): array => $this->promises->perhaps($open)));
+        return $checked;
     }
 
     /**
