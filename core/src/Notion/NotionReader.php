@@ -19,6 +19,7 @@ final readonly class NotionReader
         'bias binding' => NotionKind::Binding,
         'bias tape' => NotionKind::Binding,
         'binding' => NotionKind::Binding,
+        'bias' => NotionKind::Binding,
         'fusible interfacing' => NotionKind::Interfacing,
         'iron-on interfacing' => NotionKind::Interfacing,
         'interfacing' => NotionKind::Interfacing,
@@ -119,8 +120,8 @@ final readonly class NotionReader
         $isPiece || usort($lengths, static fn (Length $a, Length $b): int => $b->micrometres <=> $a->micrometres);
         $rest =
             preg_replace_callback(
-                // "+ 6 rivets" counts something else, "2-way" nothing
-                '/(?<![\w.,\/£€$+&])(?<![+&]\s)(\d{1,4})\s*(?:x|×)?(?![\w.\/]|[ -]way\b)/iu',
+                // "+ 6 rivets" counts something else, "2-way" and "4 hole" nothing
+                '/(?<![\w.,\/£€$+&])(?<![+&]\s)(?:[x×]\s?)?(\d{1,4})\s*(?:x|×)?(?![\w.\/]|[ -](?:way|holed?)\b)/iu',
                 static function (array $found) use (&$count): string {
                     if (null !== $count) {
                         return $found[0];
