@@ -69,7 +69,7 @@ final readonly class LayMaker
                 unplaced: [$impossible],
                 leftovers: [],
                 folds: [],
-                measure: new LayMeasure(0, bound: $bound, evaluated: 0),
+                measure: new LayMeasure(0, bound: $bound),
             );
         }
         $folds = $ways = [];

@@ -31,6 +31,21 @@ final readonly class Season
         $this->sewn = array_values(array_diff(range(0, $weeks - 1), array_map(static fn (int $week): int => $week - 1, $off)));
     }
 
+    /**
+     * @param list<Project> $projects
+     *
+     * @return list<self> theirs, each once
+     */
+    public static function ofProjects(array $projects): array
+    {
+        $seasons = [];
+        foreach ($projects as $project) {
+            $seasons[$project->season->id] = $project->season;
+        }
+
+        return array_values($seasons);
+    }
+
     public static function none(string $id = 'none'): self
     {
         return new self($id, 'In no season', new \DateTimeImmutable('9999-01-01'), 1, 0, undated: true);

@@ -10,6 +10,9 @@ namespace Octavum\Core\Shape;
  */
 final readonly class Outline
 {
+    /** Edges nearer than so many mm may touch. */
+    private const SLACK = 1e-9;
+
     public float $left;
     public float $right;
     public float $bottom;
@@ -41,24 +44,9 @@ final readonly class Outline
         if ($outline->area() < 1) {
             throw new \InvalidArgumentException('an outline encloses an area; this one encloses none');
         }
-        // Only edges that share some of their x and y can cross, so they are looked at from left to right.
-        $edges = [];
-        foreach ($points as $i => $a) {
-            $b = $points[($i + 1) % $count];
-            $edges[] = [min($a[0], $b[0]), max($a[0], $b[0]), min($a[1], $b[1]), max($a[1], $b[1]), $i];
-        }
-        sort($edges);
-        foreach ($edges as $k => [, $right, $low, $high, $i]) {
-            for ($l = $k + 1; $l < $count && $edges[$l][0] <= $right + 1e-9; ++$l) {
-                [, , $from, $to, $j] = $edges[$l];
-                if ($from > $high + 1e-9 || $to < $low - 1e-9) {
-                    continue;
-                }
-                [$u, $v] = [min($i, $j), max($i, $j)];
-                $neighbours = $v === $u + 1 || (0 === $u && $v === $count - 1);
-                if (self::cross($points[$u], $points[($u + 1) % $count], $points[$v], $points[($v + 1) % $count], $neighbours)) {
-                    throw new \InvalidArgumentException(\sprintf('an outline does not cross itself; edges %d and %d do', $u, $v));
-                }
+        foreach ((new EdgePairs(self::SLACK))->find($points) as [$i, $j, $neighbours]) {
+            if (self::cross($points[$i], $points[$i + 1], $points[$j], $points[($j + 1) % $count], $neighbours)) {
+                throw new \InvalidArgumentException(\sprintf('an outline does not cross itself; edges %d and %d do', $i, $j));
             }
         }
 

@@ -7,13 +7,15 @@ namespace Octavum\Core\Shape;
 /**
  * Adds an allowance around an outline: each edge is moved outwards, corners are mitred, or cut off where they would reach
  * far out. Where a narrow notch closes, the moved edges cross; the outline of all they enclose is what is left when one
- * walks around the outside, at each crossing taking the way furthest to the right. Cost: edges² where
- * all of them lie above one another, else far less.
+ * walks around the outside, at each crossing taking the way furthest to the right. Cost: that of
+ * EdgePairs.
  */
 final readonly class Outset
 {
     /** A mitre longer than so many allowances is cut off. */
     private const MITRE = 4.0;
+    /** Moved edges nearer than so many mm may cross. */
+    private const SLACK = 1e-6;
 
     /**
      * @param float $allowance in mm
@@ -124,8 +126,7 @@ final readonly class Outset
     }
 
     /**
-     * Where edges cross that are no neighbours. Only those that share some of their x and y can, so they are looked at from
-     * left to right.
+     * Where edges cross that are no neighbours.
      *
      * @param non-empty-list<array{float, float}> $points
      *
@@ -134,29 +135,13 @@ final readonly class Outset
     private function cuts(array $points): array
     {
         $count = \count($points);
-        $edges = [];
-        foreach ($points as $i => $a) {
-            $b = $points[($i + 1) % $count];
-            $edges[] = [min($a[0], $b[0]), max($a[0], $b[0]), min($a[1], $b[1]), max($a[1], $b[1]), $i];
-        }
-        sort($edges);
         $cuts = array_fill(0, $count, []);
-        foreach ($edges as $k => [, $right, $bottom, $top, $one]) {
-            for ($l = $k + 1; $l < $count && $edges[$l][0] <= $right + 1e-6; ++$l) {
-                [, , $from, $to, $other] = $edges[$l];
-                if ($from > $top + 1e-6 || $to < $bottom - 1e-6) {
-                    continue;
-                }
-                [$i, $j] = [min($one, $other), max($one, $other)];
-                if ($j === $i + 1 || (0 === $i && $j === $count - 1)) {
-                    continue;
-                }
-                $cross = $this->crossing($points[$i], $points[$i + 1], $points[$j], $points[($j + 1) % $count]);
-                if (null !== $cross) {
-                    [$s, $t, $at] = $cross;
-                    $cuts[$i][] = [$s, $at];
-                    $cuts[$j][] = [$t, $at];
-                }
+        foreach ((new EdgePairs(self::SLACK))->find($points) as [$i, $j, $neighbours]) {
+            $cross = $neighbours ? null : $this->crossing($points[$i], $points[$i + 1], $points[$j], $points[($j + 1) % $count]);
+            if (null !== $cross) {
+                [$s, $t, $at] = $cross;
+                $cuts[$i][] = [$s, $at];
+                $cuts[$j][] = [$t, $at];
             }
         }
 

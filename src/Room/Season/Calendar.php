@@ -33,13 +33,10 @@ final readonly class Calendar
     {
         $projects = $this->plan->projects($account);
         $now = $this->clock->now();
-        $seasons = [];
-        foreach ($projects as $project) {
-            $season = $project->season;
-            if (null === $only ? !$season->undated && $season->ends() >= $now : $season->id === $only->id) {
-                $seasons[$season->id] = $season;
-            }
-        }
+        $seasons = array_filter(
+            Season::ofProjects($projects),
+            static fn (Season $one): bool => null === $only ? !$one->undated && $one->ends() >= $now : $one->id === $only->id,
+        );
         $calendar = new VCalendar(['PRODID' => '-//Octavum//Season//EN']);
         $calendar->add('X-WR-CALNAME', $only->name ?? 'Octavum');
         $tape = new LengthFormatter($this->settings->load($account)->system);

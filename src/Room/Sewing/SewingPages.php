@@ -7,6 +7,7 @@ namespace Octavum\Room\Sewing;
 use Octavum\Account\Account;
 use Octavum\Core\Project\Log\ProjectState;
 use Octavum\Core\Project\Project;
+use Octavum\Core\Project\Season;
 use Octavum\Core\Project\Time\Pace;
 use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Sewing\Sessions;
@@ -68,11 +69,8 @@ final readonly class SewingPages
      */
     private function atHand(Account $account, array $projects): array
     {
-        $begun = $planned = $seasons = [];
-        foreach ($projects as $project) {
-            $seasons[$project->season->id] = $project->season;
-        }
-        foreach ($this->checker->checkAll($account, array_values($seasons), $projects) as $checked) {
+        $begun = $planned = [];
+        foreach ($this->checker->checkAll($account, Season::ofProjects($projects), $projects) as $checked) {
             foreach ($checked->projects as $answer) {
                 if ($this->isBegun($answer->project)) {
                     $begun[] = $answer;

@@ -13,6 +13,7 @@ use Octavum\Core\Piece\Role;
 use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Project;
 use Octavum\Core\Project\ProjectLay;
+use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Document\Codec\LayRulesCodec;
@@ -57,11 +58,7 @@ final class TableController extends AbstractController
         $built = new IdentityMap($settings->assumptions);
         $lays = array_map(static fn (LayRecord $record): SavedLay => $mapper->lay($record, $built), $this->plan->lays($account));
 
-        $seasons = [];
-        foreach ($projects as $project) {
-            $seasons[$project->season->id] = $project->season;
-        }
-        $checked = $this->checker->checkAll($account, array_values($seasons), $projects);
+        $checked = $this->checker->checkAll($account, Season::ofProjects($projects), $projects);
 
         return $this->render('table/list.html.twig', [
             'lays' => $lays,
