@@ -76,15 +76,18 @@ test('two tabs on one cut: the later one is asked, and loses nothing', async ({ 
     await ready(page);
     const other = await context.newPage();
     await other.goto(page.url());
-    await other.getByLabel('Length now').fill('2.3');
-    await other.getByRole('button', { name: 'Write it down' }).click();
-    await expect(other.getByText('2.24 m to cut from')).toBeVisible();
-    await page.getByLabel('Length now').fill('2.1 m');
-    await page.getByRole('button', { name: 'Write it down' }).click();
+    await other.locator('summary', { hasText: 'Measured again' }).click();
+    await other.locator('details[open]').getByLabel('Length now').fill('2.3');
+    await other.locator('details[open]').getByRole('button', { name: 'Save' }).click();
+    await expect(other.getByText('2.24 m usable')).toBeVisible();
+    await page.locator('summary', { hasText: 'Measured again' }).click();
+    const measured = page.locator('details[open]');
+    await measured.getByLabel('Length now').fill('2.1 m');
+    await measured.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('alert')).toContainText('changed somewhere else since you opened it');
-    await expect(page.getByLabel('Length now')).toHaveValue('2.1 m');
-    await page.getByRole('button', { name: 'Write it down' }).click();
-    await expect(page.getByText('2.04 m to cut from')).toBeVisible();
+    await expect(measured.getByLabel('Length now')).toHaveValue('2.1 m');
+    await measured.getByRole('button', { name: 'Save' }).click();
+    await expect(page.getByText('2.04 m usable')).toBeVisible();
 });
 
 test('someone who thinks in yards plans from an empty workroom on a phone', async ({ empty: page }) => {
@@ -101,7 +104,7 @@ test('someone who thinks in yards plans from an empty workroom on a phone', asyn
     await page.getByLabel('Length', { exact: true }).fill('3 1/2');
     await page.getByLabel('washed, then measured').check();
     await page.getByRole('button', { name: 'Save the cloth' }).click();
-    await expect(page.getByText('3⅜ yd to cut from')).toBeVisible();
+    await expect(page.getByText('3⅜ yd usable')).toBeVisible();
     await open(page, '/patterns/new');
     await page.getByLabel('Title').fill('Bow-locker shirt');
     await page.getByLabel('Size in column 1').fill('16');

@@ -12,16 +12,16 @@ test('a cloth with two cuts is entered, measured, washed and the last entry undo
     await page.getByLabel('Length', { exact: true }).nth(1).fill('1.65');
     await page.getByRole('button', { name: 'Save the cloth' }).click();
     await expect(page.getByRole('heading', { name: /^Cut \d/ })).toHaveCount(2);
-    await expect(page.getByText('They are never added up')).toBeVisible();
+    await expect(page.getByText('Each cut counts alone')).toBeVisible();
 
     const cut = page.locator('.cut-panel').first();
-    await cut.getByText('Measure again, wash, give away …').click();
+    await cut.getByText('More', { exact: true }).click();
     await cut.getByLabel('What happened').selectOption('washed');
-    await cut.getByLabel('Length now').fill('1.74');
+    await cut.getByLabel('Length now').last().fill('1.74');
     await cut.getByRole('button', { name: 'Write it down' }).click();
     await expect(page.locator('.cut-panel').first()).toContainText('washed and measured');
-    await expect(page.locator('.cut-panel').first()).toContainText('1.68 m to cut from');
-    await page.getByRole('button', { name: 'undo' }).click();
+    await expect(page.locator('.cut-panel').first()).toContainText('1.68 m usable');
+    await page.getByRole('button', { name: 'undo', exact: true }).click();
     await expect(page.locator('.cut-panel').first()).toContainText('not washed yet');
 });
 
@@ -56,7 +56,7 @@ test('the back button after saving does not save again', async ({ empty: page })
 
 test('the stash is filtered and sorted', async ({ demo: page }) => {
     await open(page, '/cloth');
-    await page.getByLabel('To cut from at least').fill('2 yd');
+    await page.getByLabel('Usable at least').fill('2 yd');
     await page.getByLabel('Kind').selectOption('knit');
     await page.getByRole('button', { name: 'Show' }).click();
     await expect(page.locator('.sheet tbody tr')).toHaveCount(2);
@@ -70,5 +70,5 @@ test('a cloth taken out of the stash comes back', async ({ demo: page }) => {
     await expect(page.getByText('Heron lawn is taken out of the stash.')).toBeVisible();
     await page.getByRole('button', { name: 'undo' }).click();
     await expect(page.getByRole('heading', { name: 'Heron lawn' })).toBeVisible();
-    await expect(page.locator('.strip')).toHaveAccessibleName(/Heron skirt claims 1.50 m; Allotment shorts claims 1.20 m/);
+    await expect(page.locator('.strip')).toHaveAccessibleName(/Heron skirt needs 1.50 m; Allotment shorts needs 1.20 m/);
 });

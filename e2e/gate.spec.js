@@ -36,6 +36,7 @@ test('the scissors with the mouse: an open check holds them, what is cut stands 
     await expect(page.getByLabel('Cut off, along the cloth')).toHaveValue('1.5 m');
     await page.locator('.check', { hasText: 'Laid out' }).locator('summary').click();
     await page.locator('[name="word[laid]"]').fill('chalked by hand');
+    await page.getByText('Remnants, or something spoilt').click();
     await page.getByLabel('Length', { exact: true }).first().fill('30 cm');
     await page.getByLabel('Width', { exact: true }).first().fill('25 cm');
     await page.getByRole('button', { name: 'It is cut' }).click();

@@ -26,6 +26,7 @@ test('a cloth is laid with keys alone, its reasons read, and a project planned f
 test('on a phone a bolt says in two taps what it makes, what to ask for and what that costs', async ({ demo: page }) => {
     await page.setViewportSize({ width: 390, height: 844 });
     await open(page, '/season');
+    await page.getByText('More', { exact: true }).click();
     await page.getByRole('link', { name: 'Match' }).click();
     await page.getByLabel(/Lay a cloth/).fill('140 wide linen 18 eur per m');
     await page.getByRole('button', { name: 'Lay it' }).click();
@@ -37,7 +38,9 @@ test('a dress is made enough: ticks fill the gap, the least that fits is found a
     await toSeason(page, 'Haar');
     await page.getByRole('link', { name: 'Regatta dress' }).click();
     const panel = page.locator('.enough-panel');
-    await expect(panel.locator('.remedies:not([data-waiting]) input')).toHaveCount(9, { timeout: 90_000 });
+    await expect(panel.locator('.remedies input')).toHaveCount(9, { timeout: 90_000 });
+    await expect(panel.locator('.remedies tr:visible input')).toHaveCount(3);
+    await panel.getByText(/^6 more ways/).click();
     await expect(panel).toContainText('61 cm missing');
     await panel.getByRole('button', { name: '15 cm Working' }).first().press('Enter');
     await expect(panel.locator('.remedy-working:visible')).toContainText('Laid flat, in one layer');
@@ -50,10 +53,10 @@ test('a dress is made enough: ticks fill the gap, the least that fits is found a
     await expectAccessible(page);
     await panel.getByRole('button', { name: 'Least change that fits' }).click();
     await expect(panel.locator('.gap-over')).toBeVisible({ timeout: 40_000 });
-    await panel.getByRole('button', { name: 'Keep it' }).click();
-    await expect(page.locator('.project-part .enough').first()).toContainText('fits', { timeout: 40_000 });
+    await panel.getByRole('button', { name: 'Make it that way' }).click();
+    await expect(page.locator('.role-row .enough').first()).toContainText('fits', { timeout: 40_000 });
     await page.getByRole('button', { name: 'undo' }).click();
-    await expect(page.locator('.project-part .enough').first()).toContainText('short');
+    await expect(page.locator('.role-row .enough').first()).toContainText('short');
 });
 
 test('a cloth of the shop is laid beside one of the stash, and put away again; on a phone the lengths stand in a list', async ({

@@ -37,7 +37,10 @@ test('season, table and shopping are accessible and nothing scrolls sideways', a
             '/season',
             '/season/new',
             '/project/new',
-            project,
+            project + '/cloth',
+            project + '/sewing',
+            project + '/pattern',
+            project + '/notes',
             project + '/change?part=cloth',
             project + '/option/new',
             project + '/pieces',
@@ -57,7 +60,7 @@ test('season, table and shopping are accessible and nothing scrolls sideways', a
             '/find?q=heron',
             '/find',
         ],
-        ['/season', project, laid, '/shopping', '/match', '/match/pattern'],
+        ['/season', project + '/cloth', project + '/sewing', laid, '/shopping', '/match', '/match/pattern'],
     );
 });
 

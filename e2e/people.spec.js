@@ -25,7 +25,7 @@ test('someone is measured with the keyboard, and a project takes the size that i
     await page.getByLabel('For', { exact: true }).selectOption('Maud');
     await page.getByRole('button', { name: 'Take 14, graded to 18' }).click();
     await expect(page.getByLabel('Size', { exact: true })).toHaveValue('14');
-    await expect(page.getByLabel('graded to')).toHaveValue('18');
+    await expect(page.getByLabel('Up to size')).toHaveValue('18');
 });
 
 test('a size chart is shown as it is understood while it is pasted', async ({ demo: page }) => {
@@ -51,7 +51,7 @@ test('a photo is kept and its colours are taken, on a phone', async ({ demo: pag
     await page
         .getByLabel(/A photo by daylight/)
         .setInputFiles({ name: 'moss.png', mimeType: 'image/png', buffer: Buffer.from(canvas, 'base64') });
-    await page.getByRole('button', { name: 'Keep the photo' }).click();
+    await page.getByRole('button', { name: 'Add photo' }).click();
     await expect(page.getByAltText('Photo of Moss linen')).toBeVisible();
     expect(await page.getByAltText('Photo of Moss linen').evaluate((image) => image.naturalWidth)).toBe(60);
     await page.getByRole('button', { name: 'Take these colours' }).click();
@@ -59,7 +59,7 @@ test('a photo is kept and its colours are taken, on a phone', async ({ demo: pag
     await page
         .getByLabel(/Another photo/)
         .setInputFiles({ name: 'program.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('<?php echo 1;') });
-    await page.getByRole('button', { name: 'Keep the photo' }).click();
+    await page.getByRole('button', { name: 'Add photo' }).click();
     await expect(page.getByRole('alert').filter({ hasText: 'is not a photo that can be read here' })).toBeVisible();
 });
 
@@ -73,19 +73,19 @@ test('ticked cloths are moved at once, and the filter is kept', async ({ demo: p
     await page.getByLabel('Place', { exact: true }).selectOption('Loft');
     await page.getByRole('button', { name: 'Show' }).click();
     await page.getByLabel('Keep this filter as').fill('knits in the loft');
-    await page.getByRole('button', { name: 'Keep it' }).click();
+    await page.getByRole('button', { name: 'Save', exact: true }).click();
     await page.getByRole('link', { name: 'Show all' }).click();
     await page.getByRole('link', { name: 'knits in the loft' }).click();
     await expect(page.locator('.sheet tbody tr').first()).toContainText('Loft / box 9');
 });
 
-test('notions are put into the tins and taken for a project', async ({ demo: page }) => {
+test('notions are added and taken for a project', async ({ demo: page }) => {
     await open(page, '/shopping');
     await expect(page.locator('#notions')).toContainText('10 buttons 11 mm: 7 of one look here, 3 to buy that match, or a set.');
-    await page.getByRole('link', { name: 'What is in the tins' }).click();
+    await page.getByRole('link', { name: 'Your notions' }).click();
     await page.getByLabel(/Put in, a line each/).fill('4 shell buttons 11 mm, tin 2');
-    await page.getByRole('button', { name: 'Put them into the tins' }).click();
-    await expect(page.getByText('One notion is in the tins.')).toBeVisible();
+    await page.getByRole('button', { name: 'Add them to your notions' }).click();
+    await expect(page.getByText('One notion is among your notions.')).toBeVisible();
     await open(page, '/shopping');
     await expect(page.locator('#notions')).toContainText('10 buttons 11 mm: here.');
 });

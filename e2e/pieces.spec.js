@@ -13,7 +13,7 @@ test('pieces are pressed, then a cloth that would do: three presses, and one tak
     await pieces(page, 'Bow-locker shirt');
     await press(page, 'Collar').click();
     await press(page, 'Stand').click();
-    await expect(page.getByRole('heading', { name: 'Would do, the smallest first' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Possible, the smallest first' })).toBeVisible();
     await expectAccessible(page);
     await to(page, 'Midnight sateen').click();
     await ready(page);
@@ -31,7 +31,7 @@ test('by keyboard: space on the pieces, enter on the cloth; enter in the field t
     await page.keyboard.press('Tab');
     await expect(page.getByRole('checkbox', { name: /^Yoke/ })).toBeFocused();
     await page.keyboard.press('Space');
-    await expect(page.locator('#offers')).toContainText('Would do');
+    await expect(page.locator('#offers')).toContainText('Possible');
     await page.getByLabel('Another cut').focus();
     await page.keyboard.type('midnight');
     await page.keyboard.press('Enter');
@@ -65,6 +65,7 @@ test('sleeves of another pattern are counted by area, and their seam is named', 
     await page.getByRole('button', { name: 'Save the project' }).click();
     await expect(page.locator('.margin')).toContainText('by area, give or take 15 %');
     await expect(page.locator('.snags')).toContainText('compare the armhole with the sleeve cap');
+    await page.getByRole('link', { name: /^Pattern and size/ }).click();
     await expect(page.locator('#main')).toContainText('Sleeve (Evensong dress)');
 });
 

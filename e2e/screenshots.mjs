@@ -31,7 +31,7 @@ await take({ width: 1280, height: 800 }, {
     project: async (page) => {
         await page.goto(base + '/season');
         await page.getByRole('link', { name: 'Towpath coat', exact: true }).first().click();
-        await page.locator('.remedies').waitFor({ timeout: 30000 });
+        await page.locator('.remedies').first().waitFor({ timeout: 30000 });
     },
     cloth: '/cloth',
     'cloth-page': ['/cloth?words=heron', 'Heron lawn'],
@@ -74,8 +74,8 @@ await take({ width: 1280, height: 800 }, {
     person: ['/people', 'Odalys'],
 });
 await take({ width: 390, height: 844 }, {
-    'phone-cloth': '/cloth',
-    'phone-shopping': '/shopping',
+    'phone-project': ['/season', 'Towpath coat'],
+    'phone-shopping': '/shopping?width=112+cm',
     'phone-sewing': '/sewing',
 });
 await browser.close();

@@ -37,7 +37,7 @@ test('a rank that was changed in another tab stays, and the page says so', async
     await expect.poll(() => names(other)).not.toEqual(before);
     await project(page, 'Towpath coat').focus();
     await page.keyboard.press('Alt+ArrowDown');
-    await expect(page.getByText('The rank was changed somewhere else since you opened it')).toBeVisible();
+    await expect(page.getByText('The list was changed somewhere else since you opened it')).toBeVisible();
     await expect.poll(() => names(page)).toEqual(await names(other));
 });
 
@@ -81,7 +81,7 @@ test('the plan of a whole season, from an empty workroom, with the keyboard alon
     await expect(page.getByText('= 2.50 m (2⅝ yd)')).toBeVisible();
     await page.getByLabel('Fibres').focus();
     await type('cotton', '<Enter');
-    await expect(page.getByText('2.34 m to cut from')).toBeVisible();
+    await expect(page.getByText('2.34 m usable')).toBeVisible();
 
     await open(page, '/patterns');
     await page.keyboard.press('n');
@@ -148,9 +148,9 @@ test('an answer that comes late never takes the place of a newer one', async ({ 
 });
 
 test('a snag is cleared where it stands', async ({ demo: page }) => {
-    const snag = page.locator('.snag', { hasText: 'Midnight sateen is not washed yet' });
+    const snag = page.locator('.snag', { hasText: 'cloths are not washed yet' });
     await page.locator('.margin summary', { hasText: 'more' }).click();
-    await snag.getByRole('button', { name: 'Mark as washed' }).click();
+    await snag.getByRole('button', { name: 'Mark all as washed' }).click();
     await expect(page.getByText('Midnight sateen is washed but not measured again')).toBeVisible();
     await page.getByRole('button', { name: 'undo' }).click();
     await expect(page.getByText('That is undone.')).toBeVisible();

@@ -53,18 +53,19 @@ test('… with keys alone, on a phone’s width', async ({ demo: page }) => {
 test('from the steps of a project to its verdict, its pattern and the year', async ({ demo: page }) => {
     await open(page, '/season');
     await page.getByRole('link', { name: 'Heron skirt', exact: true }).first().click();
+    await page.getByRole('link', { name: /^Sewing \d+ steps/ }).click();
     const steps = page.locator('#steps');
     await steps.getByRole('link', { name: /Change/ }).click();
     await expectAccessible(page);
     const last = page.locator('.step-line').last();
     await last.getByLabel('Step').fill('Sew in a name tape');
     await last.getByLabel('Minutes').fill('10');
-    await page.getByRole('button', { name: 'Keep the steps' }).click();
+    await page.getByRole('button', { name: 'Save the steps' }).click();
     await expect(page.locator('.toast')).toContainText('the steps are kept');
     await page.locator('#steps summary', { hasText: 'Each step' }).click();
     await expect(page.locator('#steps')).toContainText('Sew in a name tape');
     await page.locator('#states').getByLabel('It is').selectOption('done');
-    await page.locator('#states').getByRole('button', { name: 'Say so' }).click();
+    await page.locator('#states').getByRole('button', { name: 'Save' }).click();
     await expect(page.getByRole('heading', { name: 'How it turned out' })).toBeVisible();
     await expectAccessible(page);
     await page.getByLabel('The fit').selectOption('nearly');
@@ -111,6 +112,7 @@ test('two browsers on one workroom: of two cuts one wins and the other is told, 
             .getByRole('link', { name: /Before cutting/ })
             .first()
             .click();
+        await expect(one.getByRole('heading', { name: 'Before cutting' })).toBeVisible();
         for (const box of await one.locator('.check input[type=checkbox]').all()) {
             await box.check();
         }
@@ -134,7 +136,7 @@ test('two browsers on one workroom: of two cuts one wins and the other is told, 
     const form = async (one) => {
         await open(one, '/season');
         await one.getByRole('link', { name: 'Moth slip', exact: true }).first().click();
-        await one.getByRole('link', { name: 'Change main' }).click();
+        await one.getByRole('link', { name: 'Choose another main' }).click();
     };
     await form(page);
     await form(other);

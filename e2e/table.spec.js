@@ -208,11 +208,11 @@ test('pieces are laid to the figures of a large print, with hems at an edge, sav
     await expect(page.getByLabel('Size of a figure')).toHaveValue('18 cm');
     await page.getByRole('combobox', { name: 'Front bodice' }).selectOption('a figure in the middle');
     await expect(page.getByRole('alert')).toHaveText(
-        'Where the figures lie is not all said yet: From the squared end; From the upper edge; From one to the next, across',
+        'Where the figures lie is not all said yet: From the straightened end; From the upper edge; From one to the next, across',
     );
     await page.getByRole('button', { name: 'Lay it by machine' }).click();
     await expect(page.getByRole('alert')).toContainText('is not all said yet');
-    await page.getByLabel('From the squared end').fill('10 cm');
+    await page.getByLabel('From the straightened end').fill('10 cm');
     await page.getByLabel('From the upper edge').fill('8');
     await page.getByLabel('From one to the next, across').fill('28 cm');
     await page.getByLabel('From one to the next, across').press('Tab');
@@ -267,7 +267,7 @@ test('pieces are laid to the figures of a large print, with hems at an edge, sav
     await expect(page.getByLabel('From one to the next, across'), 'what was offered is of the one cut alone').toHaveValue('');
     await open(page, saved);
     await page.getByRole('link', { name: 'Print' }).click();
-    await expect(page.getByText('The middle of a figure is 10 cm from the squared end and 8 cm from the upper edge')).toBeVisible();
+    await expect(page.getByText('The middle of a figure is 10 cm from the straightened end and 8 cm from the upper edge')).toBeVisible();
     await expect(page.getByRole('row', { name: /Front bodice.*a figure in the middle/ })).toBeVisible();
 });
 
@@ -275,7 +275,7 @@ test('an answer that comes late takes no refusal away', async ({ demo: page }) =
     await layOnPeonies(page);
     await expect(page.locator('.laid-list').first()).toContainText('Regatta dress');
     await page.getByText('Pieces laid to large figures').click();
-    await page.getByLabel('From the squared end').fill('10 cm');
+    await page.getByLabel('From the straightened end').fill('10 cm');
     await page.getByLabel('From the upper edge').fill('8');
     await page.getByLabel('From one to the next, across').fill('28 cm');
     await page.getByLabel('From one to the next, across').press('Tab');

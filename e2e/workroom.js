@@ -130,3 +130,55 @@ export async function expectNoSidewaysScroll(page) {
 }
 
 export const project = (page, name) => page.locator(`.project[data-name="${name}"]`);
+
+/** What hands take: a quarter of a second a key, 1.3 seconds a press; a form is to be filled in well before one loses heart. */
+export function hands(page) {
+    let seconds = 0;
+    let presses = 0;
+    return {
+        async type(text) {
+            seconds += 0.25 * text.length;
+            await page.keyboard.type(text);
+        },
+        /** Fields beside one another. */
+        async typeEach(texts) {
+            for (const [i, text] of texts.entries()) {
+                await this.type(text);
+                await this.key('Tab', i < texts.length - 1 ? 1 : 0);
+            }
+        },
+        async key(name, times = 1) {
+            for (let i = 0; i < times; i += 1) {
+                seconds += 0.25;
+                await page.keyboard.press(name);
+            }
+        },
+        async press(locator) {
+            seconds += 1.3;
+            presses += 1;
+            await locator.click();
+        },
+        /** Tabs until a field has the focus. */
+        async tabTo(locator) {
+            for (let i = 0; i < 40 && !(await locator.evaluate((field) => field === document.activeElement)); i += 1) {
+                await this.key('Tab');
+            }
+            await expect(locator).toBeFocused();
+        },
+        /** Two presses: the list, and what stands in it. */
+        async pick(locator, value) {
+            seconds += 2.6;
+            await locator.selectOption(value);
+        },
+        async choose(locator, letter) {
+            seconds += 0.25;
+            await locator.press(letter);
+        },
+        get presses() {
+            return presses;
+        },
+        get seconds() {
+            return seconds;
+        },
+    };
+}

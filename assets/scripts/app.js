@@ -48,6 +48,24 @@ Alpine.data('pieceCloths', () => ({
         }
     },
 }));
+/** Ticks of a list that stay on this device, also without a signal. */
+Alpine.data('ticks', () => ({
+    init() {
+        const kept = JSON.parse(localStorage.getItem('ticks') ?? '[]');
+        this.boxes().forEach((box) => {
+            box.checked = kept.includes(box.value);
+        });
+    },
+    keep() {
+        const here = this.boxes();
+        const others = JSON.parse(localStorage.getItem('ticks') ?? '[]').filter((id) => !here.some((box) => box.value === id));
+        const ticked = here.filter((box) => box.checked).map((box) => box.value);
+        localStorage.setItem('ticks', JSON.stringify([...others, ...ticked]));
+    },
+    boxes() {
+        return [...this.$root.querySelectorAll('input[type=checkbox]')];
+    },
+}));
 Alpine.data('printer', () => ({
     print() {
         window.print();

@@ -79,7 +79,12 @@ export const enough = () => ({
         }
         this.$root.removeAttribute('aria-busy');
         const at = document.activeElement?.value;
+        const unfolded = this.$refs.place.querySelector('.more-ways')?.open;
         this.$refs.place.innerHTML = html ?? 'It could not be laid just now: open the page again.';
+        const more = this.$refs.place.querySelector('.more-ways');
+        if (more && unfolded) {
+            more.open = true;
+        }
         [...this.$refs.place.querySelectorAll('input[type=checkbox]')].find((box) => box.value === at)?.focus();
         if (this.$refs.place.querySelector('[data-waiting]')) {
             this.fetch(keys, least);

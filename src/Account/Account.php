@@ -52,6 +52,14 @@ class Account implements UserInterface, PasswordAuthenticatedUserInterface
     #[ORM\Column(length: 26, nullable: true)]
     public ?string $season = null;
 
+    /** Another one after each change that its pages may show; drawn by chance. */
+    #[ORM\Column(length: 16, options: ['default' => ''])]
+    public string $pageState = '';
+
+    /** The first steps are not shown any more. */
+    #[ORM\Column(options: ['default' => false])]
+    public bool $firstStepsClosed = false;
+
     public function __construct(string $email, string $name)
     {
         $this->id = (string) new Ulid();

@@ -174,7 +174,7 @@ final readonly class CheckCommand
                 foreach (
                     [
                         'need' => 'need',
-                        'toCut' => 'to cut from',
+                        'toCut' => 'usable',
                         'spare' => 'to spare',
                         'missing' => 'missing',
                         'laid' => 'laid',

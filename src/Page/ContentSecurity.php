@@ -34,11 +34,15 @@ final readonly class ContentSecurity
         if (!$event->isMainRequest()) {
             return;
         }
+        // the browser keeps those of the page that it has: its scripts carry that page's nonce
+        if (304 === $event->getResponse()->getStatusCode()) {
+            return;
+        }
         $headers = $event->getResponse()->headers;
         $headers->set(
             'Content-Security-Policy',
             \sprintf(
-                "default-src 'none'; script-src 'self' 'nonce-%s'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'",
+                "default-src 'none'; script-src 'self' 'nonce-%s'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'",
                 $this->nonce(),
             ),
         );

@@ -29,7 +29,7 @@ final readonly class Scale
         return new self(self::fit($longest, $room, 34, 72), 15, $room);
     }
 
-    /** For the page of a project: long, and half as high as the cloth is. */
+    /** For the page of a project or a cloth: long, and half as high as the cloth is. */
     public static function panel(?Length $longest, float $room = 860): self
     {
         return new self(self::fit($longest, $room, 60, 250), 42, $room);
@@ -39,14 +39,6 @@ final readonly class Scale
     public static function roll(?Length $longest, float $room = 780): self
     {
         return new self(self::fit($longest, $room, 40, 420), 42, $room);
-    }
-
-    /** True proportions, for one cloth alone. */
-    public static function full(?Length $longest, float $room = 860): self
-    {
-        $along = self::fit($longest, $room, 60, 210);
-
-        return new self($along, $along, $room);
     }
 
     public function x(Length $length): float

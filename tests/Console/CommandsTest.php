@@ -40,7 +40,7 @@ final class CommandsTest extends PageTestCase
             ],
         );
         self::assertIsArray($main['working']);
-        self::assertContains('To cut from: = 2.342 m', $main['working']);
+        self::assertContains('Usable: = 2.342 m', $main['working']);
     }
 
     public function testCheckReadsTheDatabaseAndTheSeasonNamed(): void

@@ -66,7 +66,7 @@ final class FullListsTest extends PageTestCase
         yield 'parts of other patterns' => ['/project/{project}/change', 'Save the project', 'parts', 10, $part];
         $bite = ['length' => '1', 'width' => '1', 'from' => '{n}'];
         yield 'what is missing from a cut' => ['/cloth/{cloth}', '/cut/{cut}/bites', 'bites', 20, $bite];
-        yield 'steps' => ['/project/{project}/steps', 'Keep the steps', 'rows', 500, ['name' => 'Step {n}', 'kind' => 'sew']];
+        yield 'steps' => ['/project/{project}/steps', 'Save the steps', 'rows', 500, ['name' => 'Step {n}', 'kind' => 'sew']];
     }
 
     /** @return array<string, string> */

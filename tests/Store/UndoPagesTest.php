@@ -307,7 +307,7 @@ final class UndoPagesTest extends PageTestCase
     public function testATakenOutThingAndANewOneAreAmongTheChanges(): void
     {
         $this->get('/cloth/haul');
-        $this->send('Put them into the stash', ['haul' => "1.2 m lawn 140 wide\n2 m red twill 150 wide"]);
+        $this->send('Add them to the stash', ['haul' => "1.2 m lawn 140 wide\n2 m red twill 150 wide"]);
         $haul = $this->undo();
         $cloths = \count($this->workroom($this->account)->cloths);
         $twill = array_values(array_filter(

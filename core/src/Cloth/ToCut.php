@@ -148,7 +148,7 @@ final readonly class ToCut
             );
         }
 
-        return $working->result(new Sentence('To cut from'), Figure::exact($this->length));
+        return $working->result(new Sentence('Usable'), Figure::exact($this->length));
     }
 
     /** What is counted off its length for the wash. */

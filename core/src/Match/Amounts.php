@@ -58,7 +58,7 @@ final class Amounts
             }
             $kind = $this->kinds[$i];
             if ($on->oneWay && null !== $kind && null !== $wanted->version && null !== $on->width && $this->hasRowWithNap($wanted)) {
-                // which of its rows is the lesser hangs on their lengths
+                // which of its rows is the lesser depends on their lengths
                 $takes[$i] = $known['nap '.$on->width->micrometres][$i] ??= (new RowReader($this->assumptions, $this->conversion))
                     ->read($wanted, $wanted->version, $on, $on->width)?->amount;
                 continue;

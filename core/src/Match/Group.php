@@ -10,7 +10,7 @@ use Octavum\Core\Measure\Length;
 enum Group: string
 {
     case MadeForIt = 'made for it';
-    case WouldDo = 'would do';
+    case WouldDo = 'possible';
     case Short = 'short';
     case Not = 'not, and why';
 

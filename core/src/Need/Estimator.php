@@ -31,7 +31,7 @@ final readonly class Estimator
     public function estimate(NeedRequest $wanted, CuttingCloth $on): Need|Unknown
     {
         if (null !== $wanted->stated) {
-            $working = Working::empty()->start(new Sentence('Claimed for this project'), $wanted->stated, Source::Stated)
+            $working = Working::empty()->start(new Sentence('Reserved for this project'), $wanted->stated, Source::Stated)
                 ->result(new Sentence('Needed'), Figure::exact($wanted->stated));
 
             return new Need($wanted->stated, NeedSource::Stated, static fn (): Working => $working);
@@ -43,7 +43,7 @@ final readonly class Estimator
             return (new ByArea($this, $this->block, $this->assumptions))->need($wanted, $wanted->pieced, $on);
         }
         if (null === $wanted->version) {
-            return new Unknown(Missing::Pattern, new Sentence('Choose a pattern version, or type the length to claim.'));
+            return new Unknown(Missing::Pattern, new Sentence('Choose a pattern version, or type the length to reserve.'));
         }
         $unknown = $this->sizeUnknown($wanted, $wanted->version, $on);
         if (null !== $unknown || null === $wanted->size) {

@@ -32,7 +32,7 @@ final readonly class Option
      * @param ?Matching        $matching    of a print; null for what the settings say
      * @param list<string>     $leftOut     alterations kept for this pattern and person that do not count here, by name
      * @param list<Role>       $declined    roles that are left out on purpose
-     * @param string           $when        what it hangs on, such as "the toile fails"; empty when it hangs on nothing
+     * @param string           $when        what it depends on, such as "the toile fails"; empty when on nothing
      * @param bool             $past        let go: it claims nothing any more, not even perhaps
      * @param list<Copy>       $copies      that are sewn with it
      * @param list<Part>       $parts       that come from other patterns

@@ -123,7 +123,7 @@ final class MakeEnough
             ->result(new Sentence('Needed'), Figure::needed($need))
             ->given(
                 new Sentence(
-                    $this->free->equals($this->fitting) ? 'Of the cut, with something left over' : 'To cut from, after what others have',
+                    $this->free->equals($this->fitting) ? 'Of the cut, with something left over' : 'Usable, after what others have',
                 ),
                 Figure::owned($this->free),
                 Source::Measured,

@@ -43,7 +43,7 @@ final readonly class ShoppingItem
 
         return [] === $events
             ? null
-            : new Sentence('Wait: how {project} is made hangs on whether {events}.', [
+            : new Sentence('Don’t buy yet. How {project} is made depends on this: {events}.', [
                 'project' => $this->project->name,
                 'events' => implode(', ', $events),
             ]);

@@ -28,8 +28,13 @@ final readonly class ShoppingList
 
     private Estimator $estimator;
 
-    public function __construct(private Assumptions $assumptions, private Counter $counter, private System $system)
-    {
+    /** @param ?Length $width that is asked for besides the usual ones */
+    public function __construct(
+        private Assumptions $assumptions,
+        private Counter $counter,
+        private System $system,
+        private ?Length $width = null,
+    ) {
         $this->estimator = new Estimator($assumptions);
     }
 
@@ -51,6 +56,14 @@ final readonly class ShoppingList
         }
 
         return $items;
+    }
+
+    /** @return list<Length> of the bolts that most counters have */
+    public static function usualWidths(System $system): array
+    {
+        $unit = System::Metric === $system ? Unit::Centimetre : Unit::Inch;
+
+        return array_map(static fn (int $number): Length => Length::of((string) $number, $unit), self::WIDTHS[$system->value]);
     }
 
     private function wish(Project $project, RoleAnswer $role): ?ShoppingItem
@@ -123,10 +136,11 @@ final readonly class ShoppingList
      */
     private function asks(Project $project, RoleAnswer $role, CuttingCloth $on, Shrinkage $shrinkage, Length $selvage, array $more): array
     {
-        $unit = System::Metric === $this->system ? Unit::Centimetre : Unit::Inch;
-        $usual = array_map(static fn (int $number): Length => Length::of((string) $number, $unit), self::WIDTHS[$this->system->value]);
+        $more = null === $this->width || \in_array($this->width->micrometres, array_column($more, 'micrometres'), true)
+            ? $more
+            : [...$more, $this->width];
         $usual = array_filter(
-            $usual,
+            self::usualWidths($this->system),
             static fn (Length $width): bool => !\in_array(
                 $width->micrometres,
                 array_map(static fn (Length $one): int => $one->micrometres, $more),

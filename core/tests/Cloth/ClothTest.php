@@ -86,7 +86,7 @@ final class ClothTest extends TestCase
         self::assertSame(2_342_400, $toCut->length?->micrometres, '(2.50 − 0.06) × 0.96');
         self::assertSame(1_323_000, $toCut->width?->micrometres, '(1.37 − 0.02) × 0.98');
         self::assertSame(
-            ['The cut', 'Straightening both ends', 'Shrinks 4 % in the wash', 'To cut from'],
+            ['The cut', 'Straightening both ends', 'Shrinks 4 % in the wash', 'Usable'],
             array_map(static fn ($line): string => (string) $line->label, $toCut->working()->lines),
         );
     }

@@ -26,7 +26,7 @@ final class WaysOutTest extends TestCase
 {
     public function testWashingIsAdvisedOnlyWhenWhatIsCountedOffWouldDo(): void
     {
-        // 2.34 m to cut from, 9.8 cm counted off for the wash
+        // 2.34 m usable, 9.8 cm counted off for the wash
         self::assertSame(
             ['Up to 9 cm is counted off for the wash: wash it and measure again before giving up.'],
             $this->said([Plan::cut('2.5')], '2.43'),
@@ -38,7 +38,7 @@ final class WaysOutTest extends TestCase
     public function testACutThatWouldDoAloneIsBetterThanAnySum(): void
     {
         $said = $this->said([Plan::cut('1.5', true, 'a'), Plan::cut('3', true, 'b')], '2.4');
-        self::assertSame(['Another cut of it has 2.94 m free to cut from, and would do alone.'], $said);
+        self::assertSame(['Another cut of it has 2.94 m free, and would do alone.'], $said);
     }
 
     public function testACutThatAnotherProjectHasIsNotOffered(): void

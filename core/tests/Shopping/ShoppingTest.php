@@ -225,10 +225,10 @@ final class ShoppingTest extends TestCase
         self::assertNull($item('')->wait());
         self::assertNull(
             $item('', new Option('o'), new Option('p', when: 'the toile fails', past: true))->wait(),
-            'what is let go hangs on nothing',
+            'on what is let go nothing depends',
         );
         self::assertSame(
-            'Wait: how Cape is made hangs on whether the toile fits, Suvi grows.',
+            'Don’t buy yet. How Cape is made depends on this: the toile fits, Suvi grows.',
             (string) $item('the toile fits', new Option('o', when: 'Suvi grows'), new Option('p', when: 'Suvi grows'))->wait(),
         );
     }

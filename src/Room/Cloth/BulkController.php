@@ -5,15 +5,18 @@ declare(strict_types=1);
 namespace Octavum\Room\Cloth;
 
 use Octavum\Account\Account;
+use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Cloth\LedgerEntry;
 use Octavum\Core\Cloth\LedgerKind;
 use Octavum\Document\Json\Plain;
+use Octavum\Page\ReturnPath;
 use Octavum\Page\Toast;
 use Octavum\Store\Change\ChangeLog;
 use Octavum\Store\Change\Notice;
 use Octavum\Store\Cloth\ClothMapper;
 use Octavum\Store\Cloth\ClothRecord;
 use Octavum\Store\Cloth\ClothRepository;
+use Octavum\Store\Cloth\CutRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\Clock\ClockInterface;
 use Symfony\Component\HttpFoundation\Request;
@@ -78,15 +81,50 @@ final class BulkController extends AbstractController
         return $back;
     }
 
+    /** The cuts that a season waits for, each once. */
+    #[Route('/cuts/washed', name: 'cuts_washed', methods: ['POST'])]
+    public function washed(Request $request, #[CurrentUser] Account $account): Response
+    {
+        $back = ReturnPath::to($request, $this->generateUrl('cloths'));
+        $ids = \array_slice(explode(' ', $request->request->getString('cuts')), 0, self::MOST);
+        $cuts = array_filter(
+            $this->cloths->cutsOf($account, $ids),
+            fn (CutRecord $stored): bool => self::isUnwashed($this->mapper->cut($stored)),
+        );
+        if ([] === $cuts) {
+            $this->toast->say('They are washed already, so nothing is changed.');
+
+            return $back;
+        }
+        $make = function () use ($cuts): void {
+            array_map($this->washCut(...), $cuts);
+        };
+        $says = '{count, plural, one {One cut is} other {# cuts are}} marked as washed: measure each when it is dry.';
+        $notice = new Notice($says, ['count' => (string) \count($cuts)], $back->getTargetUrl());
+        $this->changes->commit(array_values($cuts), $make, $notice);
+
+        return $back;
+    }
+
     /** Every cut of it that is here and has not been washed yet. */
     private function wash(ClothRecord $record): void
     {
         $care = $record->care;
         foreach ($record->cuts as $stored) {
-            $cut = $this->mapper->cut($stored);
-            if (null === $stored->removedAt && !$cut->gone && !$cut->washed && !$cut->neverWashed && false !== $care?->mayBeWashed()) {
-                $this->mapper->storeCut($cut->with(new LedgerEntry($this->clock->now()->setTime(0, 0), LedgerKind::Washed)), $stored);
+            if (null === $stored->removedAt && self::isUnwashed($this->mapper->cut($stored)) && false !== $care?->mayBeWashed()) {
+                $this->washCut($stored);
             }
         }
+    }
+
+    private static function isUnwashed(Cut $cut): bool
+    {
+        return !$cut->gone && !$cut->washed && !$cut->neverWashed;
+    }
+
+    private function washCut(CutRecord $stored): void
+    {
+        $washed = new LedgerEntry($this->clock->now()->setTime(0, 0), LedgerKind::Washed);
+        $this->mapper->storeCut($this->mapper->cut($stored)->with($washed), $stored);
     }
 }

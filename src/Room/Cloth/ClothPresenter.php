@@ -10,6 +10,7 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ToCut;
 use Octavum\Core\Measure\Figure;
 use Octavum\Core\Season\Reserve\Reservation;
+use Octavum\Core\Season\Snag\ClothSnags;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Files\FileShelf;
 use Octavum\Input\Entry;
@@ -27,6 +28,9 @@ use Twig\Environment;
 /** Makes the page of a cloth. */
 final readonly class ClothPresenter
 {
+    /** Pixels for the strip of a cut. */
+    private const IN_A_ROW = 560;
+
     public function __construct(
         private ClothMapper $mapper,
         private AccountSettings $settings,
@@ -49,7 +53,7 @@ final readonly class ClothPresenter
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
         $promises = $this->checker->promises($record->account);
         $perhaps = $this->checker->perhaps($record->account);
-        $scale = Scale::full(Stash::longest($cloth, $settings->assumptions));
+        $scale = Scale::panel(Stash::longest($cloth, $settings->assumptions), self::IN_A_ROW);
         $photo = $cloth->keeping->photo;
 
         return new Response(
@@ -68,6 +72,7 @@ final readonly class ClothPresenter
                 'back' => $back,
                 'today' => $this->clock->now()->format('Y-m-d'),
                 'photo' => null === $photo ? null : $this->shelf->these($record->account, [$photo])[0] ?? null,
+                'snags' => (new ClothSnags($settings->assumptions))->prepare($cloth),
                 'care' => false === $cloth->material->care?->mayBeWashed() ? [] : (new Care())->advise($cloth->material->fibres),
             ]),
             $entry->status(),

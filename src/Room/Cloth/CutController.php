@@ -100,7 +100,7 @@ final class CutController extends AbstractController
         $this->change(
             $record,
             $changed,
-            'Written into the ledger of {cloth}: {kind}.',
+            LedgerKind::Washed === $kind ? '{cloth} is marked as washed.' : '{cloth}: {kind}. It is written down.',
             ['kind' => $kind->value],
         );
 

@@ -22,6 +22,13 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/cloth/haul', priority: 1)]
 final class HaulController extends AbstractController
 {
+    /** A note as one writes it in a shop, to try the reading of lines with. */
+    private const EXAMPLE = <<<'LINES'
+        2.5 m navy linen, 140 wide, 18/m, market
+        1.20 m cotton lawn small herons one-way 136 wide
+        3 yd 45" lining plum
+        LINES;
+
     public function __construct(
         private readonly AccountSettings $settings,
         private readonly HaulStore $store,
@@ -31,6 +38,9 @@ final class HaulController extends AbstractController
     #[Route('', name: 'haul', methods: ['GET', 'POST'])]
     public function haul(Request $request, Entry $entry, #[CurrentUser] Account $account): Response
     {
+        if ($request->isMethod('GET') && $request->query->getBoolean('example')) {
+            $entry = new Entry(['haul' => self::EXAMPLE]);
+        }
         $lines = $this->lines($entry, $account);
         if ($request->isMethod('POST')) {
             if ([] === $lines) {
@@ -58,7 +68,7 @@ final class HaulController extends AbstractController
     }
 
     /** What the lines are understood as; nothing is saved. */
-    #[Route('/read', name: 'haul_read', methods: ['POST'])]
+    #[Route('/read', name: 'haul_read', defaults: ['_reads' => true], methods: ['POST'])]
     public function read(Request $request, #[CurrentUser] Account $account): Response
     {
         return $this->render('cloth/_haul.html.twig', ['lines' => $this->lines(new Entry($request->request->all()), $account)]);

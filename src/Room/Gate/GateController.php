@@ -11,6 +11,7 @@ use Octavum\Core\Cloth\Cut;
 use Octavum\Core\Match\Criteria\Traits;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Match\Toile;
+use Octavum\Core\Measure\Figure;
 use Octavum\Core\Measure\Length;
 use Octavum\Core\Measure\LengthFormatter;
 use Octavum\Core\Measure\Sentence;
@@ -76,7 +77,7 @@ final class GateController extends AbstractController
         if ($role->claim->cutOut) {
             return $this->isCut($answer, $role, $request->request->getString('used'));
         }
-        $said = $this->said($entry);
+        $said = $this->skipping($entry, $this->said($entry), $answer, $role, $account);
         if ($entry->isSound() && !$entry->boolean('cut')) {
             $this->scissors->keep($account, $id, $claim, $said);
 
@@ -86,7 +87,7 @@ final class GateController extends AbstractController
         $open = array_filter($this->lines($answer, $role, $account, $said), static fn (GateLine $line): bool => !$line->isPassed());
         if ([] !== $open) {
             $entry->fault('checks', new Sentence(
-                '{count, plural, one {One check is} other {# checks are}} open: clear or tick each, or waive it with a word. Nothing is cut yet.',
+                '{count, plural, one {One check is} other {# checks are}} open: clear or tick each, or skip it with a reason. Nothing is cut yet.',
                 ['count' => \count($open)],
             ));
         }
@@ -141,6 +142,25 @@ final class GateController extends AbstractController
             $word = $entry->text('word.'.$check->value, 200);
             if ('' !== $word || $entry->boolean('tick.'.$check->value)) {
                 $said[$check->value] = $word;
+            }
+        }
+
+        return $said;
+    }
+
+    /**
+     * With all that is still open skipped for one reason, where that is typed.
+     *
+     * @param array<string, string> $said
+     *
+     * @return array<string, string>
+     */
+    private function skipping(Entry $entry, array $said, ProjectAnswer $answer, RoleAnswer $role, Account $account): array
+    {
+        $why = $entry->text('skip', 200);
+        foreach ('' === $why ? [] : $this->lines($answer, $role, $account, $said) as $line) {
+            if (!$line->isPassed()) {
+                $said[$line->check->value] = $why;
             }
         }
 
@@ -220,7 +240,7 @@ final class GateController extends AbstractController
         $project = $role->line ?? $answer->project;
         $lines = $this->lines($answer, $role, $account, $said);
 
-        return $this->render('season/gate.html.twig', [
+        return $this->render('gate/show.html.twig', [
             'answer' => $answer,
             'role' => $role,
             'project' => $project,
@@ -248,11 +268,17 @@ final class GateController extends AbstractController
             }
         }
 
+        $used = $role->amount();
+        $written = null === $used ? '' : $tape->write(Figure::needed($used));
+        // rounded up to what a tape shows, it may be more than there is
+        $isMore = null !== $used && null !== $claim->cut?->length
+            && $claim->cut->length->isLessThan(Length::parse($written, $settings->system->lengthUnit()));
+
         return [
-            'used' => null === $role->amount() ? '' : $tape->typed($role->amount()),
+            'used' => null !== $used && $isMore ? $tape->typed($used) : $written,
             'remnants' => array_map(static fn (array $rest): array => [
-                'length' => $tape->typed($rest[0], small: true),
-                'width' => $tape->typed($rest[1], small: true),
+                'length' => $tape->write(Figure::owned($rest[0])),
+                'width' => $tape->write(Figure::owned($rest[1])),
             ], \array_slice($rests, 0, self::REMNANTS)),
             'proposed' => \count($rests),
         ];

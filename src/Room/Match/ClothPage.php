@@ -31,4 +31,15 @@ final readonly class ClothPage
     ) {
         $this->lying = $rolls[0][0];
     }
+
+    /** @return list<Row> of so many patterns the version that is best, the best first */
+    public function best(int $patterns): array
+    {
+        $best = [];
+        foreach (array_merge(...array_values($this->rows)) as $row) {
+            $best[$row->proposal->making->pattern->id] ??= $row;
+        }
+
+        return \array_slice(array_values($best), 0, $patterns);
+    }
 }

@@ -77,7 +77,7 @@ final class EnoughController extends AbstractController
             throw $this->createNotFoundException();
         }
         $keys = $this->keys($request->request->all());
-        $page = $this->generateUrl('project', ['id' => $id]);
+        $page = $this->generateUrl('project', ['id' => $id, 'part' => 'cloth']);
         $back = ReturnPath::to($request, $page);
         $page = '' === ReturnPath::path($request) ? $page : ReturnPath::path($request);
         $chosen = $case->make->chosen($keys);

@@ -52,6 +52,18 @@ final class MatchController extends AbstractController
         ]);
     }
 
+    /** The best of what a cut can become, for the page of its cloth. */
+    #[Route('/becomes', name: 'match_becomes', methods: ['GET'])]
+    public function becomes(#[FromQuery] Entry $entry, Settings $settings, #[CurrentUser] Account $account): Response
+    {
+        $lying = $this->asked->all($account, $entry);
+        $person = $this->makings->person($account, $this->people->all($account), '');
+
+        return [] === $lying ? throw $this->createNotFoundException() : $this->render('match/_becomes.html.twig', [
+            'page' => $this->pages->build($account, $lying, $this->makings->find($account, $person, Filter::of($entry)), $settings),
+        ]);
+    }
+
     /** @return list<Lying> the longest cuts that nothing is planned from */
     private function unplanned(Account $account): array
     {

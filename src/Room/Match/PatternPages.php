@@ -106,7 +106,7 @@ final readonly class PatternPages
         );
         $would = array_filter($all, static fn (Proposal $one): bool => \in_array($one->group, [Group::MadeForIt, Group::WouldDo], true));
 
-        return [$rows, \count($would) - \count($rows['made for it'] ?? []) - \count($rows['would do'] ?? [])];
+        return [$rows, \count($would) - \count($rows['made for it'] ?? []) - \count($rows['possible'] ?? [])];
     }
 
     /** @param array<string, Length> $promised */

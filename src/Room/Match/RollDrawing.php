@@ -22,7 +22,7 @@ use Octavum\Strip\StripBuilder;
 final readonly class RollDrawing
 {
     /** How many are named of each group. */
-    private const NAMED = ['made for it' => 7, 'would do' => 4, 'short' => 3];
+    private const NAMED = ['made for it' => 7, 'possible' => 4, 'short' => 3];
 
     /** Between two names, and from the tape to the first. */
     private const STEP = 20;

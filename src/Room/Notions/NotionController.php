@@ -86,7 +86,7 @@ final class NotionController extends AbstractController
             }
         };
         $back = $this->generateUrl('shopping').'#notions';
-        $this->changes->commit($touched, $make, new Notice('Its notions are taken out of the tins.', [], $back), ['count', 'length']);
+        $this->changes->commit($touched, $make, new Notice('Its notions are taken.', [], $back), ['count', 'length']);
 
         return new RedirectResponse($back);
     }

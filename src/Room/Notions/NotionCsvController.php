@@ -65,7 +65,7 @@ final class NotionCsvController extends AbstractController
                 'page' => new TablePage(
                     'Notions from a spreadsheet',
                     new TablePlace('cloths', 'notion_csv_out', 'notions'),
-                    put: 'Put {count, plural, one {one notion} other {# notions}} into the tins',
+                    put: 'Add {count, plural, one {one notion} other {# notions}} to yours',
                     columns: NotionColumn::class,
                     heads: ['Kind', 'Measure', 'How much', 'What it is like', 'Place'],
                     brought: $brought,

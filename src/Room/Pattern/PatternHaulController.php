@@ -21,6 +21,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/patterns/haul', priority: 1)]
 final class PatternHaulController extends AbstractController
 {
+    /** A note as one writes it before a box of patterns, to try the reading of lines with. */
+    private const EXAMPLE = 'Q112 wrap dress, PDF, 8-20, not printed, needs 3 buttons 18mm';
+
     public function __construct(private readonly Library $library, private readonly PatternHaul $haul)
     {
     }
@@ -28,6 +31,9 @@ final class PatternHaulController extends AbstractController
     #[Route('', name: 'pattern_haul', methods: ['GET', 'POST'])]
     public function haul(Request $request, Entry $entry, #[CurrentUser] Account $account): Response
     {
+        if ($request->isMethod('GET') && $request->query->getBoolean('example')) {
+            $entry = new Entry(['haul' => self::EXAMPLE]);
+        }
         $lines = $this->lines($entry, $account);
         if ($request->isMethod('POST')) {
             if ([] === $lines) {
@@ -58,7 +64,7 @@ final class PatternHaulController extends AbstractController
     }
 
     /** What the lines are understood as; nothing is saved. */
-    #[Route('/read', name: 'pattern_haul_read', methods: ['POST'])]
+    #[Route('/read', name: 'pattern_haul_read', defaults: ['_reads' => true], methods: ['POST'])]
     public function read(Request $request, #[CurrentUser] Account $account): Response
     {
         return $this->render('pattern/_haul.html.twig', ['lines' => $this->lines(new Entry($request->request->all()), $account)]);

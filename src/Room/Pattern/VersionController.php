@@ -52,7 +52,7 @@ final class VersionController extends AbstractController
     }
 
     /** Takes a pasted table apart, for the grid to show, and says how each cell is understood; nothing is saved. */
-    #[Route('/patterns/table/read', name: 'table_read', methods: ['POST'], priority: 1)]
+    #[Route('/patterns/table/read', name: 'table_read', defaults: ['_reads' => true], methods: ['POST'], priority: 1)]
     public function readTable(Entry $entry): Response
     {
         $grid = $this->form->grid($entry);
@@ -75,7 +75,7 @@ final class VersionController extends AbstractController
     }
 
     /** Shows a size chart as it is understood; nothing is saved. */
-    #[Route('/patterns/chart/read', name: 'chart_read', methods: ['POST'], priority: 1)]
+    #[Route('/patterns/chart/read', name: 'chart_read', defaults: ['_reads' => true], methods: ['POST'], priority: 1)]
     public function readChart(Entry $entry, Settings $settings): Response
     {
         $chart = $this->form->chart($entry, $settings->system);

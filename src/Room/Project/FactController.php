@@ -84,7 +84,7 @@ final class FactController extends AbstractController
      */
     private function commit(string $id, array $touched, \Closure $make, string $says, array $with): Response
     {
-        $here = $this->generateUrl('project', ['id' => $id]);
+        $here = $this->generateUrl('project', ['id' => $id, 'part' => 'pattern']);
         $this->changes->commit($touched, $make, new Notice($says, $with, $here));
 
         return $this->redirect($here);

@@ -46,7 +46,7 @@ final class OptionController extends AbstractController
         if (\count($project->openOptions()) + 1 >= Option::MOST) {
             $toast->say('{project} has as many options as can be kept apart: let one go first.', ['project' => $project->name]);
 
-            return $this->redirectToRoute('project', ['id' => $id]);
+            return $this->redirectToRoute('project', ['id' => $id, 'part' => 'cloth']);
         }
 
         return $this->page($request, $record, null, project: $project, option: $project->current, account: $account);
@@ -84,7 +84,7 @@ final class OptionController extends AbstractController
                 Revision::check($entry, $stored->revision, $values);
             }
             if ($entry->isSound()) {
-                $here = $this->generateUrl('project', ['id' => $record->id]);
+                $here = $this->generateUrl('project', ['id' => $record->id, 'part' => 'cloth']);
                 $this->store->saveOption($read, $record, $stored, $account, $here);
 
                 return $this->redirect($here);
@@ -92,7 +92,7 @@ final class OptionController extends AbstractController
         }
 
         return $this->render(
-            'season/plan.html.twig',
+            'project/form.html.twig',
             [
                 'record' => $record,
                 'project' => $project,

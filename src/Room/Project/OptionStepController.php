@@ -53,7 +53,7 @@ final class OptionStepController extends AbstractController
                 'project' => $record->name,
             ]);
 
-            return $this->redirectToRoute('project', ['id' => $id]);
+            return $this->redirectToRoute('project', ['id' => $id, 'part' => 'cloth']);
         }
         $decision = new Decision(
             $clock->now(),
@@ -72,7 +72,7 @@ final class OptionStepController extends AbstractController
             }
         };
 
-        return $this->commit($id, [$record, ...$record->options], $make, '{option} leads {project} now.', [
+        return $this->commit($id, [$record, ...$record->options], $make, '{option} is the current choice for {project} now.', [
             'project' => $record->name,
             'option' => $decision->took,
         ]);
@@ -91,7 +91,7 @@ final class OptionStepController extends AbstractController
         if (\count($project->openOptions()) + 1 >= Option::MOST) {
             $this->toast->say('{project} has as many options as can be kept apart: let one go first.', ['project' => $project->name]);
 
-            return $this->redirectToRoute('project', ['id' => $id]);
+            return $this->redirectToRoute('project', ['id' => $id, 'part' => 'cloth']);
         }
 
         return $this->put($account, $id, $option, false, '{option} of {project} might be taken again.');
@@ -101,7 +101,7 @@ final class OptionStepController extends AbstractController
     public function remove(string $id, string $option, #[CurrentUser] Account $account): Response
     {
         [$record] = $this->mine->project($account, $id);
-        $here = $this->generateUrl('project', ['id' => $id]);
+        $here = $this->generateUrl('project', ['id' => $id, 'part' => 'cloth']);
         $notice = new Notice('An option of {project} is taken out.', ['project' => $record->name], $here);
         $this->changes->remove($this->mine->option($record, $option), $notice);
 
@@ -128,7 +128,7 @@ final class OptionStepController extends AbstractController
      */
     private function commit(string $id, array $touched, \Closure $make, string $message, array $with): Response
     {
-        $here = $this->generateUrl('project', ['id' => $id]);
+        $here = $this->generateUrl('project', ['id' => $id, 'part' => 'cloth']);
         $this->changes->commit($touched, $make, new Notice($message, $with, $here));
 
         return $this->redirect($here);

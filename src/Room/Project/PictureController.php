@@ -75,7 +75,7 @@ final class PictureController extends AbstractController
     /** @param list<object> $others that are changed with it */
     private function commit(ProjectRecord $record, \Closure $make, string $says, array $others = []): Response
     {
-        $here = $this->generateUrl('project', ['id' => $record->id]);
+        $here = $this->generateUrl('project', ['id' => $record->id, 'part' => 'notes']);
         $this->changes->commit([$record, ...$others], $make, new Notice($says, ['project' => $record->name], $here));
 
         return $this->redirect($here);
@@ -86,6 +86,6 @@ final class PictureController extends AbstractController
     {
         $this->toast->say($says, $with);
 
-        return $this->redirectToRoute('project', ['id' => $id]);
+        return $this->redirectToRoute('project', ['id' => $id, 'part' => 'notes']);
     }
 }

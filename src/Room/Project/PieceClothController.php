@@ -85,7 +85,7 @@ final class PieceClothController extends AbstractController
         $projects = $this->plan->projects($account);
 
         return $this->render(
-            'season/pieces.html.twig',
+            'project/pieces.html.twig',
             [
                 'project' => $way,
                 'option' => $option,
@@ -132,7 +132,7 @@ final class PieceClothController extends AbstractController
     }
 
     /** The cuts from which the pieces that are pressed could come. */
-    #[Route('/offers', name: 'project_pieces_offers', methods: ['POST'])]
+    #[Route('/offers', name: 'project_pieces_offers', defaults: ['_reads' => true], methods: ['POST'])]
     public function offers(string $id, Request $request, Settings $settings, #[CurrentUser] Account $account): Response
     {
         [$record, $project] = $this->mine->project($account, $id);
@@ -146,7 +146,7 @@ final class PieceClothController extends AbstractController
         $names = array_map(static fn (Piece $piece): string => $piece->name, $pieces);
         $claim = new Claim('', $pieces[0]->role ?? Role::Main, pieces: $names);
 
-        return $this->render('season/_offers.html.twig', [
+        return $this->render('project/_offers.html.twig', [
             'pieces' => $pieces,
             'offers' => (new Offers($settings->assumptions))->find(
                 $pieces,

@@ -28,6 +28,7 @@ use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Routing\Requirement\EnumRequirement;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
@@ -90,14 +91,20 @@ final class ProjectController extends AbstractController
         return $this->page($request, null, $blank, projects: [], seasons: $seasons, account: $account);
     }
 
-    #[Route('/{id}', name: 'project', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
-    public function show(#[Mine] ProjectRecord $record, #[CurrentUser] Account $account): Response
+    /** One part of it; without a name, the one in which it is to be brought on. */
+    #[Route(
+        '/{id}/{part}',
+        name: 'project',
+        requirements: ['id' => Requirement::ULID, 'part' => new EnumRequirement(ProjectPart::class)],
+        methods: ['GET'],
+    )]
+    public function show(#[Mine] ProjectRecord $record, #[CurrentUser] Account $account, ?ProjectPart $part = null): Response
     {
         $projects = $this->plan->projects($account);
         $project = $this->plan->project($account, $record->id) ?? throw $this->createNotFoundException();
 
-        return $this->render('season/project.html.twig', [
-            'page' => $this->pages->build($project, $projects, $account),
+        return $this->render('project/show.html.twig', [
+            'page' => $this->pages->build($project, $projects, $account, $part),
             'revision' => $record->revision,
         ]);
     }
@@ -112,7 +119,7 @@ final class ProjectController extends AbstractController
     }
 
     /** What the project as typed would come to; nothing is saved. */
-    #[Route('/preview', name: 'project_preview', methods: ['POST'])]
+    #[Route('/preview', name: 'project_preview', defaults: ['_reads' => true], methods: ['POST'])]
     public function preview(Entry $entry, OptionForm $optionForm, #[CurrentUser] Account $account): Response
     {
         $seasons = $this->seasons($this->plan->seasons($account));
@@ -184,7 +191,7 @@ final class ProjectController extends AbstractController
         }
 
         return $this->render(
-            'season/plan.html.twig',
+            'project/form.html.twig',
             [
                 'record' => $record,
                 'project' => $project,

@@ -7,30 +7,27 @@ namespace Octavum\Room\Project;
 use Octavum\Core\Fit\SizeAdvice;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Project\Project;
-use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Strip\Season\OptionCard;
 use Octavum\Strip\Season\ProjectRow;
-use Octavum\Strip\StitchLine;
 
-/** What season/project.html.twig shows. */
+/** What project/show.html.twig shows. */
 final readonly class ProjectPage
 {
     /**
-     * @param ?ProjectRow      $row      as its leading option makes it; null when it is not open
+     * @param ?ProjectRow      $row      as its current option makes it; null when it is not open
      * @param list<OptionCard> $options  the others that might be taken
      * @param list<Sentence>   $cautions
      * @param ?Sentence        $together what several take laid together
-     * @param ProjectAnswer    $sewn     with its steps and hours, also when it is done
      */
     public function __construct(
         public Project $project,
+        public ProjectHead $head,
         public ?ProjectRow $row,
         public array $options,
         public ?SizeAdvice $advice,
         public array $cautions,
         public ?Sentence $together,
-        public ProjectAnswer $sewn,
-        public StitchLine $seam,
+        public ProjectSewing $sewing,
     ) {
     }
 }

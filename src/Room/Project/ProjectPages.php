@@ -14,10 +14,14 @@ use Octavum\Core\Project\Project;
 use Octavum\Core\Project\SizeFor;
 use Octavum\Core\Project\Time\Pace;
 use Octavum\Core\Project\Time\Turn;
+use Octavum\Core\Season\Answer\CheckedSeason;
 use Octavum\Core\Season\Answer\OptionAnswer;
 use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Season\Answer\RoleAnswer;
 use Octavum\Core\Season\LaidTogether;
+use Octavum\Core\Sewing\NextActionFinder;
+use Octavum\Core\Sewing\PathFinder;
+use Octavum\Core\Workroom\Settings;
 use Octavum\Store\Plan\PlanChecker;
 use Octavum\Strip\SeamDrawing;
 use Octavum\Strip\Season\SeasonDrawing;
@@ -38,24 +42,44 @@ final readonly class ProjectPages
     ) {
     }
 
-    /** @param list<Project> $projects of all seasons */
-    public function build(Project $project, array $projects, Account $account): ProjectPage
+    /**
+     * @param list<Project> $projects of all seasons
+     * @param ?ProjectPart  $part     null for the one in which it is to be brought on
+     */
+    public function build(Project $project, array $projects, Account $account, ?ProjectPart $part): ProjectPage
     {
         $settings = $this->settings->load($account);
         $checked = $this->checker->check($account, $project->season, $projects);
 
         $row = $this->drawing->large($checked, $project->id, $settings);
-        $sewn = $row->answer ?? new ProjectAnswer(Turn::outside($project, Pace::of($projects)), [], null, snags: []);
+        $answer = $row->answer ?? new ProjectAnswer(Turn::outside($project, Pace::of($projects)), [], null, snags: []);
 
         return new ProjectPage(
             $project,
-            $row,
-            $this->drawing->options($this->checker->options($account, $project, $projects), $settings),
+            $head = $this->head($checked, $answer, $settings, $part),
+            row: $row,
+            options: ProjectPart::Cloth === $head->part
+                ? $this->drawing->options($this->checker->options($account, $project, $projects), $settings)
+                : [],
             advice: $this->advice($project),
             cautions: (new Cautions())->collect($project),
             together: null === $row ? null : (new LaidTogether(new Estimator($settings->assumptions)))->compare($row->answer),
-            sewn: $sewn,
-            seam: $this->seams->draw($sewn),
+            sewing: new ProjectSewing($answer, $this->seams->draw($answer)),
+        );
+    }
+
+    private function head(CheckedSeason $checked, ProjectAnswer $answer, Settings $settings, ?ProjectPart $part): ProjectHead
+    {
+        $next = new NextActionFinder();
+        $leading = $next->leading($answer);
+        $state = $answer->project->log->state;
+        $isForCloth = $state->isOpen() && (null !== $leading || !$state->isCut());
+
+        return new ProjectHead(
+            $part ?? ($isForCloth ? ProjectPart::Cloth : ProjectPart::Sewing),
+            null === $leading ? null : $this->drawing->head($checked, $answer, $leading, $settings),
+            next: $next->find($answer),
+            path: (new PathDrawing())->draw((new PathFinder())->find($answer)),
         );
     }
 
@@ -76,7 +100,7 @@ final readonly class ProjectPages
         return new Response(
             null === $row
                 ? ''
-                : $this->twig->render('season/_answer.html.twig', [
+                : $this->twig->render('project/_answer.html.twig', [
                     'row' => $row,
                     'advice' => $this->advice($project),
                     'cautions' => (new Cautions())->collect($project),
@@ -103,7 +127,7 @@ final readonly class ProjectPages
         return new Response(
             [] === $answers
                 ? ''
-                : $this->twig->render('season/_option.html.twig', [
+                : $this->twig->render('project/_option.html.twig', [
                     'card' => $this->drawing->options($answers, $this->settings->load($account))[0],
                 ]),
         );

@@ -19,6 +19,7 @@ use Octavum\Input\Revision;
 use Octavum\Page\Toast;
 use Octavum\Store\Change\ChangeLog;
 use Octavum\Store\Change\Notice;
+use Octavum\Store\Plan\FirstSteps;
 use Octavum\Store\Plan\PlanChecker;
 use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Plan\PlanWriter;
@@ -64,6 +65,7 @@ final class SeasonController extends AbstractController
         Settings $settings,
         #[CurrentUser] Account $account,
         SeasonDrawing $drawing,
+        FirstSteps $firstSteps,
     ): Response {
         $seasons = $this->plan->seasons($account);
         $current = $this->plan->current($account, $seasons, $id);
@@ -71,7 +73,7 @@ final class SeasonController extends AbstractController
             throw $this->createNotFoundException();
         }
         if (null === $current) {
-            return $this->render('season/none.html.twig');
+            return $this->render('season/none.html.twig', ['steps' => $firstSteps->find($account)]);
         }
         $this->planWriter->look($account, $current);
         $today = \DateTimeImmutable::createFromInterface($this->clock->now());
@@ -80,6 +82,7 @@ final class SeasonController extends AbstractController
 
         return $this->render('season/show.html.twig', [
             'page' => $drawing->page($checked, $settings),
+            'steps' => $firstSteps->find($account),
             'changed' => $this->changed($checked, $request->getSession()),
             'hints' => (new Hints($settings->sewist))->find($checked),
             'carried' => array_values(array_filter(
@@ -95,6 +98,15 @@ final class SeasonController extends AbstractController
                 static fn ($project): bool => $project->season->id === $current->id && !$project->log->state->isOpen(),
             )),
         ]);
+    }
+
+    #[Route('/season/first-steps/close', name: 'first_steps_close', methods: ['POST'])]
+    public function closeFirstSteps(EntityManagerInterface $entities, #[CurrentUser] Account $account): Response
+    {
+        $account->firstStepsClosed = true;
+        $entities->flush();
+
+        return $this->redirectToRoute('season');
     }
 
     /**
@@ -154,7 +166,7 @@ final class SeasonController extends AbstractController
         $before = $repository->ranked($season);
         if ($request->request->getString('was') !== implode(',', array_keys($before))) {
             $this->toast->say(
-                'The rank was changed somewhere else since you opened it: this is how it stands now. Move the project once more if it should.',
+                'The list was changed somewhere else since you opened it. This is how it stands now: move the project once more if it should.',
             );
 
             return $this->redirectToRoute('season', ['id' => $id], Response::HTTP_SEE_OTHER);
@@ -167,7 +179,7 @@ final class SeasonController extends AbstractController
         };
         $this->changes->commit(array_values($before), $make, null);
         if ($request->request->has('undone')) {
-            $this->toast->say('The rank is as it was.');
+            $this->toast->say('The list is as it was.');
         }
 
         return $this->redirectToRoute('season', ['id' => $id], Response::HTTP_SEE_OTHER);

@@ -77,7 +77,7 @@ final class FindingController extends AbstractController
             if ($entry->isSound()) {
                 $this->keep($record, $project, $finding, $entry->boolean('keep'));
 
-                return $this->redirectToRoute('project', ['id' => $record->id]);
+                return $this->redirectToRoute('project', ['id' => $record->id, 'part' => 'sewing']);
             }
         }
 
@@ -104,7 +104,7 @@ final class FindingController extends AbstractController
             Fate::tryFrom($entry->raw('fate')) ?? Fate::Kept,
             mb_substr($entry->raw('note'), 0, 300),
         );
-        $back = ReturnPath::to($request, $this->generateUrl('project', ['id' => $record->id]));
+        $back = ReturnPath::to($request, $this->generateUrl('project', ['id' => $record->id, 'part' => 'sewing']));
         $this->changes->commit(
             [$record],
             fn () => $this->sewings->store($project->log->sewing->wearing([...$project->log->sewing->worn, $worn]), $record),
@@ -131,7 +131,7 @@ final class FindingController extends AbstractController
                 ));
             }
         };
-        $here = $this->generateUrl('project', ['id' => $record->id]);
+        $here = $this->generateUrl('project', ['id' => $record->id, 'part' => 'sewing']);
         $this->changes->commit(
             null === $pattern ? [$record] : [$record, $pattern],
             $make,

@@ -32,7 +32,7 @@ final class StateController extends AbstractController
         Entry $entry,
     ): Response {
         $state = ProjectState::tryFrom($entry->raw('state')) ?? throw $this->createNotFoundException();
-        $back = ReturnPath::to($request, $this->generateUrl('project', ['id' => $record->id]));
+        $back = ReturnPath::to($request, $this->generateUrl('project', ['id' => $record->id, 'part' => 'sewing']));
         $why = mb_substr($entry->raw('why'), 0, 300);
         if ($record->state === $state && '' === $why) {
             $toast->say('{project} is {state} already.', ['project' => $record->name, 'state' => $state->value]);

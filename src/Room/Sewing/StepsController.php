@@ -51,10 +51,10 @@ final class StepsController extends AbstractController
                     $project,
                     (new Progress($project))->done('', null)->steps($typed),
                     [] === $typed ? '{project}: its steps are those of the template.' : '{project}: the steps are kept.',
-                    $this->generateUrl('project', ['id' => $record->id]),
+                    $this->generateUrl('project', ['id' => $record->id, 'part' => 'sewing']),
                 );
 
-                return $this->redirectToRoute('project', ['id' => $record->id, '_fragment' => 'steps']);
+                return $this->redirectToRoute('project', ['id' => $record->id, 'part' => 'sewing', '_fragment' => 'steps']);
             }
         }
         $rows = [] === $entry->typed ? $values : $entry->typed;

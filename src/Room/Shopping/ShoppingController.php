@@ -8,6 +8,8 @@ use Octavum\Account\Account;
 use Octavum\Core\Shopping\Counter;
 use Octavum\Core\Shopping\ShoppingList;
 use Octavum\Core\Workroom\Settings;
+use Octavum\Input\Entry;
+use Octavum\Input\FromQuery;
 use Octavum\Store\Plan\PlanChecker;
 use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\ProjectMapper;
@@ -27,6 +29,7 @@ final class ShoppingController extends AbstractController
         PlanChecker $checker,
         ProjectMapper $mapper,
         Settings $settings,
+        #[FromQuery] Entry $entry,
         #[CurrentUser] Account $account,
     ): Response {
         $seasons = $plan->seasons($account);
@@ -35,12 +38,17 @@ final class ShoppingController extends AbstractController
             return $this->render('season/none.html.twig');
         }
         $counter = Counter::tryFrom($request->query->getString('counter')) ?? $settings->counter;
+        $width = '' === $entry->raw('width') ? null : $entry->length('width', $settings->system->widthUnit());
         $checked = $checker->check($account, $mapper->season($season));
 
         return $this->render('shopping/list.html.twig', [
             'checked' => $checked,
-            'items' => (new ShoppingList($settings->assumptions, $counter, $settings->system))->compile($checked),
+            'items' => (new ShoppingList($settings->assumptions, $counter, $settings->system, $width))->compile($checked),
             'counter' => $counter,
+            'width' => $width,
+            'widths' => ShoppingList::usualWidths($settings->system),
+            'typed' => $entry->raw('width'),
+            'faults' => $entry->faults(),
             'seasons' => $seasons,
         ]);
     }

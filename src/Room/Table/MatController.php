@@ -67,7 +67,7 @@ final class MatController extends AbstractController
     }
 
     /** What the core says of a lay made by hand; nothing is saved. */
-    #[Route('/judge', name: 'table_judge', methods: ['POST'])]
+    #[Route('/judge', name: 'table_judge', defaults: ['_reads' => true], methods: ['POST'])]
     public function judge(Request $request, #[CurrentUser] Account $account): Response
     {
         return $this->answering(function (array $asked) use ($account): array {

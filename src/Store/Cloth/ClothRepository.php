@@ -107,4 +107,24 @@ final class ClothRepository extends ServiceEntityRepository
 
         return $record;
     }
+
+    /**
+     * @param list<string> $ids
+     *
+     * @return list<CutRecord> those of the account's cloths that are still here
+     */
+    public function cutsOf(Account $account, array $ids): array
+    {
+        /** @var list<CutRecord> $records */
+        $records = $this->getEntityManager()
+            ->createQuery(
+                'SELECT c, cloth FROM '.CutRecord::class.' c JOIN c.cloth cloth'
+                .' WHERE c.id IN (:ids) AND c.removedAt IS NULL AND cloth.account = :account',
+            )
+            ->setParameter('ids', $ids)
+            ->setParameter('account', $account)
+            ->getResult();
+
+        return $records;
+    }
 }

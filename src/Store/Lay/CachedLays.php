@@ -18,6 +18,7 @@ final class CachedLays implements LayMemory
 
     /** @var array<string, Laying> by key */
     private array $missing = [];
+    private bool $stored = false;
 
     public function __construct(#[Autowire(service: 'cache.lays')] private readonly CacheItemPoolInterface $cache)
     {
@@ -49,9 +50,16 @@ final class CachedLays implements LayMemory
 
     public function store(ChangedLays $lays): void
     {
+        $this->stored = true;
         $key = $lays->laying->key();
         unset($this->missing[$key]);
         $this->cache->save($this->cache->getItem('enough-'.$key)->set($lays->all())->expiresAfter(self::KEPT));
+    }
+
+    /** Whether this request has laid something that other pages say otherwise until now. */
+    public function hasStored(): bool
+    {
+        return $this->stored;
     }
 
     public function isMissingAny(): bool

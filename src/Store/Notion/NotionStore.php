@@ -69,7 +69,7 @@ final readonly class NotionStore
 
             return $made;
         };
-        $says = '{count, plural, one {One notion is} other {# notions are}} in the tins.';
+        $says = '{count, plural, one {One notion is} other {# notions are}} among your notions.';
         $this->changes->commit([], $make, new Notice($says, ['count' => (string) \count($notions)], $this->addresses->generate('notions')));
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Store\Plan;
 
 use Octavum\Account\Account;
+use Octavum\Store\Change\PageState;
 use Octavum\Store\Lay\CachedLays;
 use Octavum\Store\Project\ProjectMapper;
 use Octavum\Work\Jobs;
@@ -30,6 +31,7 @@ final readonly class LaySettler
         private Jobs $jobs,
         private TokenStorageInterface $tokens,
         private CacheItemPoolInterface $cache,
+        private PageState $pages,
     ) {
     }
 
@@ -69,6 +71,7 @@ final readonly class LaySettler
                 return $done;
             }
             $this->lays->lay($laying);
+            $this->pages->renew($account->id);
         }
         $this->cache->deleteItem(self::mark($account));
 

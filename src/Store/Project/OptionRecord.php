@@ -52,7 +52,7 @@ class OptionRecord implements RemovableRecord
     #[ORM\Column(options: ['default' => '[]'])]
     public array $declined = [];
 
-    /** What it hangs on. */
+    /** What it depends on. */
     #[ORM\Column(length: 200, options: ['default' => ''])]
     public string $hangsOn = '';
 

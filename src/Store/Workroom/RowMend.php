@@ -11,6 +11,7 @@ use Doctrine\ORM\Mapping\ClassMetadata;
 use Doctrine\ORM\Mapping\FieldMapping;
 use Octavum\Account\Account;
 use Octavum\Document\Json\Plain;
+use Octavum\Store\Change\PageState;
 use Psr\Clock\ClockInterface;
 
 /**
@@ -66,6 +67,7 @@ final readonly class RowMend
                 $mended[] = $column;
             }
             $this->note($table, $id, array_intersect_key($row, array_flip($mended)));
+            (new PageState($this->connection))->renew($account->id);
 
             return $mended;
         });

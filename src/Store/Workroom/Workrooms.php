@@ -14,6 +14,7 @@ use Octavum\Document\Codec\SettingsCodec;
 use Octavum\Document\Json\Refused;
 use Octavum\Document\WorkroomReader;
 use Octavum\Document\WorkroomWriter;
+use Octavum\Store\Change\PageState;
 use Octavum\Store\Cloth\ClothMapper;
 use Octavum\Store\Cloth\ClothRecord;
 use Octavum\Store\Cloth\ClothRepository;
@@ -269,5 +270,6 @@ final readonly class Workrooms
             );
         }
         $this->entities->flush();
+        (new PageState($this->entities->getConnection()))->renew($account->id);
     }
 }

@@ -17,8 +17,9 @@ use Octavum\Strip\StripBuilder;
 /** A checked season as the page draws it: each role's strip to one scale, and each project on the ruler of weeks. */
 final readonly class SeasonDrawing
 {
-    /** Pixels for a strip where several stand beside one another. */
-    private const BESIDE_ANOTHER = 260;
+    /** Pixels for a strip: in a row of a project's page, and in its head. */
+    private const IN_A_ROW = 420;
+    private const IN_THE_HEAD = 660;
 
     public function __construct(private StripBuilder $strips)
     {
@@ -55,21 +56,30 @@ final readonly class SeasonDrawing
             : $this->row($answer, Scale::margin($this->longest([$answer])), new Ruler($checked->season), $settings, $checked->perhaps());
     }
 
-    /** One of its projects, for its page. */
+    /** One of its projects, for its page: a row for each role. */
     public function large(CheckedSeason $checked, string $id, Settings $settings): ?ProjectRow
     {
         $answer = $this->find($checked, $id);
-        if (null === $answer) {
-            return null;
-        }
-        $longest = $this->longest([$answer]);
-        $scale = $answer->hasPieces() ? Scale::margin($longest, self::BESIDE_ANOTHER) : Scale::panel($longest);
 
-        return $this->row($answer, $scale, new Ruler($checked->season), $settings, $checked->perhaps());
+        return null === $answer
+            ? null
+            : $this->row(
+                $answer,
+                Scale::row($this->longest([$answer]), self::IN_A_ROW),
+                new Ruler($checked->season),
+                $settings,
+                $checked->perhaps(),
+            );
+    }
+
+    /** One role, as large as the head of a project's page has room. */
+    public function head(CheckedSeason $checked, ProjectAnswer $answer, RoleAnswer $role, Settings $settings): RoleRow
+    {
+        return $this->role($answer, $role, Scale::panel($this->longest([$answer]), self::IN_THE_HEAD), $settings, $checked->perhaps());
     }
 
     /**
-     * Options side by side, to one scale.
+     * Options below one another, to one scale.
      *
      * @param list<OptionAnswer> $answers
      *
@@ -78,7 +88,7 @@ final readonly class SeasonDrawing
     public function options(array $answers, Settings $settings): array
     {
         $longest = $this->longest(array_map(static fn (OptionAnswer $answer): ProjectAnswer => $answer->answer, $answers));
-        $scale = Scale::margin($longest, self::BESIDE_ANOTHER);
+        $scale = Scale::row($longest, self::IN_A_ROW);
 
         return array_map(
             fn (OptionAnswer $answer): OptionCard => new OptionCard($answer, $this->roles($answer->answer, $scale, $settings)),
@@ -111,18 +121,17 @@ final readonly class SeasonDrawing
     private function roles(ProjectAnswer $answer, Scale $scale, Settings $settings, array $perhaps = []): array
     {
         return array_map(
-            fn (RoleAnswer $role): RoleRow => new RoleRow(
-                $role,
-                $this->strips->role(
-                    $role,
-                    $answer->project->name,
-                    $scale,
-                    $settings->system,
-                    null === $role->claim->cut ? [] : $perhaps[$role->claim->cut->id] ?? [],
-                ),
-            ),
+            fn (RoleAnswer $role): RoleRow => $this->role($answer, $role, $scale, $settings, $perhaps),
             $answer->roles,
         );
+    }
+
+    /** @param array<string, list<Reservation>> $perhaps by cut */
+    private function role(ProjectAnswer $answer, RoleAnswer $role, Scale $scale, Settings $settings, array $perhaps): RoleRow
+    {
+        $others = null === $role->claim->cut ? [] : $perhaps[$role->claim->cut->id] ?? [];
+
+        return new RoleRow($role, $this->strips->role($role, $answer->project->name, $scale, $settings->system, $others));
     }
 
     /** @param list<ProjectAnswer> $projects */

@@ -41,7 +41,7 @@ final class ClothPagesTest extends PageTestCase
             [$cloth->name, $cloth->width?->full->micrometres, $cloth->cuts[0]->length?->micrometres],
         );
         self::assertStringContainsString(
-            '1.34 m to cut from',
+            '1.34 m usable',
             self::says($this->get('/cloth/'.$cloth->id)),
             '(1.4859 − 0.06) × 0.94, fibre unknown',
         );
@@ -58,9 +58,9 @@ final class ClothPagesTest extends PageTestCase
         $cloth = $this->only();
         self::assertCount(2, $cloth->cuts);
         $page = self::says($this->get('/cloth/'.$cloth->id));
-        self::assertStringContainsString('1.74 m to cut from', $page);
-        self::assertStringContainsString('1.59 m to cut from', $page);
-        self::assertStringContainsString('They are never added up', $page);
+        self::assertStringContainsString('1.74 m usable', $page);
+        self::assertStringContainsString('1.59 m usable', $page);
+        self::assertStringContainsString('Each cut counts alone', $page);
     }
 
     public function testTheFormShowsBackWhatIsStored(): void
@@ -203,7 +203,7 @@ final class ClothPagesTest extends PageTestCase
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('The length is missing: type what the tape says', self::says($page));
         self::assertSame('for a collar', $page->filter('form[action$=ledger] [name=note]')->attr('value'));
-        self::assertSame('measured', $page->filter('form[action$=ledger] [name=kind] option[selected]')->attr('value'));
+        self::assertSame('measured', $page->filter('details[open] > form [name=kind]')->attr('value'), 'its form is open');
     }
 
     public function testTwoTabsOnOneCut(): void
@@ -223,7 +223,7 @@ final class ClothPagesTest extends PageTestCase
         self::assertStringContainsString('changed somewhere else since you opened it', self::says($page));
         self::assertSame('2.1 m', $page->filter('form[action$=ledger] [name=length]')->attr('value'), 'what was typed is kept');
         self::assertSame(2_300_000, $this->only()->cuts[0]->length?->micrometres);
-        $this->send('Write it down', []);
+        $this->send('Save', []);
         self::assertResponseRedirects();
         self::assertSame(2_100_000, $this->only()->cuts[0]->length?->micrometres, 'saved again, it takes its place');
     }
@@ -350,7 +350,7 @@ final class ClothPagesTest extends PageTestCase
     {
         $account = $this->signInToDemo();
         $this->get('/cloth?words=linen&length=2.5+m');
-        $this->send('Keep it', ['name' => 'long linens {x} <b>']);
+        $this->send('Save', ['name' => 'long linens {x} <b>']);
         $page = $this->browser->followRedirect();
         $kept = fn (): array => $this->fresh($account)->filters;
         self::assertSame(['long linens {x} <b>' => 'words=linen&length=2.5+m'], $kept());

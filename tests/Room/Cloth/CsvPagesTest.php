@@ -93,7 +93,7 @@ final class CsvPagesTest extends PageTestCase
     public function testTheStashGoesOutAndComesBackAsItWas(): void
     {
         $this->get('/cloth/haul');
-        $this->send('Put them into the stash', ['haul' => "1.8m 142cm cotton jersey green, 6.40/m\n2 x 90cm =lawn 136 wide"]);
+        $this->send('Add them to the stash', ['haul' => "1.8m 142cm cotton jersey green, 6.40/m\n2 x 90cm =lawn 136 wide"]);
         $this->browser->request('GET', '/cloth/csv/out');
         $csv = (string) $this->browser->getResponse()->getContent();
         self::assertStringContainsString("'=lawn", $csv, 'no formula');

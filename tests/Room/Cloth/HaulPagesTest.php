@@ -14,7 +14,7 @@ final class HaulPagesTest extends PageTestCase
         $account = $this->account();
         $this->browser->loginUser($account);
         $this->get('/cloth/haul');
-        $this->send('Put them into the stash', [
+        $this->send('Add them to the stash', [
             'haul' => "1.8m 142cm cotton drill bottle green, 6.40/half m\n\n2 x 1.6m lawn one-way herons 136 wide\n<script>alert(1)</script> jersey",
         ]);
         self::assertResponseRedirects('/cloth?sort=newest');
@@ -46,8 +46,8 @@ final class HaulPagesTest extends PageTestCase
     {
         $this->browser->loginUser($this->account());
         $this->get('/cloth/haul');
-        self::assertStringContainsString('Nothing is typed yet', self::says($this->send('Put them into the stash', ['haul' => "  \n "])));
-        $page = $this->send('Put them into the stash', ['haul' => str_repeat("1m jersey\n", 301)]);
+        self::assertStringContainsString('Nothing is typed yet', self::says($this->send('Add them to the stash', ['haul' => "  \n "])));
+        $page = $this->send('Add them to the stash', ['haul' => str_repeat("1m jersey\n", 301)]);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('301 lines are more than the 300', self::says($page));
         self::assertSame(301, substr_count($page->filter('textarea')->text(null, false), 'jersey'));

@@ -228,26 +228,26 @@ final class FilePagesTest extends PageTestCase
     {
         $account = $this->signInToDemo();
         $id = $this->project('Towpath coat')->id;
-        $this->get('/project/'.$id);
+        $this->get('/project/'.$id.'/notes');
         $this->upload('/project/'.$id.'/picture', 'picture', $this->file('hem.jpg', $this->jpeg(40, 40, [1, 2, 3])), [
             'note' => ' Hem pinned ',
         ]);
-        self::assertResponseRedirects('/project/'.$id);
+        self::assertResponseRedirects('/project/'.$id.'/notes');
         [$picture] = $this->project('Towpath coat')->log->pictures;
         self::assertSame('Hem pinned', $picture->note);
-        $page = $this->get('/project/'.$id);
+        $page = $this->get('/project/'.$id.'/notes');
         self::assertSame('Hem pinned', $page->filter('#pictures img')->attr('alt'));
         $this->get('/project/'.$id.'/change');
         $this->send('Save the project', ['notes' => 'Pinned on Sunday.']);
         self::assertCount(1, $this->project('Towpath coat')->log->pictures, 'the form leaves it where it is');
-        $this->get('/project/'.$id);
+        $this->get('/project/'.$id.'/notes');
         $this->post('/project/'.$id.'/picture/'.$picture->file.'/remove');
         self::assertSame([], $this->project('Towpath coat')->log->pictures);
-        $this->get('/project/'.$id);
+        $this->get('/project/'.$id.'/notes');
         $this->send('undo', []);
         self::assertEquals([$picture], $this->project('Towpath coat')->log->pictures);
         $this->get('/file/'.$picture->file);
-        $this->get('/project/'.$id);
+        $this->get('/project/'.$id.'/notes');
         $this->upload('/project/'.$id.'/picture', 'picture', $this->file('not.jpg', 'nothing to see'));
         self::assertStringContainsString('is not a photo that can be read here', self::says($this->browser->followRedirect()));
         $written = (new WorkroomWriter())->write($this->workroom($account));

@@ -25,7 +25,7 @@ final class MatchPagesTest extends PageTestCase
         self::assertStringContainsString('Drafted for woven cloth, and this is knit.', self::says($page));
         $reasons = self::says($page, '.proposal template');
         self::assertStringContainsString('The weight is right: heavy, and it wants light to heavy. +2', $reasons);
-        self::assertStringContainsString('Comes to 8', $reasons);
+        self::assertStringContainsString('Score 8', $reasons);
         $plan = $rows->eq(0)->filter('.act')->link();
         self::assertStringContainsString('size=14', $plan->getUri());
         $form = $this->browser->click($plan);

@@ -15,7 +15,7 @@ final class NotionPagesTest extends PageTestCase
         $account = $this->account();
         $this->browser->loginUser($account);
         $this->get('/notions');
-        $this->send('Put them into the tins', [
+        $this->send('Add them to your notions', [
             'lines' => "7 shell buttons 11 mm, tin 2\n\n1.5 m soft elastic 10 mm\ninvisible zip 22 in navy, drawer\n🦆 <script>alert(1)</script>",
         ]);
         self::assertResponseRedirects('/notions');
@@ -59,7 +59,7 @@ final class NotionPagesTest extends PageTestCase
         $notion = $this->workroom($this->demo())->notions[0];
         $this->browser->loginUser($this->account());
         $this->get('/notions');
-        self::assertStringContainsString('Nothing is typed yet', self::says($this->send('Put them into the tins', ['lines' => " \n"])));
+        self::assertStringContainsString('Nothing is typed yet', self::says($this->send('Add them to your notions', ['lines' => " \n"])));
         $this->browser->request('GET', '/notions/'.$notion->id);
         self::assertResponseStatusCodeSame(404);
         $this->get('/notions');

@@ -69,7 +69,7 @@ final class PatternCsvPagesTest extends PageTestCase
         $page = self::says($this->bring('/notions/csv', $table));
         self::assertStringContainsString('4 rows, separated by commas, in UTF-8: 4 new', $page);
         self::assertStringContainsString('no kind of notion is known in it', $page);
-        $this->send('Put 4 notions into the tins', ['confirmed' => '1']);
+        $this->send('Add 4 notions to yours', ['confirmed' => '1']);
         $notions = $this->workroom($account)->notions;
         self::assertSame(
             [11, 7, 'shell', 'tin 2'],

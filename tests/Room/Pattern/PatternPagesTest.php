@@ -246,7 +246,7 @@ final class PatternPagesTest extends PageTestCase
         $who = $faulty->filter('[name="rows[2][person]"] option')->last()->attr('value');
         $this->send('Keep the alterations', ['rows' => [1 => ['name' => '', 'length' => ''], 2 => ['person' => $who]]]);
         $page = $this->browser->followRedirect();
-        $this->browser->click($page->selectLink('Change the pattern')->link());
+        $this->browser->click($page->selectLink('Change')->link());
         $this->send('Save the pattern', ['notes' => 'Sews well.']);
         $names = array_map(
             static fn (KeptAlteration $kept): string => $kept->name,

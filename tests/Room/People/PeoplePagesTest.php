@@ -116,6 +116,7 @@ final class PeoplePagesTest extends PageTestCase
         $this->browser->loginUser($this->demo());
         $page = $this->get('/season');
         $page = $this->browser->click($page->selectLink('Lock-keeper trousers')->link());
+        $page = $this->browser->click($page->filter('.parts a[href$="/pattern"]')->link());
         self::assertStringContainsString('16 waist, 14 hip: grade between', self::says($page));
         $page = $this->browser->click($page->selectLink('Change')->link());
         self::assertStringContainsString('16 waist, 14 hip: grade between', self::says($page));

@@ -100,10 +100,10 @@ final class GatePagesTest extends PageTestCase
         foreach (range(0, 2) as $i) {
             $proposed[] = [$this->millimetres($page, $i, 'length'), $this->millimetres($page, $i, 'width')];
         }
-        $expected = array_map(static fn (array $rest): array => [$rest[0]->millimetres(), $rest[1]->millimetres()], $left);
-        self::assertEquals(array_pad($expected, 3, [null, null]), $proposed);
-        $need = (float) $lay->sheets[0]->used->millimetres();
-        self::assertEqualsWithDelta($need / 1000, (float) $page->filter('[name=used]')->attr('value'), 0.001, 'as the lay needs it');
+        $whole = static fn (Length $length): int => 10 * intdiv($length->micrometres, 10_000);
+        $expected = array_map(static fn (array $rest): array => [$whole($rest[0]), $whole($rest[1])], $left);
+        self::assertEquals(array_pad($expected, 3, [null, null]), $proposed, 'in whole centimetres, rounded down');
+        self::assertSame('1.25 m', $page->filter('[name=used]')->attr('value'), 'the lay needs 1.2402');
     }
 
     private function millimetres(Crawler $page, int $row, string $of): float|int|null

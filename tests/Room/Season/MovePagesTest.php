@@ -50,7 +50,7 @@ final class MovePagesTest extends PageTestCase
         $dress = $this->project('Choir dress');
         self::assertSame(['Thaw 2028', '2028-02-28'], [$dress->season->name, $dress->season->starts->format('Y-m-d')]);
         self::assertTrue($dress->current->claims[0]->cloth?->keeping->setAside);
-        $this->get('/project/'.$this->project('Bow-locker shirt')->id);
+        $this->get('/project/'.$this->project('Bow-locker shirt')->id.'/notes');
         $this->browser->submit($this->browser->getCrawler()->selectButton('Move it')->form(), ['season' => 'next year']);
         self::assertSame($dress->season->id, $this->project('Bow-locker shirt')->season->id, 'one season a year on is enough');
         $shirt = $this->browser->followRedirect()->filter('.toast')->selectButton('undo')->form();
@@ -159,7 +159,7 @@ final class MovePagesTest extends PageTestCase
     {
         $this->signInToDemo();
 
-        return $this->get('/project/'.$this->project($project)->id);
+        return $this->get('/project/'.$this->project($project)->id.'/notes');
     }
 
     private function rankFirst(Crawler $page, string $name): Crawler

@@ -102,7 +102,7 @@ final class PiecePagesTest extends PageTestCase
         self::assertSame(array_column($option->claims, 'pieces'), array_column($undone->claims, 'pieces'));
         $this->get($path);
         $this->post('/project/'.$cushion->id.'/pieces/offers?option='.$option->id, ['pieces' => ['Band 2']]);
-        self::assertStringContainsString('Would do', self::says($this->browser->getCrawler()));
+        self::assertStringContainsString('Possible', self::says($this->browser->getCrawler()));
         $this->browser->request('GET', '/project/'.$coat->id.'/pieces?option='.$option->id);
         self::assertResponseStatusCodeSame(404, 'it is none of this project');
     }
@@ -160,7 +160,7 @@ final class PiecePagesTest extends PageTestCase
             [$part->pattern?->title, $part->version?->name, $part->size, $part->pieces, $part->instead],
         );
         self::assertSame(NeedSource::ByArea, $this->way($shirt->id, 0));
-        $page = $this->get('/project/'.$shirt->id);
+        $page = $this->get('/project/'.$shirt->id.'/pattern');
         self::assertStringContainsString('Sleeves: Tiller tee , B, long sleeves, size 14: Sleeve, instead of Sleeve', self::says($page));
         self::assertStringContainsString('sleeves from Tiller tee', self::says($page));
         $this->send('undo', []);

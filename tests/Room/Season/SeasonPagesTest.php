@@ -35,12 +35,12 @@ final class SeasonPagesTest extends PageTestCase
         yield 'a: read in the 115 row, short' => [
             'Towpath coat',
             'short 26 cm missing',
-            'To cut from 2.342 m Size 14, 115 cm row; the cloth is 137 cm printed table 2.60 m Needed 2.60 m Missing, rounded up 26 cm',
+            'Usable 2.342 m Size 14, 115 cm row; the cloth is 137 cm printed table 2.60 m Needed 2.60 m Missing, rounded up 26 cm',
         ];
         yield 'b: on 150 cm it fits' => ['Choir dress', 'fits 24 cm to spare', 'Needed 2.10 m To spare, rounded down 24 cm'];
         yield 'b: a one-way print' => ['Lantern dress', 'short 8 cm missing', '+ 31.5 cm Needed 2.415 m Missing, rounded up 8 cm'];
         yield 'c: two cuts of one tweed' => ['Quarry pinafore', 'short 56 cm missing', 'Its cuts cannot be added up'];
-        yield 'd: yards' => ['Bow-locker shirt', 'fits 62 cm to spare', 'To cut from 3.14 m'];
+        yield 'd: yards' => ['Bow-locker shirt', 'fits 62 cm to spare', 'Usable 3.14 m'];
         yield 'd: converted up' => ['Towpath coat', 'tight 0 cm to spare', 'Converted up to 91 cm conversion chart + 62 cm Needed 3.135 m'];
         yield 'e: width unknown' => ['Lock-keeper trousers', 'not known yet Measure the width', 'Measure the width.'];
         yield 'e: claimed twice' => [
@@ -60,7 +60,7 @@ final class SeasonPagesTest extends PageTestCase
         $this->send('Save the settings', ['units' => 'imperial']);
         self::assertSame($metric, $verdicts());
         self::assertStringContainsString(
-            '3⅜ yd to cut from',
+            '3⅜ yd usable',
             (string) $this->get('/season')->filter('.project[data-name="Bow-locker shirt"] svg.strip')->attr('aria-label'),
         );
     }
@@ -71,7 +71,7 @@ final class SeasonPagesTest extends PageTestCase
         $page = $this->get('/season');
         $snags = self::says($page, '.margin').self::says($this->fetched($page), '#all-snags');
         self::assertStringContainsString(
-            'Heron lawn is promised more than once: Heron skirt has it first, and Allotment shorts would be 26 cm short.',
+            'Heron lawn is reserved more than once: Heron skirt has it first, and Allotment shorts would be 26 cm short.',
             $snags,
         );
         self::assertStringContainsString('Allotment shorts is 26 cm short: Heron skirt has Heron lawn first.', $snags);
@@ -101,7 +101,7 @@ final class SeasonPagesTest extends PageTestCase
             'order' => implode(',', $before),
         ]);
         $page = $this->browser->followRedirect();
-        self::assertStringContainsString('The rank was changed somewhere else', self::says($page));
+        self::assertStringContainsString('The list was changed somewhere else', self::says($page));
         self::assertSame($after, $page->filter('.project')->extract(['data-id']), 'what was ranked in another tab stays');
         $this->post('/season/'.$this->project('Heron skirt', $account)->season->id.'/rank', [
             'was' => implode(',', $after),
@@ -412,8 +412,8 @@ final class SeasonPagesTest extends PageTestCase
     {
         $this->signInToDemo();
         $snags = $this->fetched();
-        self::assertStringContainsString('Midnight sateen is not washed yet: counted 4 % shorter.', $snags->text());
-        $this->browser->submit($snags->filter('.snag:contains("Midnight sateen") form')->form());
+        self::assertStringContainsString('4 cloths are not washed yet', $snags->text());
+        $this->browser->submit($snags->filter('.snag:contains("not washed yet") form')->form());
         $this->browser->followRedirect();
         self::assertStringContainsString('Midnight sateen is washed but not measured again', $this->fetched()->text());
     }
@@ -445,7 +445,7 @@ final class SeasonPagesTest extends PageTestCase
         $pattern = $workroom->patterns[0];
         $version = $pattern->versions[0];
         yield from [
-            '/season' => 15,
+            '/season' => 16,
             '/season/'.$project->season->id.'/workings' => 15,
             '/season/'.$project->season->id.'/edit' => 3,
             '/season/new' => 2,

@@ -175,7 +175,7 @@ final class SewingPagesTest extends PageTestCase
             $rows[$i] = [];
         }
         self::assertCount(7, $rows, 'four, and three empty lines');
-        $this->send('Keep the steps', ['rows' => [
+        $this->send('Save the steps', ['rows' => [
             1 => ['name' => ''],
             2 => ['place' => '5', 'minutes' => '50'],
             4 => ['name' => 'Overlock 🧵', 'kind' => 'overlock', 'minutes' => '10', 'place' => '25', 'needs' => 'thread'],
@@ -186,11 +186,11 @@ final class SewingPagesTest extends PageTestCase
         );
         self::assertStringContainsString('Overlock 🧵', self::says($this->get('/project/'.$this->apron()->id), '#steps'));
         $this->get($url);
-        $this->send('Keep the steps', ['rows' => [0 => ['minutes' => 'a while']]]);
+        $this->send('Save the steps', ['rows' => [0 => ['minutes' => 'a while']]]);
         self::assertSame(422, $this->browser->getResponse()->getStatusCode());
         self::assertSame('a while', $this->browser->getCrawler()->filter('[name="rows[0][minutes]"]')->attr('value'));
         $page = $this->get($url);
-        $this->browser->request('POST', $url, ['template' => '1'] + $page->selectButton('Keep the steps')->form()->getPhpValues());
+        $this->browser->request('POST', $url, ['template' => '1'] + $page->selectButton('Save the steps')->form()->getPhpValues());
         self::assertSame([], $this->apron()->log->sewing->steps);
         self::assertStringContainsString('Patch pockets', self::says($this->get('/project/'.$this->apron()->id), '#steps'));
     }

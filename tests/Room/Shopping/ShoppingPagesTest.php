@@ -27,8 +27,28 @@ final class ShoppingPagesTest extends PageTestCase
         $viscose = self::says($page, 'section.counter:nth-of-type(5)');
         self::assertStringContainsString('112 cm wide 2.30 m €20.47', $viscose, '2.10 / 0.94 + 0.06 = 2.294 → 2.30; × 8.90');
         self::assertStringContainsString('Before rounding to the counter’s 10 cm 2.294 m Ask for 2.30 m', $viscose);
-        self::assertStringContainsString('The cut you have is 26 cm short.', self::says($page, 'section.counter:nth-of-type(1)'));
+        self::assertStringContainsString('Your cut is 26 cm too short.', self::says($page, 'section.counter:nth-of-type(1)'));
         self::assertStringContainsString('No more of this one is to be had', self::says($page, 'section.counter:nth-of-type(2)'));
+    }
+
+    public function testAtOneWidthEachClothIsALineWithItsLength(): void
+    {
+        $this->signInToDemo();
+        $page = $this->browser->click($this->get('/shopping')->filter('.width-bar')->selectLink('112 cm')->link());
+        self::assertSame('112 cm', $page->filter('.width-bar [aria-current]')->text());
+        self::assertCount(6, $page->filter('.at-width li'));
+        $line = self::says($page, '.at-width li:nth-child(5)');
+        self::assertStringContainsString('Viscose lining lining, Lantern dress 2.30 m €20.47', $line);
+        // between the printed widths, the narrower row counts
+        $typed = self::says($this->get('/shopping?width=100'), '.at-width li:nth-child(5)');
+        self::assertStringContainsString('Viscose lining lining, Lantern dress 3.10 m', $typed);
+        $page = $this->get('/shopping?width=<script>lots');
+        self::assertCount(0, $page->filter('.at-width'));
+        self::assertSame('<script>lots', $page->filter('#width')->attr('value'), 'what was typed is kept');
+        self::assertCount(1, $page->filter('#fault-width'));
+        foreach (['0', '-3', '9999999 km', '🧵'] as $odd) {
+            $this->get('/shopping?width='.urlencode($odd));
+        }
     }
 
     public function testAnEighthYardCounterAsksForMore(): void

@@ -61,7 +61,7 @@ final class WorkroomsTest extends PageTestCase
     public static function firstEntries(): iterable
     {
         yield 'a person' => ['/people', 'Add', ['name' => 'Suvi']];
-        yield 'notions' => ['/notions', 'Put them into the tins', ['lines' => '7 shell buttons 11 mm']];
+        yield 'notions' => ['/notions', 'Add them to your notions', ['lines' => '7 shell buttons 11 mm']];
         yield 'a season' => ['/season/new', 'Save the season', ['name' => 'Thaw']];
     }
 

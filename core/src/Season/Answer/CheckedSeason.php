@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Season\Answer;
 
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Project\Season;
 use Octavum\Core\Season\Reserve\Reservation;
+use Octavum\Core\Season\Snag\Action;
+use Octavum\Core\Season\Snag\Severity;
 use Octavum\Core\Season\Snag\Snag;
 
 /** A season's open projects in rank order, checked against the cloth and the hours. */
@@ -26,12 +29,38 @@ final readonly class CheckedSeason
         return $this->perhaps->get();
     }
 
-    /** @return list<Snag> gravest first, each once */
+    /** @return list<Snag> gravest first, each once; all that wait for the wash are one */
     public function snags(): array
     {
-        $snags = array_merge(...array_map(static fn (ProjectAnswer $answer): array => $answer->snags, $this->projects));
+        $all = array_map(static fn (ProjectAnswer $answer): array => $answer->snags, $this->projects);
+        $snags = $this->washedTogether(array_merge(...$all));
         usort($snags, static fn (Snag $a, Snag $b): int => $a->severity->value <=> $b->severity->value);
 
         return $snags;
+    }
+
+    /**
+     * @param list<Snag> $snags
+     *
+     * @return list<Snag>
+     */
+    private function washedTogether(array $snags): array
+    {
+        $unwashed = array_filter($snags, static fn (Snag $snag): bool => Action::MarkWashed === $snag->action);
+        $cuts = array_unique(array_column($unwashed, 'subject'));
+        if (\count($cuts) < 2) {
+            return $snags;
+        }
+        $name = static fn (mixed $cloth): string => \is_string($cloth) ? $cloth : '';
+        $names = array_unique(array_map(static fn (Snag $snag): string => $name($snag->sentence->with['cloth'] ?? ''), $unwashed));
+        $sentence = new Sentence(
+            '{count, plural, one {One cloth is} other {# cloths are}} not washed yet and counted shorter: {cloths}.',
+            ['count' => \count($names), 'cloths' => implode(', ', $names)],
+        );
+
+        return [
+            ...array_values(array_diff_key($snags, $unwashed)),
+            new Snag(Severity::Note, $sentence, Action::MarkAllWashed, implode(' ', $cuts)),
+        ];
     }
 }

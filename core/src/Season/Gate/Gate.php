@@ -43,7 +43,7 @@ final readonly class Gate
             $this->toile($toile),
             $this->known(Check::Notions, $answer, $role, $this->notions($answer)),
             $this->asked(Check::Pressed, new Sentence('Is it pressed?')),
-            $this->asked(Check::Squared, new Sentence('Is it squared: straight across, and on grain?')),
+            $this->asked(Check::Squared, new Sentence('Are the ends straight, and on grain?')),
             $this->pieces($project, $role),
             $this->asked(Check::RightSide, new Sentence(
                 true === $role->claim->cloth?->isOneWay()

@@ -13,6 +13,7 @@ enum Action: string
     case MeasureWidth = 'measure width';
     case MeasureLength = 'measure length';
     case MarkWashed = 'mark as washed';
+    case MarkAllWashed = 'mark all as washed';
     case MarkSteamed = 'mark as steamed';
     case TestStretch = 'test stretch';
     case ChangeCloth = 'change cloth';
@@ -34,6 +35,7 @@ enum Action: string
             self::MeasureWidth,
             self::MeasureLength,
             self::MarkWashed,
+            self::MarkAllWashed,
             self::MarkSteamed,
             self::TestStretch,
             self::ChangeCloth,

@@ -42,6 +42,18 @@ final readonly class ClothSnags
         ];
     }
 
+    /** @return list<Snag> what is to be done with a cloth before any of it is cut, whatever it is cut for */
+    public function prepare(Cloth $cloth): array
+    {
+        $width = new Sentence('{cloth} has no width yet, so nothing can be laid on it.', ['cloth' => $cloth->name]);
+        $snags = null === $cloth->width ? [new Snag(Severity::NotKnown, $width, Action::MeasureWidth, $cloth->id)] : [];
+        foreach ($cloth->cuts as $cut) {
+            $snags = [...$snags, ...$this->washed($cloth, $cut)];
+        }
+
+        return [...$snags, ...$this->direction($cloth)];
+    }
+
     /** @return list<Snag> brushed cloth, until somebody says whether it is one-way */
     private function direction(Cloth $cloth): array
     {

@@ -127,7 +127,7 @@ final readonly class EnoughSnags
             : [
                 new Snag(
                     Severity::Tight,
-                    new Sentence('{cloth} is promised more than once: {project} has it first, and {others} would be {missing} short.', [
+                    new Sentence('{cloth} is reserved more than once: {project} has it first, and {others} would be {missing} short.', [
                         'cloth' => $cloth->name,
                         'project' => $project->name,
                         'others' => $this->names($behind),

@@ -51,10 +51,10 @@ final readonly class TimeSnags
         if (0 === $late) {
             return [];
         }
-        $sentence = new Sentence('{project} would be done {days, plural, one {# day} other {# days}} after its deadline at this rank.', [
-            'project' => $project->name,
-            'days' => $late,
-        ]);
+        $sentence = new Sentence(
+            '{project} would be done {days, plural, one {# day} other {# days}} after its deadline at this place in the list.',
+            ['project' => $project->name, 'days' => $late],
+        );
 
         return [new Snag($project->brief->dates->soft ? Severity::Note : Severity::Short, $sentence, Action::MoveRank, $project->id)];
     }

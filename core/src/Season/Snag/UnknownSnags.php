@@ -41,7 +41,7 @@ final readonly class UnknownSnags
         return match (true) {
             Missing::Width === $unknown->missing => new Sentence('{cloth} has no width, so nobody can say whether {project} fits.', $with),
             Missing::Length === $unknown->missing && true === $claim->cut?->isTakenFrom() => new Sentence(
-                'Something was taken from {cloth}, and nobody said how much: measure what is left before {project}.',
+                'Something was taken from {cloth}, and how much is not known: measure what is left before {project}.',
                 $with,
             ),
             Missing::Length === $unknown->missing => new Sentence(

@@ -68,7 +68,7 @@ final class CopiesTest extends TestCase
             [Verdict::Fits, Verdict::Fits, Verdict::Fits, Verdict::Short],
             array_map(static fn (RoleAnswer $role): ?Verdict => $role->verdict, $roles),
         );
-        self::assertSame(260, $roles[3]->missing()?->millimetres(), '2.74 m to cut from, 3.00 m needed');
+        self::assertSame(260, $roles[3]->missing()?->millimetres(), '2.74 m usable, 3.00 m needed');
         self::assertSame(Verdict::Short, Plan::check($project)->projects[0]->verdict);
     }
 

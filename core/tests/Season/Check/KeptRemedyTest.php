@@ -99,7 +99,7 @@ final class KeptRemedyTest extends TestCase
         self::assertGreaterThan(self::CASES / 4, $kept);
     }
 
-    /** 1.85 m to cut from; four panels of 90 cm, two beside each other: 1.80 m, and matched to a repeat of 64 cm more than there is. */
+    /** 1.85 m usable; four panels of 90 cm, two beside each other: 1.80 m, and matched to a repeat of 64 cm more than there is. */
     public function testALayIsNeverSaidToBeEnoughWithoutItsRepeat(): void
     {
         $panels = [self::box('Front', 900, 650, 2), self::box('Back', 900, 650, 2)];

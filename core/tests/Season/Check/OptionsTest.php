@@ -25,7 +25,7 @@ use PHPUnit\Framework\TestCase;
 final class OptionsTest extends TestCase
 {
     /**
-     * Lawn gives 2.94 m to cut from and tweed 1.94 m. Ash takes 1.50 m and Birch 1.40 m of the lawn, Cedar 1.00 m of the tweed, and might
+     * Lawn gives 2.94 m usable and tweed 1.94 m. Ash takes 1.50 m and Birch 1.40 m of the lawn, Cedar 1.00 m of the tweed, and might
      * take 1.00 m of the lawn: 3.90 m of 2.94 m, so whoever comes last on it is 0.96 m short.
      *
      * @param list<string> $collisions

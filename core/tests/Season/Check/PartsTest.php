@@ -70,7 +70,7 @@ final class PartsTest extends TestCase
         );
         self::assertSame('What comes from elsewhere: 33 % of the area 800', $working[2]);
         self::assertSame('The sleeves of C: 33 % of its 3.00 m, by area 1000', $working[3]);
-        self::assertSame(Verdict::Fits, $role->verdict, '2.94 m to cut from');
+        self::assertSame(Verdict::Fits, $role->verdict, '2.94 m usable');
     }
 
     public function testLaidOutTheUnionCountsUntilAPartIsAnother(): void

@@ -69,7 +69,7 @@ final class PlanPropertiesTest extends TestCase
                 $said = implode(' ', array_map(static fn ($snag): string => (string) $snag->sentence, $answer->snags));
                 $behind = array_filter($short, static fn (int $j): bool => $j > $i, \ARRAY_FILTER_USE_KEY);
                 if ([] !== $behind && Verdict::Short !== $answer->verdict) {
-                    self::assertStringContainsString('is promised more than once', $said);
+                    self::assertStringContainsString('is reserved more than once', $said);
                     self::assertStringContainsString(end($behind)->project->name, $said);
                 }
                 if (Verdict::Short === $answer->verdict && $i > 0) {

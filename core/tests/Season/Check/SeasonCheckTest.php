@@ -75,7 +75,7 @@ final class SeasonCheckTest extends TestCase
                 'The cut 2.50 m measured',
                 'Straightening both ends − 6 cm assumed',
                 'Shrinks 4 % in the wash − 9.8 cm assumed',
-                'To cut from = 2.342 m',
+                'Usable = 2.342 m',
                 'Size 14, 115 cm row; the cloth is 137 cm 2.60 m printed table',
                 'Needed = 2.60 m',
                 'Missing, rounded up = 26 cm',
@@ -132,7 +132,7 @@ final class SeasonCheckTest extends TestCase
         $cuts = [Plan::cut('1.80', true, 'a'), Plan::cut('2.40', true, 'b')];
         $tweed = new Cloth('tweed', 'Quarry tweed', Width::of(Plan::length('146 cm'), Plan::length('1 cm')), cuts: $cuts);
         $role = Plan::check(Plan::project('Pinafore', 1, Plan::version(['140 cm' => '2.30']), Plan::claim($tweed)))->projects[0]->roles[0];
-        self::assertSame(['Another cut of it has 2.34 m free to cut from, and would do alone.'], array_map(strval(...), $role->waysOut()));
+        self::assertSame(['Another cut of it has 2.34 m free, and would do alone.'], array_map(strval(...), $role->waysOut()));
     }
 
     public function testYardsAndEighths(): void
@@ -175,7 +175,7 @@ final class SeasonCheckTest extends TestCase
         self::assertSame(['Heron skirt', 'Shorts'], array_map(static fn ($answer): string => $answer->project->name, $checked->projects));
         self::assertSame([Verdict::Fits, Verdict::Short], array_map(static fn ($answer) => $answer->verdict, $checked->projects));
         self::assertSame(
-            'Heron lawn is promised more than once: Heron skirt has it first, and Shorts would be 26 cm short.',
+            'Heron lawn is reserved more than once: Heron skirt has it first, and Shorts would be 26 cm short.',
             (string) $checked->projects[0]->snags[0]->sentence,
         );
         self::assertStringContainsString('Shorts is 26 cm short: Heron skirt', (string) $checked->projects[1]->snags[0]->sentence);
@@ -471,7 +471,7 @@ final class SeasonCheckTest extends TestCase
                 )),
             );
         };
-        $late = 'Coat would be done {days, plural, one {# day} other {# days}} after its deadline at this rank.';
+        $late = 'Coat would be done {days, plural, one {# day} other {# days}} after its deadline at this place in the list.';
         self::assertSame([[Severity::Short, $late]], $snags('2027-03-19', false, null));
         self::assertSame([[Severity::Note, $late]], $snags('2027-03-19', true, null));
         self::assertSame([], $snags('2027-03-20', false, null), 'on the very day is in time');

@@ -119,7 +119,7 @@ final class SnagsTest extends TestCase
     public static function structures(): iterable
     {
         yield 'woven' => [Role::Main, Structure::Woven, 'is for knit cloth only, and Cloth is woven'];
-        yield 'nobody said' => [Role::Main, null, 'Is Cloth that? Nobody has said.'];
+        yield 'not set' => [Role::Main, null, 'Is Cloth that? Nobody has said.'];
         yield 'knit' => [Role::Main, Structure::Knit, ''];
         yield 'a woven contrast' => [Role::Contrast, Structure::Woven, 'is for knit cloth only'];
         yield 'ribbing is a knit by its name' => [Role::Ribbing, Structure::Woven, ''];
@@ -178,7 +178,7 @@ final class SnagsTest extends TestCase
         $says = static fn (
             string $others,
             string $by,
-        ): string => "Heron lawn is promised more than once: Ash has it first, and $others would be $by short.";
+        ): string => "Heron lawn is reserved more than once: Ash has it first, and $others would be $by short.";
         yield 'both fit' => ['0.94', null, null];
         yield 'a centimetre too much' => ['0.95', null, $says('Birch', '1 cm')];
         yield 'the third is the one' => ['0.90', '0.10', $says('Birch, Cedar', '6 cm')];
@@ -201,7 +201,7 @@ final class SnagsTest extends TestCase
     public static function unmeasured(): iterable
     {
         yield 'never measured' => [null, null, '150 cm', 'Heron lawn has no length, so nobody can say whether Coat fits.'];
-        yield 'cut into' => ['2', LedgerKind::Cut, '150 cm', 'Something was taken from Heron lawn, and nobody said how much'];
+        yield 'cut into' => ['2', LedgerKind::Cut, '150 cm', 'Something was taken from Heron lawn, and how much is not known'];
         yield 'no width' => ['2', null, null, 'Heron lawn has no width, so nobody can say whether Coat fits.'];
     }
 
