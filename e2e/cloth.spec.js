@@ -70,5 +70,5 @@ test('a cloth taken out of the stash comes back', async ({ demo: page }) => {
     await expect(page.getByText('Heron lawn is taken out of the stash.')).toBeVisible();
     await page.getByRole('button', { name: 'undo' }).click();
     await expect(page.getByRole('heading', { name: 'Heron lawn' })).toBeVisible();
-    await expect(page.locator('.strip')).toHaveAccessibleName(/Heron skirt needs 1.50 m; Allotment shorts needs 1.20 m/);
+    await expect(page.locator('.strip.is-large')).toHaveAccessibleName(/Heron skirt needs 1.50 m; Allotment shorts needs 1.20 m/);
 });
