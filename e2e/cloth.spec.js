@@ -18,7 +18,7 @@ test('a cloth with two cuts is entered, measured, washed and the last entry undo
     await cut.getByText('More', { exact: true }).click();
     await cut.getByLabel('What happened').selectOption('washed');
     await cut.getByLabel('Length now').last().fill('1.74');
-    await cut.getByRole('button', { name: 'Write it down' }).click();
+    await cut.getByRole('button', { name: 'Save this entry' }).click();
     await expect(page.locator('.cut-panel').first()).toContainText('washed and measured');
     await expect(page.locator('.cut-panel').first()).toContainText('1.68 m usable');
     await page.getByRole('button', { name: 'undo', exact: true }).click();

@@ -28,7 +28,7 @@ test('a project with two options is planned by keyboard in less than 40 seconds 
     const version = page.getByLabel('Pattern and version');
     await hand.tabTo(version);
     await hand.type('towpath short');
-    await hand.key('Enter');
+    await hand.key('Control+Enter');
     await twoOptionsStand(page);
     expect(hand.seconds).toBeLessThan(40);
 });

@@ -34,6 +34,8 @@ test('by keyboard: space on the pieces, enter on the cloth; enter in the field t
     await expect(page.locator('#offers')).toContainText('Possible');
     await page.getByLabel('Another cut').focus();
     await page.keyboard.type('midnight');
+    await expect(page.getByRole('listbox')).toContainText('Midnight sateen');
+    await page.keyboard.press('Enter');
     await page.keyboard.press('Enter');
     await ready(page);
     await expect(press(page, 'Yoke')).toContainText('Midnight sateen');

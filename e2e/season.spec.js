@@ -70,7 +70,7 @@ test('the plan of a whole season, from an empty workroom, with the keyboard alon
     };
     await open(page, '/season/new');
     await page.getByLabel('Name', { exact: true }).focus();
-    await type('Thaw', '<Enter');
+    await type('Thaw', '<Control+Enter');
     await expect(page.getByRole('heading', { name: 'Nothing is planned for Thaw yet' })).toBeVisible();
 
     await open(page, '/cloth');

@@ -208,7 +208,7 @@ test('pieces are laid to the figures of a large print, with hems at an edge, sav
     await expect(page.getByLabel('Size of a figure')).toHaveValue('18 cm');
     await page.getByRole('combobox', { name: 'Front bodice' }).selectOption('a figure in the middle');
     await expect(page.getByRole('alert')).toHaveText(
-        'Where the figures lie is not all said yet: From the straightened end; From the upper edge; From one to the next, across',
+        'The places of the figures are not all set yet: From the straightened end; From the upper edge; From one to the next, across',
     );
     await page.getByRole('button', { name: 'Lay it by machine' }).click();
     await expect(page.getByRole('alert')).toContainText('is not all said yet');

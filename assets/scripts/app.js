@@ -4,9 +4,11 @@ import find from './find.js';
 import grid from './grid.js';
 import page from './page.js';
 import { match, enough, why } from './match.js';
+import { forgetDrafts } from './draft.js';
 import { ask } from './server.js';
-import { bulk, chartField, claim, colourField, entry, haul, lengthField, measuring, pieceForm, projectForm } from './forms.js';
+import { bulk, chartField, claim, colourField, dayField, entry, haul, lengthField, measuring, pieceForm, projectForm } from './forms.js';
 import { ranked, working } from './season.js';
+import './chooser.js';
 import timer from './timer.js';
 import { table } from './table.js';
 
@@ -22,6 +24,7 @@ Alpine.data('working', working);
 Alpine.data('timer', timer);
 Alpine.data('lengthField', lengthField);
 Alpine.data('colourField', colourField);
+Alpine.data('dayField', dayField);
 Alpine.data('entry', entry);
 Alpine.data('projectForm', projectForm);
 Alpine.data('claim', claim);
@@ -109,6 +112,21 @@ if (matchMedia('(max-width: 1180px)').matches) {
         fold.open = false;
     });
 }
+/** A page is asked for when its link is pressed, a moment before the press is over; the browser then has it, or nearly. */
+document.addEventListener('pointerdown', (event) => {
+    const link = event.target.closest('a[href]');
+    const isPlain = event.button === 0 && event.pointerType === 'mouse' && !event.ctrlKey && !event.metaKey && !event.shiftKey;
+    const isPage =
+        link?.origin === location.origin && link.pathname !== location.pathname && !/export|file|\/out$|\.ics$/.test(link.pathname);
+    if (isPlain && isPage) {
+        fetch(link.href).catch(() => null);
+    }
+});
+document.addEventListener('submit', (event) => {
+    if (event.target.action.endsWith('/sign-out')) {
+        forgetDrafts();
+    }
+});
 letBoxesScroll();
 addEventListener('resize', letBoxesScroll);
 new MutationObserver(letBoxesScroll).observe(document.getElementById('main'), { childList: true, subtree: true });

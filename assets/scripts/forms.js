@@ -1,3 +1,4 @@
+import { keepDraft } from './draft.js';
 import { ask, asking } from './server.js';
 
 /** Shows back what a length was understood as, while it is typed. */
@@ -20,6 +21,40 @@ export const lengthField = () => ({
             this.text = (read.understood ? '= ' : '') + read.text;
             this.mood = read.understood ? '' : 'is-wrong';
         }
+    },
+});
+
+/** Shows back which day is meant, while it is typed; the calendar beside it fills it in. */
+export const dayField = () => ({
+    text: '',
+    mood: '',
+
+    async read() {
+        const field = this.$root.querySelector('input');
+        const typed = field.value.trim();
+        const past = 'past' in this.$root.dataset ? { past: 1 } : {};
+        const answer = typed && (await ask('/read/day?' + new URLSearchParams({ text: typed, ...past })));
+        if (typed !== field.value.trim() || answer === null) {
+            return null;
+        }
+        const day = answer ? JSON.parse(answer) : { understood: true, text: '' };
+        this.text = (day.understood && day.text ? '= ' : '') + day.text;
+        this.mood = day.understood ? '' : 'is-wrong';
+        return day;
+    },
+
+    async open() {
+        this.$refs.native.value = (await this.read())?.day ?? '';
+        this.$refs.native.showPicker();
+    },
+
+    async pick() {
+        const field = this.$root.querySelector('input');
+        field.value = this.$refs.native.value;
+        field.value = (await this.read())?.written ?? field.value;
+        field.dispatchEvent(new Event('input', { bubbles: true }));
+        field.dispatchEvent(new Event('change', { bubbles: true }));
+        field.focus();
     },
 });
 
@@ -49,18 +84,26 @@ function addRow(rows, template, numbered) {
     return rows.lastElementChild;
 }
 
-/** Warns before a page with unsaved entries is left. */
+/**
+ * Nothing that is typed is lost. Enter in the first field, and where a name is chosen, goes on to the next field and saves no half of a
+ * thing; ctrl and Enter saves from everywhere.
+ */
 function guard(form) {
-    let changed = false;
-    form.addEventListener('input', () => {
-        changed = true;
-    });
-    form.addEventListener('submit', () => {
-        changed = false;
-    });
-    window.addEventListener('beforeunload', (event) => {
-        if (changed) {
+    keepDraft(form);
+    form.addEventListener('keydown', (event) => {
+        if (event.key !== 'Enter' || event.defaultPrevented) {
+            return;
+        }
+        const fields = [...form.querySelectorAll('input:not([type=hidden], [type=date]), select, textarea')].filter(
+            (one) => one.offsetParent,
+        );
+        const at = fields.indexOf(event.target);
+        if (event.ctrlKey || event.metaKey) {
             event.preventDefault();
+            form.requestSubmit();
+        } else if (at + 1 < fields.length && event.target.matches('[type=text]') && (at === 0 || 'choose' in event.target.dataset)) {
+            event.preventDefault();
+            fields[at + 1].focus();
         }
     });
 }

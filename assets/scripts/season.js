@@ -129,7 +129,14 @@ export const ranked = () => ({
             document.getElementById('p' + moved)?.focus();
         };
         if (document.startViewTransition && !matchMedia('(prefers-reduced-motion: reduce)').matches) {
-            document.startViewTransition(put);
+            // each row glides from where it was to where it is
+            const name = (rows, named) =>
+                rows.forEach((row) => {
+                    row.style.viewTransitionName = named ? 'row-' + row.dataset.id : '';
+                });
+            name(main.querySelectorAll('.project'), true);
+            name(fresh.querySelectorAll('.project'), true);
+            document.startViewTransition(put).finished.finally(() => name(main.querySelectorAll('.project'), false));
         } else {
             put();
         }

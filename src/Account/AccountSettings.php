@@ -45,6 +45,12 @@ final readonly class AccountSettings
         return $account instanceof Account ? $this->load($account) : new Settings();
     }
 
+    /** A day as it stands in a field. */
+    public function day(?\DateTimeImmutable $day): string
+    {
+        return null === $day ? '' : $this->current()->dates->write($day);
+    }
+
     public function tape(): LengthFormatter
     {
         $settings = $this->current();

@@ -52,6 +52,7 @@ final class PageExtension extends AbstractExtension
                     ? ''
                     : $this->settings->current()->dates->write($day, $year, $short),
             ),
+            new TwigFilter('as_day', $this->asDay(...)),
             new TwigFilter('hours', static fn (int $minutes): string => round($minutes / 60, 1).' h'),
             // a sitting: minutes as long as they are few
             new TwigFilter('sitting', static fn (int $minutes): string => $minutes < 90 ? $minutes.' min' : round($minutes / 60, 1).' h'),
@@ -67,6 +68,14 @@ final class PageExtension extends AbstractExtension
             new TwigFunction('typed', $this->typed->entries(...)),
             new TwigFunction('settings', $this->settings->current(...)),
         ];
+    }
+
+    /** What is stored in a day's field is written as the settings say; what was typed stays. */
+    private function asDay(string $text): string
+    {
+        $day = \DateTimeImmutable::createFromFormat('!Y-m-d', $text);
+
+        return false === $day ? $text : $this->settings->current()->dates->write($day);
     }
 
     /** @param \Closure(Length): Figure $as */

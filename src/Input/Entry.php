@@ -10,6 +10,8 @@ use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Measure\Unit;
 use Octavum\Core\Measure\Unreadable;
 use Octavum\Core\PatternLine\SewingTime;
+use Octavum\Core\Workroom\DateStyle;
+use Octavum\Core\Workroom\DayReader;
 use Octavum\Document\Json\Plain;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -30,27 +32,47 @@ final class Entry
     /** @var array<string, Sentence> by field */
     private array $faults = [];
 
-    /** @param array<mixed> $typed */
-    public function __construct(public readonly array $typed)
+    /** A draft is shown again as it was typed: nothing is saved of it, and it has no faults yet (assets/scripts/draft.js). */
+    private const DRAFT = '_draft';
+
+    private readonly DayReader $days;
+
+    /**
+     * @param array<mixed> $typed
+     * @param ?DayReader   $days  of whoever typed it; without one days are read day first
+     */
+    public function __construct(public readonly array $typed, ?DayReader $days = null)
     {
+        $this->days = $days ?? new DayReader(DateStyle::DayFirst, new \DateTimeImmutable('today'));
+    }
+
+    /** @param array<mixed> $typed instead of what was typed here */
+    public function with(array $typed): self
+    {
+        return new self($typed, $this->days);
     }
 
     /** @return array<string, Sentence> by field */
     public function faults(): array
     {
-        return $this->faults;
+        return $this->has(self::DRAFT) ? [] : $this->faults;
     }
 
     public function isSound(): bool
     {
-        return [] === $this->faults;
+        return [] === $this->faults && !$this->isDraft();
+    }
+
+    private function isDraft(): bool
+    {
+        return isset($this->typed[self::DRAFT]);
     }
 
     /** Of the page that shows the form again: 200, 409 when it was changed elsewhere, or 422 when there is another fault. */
     public function status(): int
     {
         return match (true) {
-            $this->isSound() => Response::HTTP_OK,
+            [] === $this->faults() => Response::HTTP_OK,
             isset($this->faults[Revision::FIELD]) => Response::HTTP_CONFLICT,
             default => Response::HTTP_UNPROCESSABLE_ENTITY,
         };
@@ -297,23 +319,11 @@ final class Entry
         return null === $coins ? '' : \sprintf('%.2f', $coins / 100);
     }
 
-    public function date(string $field): ?\DateTimeImmutable
+    public function date(string $field, bool $past = false): ?\DateTimeImmutable
     {
-        $text = $this->raw($field);
-        if ('' === $text) {
-            return null;
-        }
-        $date = 1 === preg_match('/^[12]\d{3}-\d\d-\d\d$/', $text) ? \DateTimeImmutable::createFromFormat('!Y-m-d', $text) : false;
-        if (false === $date || $date->format('Y-m-d') !== $text) {
-            $this->fault(
-                $field,
-                new Sentence('“{text}” is not a day: type year, month and day, such as 2027-03-01.', ['text' => mb_substr($text, 0, 40)]),
-            );
-
-            return null;
-        }
-
-        return $date;
+        return '' === $this->raw($field)
+            ? null
+            : $this->attempt($field, fn (): \DateTimeImmutable => $this->days->read($this->raw($field), $past));
     }
 
     public function boolean(string $field): bool

@@ -12,6 +12,50 @@ final readonly class Revision
 {
     public const FIELD = 'revision';
 
+    /** The form's values as they were when it was opened (macro `opened` of part/form.html.twig). */
+    public const OPENED = 'opened';
+
+    /**
+     * Gives each field that was left as it was opened the value it has now, so that only what both changed is a conflict.
+     *
+     * @param array<mixed> $now the form's values as they are stored now
+     */
+    public static function merge(Entry $entry, int $current, array $now): Entry
+    {
+        $opened = json_decode($entry->raw(self::OPENED), true);
+        if (!\is_array($opened) || \in_array($entry->raw(self::FIELD), ['', (string) $current], true)) {
+            return $entry;
+        }
+        $typed = $entry->typed;
+        $isConflict = false;
+        foreach ($now as $name => $value) {
+            [$mine, $before, $after] = array_map(self::plain(...), [$typed[$name] ?? '', $opened[$name] ?? '', $value]);
+            if ($mine === $before) {
+                $typed[$name] = $value;
+            } elseif ($after !== $before && $after !== $mine) {
+                $isConflict = true;
+            }
+        }
+        if (!$isConflict) {
+            $typed[self::FIELD] = (string) $current;
+        }
+        $typed[self::OPENED] = (string) json_encode($now);
+
+        return $entry->with($typed);
+    }
+
+    /** Without what is empty, as rows and ticks are that nobody filled. */
+    private static function plain(mixed $value): mixed
+    {
+        if (!\is_array($value)) {
+            return \is_scalar($value) ? Plain::of(trim((string) $value)) : '';
+        }
+        $rows = array_filter(array_map(self::plain(...), $value), static fn (mixed $one): bool => '' !== $one && [] !== $one);
+        ksort($rows);
+
+        return array_is_list($value) || \is_int(array_key_first($value)) ? array_values($rows) : $rows;
+    }
+
     /** @param array<mixed> $now the form's values as they are stored now: where they differ, each is shown beside what was typed */
     public static function check(Entry $entry, int $current, array $now = []): void
     {

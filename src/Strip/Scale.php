@@ -26,7 +26,7 @@ final readonly class Scale
 
     public static function thumb(?Length $longest, float $room = 300): self
     {
-        return new self(self::fit($longest, $room, 34, 72), 15, $room);
+        return new self(self::fit($longest, $room, 34, 72), 12, $room);
     }
 
     /** For the page of a project or a cloth: long, and half as high as the cloth is. */

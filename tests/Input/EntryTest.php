@@ -87,8 +87,8 @@ final class EntryTest extends TestCase
                 '2028-02-29' => true,
                 '2027-02-29' => false,
                 '2027-13-01' => false,
-                '01.03.2027' => false,
-                'tomorrow' => false,
+                '01.13.2027.' => false,
+                'soon' => false,
                 '0027-03-01' => false,
             ] as $text => $isOne
         ) {

@@ -61,8 +61,68 @@ final class ConflictPagesTest extends PageTestCase
             ['name' => 'Melt', 'notes' => 'the tour'],
             ['name' => 'Frost', 'notes' => 'the regatta'],
         ];
-        yield 'a person' => ['/people/PERSON', 'Save', ['name' => 'Ottoline', 'notes' => 'a'], ['name' => 'Otti', 'notes' => 'b']];
+        $second = ['name' => 'Otti', 'notes' => 'b'];
+        yield 'a person' => ['/people/PERSON', 'Save the person', ['name' => 'Ottoline', 'notes' => 'a'], $second];
         yield 'settings' => ['/settings', 'Save the settings', ['currency' => 'GBP'], ['currency' => 'SEK']];
+    }
+
+    /**
+     * @param array<string, string> $first
+     * @param array<string, string> $second
+     */
+    #[DataProvider('apart')]
+    public function testWhatOnlyOneTabChangedIsNoConflict(string $path, string $button, array $first, array $second): void
+    {
+        $account = $this->signInToDemo();
+        $path = strtr($path, [
+            'PERSON' => $this->workroom($account)->people[0]->id,
+            'SEASON' => $this->workroom($account)->seasons[0]->id,
+            'CLOTH' => $this->workroom($account)->cloths[0]->id,
+            'PATTERN' => $this->workroom($account)->patterns[0]->id,
+            'PROJECT' => $this->project('Choir dress')->id,
+        ]);
+        $form = $this->get($path)->selectButton($button)->form();
+        $this->send($button, $first);
+        self::assertResponseRedirects();
+        $this->browser->request('POST', $form->getUri(), $second + $form->getPhpValues());
+        self::assertResponseRedirects(message: 'nothing is asked');
+        $page = $this->get($path);
+        foreach ($first + $second as $field => $value) {
+            $here = $page->filter('[name='.$field.']');
+            self::assertSame($value, $here->attr('value') ?? $here->text(), 'both are saved');
+        }
+    }
+
+    /** @return iterable<string, array{string, string, array<string, string>, array<string, string>}> */
+    public static function apart(): iterable
+    {
+        yield 'a season' => ['/season/SEASON/edit', 'Save the season', ['name' => 'Melt'], ['notes' => 'the regatta']];
+        yield 'its first day' => ['/season/SEASON/edit', 'Save the season', ['starts' => '8 Mar 2027'], ['name' => 'Melt']];
+        yield 'settings' => ['/settings', 'Save the settings', ['currency' => 'GBP'], ['name' => 'Otti']];
+        yield 'a cloth' => ['/cloth/CLOTH/edit', 'Save the cloth', ['place' => 'Locker 9'], ['notes' => 'smells of lavender']];
+        yield 'a pattern' => ['/patterns/PATTERN/edit', 'Save the pattern', ['place' => 'Box 9'], ['notes' => 'runs long']];
+        yield 'a project' => ['/project/PROJECT/change', 'Save the project', ['deadline' => '12 Apr 2027'], ['occasion' => 'the tour']];
+        yield 'a person' => ['/people/PERSON', 'Save the person', ['name' => 'Otti'], ['notes' => 'b']];
+    }
+
+    public function testADraftIsShownAsItWasTypedAndSavesNothing(): void
+    {
+        $account = $this->signInToDemo();
+        $cloth = $this->workroom($account)->cloths[0];
+        $form = $this->get('/cloth/'.$cloth->id.'/edit')->selectButton('Save the cloth')->form();
+        $typed = ['name' => '', 'width' => 'about two hands', '_draft' => '1'] + $form->getPhpValues();
+        $this->send('Save the cloth', ['place' => 'Locker 9']);
+        $page = $this->browser->request('POST', $form->getUri(), $typed);
+        self::assertResponseStatusCodeSame(200);
+        self::assertSame('about two hands', $page->filter('[name=width]')->attr('value'));
+        self::assertCount(0, $page->filter('.fault'), 'it has no faults yet');
+        self::assertSame($cloth->name, $this->workroom($account)->cloths[0]->name);
+        $this->send('Save the cloth', ['name' => 'Moss', 'width' => '140']);
+        self::assertResponseRedirects();
+        self::assertSame(['Moss', 'Locker 9'], [
+            $this->workroom($account)->cloths[0]->name,
+            $this->workroom($account)->cloths[0]->keeping->place,
+        ], 'what was changed meanwhile stays');
     }
 
     public function testOfTwoRequestsAtOnceTheLaterBeginsAnewAndIsAsked(): void

@@ -35,7 +35,7 @@ final class UndoPagesTest extends PageTestCase
         $this->post('/cloth/bulk', ['cloths' => [$id], 'what' => 'washed', 'query' => '']);
         $undo = $this->undo();
         $this->get('/cloth/'.$id);
-        $this->send('Write it down', ['kind' => 'measured', 'length' => '2.2']);
+        $this->send('Save this entry', ['kind' => 'measured', 'length' => '2.2']);
         $this->get('/cloth');
         $this->post($undo);
         $kinds = array_column($this->cloth('Midnight sateen')->cuts[0]->ledger, 'kind');

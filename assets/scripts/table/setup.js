@@ -55,13 +55,11 @@ export const setup = {
         });
     },
 
-    addSheet() {
-        const cut = this.$refs.cut.value;
-        if (cut) {
-            const real = this.wish.sheets.filter((sheet) => sheet.cut);
-            this.setUp({ sheets: [...real.filter((sheet) => sheet.cut !== cut), { cut }] });
-        }
-        this.$refs.cut.value = '';
+    addSheet(event) {
+        const cut = event.detail;
+        const real = this.wish.sheets.filter((sheet) => sheet.cut);
+        this.setUp({ sheets: [...real.filter((sheet) => sheet.cut !== cut), { cut }] });
+        event.target.value = '';
     },
 
     removeSheet(event) {

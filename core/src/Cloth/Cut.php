@@ -139,7 +139,7 @@ final readonly class Cut
             static fn (LedgerEntry $one): bool => $one->on <= $entry->on,
         )));
         if ($entry->kind->takes() && null !== $entry->length && true === $before->length?->isLessThan($entry->length)) {
-            throw Unreadable::because('Before that there was less of it: type what is left of it, or measure the cut again first.');
+            throw Unreadable::because('There was less than that before. Type the length that is left, or measure the cut again first.');
         }
 
         return $this->changed([...$this->ledger, $entry], $this->bites);
@@ -161,7 +161,7 @@ final readonly class Cut
     public function cutOff(Length $used, \DateTimeImmutable $on, string $note): self
     {
         if (null === $this->length) {
-            throw Unreadable::because('The cut is not measured, so that nobody knows what is left: measure it first.');
+            throw Unreadable::because('The cut is not measured, so the rest is not known. Measure it first.');
         }
         if ($this->length->isLessThan($used)) {
             throw Unreadable::because('There is not so much of it: type what was cut off, or measure the cut again first.');

@@ -7,7 +7,8 @@ namespace Octavum\Core\Find;
 /**
  * Finds texts by words that may be slips or other people's words: rayon finds viscose, pants finds trousers, jersy finds
  * jersey. Every word of the query must be found. Words are compared once with each word there is, not with each text; a slip
- * is one letter wrong, missing, too many or swapped in a word of four to seven, two in a longer one (Damerau 1964).
+ * is one letter wrong, missing, too many or swapped in a word of four to seven, two in a longer one (Damerau 1964), and one
+ * missing in a word of three. A word that is not typed to its end yet may have its slip too: trousz finds trousers.
  */
 final readonly class Forgiving
 {
@@ -100,17 +101,24 @@ final readonly class Forgiving
             return self::RANKS['within'];
         }
         $allowed = match (true) {
-            \strlen($wanted) < 4 || 1 === preg_match('/\d/', $wanted) => 0,
+            \strlen($wanted) < 3 || 1 === preg_match('/\d/', $wanted) => 0,
             \strlen($wanted) < 8 => 1,
             default => 2,
         };
+        if (0 === $allowed || $wanted[0] !== $known[0] || \strlen($known) + $allowed < \strlen($wanted)) {
+            return 0;
+        }
+        if (3 === \strlen($wanted)) {
+            return \strlen($known) > 3 && 1 === levenshtein($wanted, substr($known, 0, 4)) ? self::RANKS['slip'] : 0;
+        }
+        // from its beginning, where more of it is to come
+        foreach ([0, 1, -1] as $more) {
+            if ($this->slips($wanted, substr($known, 0, \strlen($wanted) + $more)) <= $allowed) {
+                return self::RANKS['slip'];
+            }
+        }
 
-        return $allowed > 0
-            && abs(\strlen($wanted) - \strlen($known)) <= $allowed
-            && $wanted[0] === $known[0]
-            && $this->slips($wanted, $known) <= $allowed
-            ? self::RANKS['slip']
-            : 0;
+        return $this->slips($wanted, $known) <= $allowed ? self::RANKS['slip'] : 0;
     }
 
     /** Levenshtein's distance, with two neighbours swapped counting once. */

@@ -134,7 +134,7 @@ final readonly class FibresReader
         }
         if ($like) {
             $this->line->doubt(
-                new Sentence('{fibres}: only the look is said, so the fibres are not known', [
+                new Sentence('{fibres} names only the look: the fibres are not known', [
                     'fibres' => implode(', ', array_keys($fibres)),
                 ]),
             );

@@ -49,7 +49,7 @@ final readonly class HaulLine
     public function missing(): array
     {
         return [
-            ...null === $this->width ? [new Sentence('no width: whether anything fits cannot be said until it is measured')] : [],
+            ...null === $this->width ? [new Sentence('no width: measure it to know what fits')] : [],
             ...null === $this->cuts->length ? [new Sentence('no length')] : [],
         ];
     }

@@ -26,7 +26,7 @@ final readonly class GoesWith
             $main->id === $other->id => Reason::fact('Both are cut from {main}.', $with),
             [] === $main->look->colours || [] === $other->look->colours => Reason::question(
                 null,
-                'Hold {other} to {main}: nobody has said the colours of both.',
+                'Hold {other} to {main}: the colours of both are not set.',
                 $with,
             ),
             !\in_array($main->look->print, self::QUIET, true) && !\in_array($other->look->print, self::QUIET, true) => Reason::doubt(

@@ -75,7 +75,7 @@ final readonly class WhatItBecomes
         $with = ['before' => $before, 'after' => $after];
 
         return Uses::up($left, $free) ?? match (true) {
-            0 === $after && $before > 1 => Reason::doubt(1, 'What is left fits nothing: {before} uses before, none after.', $with),
+            0 === $after && $before > 1 => Reason::doubt(1, 'Nothing fits the rest: {before} uses before, none after.', $with),
             $before > 2 && 3 * $after < $before => Reason::doubt(
                 1,
                 'A large cut for a small thing: {before} uses before, {after} after.',

@@ -88,7 +88,7 @@ final readonly class WhatWouldDo
                 $traits->isHeavy(), $traits->bulky => Reason::refusal('Too heavy for a lining.'),
                 $traits->precious => Reason::doubt(2, 'Precious: too good for a lining.'),
                 $traits->slips => Reason::praise(2, 'Smooth, as a lining wants it.'),
-                default => Reason::doubt(2, 'It does not slip: a lining of it drags on what is worn beneath.'),
+                default => Reason::doubt(2, 'It does not slip: a lining of it drags on the clothes under it.'),
             },
             Role::Ribbing => match (true) {
                 ClothType::Rib === $cloth->material->type => Reason::praise(3, 'A cloth for bands.'),
@@ -107,7 +107,7 @@ final readonly class WhatWouldDo
                 null === $traits->weight => Reason::question(null, 'Is it thin and firm? Pocket bags want that.'),
                 default => Reason::doubt(1, 'Rather thick for pocket bags.'),
             },
-            default => Reason::question(null, 'Nobody can say from here whether it will do for that: hold it to the main cloth.'),
+            default => Reason::question(null, 'This cannot be judged from here: hold it to the main cloth.'),
         };
 
         $overruled = $this->overruled[Overrule::key($cloth->id, $making->version->id)] ?? null;

@@ -115,7 +115,7 @@ final readonly class LengthReader
         $length = Length::ofMicrometres($this->sum($under, $text, $default) - $less);
         if ($length->micrometres <= 0) {
             throw Unreadable::because(
-                '“{text}” comes to nothing: a length is always more than zero. Leave the field empty if it is not known.',
+                '“{text}” is no length: type more than zero. Leave the field empty if it is not known.',
                 ['text' => trim($text)],
             );
         }

@@ -157,7 +157,7 @@ final readonly class ByArea
             [] === $lacking => null,
             default => new Unknown(
                 Missing::Pieces,
-                new Sentence('The {part} of {version} lack {pieces} in size {size}: say anew which pieces they are.', $with),
+                new Sentence('The {part} of {version} lack {pieces} in size {size}: choose its pieces again.', $with),
             ),
         };
     }

@@ -110,8 +110,8 @@ final readonly class Allotment
                 sentence: new Sentence(
                     match (true) {
                         NotionKind::Other === $wanted->kind => '{notion}: look whether it is here.',
-                        $some => '{notion}: some is here; how much it takes is not said.',
-                        default => '{notion}: none is here; how much it takes is not said.',
+                        $some => '{notion}: some is here, but the amount it takes is not set.',
+                        default => '{notion}: none is here, and the amount it takes is not set.',
                     },
                     $with,
                 ),

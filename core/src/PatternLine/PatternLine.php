@@ -61,7 +61,7 @@ final readonly class PatternLine
     {
         return [
             ...null === $this->garment ? [new Sentence('no garment: say dress, skirt, coat …')] : [],
-            ...[] === $this->sizes ? [new Sentence('no sizes: whether yours is in it cannot be said')] : [],
+            ...[] === $this->sizes ? [new Sentence('no sizes: yours may not be in it')] : [],
         ];
     }
 

@@ -104,7 +104,7 @@ final readonly class WaysOut
         if (null !== $other) {
             return [
                 new WayOut(
-                    new Sentence('Another cut of it has {length} free, and would do alone.', [
+                    new Sentence('Another cut of it has {length} free, which is enough alone.', [
                         'length' => Figure::owned($other[1]),
                     ]),
                     Remedy::TakeCut,

@@ -33,6 +33,9 @@ final class ForgivingTest extends TestCase
         yield 'as it is written' => ['heron', ['a']];
         yield 'its beginning' => ['her', ['a']];
         yield 'a letter missing' => ['jersy', ['f']];
+        yield 'one missing of four' => ['lwn', ['a']];
+        yield 'one wrong of three is no slip' => ['twe', []];
+        yield 'a slip in a word not typed to its end' => ['trosu', ['c']];
         yield 'two swapped' => ['hreon', ['a']];
         yield 'two wrong in a long word' => ['trouserz', ['c']];
         yield 'another word' => ['rayon', ['b']];

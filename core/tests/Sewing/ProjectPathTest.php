@@ -30,6 +30,7 @@ use Octavum\Core\Sewing\NextActionFinder;
 use Octavum\Core\Sewing\NextKind;
 use Octavum\Core\Sewing\PathFinder;
 use Octavum\Core\Sewing\PathStop;
+use Octavum\Core\Sewing\StepDays;
 use Octavum\Core\Tests\Project\Log\Sewn;
 use Octavum\Core\Tests\Season\Plan;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -146,6 +147,19 @@ final class ProjectPathTest extends TestCase
         self::assertSame('lining', $finder->leading($answer)?->claim->id);
         self::assertSame(NextKind::PassGate, $finder->find($answer)?->kind);
         self::assertFalse((new PathFinder())->isCut($answer), 'its lining is still whole');
+    }
+
+    /** A season of 4 hours a week: 40 minutes are over on the second day, two hours on the fourth. */
+    public function testEachStepHasTheDayByWhichItIsDone(): void
+    {
+        $fits = self::answer(self::project([Plan::claim(Plan::cloth('1.4', Plan::cut('4', true)))]));
+        $starts = $fits->project->season->starts;
+        $days = array_map(
+            static fn (\DateTimeImmutable $day): int => (int) $starts->diff($day)->days,
+            (new StepDays())->find($fits),
+        );
+        self::assertSame(['cut' => 1, 'body' => 2, 'hem' => 3], $days);
+        self::assertSame([], (new StepDays())->find(self::answer(self::cut(true, ProjectState::Done))), 'nothing is to come');
     }
 
     public function testASnagOfANotionStandsAtTheStepThatNeedsIt(): void

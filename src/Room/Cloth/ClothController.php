@@ -132,8 +132,10 @@ final class ClothController extends AbstractController
     {
         $cloth = $this->mapper->cloth($record, $settings->assumptions);
         if ($request->isMethod('POST')) {
+            $now = $this->form->values($cloth, $settings);
+            $entry = Revision::merge($entry, $record->revision, $now);
             $changed = $this->form->read($entry, $cloth, $settings);
-            Revision::check($entry, $record->revision, $this->form->values($cloth, $settings));
+            Revision::check($entry, $record->revision, $now);
             if ($entry->isSound()) {
                 $here = $this->generateUrl('cloth', ['id' => $record->id]);
                 $this->changes->commit(

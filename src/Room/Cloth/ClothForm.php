@@ -102,7 +102,7 @@ final readonly class ClothForm
             'backSeen' => self::saidOf($cloth->material->feel->backSeen),
             'motif' => $typed($cloth->look->motif),
             'from' => $cloth->purchase->origin->from,
-            'gotOn' => $cloth->purchase->origin->on?->format('Y-m-d') ?? '',
+            'gotOn' => null === $cloth->purchase->origin->on ? '' : $settings->dates->write($cloth->purchase->origin->on),
             'called' => $cloth->purchase->origin->called,
             'set' => $cloth->keeping->set,
             'care' => $cloth->material->care->value ?? '',
@@ -164,7 +164,7 @@ final readonly class ClothForm
             purchase: new Purchase(
                 pricePerMetre: $entry->money('price'),
                 moreToBeHad: self::said($entry, 'more'),
-                origin: new Origin($entry->text('from', 120), $entry->date('gotOn'), $entry->text('called', 120)),
+                origin: new Origin($entry->text('from', 120), $entry->date('gotOn', past: true), $entry->text('called', 120)),
                 precious: self::said($entry, 'precious'),
             ),
             cuts: $before->cuts,

@@ -88,7 +88,7 @@ final class CutController extends AbstractController
         if (null === $length && LedgerKind::Measured === $kind && $entry->isSound()) {
             $entry->fault('length', new Sentence('The length is missing: type what the tape says, such as 1.4 m or 1 5/8 yd.'));
         }
-        $on = $entry->date('on') ?? $this->clock->now()->setTime(0, 0);
+        $on = $entry->date('on', past: true) ?? $this->clock->now()->setTime(0, 0);
         $colour = LedgerKind::Dyed === $kind && '' !== $entry->raw('colour') ? $this->form->colour($entry, 'colour') : null;
         $was = null === $colour ? null : $record->cloth->colours[0] ?? null;
         $written = new LedgerEntry($on, $kind, $length, note: $entry->text('note', 500), was: $was, colour: $colour);

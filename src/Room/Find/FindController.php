@@ -6,8 +6,10 @@ namespace Octavum\Room\Find;
 
 use Doctrine\DBAL\Connection;
 use Octavum\Account\Account;
+use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Find\Forgiving;
 use Octavum\Input\SearchWords;
+use Octavum\Store\Cloth\Stash;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -22,16 +24,16 @@ final class FindController extends AbstractController
 {
     private const MOST = 8;
 
-    /** Of each kind: its name, what is shown beside it, and what else it is found by, of what the account has. */
+    /** Of each kind: its name, what tells it from its twins, and what else it is found by, of what the account has. */
     private const SOURCES = [
-        'project' => 'SELECT r.id, r.name, s.name AS more, r.notes AS rest FROM project r JOIN season s ON s.id = r.season_id WHERE s.account_id = :account AND r.removed_at IS NULL',
-        'cloth' => "SELECT r.id, r.name, r.place AS more, COALESCE(r.type, '') || ' ' || r.fibres || ' ' || r.kept_with || ' ' || r.origin || ' ' || r.notes AS rest FROM cloth r WHERE r.account_id = :account AND r.removed_at IS NULL",
-        'pattern' => "SELECT r.id, r.title AS name, r.number AS more, r.maker || ' ' || r.other_numbers || ' ' || r.garment || ' ' || r.place AS rest FROM pattern r WHERE r.account_id = :account AND r.removed_at IS NULL",
-        'notion' => "SELECT r.id, r.kind || ' ' || r.name AS name, r.place AS more, r.notes AS rest FROM notion r WHERE r.account_id = :account AND r.removed_at IS NULL",
-        'person' => "SELECT r.id, r.name, '' AS more, r.notes AS rest FROM person r WHERE r.account_id = :account AND r.removed_at IS NULL",
+        'project' => "SELECT r.id, r.name, s.name || COALESCE(', for ' || h.name, '') || COALESCE(', size ' || o.size, '') || COALESCE(', ' || (SELECT c.name FROM claim a JOIN cut k ON k.id = a.cut_id JOIN cloth c ON c.id = k.cloth_id WHERE a.option_id = o.id AND a.role = 'main' AND a.copy_id IS NULL LIMIT 1), '') AS more, r.notes AS rest, COALESCE(p.garment, '') AS garment FROM project r JOIN season s ON s.id = r.season_id LEFT JOIN person h ON h.id = r.person_id LEFT JOIN project_option o ON o.id = r.current_id LEFT JOIN version v ON v.id = o.version_id LEFT JOIN pattern p ON p.id = v.pattern_id WHERE s.account_id = :account AND r.removed_at IS NULL",
+        'cloth' => "SELECT r.id, r.name, r.place AS more, COALESCE(r.type, '') || ' ' || r.fibres || ' ' || r.kept_with || ' ' || r.origin || ' ' || r.notes AS rest, '' AS garment FROM cloth r WHERE r.account_id = :account AND r.removed_at IS NULL",
+        'pattern' => "SELECT r.id, r.title AS name, TRIM(r.maker || ' ' || r.number) AS more, r.other_numbers || ' ' || r.garment || ' ' || r.place AS rest, r.garment FROM pattern r WHERE r.account_id = :account AND r.removed_at IS NULL",
+        'notion' => "SELECT r.id, r.kind || ' ' || r.name AS name, r.place AS more, r.notes AS rest, '' AS garment FROM notion r WHERE r.account_id = :account AND r.removed_at IS NULL",
+        'person' => "SELECT r.id, r.name, '' AS more, r.notes AS rest, '' AS garment FROM person r WHERE r.account_id = :account AND r.removed_at IS NULL",
     ];
 
-    public function __construct(private readonly Connection $connection)
+    public function __construct(private readonly Connection $connection, private readonly Stash $stash)
     {
     }
 
@@ -59,8 +61,21 @@ final class FindController extends AbstractController
 
         return $this->render($request->isXmlHttpRequest() ? 'find/_found.html.twig' : 'find/show.html.twig', [
             'found' => $found,
+            'cloths' => $this->cloths($found, $account),
             'text' => $text,
         ]);
+    }
+
+    /**
+     * @param list<Found> $found
+     *
+     * @return array<string, Cloth> those found, by id
+     */
+    private function cloths(array $found, Account $account): array
+    {
+        $ids = array_column(array_filter($found, static fn (Found $one): bool => 'cloth' === $one->kind), 'id');
+
+        return [] === $ids ? [] : array_intersect_key(array_column($this->stash->all($account), null, 'id'), array_flip($ids));
     }
 
     /** @return list<Found> */
@@ -84,7 +99,7 @@ final class FindController extends AbstractController
      */
     private function rows(string $kind, string $where, array $with, Account $account): array
     {
-        /** @var list<array{id: string, name: string, more: string, rest: string}> $rows */
+        /** @var list<array{id: string, name: string, more: string, rest: string, garment: string}> $rows */
         $rows = $this->connection->fetchAllAssociative(
             'SELECT * FROM ('.self::SOURCES[$kind].')'.$where,
             ['account' => $account->id] + $with,

@@ -8,11 +8,18 @@ namespace Octavum\Room\Find;
 final readonly class Found
 {
     /**
-     * @param string $kind the route of its page: cloth, pattern …
-     * @param string $more shown beside its name
-     * @param string $rest searched, not shown
+     * @param string $kind    the route of its page: cloth, pattern …
+     * @param string $more    shown beside its name
+     * @param string $rest    searched, not shown
+     * @param string $garment of a pattern or a project; empty where there is none
      */
-    public function __construct(public string $kind, public string $id, public string $name, public string $more, public string $rest)
-    {
+    public function __construct(
+        public string $kind,
+        public string $id,
+        public string $name,
+        public string $more,
+        public string $rest,
+        public string $garment,
+    ) {
     }
 }

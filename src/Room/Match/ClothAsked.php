@@ -58,34 +58,42 @@ final readonly class ClothAsked
             default => [$words],
         };
         $lying = [];
-        foreach (\array_slice(array_unique($asked), 0, self::MOST) as $one) {
-            $lying[] = $this->one($account, $one, $entry->boolean('whole'));
+        foreach ($asked as $one) {
+            foreach ($this->asked($account, $one, $entry->boolean('whole')) as $found) {
+                $lying[$found->asked()] = $found;
+            }
         }
 
-        return array_values(array_filter($lying));
+        return array_values(\array_slice($lying, 0, self::MOST));
     }
 
     /**
-     * @param string $asked id or name of a cut, or a line of a haul
+     * A name typed in full is that cloth, with all its cuts that are here; everything else is read as a line typed in a shop.
+     *
+     * @param string $asked id or name of a cut, name of a cloth, or a line of a haul
      * @param bool   $whole as if nothing of it were promised
      *
-     * @return ?Lying null when nothing is asked for
+     * @return list<Lying>
      */
-    private function one(Account $account, string $asked, bool $whole): ?Lying
+    private function asked(Account $account, string $asked, bool $whole): array
     {
-        $isId = Ulid::isValid($asked);
-        $own = '' === $asked ? null : ($isId ? $this->stash->cut($account, $asked) : $this->stash->named($account)[$asked] ?? null);
+        if ('' === $asked) {
+            return [];
+        }
+        if (Ulid::isValid($asked)) {
+            $own = array_filter([$this->stash->cut($account, $asked)]);
+        } else {
+            $named = $this->stash->named($account);
+            $plain = mb_strtolower($asked);
+            $own = isset($named[$asked]) ? [$named[$asked]] : array_values(array_filter(
+                $named,
+                static fn (array $pair): bool => !$pair[1]->gone && mb_strtolower($pair[0]->name) === $plain,
+            ));
+        }
+        $promised = $whole || [] === $own ? [] : $this->checker->promised($account);
+        $lying = array_map(fn (array $pair): Lying => $this->lying($account, $pair[0], $pair[1], $promised[$pair[1]->id] ?? []), $own);
 
-        return match (true) {
-            null !== $own => $this->lying(
-                $account,
-                $own[0],
-                $own[1],
-                $whole ? [] : $this->checker->promised($account)[$own[1]->id] ?? [],
-            ),
-            '' === trim($asked), $isId => null,
-            default => $this->typed($account, $asked),
-        };
+        return [] === $lying && !Ulid::isValid($asked) ? [$this->typed($account, $asked)] : $lying;
     }
 
     /** @param list<Reservation> $promises of the cut */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Match;
 
 use Octavum\Account\Account;
+use Octavum\Core\Find\MeantNames;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Input\Entry;
 use Octavum\Input\FromQuery;
@@ -20,6 +21,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 #[Route('/match')]
 final class MatchController extends AbstractController
 {
+    /** Cloths of one's own that typed words may be meant for. */
+    private const NEARLY = 4;
+
     public function __construct(
         private readonly ClothAsked $asked,
         private readonly ClothPages $pages,
@@ -43,7 +47,7 @@ final class MatchController extends AbstractController
                 ? null
                 : $this->pages->build($account, $lying, $this->makings->find($account, $person, $filter), $settings),
             'unplanned' => [] === $lying ? $this->unplanned($account) : [],
-            'names' => array_keys($this->stash->named($account)),
+            'nearly' => $this->nearly($account, $lying),
             'filter' => $filter,
             'person' => $person,
             'people' => $people,
@@ -62,6 +66,20 @@ final class MatchController extends AbstractController
         return [] === $lying ? throw $this->createNotFoundException() : $this->render('match/_becomes.html.twig', [
             'page' => $this->pages->build($account, $lying, $this->makings->find($account, $person, Filter::of($entry)), $settings),
         ]);
+    }
+
+    /**
+     * @param list<Lying> $lying
+     *
+     * @return array<string, string> ids of cuts by the names that the typed words may be a slip of
+     */
+    private function nearly(Account $account, array $lying): array
+    {
+        $typed = end($lying)->typed ?? '';
+        $ids = '' === $typed ? [] : array_map(static fn (array $pair): string => $pair[1]->id, $this->stash->named($account));
+        $names = MeantNames::find($typed, array_map(strval(...), array_keys($ids)))->names;
+
+        return array_intersect_key($ids, array_flip(\array_slice($names, 0, self::NEARLY)));
     }
 
     /** @return list<Lying> the longest cuts that nothing is planned from */

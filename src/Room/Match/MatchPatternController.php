@@ -7,9 +7,11 @@ namespace Octavum\Room\Match;
 use Octavum\Account\Account;
 use Octavum\Core\Body\Person;
 use Octavum\Core\Match\Making;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Pattern\Pattern;
 use Octavum\Core\Pattern\Version;
 use Octavum\Core\Workroom\Settings;
+use Octavum\Input\ChosenName;
 use Octavum\Input\Entry;
 use Octavum\Input\FromQuery;
 use Octavum\Store\Pattern\Library;
@@ -36,7 +38,13 @@ final class MatchPatternController extends AbstractController
         $people = $this->people->all($account);
         $person = $this->makings->person($account, $people, $entry->raw('for'));
         $names = $this->library->names($account);
-        $id = $names[$entry->raw('q')] ?? $entry->raw('version');
+        $name = ChosenName::read($entry, 'q', array_keys($names));
+        if (null === $name && '' !== $entry->raw('q')) {
+            $entry->fault('q', new Sentence('There is no version called “{name}”: choose one of the list.', [
+                'name' => mb_substr($entry->raw('q'), 0, 60),
+            ]));
+        }
+        $id = null === $name ? $entry->raw('version') : $names[$name];
         $found = '' === $id ? null : $this->library->version($account, $id);
         $making = null === $found ? null : $this->making($account, $found[0], $found[1], $person, $entry->raw('size'));
 
@@ -47,8 +55,9 @@ final class MatchPatternController extends AbstractController
                 $settings,
                 $entry->raw('place'),
             ),
-            'names' => array_keys($names),
+            'isEmpty' => [] === $names,
             'typed' => $entry->typed,
+            'faults' => $entry->faults(),
             'person' => $person,
             'people' => $people,
             'place' => $entry->raw('place'),

@@ -95,6 +95,7 @@ final class NotionController extends AbstractController
     public function edit(#[Mine] NotionRecord $record, Request $request, Entry $entry, Settings $settings): Response
     {
         if ($request->isMethod('POST')) {
+            $entry = Revision::merge($entry, $record->revision, $this->values($record));
             $system = $settings->system;
             $kind = $entry->choice('kind', NotionKind::class) ?? NotionKind::Other;
             $notion = new Notion(
@@ -136,7 +137,7 @@ final class NotionController extends AbstractController
             'measure' => null === $notion->measure ? '' : $tape->typed($notion->measure, small: true),
             'count' => (string) $notion->count,
             'length' => null === $notion->length ? '' : $tape->typed($notion->length),
-            'expected' => $notion->expected?->format('Y-m-d') ?? '',
+            'expected' => $this->settings->day($notion->expected),
             'name' => $notion->name,
             'place' => $notion->place,
             'notes' => $notion->notes,

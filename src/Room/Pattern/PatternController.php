@@ -144,6 +144,8 @@ final class PatternController extends AbstractController
     ): Response {
         $system = $settings->system;
         if ($request->isMethod('POST')) {
+            $now = $this->form->values($this->mapper->pattern($record), $system);
+            $entry = Revision::merge($entry, $record->revision, $now);
             $pattern = $this->form->read($entry, $this->mapper->pattern($record), $system);
             if ([
                 $pattern->label->number,
@@ -152,7 +154,7 @@ final class PatternController extends AbstractController
             ] !== [$record->number, $record->otherNumbers, $record->title]) {
                 $this->twins($entry, $pattern, $library, $account);
             }
-            Revision::check($entry, $record->revision, $this->form->values($this->mapper->pattern($record), $system));
+            Revision::check($entry, $record->revision, $now);
             if ($entry->isSound()) {
                 $here = $this->generateUrl('pattern', ['id' => $record->id]);
                 $notice = new Notice('{pattern} is saved.', ['pattern' => $pattern->title], $here);

@@ -8,6 +8,7 @@ use Octavum\Account\Account;
 use Octavum\Account\Mine;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Piece\Piece;
+use Octavum\Input\ChosenName;
 use Octavum\Input\Entry;
 use Octavum\Store\Pattern\Library;
 use Octavum\Store\Pattern\VersionRecord;
@@ -34,7 +35,8 @@ final class PieceCopyController extends AbstractController
     ): Response {
         $names = $library->names($account);
         if ($request->isMethod('POST')) {
-            [, $from] = $library->version($account, $names[$entry->raw('from')] ?? '') ?? [null, null];
+            $name = ChosenName::read($entry, 'from', array_keys($names)) ?? '';
+            [, $from] = $library->version($account, $names[$name] ?? '') ?? [null, null];
             $size = $entry->text('fromSize', 20);
             $sizes = $entry->texts('toSizes', 20);
             $along = $entry->integer('along', 50, 200) ?? 100;
@@ -77,7 +79,6 @@ final class PieceCopyController extends AbstractController
             [
                 'pattern' => $version->pattern,
                 'version' => $version,
-                'names' => array_keys($names),
                 'values' => $entry->typed + ['along' => '100', 'across' => '100'],
                 'faults' => $entry->faults(),
             ],

@@ -156,8 +156,10 @@ final class PeopleController extends AbstractController
         #[CurrentUser] Account $account,
     ): Response {
         $person = $this->people->person($record);
+        $now = $this->about->values($person);
+        $entry = Revision::merge($entry, $record->revision, $now);
         $changed = $this->about->read($entry, $person, $account);
-        Revision::check($entry, $record->revision, $this->about->values($person));
+        Revision::check($entry, $record->revision, $now);
 
         return $entry->isSound()
             ? $this->change($record, $changed, '{person} is saved.')
@@ -183,7 +185,7 @@ final class PeopleController extends AbstractController
     public function remove(#[Mine] PersonRecord $record): Response
     {
         $here = $this->generateUrl('person', ['id' => $record->id]);
-        $notice = new Notice('{person} is taken out; what is planned for them stays.', ['person' => $record->name], $here);
+        $notice = new Notice('{person} is removed; their projects stay.', ['person' => $record->name], $here);
         $this->changes->remove($record, $notice);
 
         return $this->redirectToRoute('people');
@@ -202,7 +204,7 @@ final class PeopleController extends AbstractController
     private function measured(Entry $entry, Account $account): ?Measured
     {
         $today = $this->clock->now()->setTime(0, 0);
-        $on = $entry->date('on') ?? $today;
+        $on = $entry->date('on', past: true) ?? $today;
         if ($on > $today) {
             $entry->fault('on', new Sentence('That day is still to come: type the day on which the tape was held.'));
         }

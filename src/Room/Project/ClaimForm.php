@@ -20,6 +20,7 @@ use Octavum\Core\Project\Option;
 use Octavum\Core\Project\Project;
 use Octavum\Core\Project\Wish;
 use Octavum\Document\Codec\ProjectCodec;
+use Octavum\Input\ChosenName;
 use Octavum\Input\Entry;
 
 /** What a project or an option claims, role by role: what the fields show, and what was typed into them. */
@@ -122,7 +123,7 @@ final readonly class ClaimForm
         if ('' === $typed) {
             return [null, null];
         }
-        [$cloth, $cut] = $cuts[self::meant($entry, $field, $typed, array_keys($cuts))] ?? [null, null];
+        [$cloth, $cut] = $cuts[ChosenName::read($entry, $field, array_keys($cuts)) ?? ''] ?? [null, null];
         if (null === $cut && !isset($entry->faults()[$field])) {
             $entry->fault(
                 $field,
@@ -133,37 +134,5 @@ final readonly class ClaimForm
         }
 
         return [$cloth, $cut];
-    }
-
-    /**
-     * The name that is typed, or the only one that holds all the words typed; several are named, so that one can be chosen.
-     *
-     * @param list<string> $names
-     */
-    public static function meant(Entry $entry, string $field, string $typed, array $names): string
-    {
-        if (\in_array($typed, $names, true)) {
-            return $typed;
-        }
-        $words = array_filter(explode(' ', strtr(mb_strtolower($typed), ',', ' ')), static fn (string $word): bool => '' !== $word);
-        $found = array_values(
-            array_filter(
-                $names,
-                static fn (string $name): bool => [] ===
-                    array_filter($words, static fn (string $word): bool => !str_contains(mb_strtolower($name), $word)),
-            ),
-        );
-        if (\count($found) > 1) {
-            $entry->fault(
-                $field,
-                new Sentence('“{text}” may be {names}{more}: type a little more.', [
-                    'text' => mb_substr($typed, 0, 40),
-                    'names' => implode(' · ', \array_slice($found, 0, 5)),
-                    'more' => \count($found) > 5 ? ' …' : '',
-                ]),
-            );
-        }
-
-        return 1 === \count($found) ? $found[0] : '';
     }
 }

@@ -78,6 +78,7 @@ final class OptionController extends AbstractController
         $people = $this->people->all($account);
         $values = $this->form->values($option, $choices, $this->settings->load($account)->system);
         if ($request->isMethod('POST')) {
+            $entry = Revision::merge($entry, $stored->revision ?? 0, $values);
             $read = $this->form->read($entry, $option->id, $choices, $account, $people);
             $read = $option->past ? $read->letGo() : $read;
             if (null !== $stored) {

@@ -13,6 +13,7 @@ use Octavum\Core\Pattern\Version;
 use Octavum\Core\Piece\PartKind;
 use Octavum\Core\Piece\Piece;
 use Octavum\Document\Codec\PartCodec;
+use Octavum\Input\ChosenName;
 use Octavum\Input\Entry;
 use Octavum\Store\Pattern\Library;
 
@@ -87,9 +88,9 @@ final readonly class PartForm
         if ('' === $typed) {
             return null;
         }
-        $name = ClaimForm::meant($entry, $field, $typed, array_keys($choices->versions));
-        $found = $this->library->version($account, $choices->versions[$name] ?? '');
-        if (null === $found) {
+        $name = ChosenName::read($entry, $field, array_keys($choices->versions));
+        $found = $this->library->version($account, $choices->versions[$name ?? ''] ?? '');
+        if (null === $found && !isset($entry->faults()[$field])) {
             $entry->fault(
                 $field,
                 new Sentence('There is no version called “{text}” in the library: choose one from the list, or add the pattern first.', [

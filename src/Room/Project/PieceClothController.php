@@ -92,7 +92,6 @@ final class PieceClothController extends AbstractController
                 'roles' => $this->pages->roles($project, $way, $projects, $account),
                 'revision' => ($option ?? $record)->revision,
                 'pieces' => $this->drawn($way),
-                'cuts' => array_keys($choices->cuts),
                 'values' => $entry->typed,
                 'faults' => $entry->faults(),
             ],

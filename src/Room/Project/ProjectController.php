@@ -7,6 +7,7 @@ namespace Octavum\Room\Project;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Account\Mine;
+use Octavum\Core\Find\MeantNames;
 use Octavum\Core\Piece\Role;
 use Octavum\Core\Project\Claim;
 use Octavum\Core\Project\Option;
@@ -51,6 +52,7 @@ final class ProjectController extends AbstractController
     #[Route('/new', name: 'project_new', methods: ['GET', 'POST'])]
     public function new(
         Request $request,
+        Entry $entry,
         Library $library,
         ProjectRepository $projects,
         #[CurrentUser] Account $account,
@@ -88,7 +90,7 @@ final class ProjectController extends AbstractController
             ),
         );
 
-        return $this->page($request, null, $blank, projects: [], seasons: $seasons, account: $account);
+        return $this->page($request, $entry, null, $blank, projects: [], seasons: $seasons, account: $account);
     }
 
     /** One part of it; without a name, the one in which it is to be brought on. */
@@ -110,12 +112,14 @@ final class ProjectController extends AbstractController
     }
 
     #[Route('/{id}/change', name: 'project_change', requirements: ['id' => Requirement::ULID], methods: ['GET', 'POST'])]
-    public function change(#[Mine] ProjectRecord $record, Request $request, #[CurrentUser] Account $account): Response
+    public function change(#[Mine] ProjectRecord $record, Request $request, Entry $entry, #[CurrentUser] Account $account): Response
     {
         $projects = $this->plan->projects($account);
         $project = $this->plan->project($account, $record->id) ?? throw $this->createNotFoundException();
 
-        return $this->page($request, $record, $project, projects: $projects, seasons: $this->plan->seasons($account), account: $account);
+        $seasons = $this->plan->seasons($account);
+
+        return $this->page($request, $entry, $record, $project, projects: $projects, seasons: $seasons, account: $account);
     }
 
     /** What the project as typed would come to; nothing is saved. */
@@ -143,7 +147,9 @@ final class ProjectController extends AbstractController
     #[Route('/version', name: 'project_version', methods: ['GET'])]
     public function version(Request $request, Library $library, #[CurrentUser] Account $account): Response
     {
-        [, $version] = $library->version($account, $library->names($account)[$request->query->getString('name')] ?? '') ?? [null, null];
+        $names = $library->names($account);
+        $meant = MeantNames::find($request->query->getString('name'), array_keys($names))->only();
+        [, $version] = $library->version($account, $names[$meant ?? ''] ?? '') ?? [null, null];
 
         return new JsonResponse([
             'sizes' => $version->table->sizes ?? [],
@@ -157,17 +163,18 @@ final class ProjectController extends AbstractController
      */
     private function page(
         Request $request,
+        Entry $entry,
         ?ProjectRecord $record,
         Project $project,
         array $projects,
         array $seasons,
         Account $account,
     ): Response {
-        $entry = new Entry($request->request->all());
         $choices = $this->form->choices($account);
         $people = $this->people->all($account);
         $values = $this->form->values($this->asking($project, $request), $choices, $this->settings->load($account)->system);
         if ($request->isMethod('POST')) {
+            $entry = Revision::merge($entry, $record->revision ?? 0, $values);
             $changed = $this->form->read($entry, $project, $this->seasons($seasons), people: $people, choices: $choices, account: $account);
             if (null !== $record) {
                 Revision::check($entry, $record->revision, $values);

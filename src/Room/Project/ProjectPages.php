@@ -21,6 +21,7 @@ use Octavum\Core\Season\Answer\RoleAnswer;
 use Octavum\Core\Season\LaidTogether;
 use Octavum\Core\Sewing\NextActionFinder;
 use Octavum\Core\Sewing\PathFinder;
+use Octavum\Core\Sewing\StepDays;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Store\Plan\PlanChecker;
 use Octavum\Strip\SeamDrawing;
@@ -64,7 +65,7 @@ final readonly class ProjectPages
             advice: $this->advice($project),
             cautions: (new Cautions())->collect($project),
             together: null === $row ? null : (new LaidTogether(new Estimator($settings->assumptions)))->compare($row->answer),
-            sewing: new ProjectSewing($answer, $this->seams->draw($answer)),
+            sewing: new ProjectSewing($answer, $this->seams->draw($answer), (new StepDays())->find($answer)),
         );
     }
 

@@ -10,8 +10,11 @@ use Octavum\Strip\StitchLine;
 /** The sewing part of a project's page. */
 final readonly class ProjectSewing
 {
-    /** @param ProjectAnswer $answer with its steps and hours, also when it is done */
-    public function __construct(public ProjectAnswer $answer, public StitchLine $seam)
+    /**
+     * @param ProjectAnswer                     $answer with its steps and hours, also when it is done
+     * @param array<string, \DateTimeImmutable> $days   by which each step to come is done
+     */
+    public function __construct(public ProjectAnswer $answer, public StitchLine $seam, public array $days)
     {
     }
 }

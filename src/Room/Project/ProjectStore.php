@@ -116,7 +116,7 @@ final readonly class ProjectStore
     private function season(Project $project, Account $account): SeasonRecord
     {
         $season = $this->entities->find(SeasonRecord::class, $project->season->id);
-        if (null === $season && $project->season->undated) {
+        if (null === $season ? $project->season->undated : null !== $season->removedAt) {
             $season = SeasonRecord::none($account);
             $this->entities->persist($season);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Season;
 
 use Octavum\Account\Account;
+use Octavum\Account\AccountSettings;
 use Octavum\Account\Mine;
 use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Project\Project;
@@ -34,6 +35,7 @@ final class ListController extends AbstractController
         private readonly Lists $lists,
         private readonly PlanLoader $plan,
         private readonly ChangeLog $changes,
+        private readonly AccountSettings $settings,
     ) {
     }
 
@@ -48,15 +50,15 @@ final class ListController extends AbstractController
     }
 
     #[Route('/new', name: 'list_new', methods: ['GET', 'POST'])]
-    public function new(Request $request, #[CurrentUser] Account $account): Response
+    public function new(Request $request, Entry $entry, #[CurrentUser] Account $account): Response
     {
-        return $this->page($request, null, new SewingList('', ''), $account);
+        return $this->page($request, $entry, null, new SewingList('', ''), $account);
     }
 
     #[Route('/{id}', name: 'list', methods: ['GET', 'POST'])]
-    public function edit(#[Mine] ListRecord $record, Request $request, #[CurrentUser] Account $account): Response
+    public function edit(#[Mine] ListRecord $record, Request $request, Entry $entry, #[CurrentUser] Account $account): Response
     {
-        return $this->page($request, $record, $this->lists->list($record), $account);
+        return $this->page($request, $entry, $record, $this->lists->list($record), $account);
     }
 
     #[Route('/{id}/remove', name: 'list_remove', methods: ['POST'])]
@@ -68,14 +70,13 @@ final class ListController extends AbstractController
         return $this->redirect($here);
     }
 
-    private function page(Request $request, ?ListRecord $record, SewingList $list, Account $account): Response
+    private function page(Request $request, Entry $entry, ?ListRecord $record, SewingList $list, Account $account): Response
     {
-        $entry = new Entry($request->request->all());
         $projects = $this->plan->projects($account);
         $values = [
             'name' => $list->name,
-            'starts' => $list->dates->starts?->format('Y-m-d') ?? '',
-            'closes' => $list->dates->closes?->format('Y-m-d') ?? '',
+            'starts' => $this->settings->day($list->dates->starts),
+            'closes' => $this->settings->day($list->dates->closes),
             'target' => (string) $list->target,
             'rule' => $list->rule->value ?? '',
             'subject' => $list->subject,
@@ -83,6 +84,7 @@ final class ListController extends AbstractController
             'projects' => $list->projects,
         ];
         if ($request->isMethod('POST')) {
+            $entry = Revision::merge($entry, $record->revision ?? 0, $values);
             $read = $this->read($entry, $list, $projects);
             if (null !== $record) {
                 Revision::check($entry, $record->revision, array_diff_key($values, ['projects' => true]));

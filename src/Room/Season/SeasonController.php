@@ -14,18 +14,14 @@ use Octavum\Core\Season\Hints;
 use Octavum\Core\Season\ProjectSnapshot;
 use Octavum\Core\Season\WhatChanged;
 use Octavum\Core\Workroom\Settings;
-use Octavum\Input\Entry;
-use Octavum\Input\Revision;
 use Octavum\Page\Toast;
 use Octavum\Store\Change\ChangeLog;
-use Octavum\Store\Change\Notice;
 use Octavum\Store\Plan\FirstSteps;
 use Octavum\Store\Plan\PlanChecker;
 use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Plan\PlanWriter;
 use Octavum\Store\Project\ProjectMapper;
 use Octavum\Store\Project\ProjectRepository;
-use Octavum\Store\Project\SeasonRecord;
 use Octavum\Strip\Season\SeasonDrawing;
 use Octavum\Strip\Season\SeasonPage;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -37,7 +33,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Routing\Requirement\Requirement;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 
-/** The ranked plan of a season, and the season's own form. */
+/** The ranked plan of a season. */
 final class SeasonController extends AbstractController
 {
     public function __construct(
@@ -45,7 +41,6 @@ final class SeasonController extends AbstractController
         private readonly PlanChecker $checker,
         private readonly PlanWriter $planWriter,
         private readonly ProjectMapper $mapper,
-        private readonly EntityManagerInterface $entities,
         private readonly Toast $toast,
         private readonly ChangeLog $changes,
         private readonly ClockInterface $clock,
@@ -139,7 +134,7 @@ final class SeasonController extends AbstractController
         #[CurrentUser] Account $account,
         SeasonDrawing $drawing,
     ): Response {
-        $season = $this->mapper->season($this->own($account, $id));
+        $season = $this->mapper->season($this->plan->season($account, $id) ?? throw $this->createNotFoundException());
         $checked = $this->checker->check($account, $season, $this->plan->drawn($account));
 
         return $this->render('season/print.html.twig', ['page' => $drawing->page($checked, $settings)]);
@@ -149,7 +144,7 @@ final class SeasonController extends AbstractController
     #[Route('/season/{id}/workings', name: 'season_workings', requirements: ['id' => Requirement::ULID], methods: ['GET'])]
     public function workings(string $id, #[CurrentUser] Account $account): Response
     {
-        $season = $this->mapper->season($this->own($account, $id));
+        $season = $this->mapper->season($this->plan->season($account, $id) ?? throw $this->createNotFoundException());
 
         return $this->render('season/_workings.html.twig', [
             'checked' => $this->checker->check($account, $season),
@@ -162,7 +157,7 @@ final class SeasonController extends AbstractController
     #[Route('/season/{id}/rank', name: 'season_rank', requirements: ['id' => Requirement::ULID], methods: ['POST'])]
     public function rank(string $id, Request $request, ProjectRepository $repository, #[CurrentUser] Account $account): Response
     {
-        $season = $this->own($account, $id);
+        $season = $this->plan->season($account, $id) ?? throw $this->createNotFoundException();
         $before = $repository->ranked($season);
         if ($request->request->getString('was') !== implode(',', array_keys($before))) {
             $this->toast->say(
@@ -183,90 +178,5 @@ final class SeasonController extends AbstractController
         }
 
         return $this->redirectToRoute('season', ['id' => $id], Response::HTTP_SEE_OTHER);
-    }
-
-    #[Route('/season/new', name: 'season_new', methods: ['GET', 'POST'])]
-    public function new(Request $request, #[CurrentUser] Account $account): Response
-    {
-        $monday = $this->clock->now()->modify('monday next week')->setTime(0, 0);
-
-        return $this->form(null, new Season('', '', $monday, 13, 240), $request, $account);
-    }
-
-    #[Route('/season/{id}/edit', name: 'season_edit', requirements: ['id' => Requirement::ULID], methods: ['GET', 'POST'])]
-    public function edit(string $id, Request $request, #[CurrentUser] Account $account): Response
-    {
-        $record = $this->own($account, $id);
-        if ($record->undated) {
-            throw $this->createNotFoundException();
-        }
-
-        return $this->form($record, $this->mapper->season($record), $request, $account);
-    }
-
-    private function form(?SeasonRecord $record, Season $season, Request $request, Account $account): Response
-    {
-        $entry = new Entry($request->request->all());
-        $values = [
-            'name' => $season->name,
-            'starts' => $season->starts->format('Y-m-d'),
-            'weeks' => (string) $season->weeks,
-            'hours' => $season->isCounted() ? '' : Entry::hours($season->minutesPerWeek),
-            'most' => (string) $season->most,
-            'notes' => $season->notes,
-            'off' => array_combine($season->off, array_fill(0, \count($season->off), '1')),
-        ];
-        if ($request->isMethod('POST')) {
-            $name = $entry->name('name');
-            $starts = $entry->date('starts');
-            $weeks = $entry->integer('weeks', 1, 60);
-            $most = $entry->integer('most', 1, 200);
-            // by a count alone no hours are needed
-            $minutes = $entry->minutes('hours', 168 * 60) ?? (null === $most || '' !== $entry->raw('hours') ? null : 0);
-            foreach (['starts' => $starts, 'weeks' => $weeks, 'hours' => $minutes] as $field => $value) {
-                if (null === $value) {
-                    $entry->fault($field, new Sentence('This is missing: the chalk line is drawn from it.'));
-                }
-            }
-            if (null !== $record) {
-                Revision::check($entry, $record->revision, $values);
-            }
-            if ($entry->isSound() && null !== $starts && null !== $weeks && null !== $minutes) {
-                $saved = $record ?? new SeasonRecord($account, $starts);
-                $make = static function () use ($saved, $record, $account, $entry, $name, $starts, $weeks, $minutes, $most): array {
-                    $saved->name = $name;
-                    $saved->starts = $starts;
-                    $saved->weeks = $weeks;
-                    $saved->minutesPerWeek = $minutes;
-                    $saved->most = $most;
-                    $saved->notes = $entry->text('notes');
-                    $saved->off = array_values(array_intersect(range(1, $weeks), array_map(intval(...), $entry->rows('off'))));
-                    $account->season = $saved->id;
-
-                    return null === $record ? [$saved] : [];
-                };
-                $here = $this->generateUrl('season', ['id' => $saved->id]);
-                $back = null === $record ? $this->generateUrl('season') : $here;
-                $notice = new Notice('{season} is saved.', ['season' => $name], $back);
-                $this->changes->commit([$record], $make, $notice);
-
-                return $this->redirect($here);
-            }
-        }
-
-        // a tick that is taken away is not sent
-        $typed = $entry->typed + ([] === $entry->typed ? [] : ['off' => []]);
-
-        return $this->render(
-            'season/form.html.twig',
-            ['record' => $record, 'season' => $season, 'values' => $typed + $values, 'faults' => $entry->faults()],
-            new Response(status: $entry->status()),
-        );
-    }
-
-    private function own(Account $account, string $id): SeasonRecord
-    {
-        return $this->entities->getRepository(SeasonRecord::class)->findOneBy(['id' => $id, 'account' => $account]) ??
-            throw $this->createNotFoundException();
     }
 }

@@ -113,6 +113,7 @@ final class AccountController extends AbstractController
         #[CurrentUser] Account $account,
     ): Response {
         if ($request->isMethod('POST')) {
+            $entry = Revision::merge($entry, $account->revision, $page->values($account));
             $name = $entry->name('name');
             $system = $entry->choice('units', System::class) ?? System::Metric;
             $currency = mb_strtoupper($entry->text('currency', 3));

@@ -61,7 +61,7 @@ final class FindingController extends AbstractController
             'keep' => '1',
         ];
         if ($request->isMethod('POST')) {
-            $day = $entry->date('day') ?? $this->sewings->today();
+            $day = $entry->date('day', past: true) ?? $this->sewings->today();
             if ($day > $this->sewings->today()) {
                 $entry->fault('day', new Sentence('That day is still to come: type the day it was done.'));
             }

@@ -127,8 +127,8 @@ final class StepController extends AbstractController
         Entry $entry,
     ): Response {
         $minutes = $entry->minutes('minutes', self::MOST_MINUTES);
-        $day = $entry->date('day') ?? $this->sewings->today();
-        if (null === $minutes || $day > $this->sewings->today()) {
+        $day = $entry->date('day', past: true) ?? $this->sewings->today();
+        if (null === $minutes || !$entry->isSound() || $day > $this->sewings->today()) {
             $this->toast->say('Nothing is kept: type the time as 45 min, 1 h 30 or an evening, of a day that is not to come.');
 
             return $this->back($request);

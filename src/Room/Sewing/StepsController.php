@@ -117,7 +117,7 @@ final class StepsController extends AbstractController
             )];
         }
         if ([] === $steps) {
-            $entry->fault('rows', new Sentence('A project has at least one step: type what is to be done, or go back to the template.'));
+            $entry->fault('rows', new Sentence('A project has at least one step: type one, or go back to the template.'));
         }
         usort($steps, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 

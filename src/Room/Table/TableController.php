@@ -18,6 +18,9 @@ use Octavum\Core\Season\Answer\ProjectAnswer;
 use Octavum\Core\Workroom\Settings;
 use Octavum\Document\Codec\LayRulesCodec;
 use Octavum\Document\Json\Refused;
+use Octavum\Input\ChosenName;
+use Octavum\Input\Entry;
+use Octavum\Input\FromQuery;
 use Octavum\Store\Cloth\Stash;
 use Octavum\Store\Lay\IdentityMap;
 use Octavum\Store\Lay\LayMapper;
@@ -49,11 +52,17 @@ final class TableController extends AbstractController
 
     #[Route('', name: 'table', methods: ['GET'])]
     public function list(
+        #[FromQuery] Entry $entry,
         Library $library,
         LayMapper $mapper,
         Settings $settings,
         #[CurrentUser] Account $account,
     ): Response {
+        $names = $entry->has('name') ? $library->names($account) : [];
+        $version = $names[ChosenName::read($entry, 'name', array_keys($names)) ?? ''] ?? null;
+        if (null !== $version) {
+            return $this->redirectToRoute('table_new', ['version' => $version]);
+        }
         $projects = $this->plan->projects($account);
         $built = new IdentityMap($settings->assumptions);
         $lays = array_map(static fn (LayRecord $record): SavedLay => $mapper->lay($record, $built), $this->plan->lays($account));
@@ -75,6 +84,8 @@ final class TableController extends AbstractController
                 static fn (Project $project): bool => $project->log->state->isOpen() && null !== $project->current->version,
             )),
             'assumptions' => $settings->assumptions,
+            'typed' => $entry->typed,
+            'faults' => $entry->faults(),
             'patterns' => array_values(
                 array_filter(
                     $library->all($account),
@@ -217,12 +228,6 @@ final class TableController extends AbstractController
                 }
             }
         }
-        $cuts = [];
-        foreach ($stash->named($account) as $name => [$cloth, $cut]) {
-            if (null !== $cut->widthOf($cloth) && null !== $cut->length && !$cut->gone) {
-                $cuts[$cut->id] = $name;
-            }
-        }
 
         return $this->render('table/show.html.twig', [
             'record' => $record,
@@ -231,7 +236,6 @@ final class TableController extends AbstractController
             'saved' => null === $lay ? null : $this->mat->saved($lay),
             'stale' => $stale,
             'problem' => $problem,
-            'cuts' => $cuts,
             'patterns' => $patterns,
             'projects' => array_values(
                 array_filter(

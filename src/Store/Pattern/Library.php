@@ -50,19 +50,21 @@ final readonly class Library
         return array_column($this->patterns->titles($account), 'title', 'id');
     }
 
-    /**
-     * Every version under a name by which it can be typed or chosen; no two have the same.
-     *
-     * @return array<string, string> name → id of the version
-     */
-    public function names(Account $account): array
+    /** @return array<string, VersionTitle> each version by the name it is typed or chosen by; no two have the same */
+    public function versions(Account $account): array
     {
-        $names = [];
-        foreach ($this->patterns->versionNames($account) as ['id' => $id, 'number' => $number, 'title' => $title, 'name' => $version]) {
-            $names[Names::free(trim($number.' '.$title).', '.$version, $names)] = $id;
+        $versions = [];
+        foreach ($this->patterns->versionTitles($account) as $version) {
+            $versions[Names::free(trim($version->number.' '.$version->title).', '.$version->name, $versions)] = $version;
         }
 
-        return $names;
+        return $versions;
+    }
+
+    /** @return array<string, string> each version's id by that name */
+    public function names(Account $account): array
+    {
+        return array_map(static fn (VersionTitle $version): string => $version->id, $this->versions($account));
     }
 
     /** @return ?array{Pattern, Version} */

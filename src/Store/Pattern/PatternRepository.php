@@ -157,20 +157,22 @@ final class PatternRepository extends ServiceEntityRepository
         return $this->findOneBy(['id' => $id, 'account' => $account, 'removedAt' => null]);
     }
 
-    /** @return list<array{id: string, number: string, title: string, name: string}> of all versions, in the order of their patterns */
-    public function versionNames(Account $account): array
+    /** @return list<VersionTitle> of what is in the library */
+    public function versionTitles(Account $account): array
     {
-        /** @var list<array{id: string, number: string, title: string, name: string}> $names */
-        $names = $this->getEntityManager()
+        /** @var list<VersionTitle> $titles */
+        $titles = $this->getEntityManager()
             ->createQuery(
-                'SELECT v.id, p.number, p.title, v.name FROM '.
+                'SELECT NEW '.
+                    VersionTitle::class.
+                    '(v.id, v.name, p.number, p.title, p.maker, p.garment, p.files) FROM '.
                     VersionRecord::class.
                     ' v JOIN v.pattern p WHERE p.account = :account AND p.removedAt IS NULL AND v.removedAt IS NULL ORDER BY p.id, v.id',
             )
             ->setParameter('account', $account)
-            ->getArrayResult();
+            ->getResult();
 
-        return $names;
+        return $titles;
     }
 
     public function versionOf(Account $account, string $id): ?VersionRecord

@@ -54,7 +54,13 @@ final class PlanLoader
     {
         return $this->seasons[$account->id] ??= $this->entities
             ->getRepository(SeasonRecord::class)
-            ->findBy(['account' => $account], ['starts' => 'ASC', 'id' => 'ASC']);
+            ->findBy(['account' => $account, 'removedAt' => null], ['starts' => 'ASC', 'id' => 'ASC']);
+    }
+
+    /** As the database has it now, also where a request begins anew after a lost race. */
+    public function season(Account $account, string $id): ?SeasonRecord
+    {
+        return $this->entities->getRepository(SeasonRecord::class)->findOneBy(['id' => $id, 'account' => $account, 'removedAt' => null]);
     }
 
     /**

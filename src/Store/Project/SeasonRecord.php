@@ -9,15 +9,18 @@ use Doctrine\ORM\Mapping as ORM;
 use Octavum\Account\Account;
 use Octavum\Core\Project\Season;
 use Octavum\Database\Identified;
+use Octavum\Database\Removable;
+use Octavum\Database\RemovableRecord;
 use Octavum\Database\Revised;
 use Symfony\Component\Uid\Ulid;
 
 #[ORM\Entity]
 #[ORM\Table(name: 'season')]
 #[ORM\Index(columns: ['account_id'])]
-class SeasonRecord
+class SeasonRecord implements RemovableRecord
 {
     use Identified;
+    use Removable;
     use Revised;
 
     #[ORM\Column(length: 120)]

@@ -104,7 +104,7 @@ final readonly class Workrooms
                 $this->projectMapper->season(...),
                 $this->entities
                     ->getRepository(SeasonRecord::class)
-                    ->findBy(['account' => $account, 'undated' => false], ['starts' => 'ASC']),
+                    ->findBy(['account' => $account, 'undated' => false, 'removedAt' => null], ['starts' => 'ASC']),
             ),
             projects: $this->projectMapper->projects($this->plan->load($account, $built), $built),
             lays: array_map(
@@ -172,7 +172,7 @@ final readonly class Workrooms
             $this->reader->read($document, own: true);
         } catch (Refused) {
             throw Refused::because(
-                'What is here now could not be put back afterwards, so nothing is replaced. On the machine, bin/octavum doctor --mend puts it right.',
+                'Nothing is replaced, because the present data could not be put back afterwards. On the machine, bin/octavum doctor --mend puts it right.',
             );
         }
 

@@ -92,7 +92,7 @@ final class ApartPagesTest extends PageTestCase
     {
         $cloth = $this->cloth('Marsh chambray');
         $this->get('/cloth/'.$cloth->id);
-        $this->send('Write it down', ['kind' => 'dyed', 'length' => '1.9 m', 'colour' => '#7a2f1d']);
+        $this->send('Save this entry', ['kind' => 'dyed', 'length' => '1.9 m', 'colour' => '#7a2f1d']);
         $dyed = $this->cloth('Marsh chambray');
         $entry = $dyed->cuts[0]->ledger[\count($dyed->cuts[0]->ledger) - 1];
         self::assertSame([$cloth->look->colours[0], '#7a2f1d'], [$entry->was, $entry->colour]);

@@ -199,7 +199,7 @@ final class ClothPagesTest extends PageTestCase
     {
         $this->enter(['name' => 'Lawn', 'cuts' => [['length' => '2.5']]]);
         $this->get('/cloth/'.$this->only()->id);
-        $page = $this->send('Write it down', ['kind' => 'measured', 'length' => '', 'note' => 'for a collar']);
+        $page = $this->send('Save this entry', ['kind' => 'measured', 'length' => '', 'note' => 'for a collar']);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString('The length is missing: type what the tape says', self::says($page));
         self::assertSame('for a collar', $page->filter('form[action$=ledger] [name=note]')->attr('value'));
@@ -211,7 +211,7 @@ final class ClothPagesTest extends PageTestCase
         $this->enter(['name' => 'Lawn', 'cuts' => [['length' => '2.5']]]);
         $id = $this->only()->id;
         $tab = $this->get('/cloth/'.$id)
-            ->selectButton('Write it down')
+            ->selectButton('Save this entry')
             ->form();
         $this->write($id, ['kind' => 'measured', 'length' => '2.3']);
         $page = $this->browser->request(
@@ -320,7 +320,7 @@ final class ClothPagesTest extends PageTestCase
     private function write(string $cloth, array $fields): void
     {
         $this->get('/cloth/'.$cloth);
-        $this->send('Write it down', $fields);
+        $this->send('Save this entry', $fields);
         self::assertResponseRedirects();
     }
 

@@ -37,7 +37,7 @@ final class HaulPagesTest extends PageTestCase
         $this->get('/cloth/haul');
         $page = self::says($this->post('/cloth/haul/read', ['haul' => "140cm cotton drill\n2.7m linen? chalk moons"]));
         self::assertStringContainsString('140cm: is it the length or the width?', $page);
-        self::assertStringContainsString('no width: whether anything fits cannot be said until it is measured', $page);
+        self::assertStringContainsString('no width: measure it to know what fits', $page);
         self::assertStringContainsString('moons', $page);
         self::assertSame([], $this->workroom($account)->cloths);
     }

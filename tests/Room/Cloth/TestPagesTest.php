@@ -23,7 +23,7 @@ final class TestPagesTest extends PageTestCase
     {
         [$account, $before] = $this->linen();
         $this->get('/cloth/'.$before->id.'/test/'.$kind);
-        $this->send('Write it down', $fields);
+        $this->send('Save the test', $fields);
         self::assertResponseRedirects('/cloth/'.$before->id);
         $cloth = $this->workroom($account)->cloths[0];
         self::assertSame([$showed], array_map(static fn (TestDone $test): string => $test->showed, $cloth->keeping->tests));
@@ -104,7 +104,7 @@ final class TestPagesTest extends PageTestCase
     {
         [$account, $before] = $this->linen();
         $this->get('/cloth/'.$before->id.'/test/'.$kind);
-        $page = $this->send('Write it down', $fields);
+        $page = $this->send('Save the test', $fields);
         self::assertResponseStatusCodeSame(422);
         self::assertStringContainsString($says, self::says($page));
         foreach ($fields as $field => $value) {

@@ -129,7 +129,7 @@ final class MatchPagesTest extends PageTestCase
         $page = $this->get('/match/pattern?version='.$coat);
         self::assertStringContainsString('C, size 14, for Ottoline', self::says($page));
         self::assertContains('Lining', $page->filter('.role-head')->each(static fn ($head): string => $head->text()));
-        self::assertStringContainsString('It does not slip: a lining of it drags on what is worn beneath.', self::says($page));
+        self::assertStringContainsString('It does not slip: a lining of it drags on the clothes under it.', self::says($page));
         self::assertStringContainsString('It fits closely, and you have not made it before.', self::says($page, '.toile'));
         self::assertStringContainsString('Drafted for woven cloth, and this is knit.', self::says($page));
         self::assertStringContainsString('size 16', self::says($this->get('/match/pattern?version='.$coat.'&size=16')));

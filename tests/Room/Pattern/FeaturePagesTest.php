@@ -46,7 +46,7 @@ final class FeaturePagesTest extends PageTestCase
         self::assertSame('Odalys', $person->name);
         self::assertStringNotContainsString('Odalys never wants', self::says($this->get('/season')));
         $this->get('/people/'.$person->id);
-        $this->send('Save', ['likings' => ['buttons' => 'never', 'zip' => '', 'hood' => 'avoid', 'pockets' => 'want']]);
+        $this->send('Save the person', ['likings' => ['buttons' => 'never', 'zip' => '', 'hood' => 'avoid', 'pockets' => 'want']]);
         $changed = $this->workroom($this->account)->people[3];
         self::assertEquals(['hood' => Liking::Avoid, 'buttons' => Liking::Never, 'pockets' => Liking::Want], $changed->likings);
         self::assertStringContainsString(
@@ -56,7 +56,7 @@ final class FeaturePagesTest extends PageTestCase
         $this->send('undo', []);
         self::assertEquals($person, $this->workroom($this->account)->people[3]);
         $this->get('/people/'.$person->id);
-        $this->send('Save', ['likings' => ['zip' => 'loves']]);
+        $this->send('Save the person', ['likings' => ['zip' => 'loves']]);
         self::assertResponseStatusCodeSame(422);
         self::assertEquals($person, $this->workroom($this->account)->people[3]);
     }

@@ -19,9 +19,9 @@ final class PeoplePagesTest extends PageTestCase
         $this->get('/people');
         $this->send('Add', ['name' => 'Suvi', 'child' => '1']);
         $this->browser->followRedirect();
-        $this->send('Write it down', ['on' => '2026-03-01', 'points' => ['height' => '105', 'bust' => '22 1/2 in']]);
+        $this->send('Save the measurements', ['on' => '2026-03-01', 'points' => ['height' => '105', 'bust' => '22 1/2 in']]);
         $this->browser->followRedirect();
-        $page = $this->send('Write it down', ['on' => '2026-09-01', 'points' => ['height' => '109.5 cm']]);
+        $page = $this->send('Save the measurements', ['on' => '2026-09-01', 'points' => ['height' => '109.5 cm']]);
         self::assertResponseRedirects();
         self::assertStringContainsString('+4.5 cm', self::says($this->browser->followRedirect()));
         $person = $this->workroom($account)->people[0];
@@ -30,7 +30,7 @@ final class PeoplePagesTest extends PageTestCase
         self::assertSame(571.5, $person->at(BodyPoint::Bust)?->millimetres());
 
         $this->get('/people/'.$person->id.'?on=2026-09-01');
-        $this->send('Write it down', ['on' => '2026-09-02', 'points' => ['height' => '110']]);
+        $this->send('Save the measurements', ['on' => '2026-09-02', 'points' => ['height' => '110']]);
         $changed = $this->workroom($account)->people[0];
         self::assertSame(
             ['2026-09-02', '2026-03-01'],
@@ -50,7 +50,7 @@ final class PeoplePagesTest extends PageTestCase
         self::assertStringContainsString('needs', self::says($this->send('Add', ['name' => ' '])));
         $this->send('Add', ['name' => '<script>alert(1)</script>']);
         $this->browser->followRedirect();
-        $page = $this->send('Write it down', ['on' => '2099-01-01', 'points' => ['bust' => '92 m', 'hip' => '-4', 'waist' => '🦆']]);
+        $page = $this->send('Save the measurements', ['on' => '2099-01-01', 'points' => ['bust' => '92 m', 'hip' => '-4', 'waist' => '🦆']]);
         self::assertResponseStatusCodeSame(422);
         $text = self::says($page);
         self::assertStringContainsString('still to come', $text);
@@ -60,7 +60,10 @@ final class PeoplePagesTest extends PageTestCase
         self::assertSame('🦆', $page->filter('[name="points[waist]"]')->attr('value'));
         self::assertStringContainsString(
             'Nothing is measured yet',
-            self::says($this->send('Write it down', ['on' => '2026-01-01', 'points' => ['bust' => '', 'hip' => '', 'waist' => '']])),
+            self::says($this->send('Save the measurements', [
+                'on' => '2026-01-01',
+                'points' => ['bust' => '', 'hip' => '', 'waist' => ''],
+            ])),
         );
         self::assertSame([], $this->workroom($account)->people[0]->measured);
     }

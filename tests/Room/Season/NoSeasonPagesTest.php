@@ -89,12 +89,12 @@ final class NoSeasonPagesTest extends PageTestCase
         $coat = $this->project('Towpath coat');
         $person = $coat->brief->person->id ?? '';
         $this->get('/people/'.$person);
-        $this->send('Save', ['facts' => [
+        $this->send('Save the person', ['facts' => [
             ['garment' => 'coat', 'name' => 'Body 4 cm longer', 'length' => '4 cm'],
             ['garment' => '', 'name' => 'Full upper arm', 'length' => ''],
         ]]);
         $this->get('/people/'.$person);
-        $this->send('Save', ['facts' => [2 => ['garment' => 'trousers', 'name' => 'Shorter', 'length' => '-3 cm']]]);
+        $this->send('Save the person', ['facts' => [2 => ['garment' => 'trousers', 'name' => 'Shorter', 'length' => '-3 cm']]]);
         self::assertSame(
             ['Body 4 cm longer', 'Full upper arm'],
             array_column($this->project('Towpath coat')->factsOffered(), 'name'),
@@ -121,7 +121,7 @@ final class NoSeasonPagesTest extends PageTestCase
     {
         $person = $this->project('Towpath coat')->brief->person->id ?? '';
         $this->get('/people/'.$person);
-        $this->send('Save', ['facts' => [['garment' => 'coat', 'name' => '', 'length' => '4 cm']]]);
+        $this->send('Save the person', ['facts' => [['garment' => 'coat', 'name' => '', 'length' => '4 cm']]]);
         self::assertStringContainsString('A name is missing', self::says($this->browser->getCrawler()));
         self::assertSame('4 cm', $this->browser->getCrawler()->filter('[name="facts[0][length]"]')->attr('value'), 'kept as typed');
     }

@@ -156,9 +156,9 @@ final class SeasonPagesTest extends PageTestCase
                 ['role' => 'main', 'width' => '150', 'nap' => 'without', 'cells' => ['2.10']],
             ],
         ]);
+        self::assertSame('T118 Towpath coat, C', $this->get('/choose/version?q=tow')->filter('[role=option]')->attr('data-name'));
+        self::assertSame('Reed canvas, 2.34 m, 137 cm', $this->get('/choose/cut?q=reed')->filter('[role=option]')->attr('data-name'));
         $page = $this->get('/project/new');
-        self::assertSame(['T118 Towpath coat, C'], $page->filter('#versions option')->extract(['value']));
-        self::assertSame(['Reed canvas, 2.34 m, 137 cm'], $page->filter('#cuts option')->extract(['value']));
         $fields = [
             'version' => 'T118 Towpath coat, C',
             'size' => '14',

@@ -23,6 +23,6 @@ final readonly class FineDetailRule implements Rule
 
         return null === $fine || Technique::Darts === $fine || !$cloth->isBusy()
             ? null
-            : Reason::doubt(1, 'The print is busy: nobody will see the {what}.', ['what' => new Sentence($fine->value)]);
+            : Reason::doubt(1, 'The print is busy: the {what} will hardly show.', ['what' => new Sentence($fine->value)]);
     }
 }

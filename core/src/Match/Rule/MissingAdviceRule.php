@@ -18,7 +18,7 @@ final readonly class MissingAdviceRule implements Rule
     public function judge(Traits $cloth, Asks $asks): ?Reason
     {
         return null === $asks->onlyFor && !$asks->advice->isSaid()
-            ? Reason::fact('Nobody has written down what cloth it wants: hold it up and judge by hand.')
+            ? Reason::fact('Its cloth advice is not entered: hold the cloth up and judge by hand.')
             : null;
     }
 }

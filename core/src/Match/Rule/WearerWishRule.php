@@ -25,9 +25,9 @@ final readonly class WearerWishRule implements Rule
                     $with = ['what' => new Sentence($feature->value)];
 
                     return match ($liking) {
-                        Liking::Never => Reason::refusal('It has what is never to be: {what}.', $with),
-                        Liking::Avoid => Reason::doubt(2, 'It has what is rather avoided: {what}.', $with),
-                        Liking::Want => Reason::praise(1, 'It has what is wanted: {what}.', $with),
+                        Liking::Never => Reason::refusal('It has something never wanted: {what}.', $with),
+                        Liking::Avoid => Reason::doubt(2, 'It has something rather avoided: {what}.', $with),
+                        Liking::Want => Reason::praise(1, 'It has something wanted: {what}.', $with),
                     };
                 }
             }

@@ -42,7 +42,7 @@ final readonly class WeightRule implements Rule
             0 === $off => Reason::praise(2, 'The weight is right: {is}, and {wants}.', $with),
             $off < 0 => Reason::doubt(
                 min(4, -2 * $off),
-                'Too light: it is {is}, and {wants}. It will cling and show what is beneath.',
+                'Too light: it is {is}, and {wants}. It will cling and show everything under it.',
                 $with,
             ),
             default => Reason::doubt(min(4, 2 * $off), 'Too heavy: it is {is}, and {wants}. Seams get thick and gathers stand off.', $with),

@@ -103,11 +103,11 @@ final readonly class Hours
         if (null === $this->all || null === $this->said || null === $this->left) {
             return [];
         }
-        $lines = [[new Sentence('Sewing, as it is said'), $this->said]];
+        $lines = [[new Sentence('Sewing, as the pattern says'), $this->said]];
         $sewn = $this->all - $this->prepared - $this->tried;
         if ($sewn !== $this->said) {
             $lines[] = [
-                new Sentence('Your pace, {pace} × what is said, from {count, plural, one {# project} other {# projects}} done', [
+                new Sentence('Your pace, {pace} × the pattern’s hours, from {count, plural, one {# project} other {# projects}} done', [
                     'pace' => $this->pace->factor(),
                     'count' => $this->pace->projects,
                 ]),

@@ -150,7 +150,7 @@ final readonly class OnCut
                 return [\array_slice($promises, 0, $i), $promise];
             }
         }
-        throw new \LogicException('A claim on a cut has been promised it.');
+        throw new \LogicException('A reservation has its cut.');
     }
 
     /** @param list<Reservation> $ahead */

@@ -106,7 +106,7 @@ final readonly class Gate
             Verdict::Fits => $this->clear(Check::Enough, new Sentence('There is enough, and what others have is left to them.')),
             Verdict::Tight => $this->clear(Check::Enough, new Sentence('It is enough, and tight: cut slowly.')),
             Verdict::Short => $this->open(Check::Enough, $snags[0]->sentence ?? new Sentence('It is short.'), $snags),
-            default => $this->open(Check::Enough, new Sentence('Nobody knows yet whether it is enough.')),
+            default => $this->open(Check::Enough, new Sentence('It is not known yet whether it is enough.')),
         };
     }
 

@@ -20,7 +20,7 @@ final readonly class ListBreach
         return match ($list->rule) {
             ListRule::StashOnly => $this->stash($list, $project),
             ListRule::ForOthers => match (true) {
-                null === $project->brief->person => new Sentence('{project}: nobody has said who it is for.', $with),
+                null === $project->brief->person => new Sentence('{project}: the person is not set.', $with),
                 0 === strcasecmp(trim($project->brief->person->name), trim($list->subject)) => new Sentence(
                     '{project} is for {person}, not for others.',
                     $with + ['person' => $project->brief->person->name],

@@ -162,7 +162,7 @@ final readonly class ClothSnags
                 : new Snag(
                     Severity::NotKnown,
                     new Sentence(
-                        '{project}: {pattern} is for {only} cloth only. Is {cloth} that? Nobody has said.',
+                        '{project}: {pattern} is for {only} cloth only. The structure of {cloth} is not set.',
                         $with + ['only' => new Sentence($only->value)],
                     ),
                     Action::ChangeCloth,
@@ -210,7 +210,7 @@ final readonly class ClothSnags
             Tenor::Question => [new Snag(
                 Severity::NotKnown,
                 new Sentence(
-                    '{project}: {pattern} wants a stretch of {least} % at least, and that of {cloth} is not known: try 10 cm of it.',
+                    '{project}: {pattern} needs a stretch of at least {least} %. The stretch of {cloth} is not measured: try 10 cm of it.',
                     $with,
                 ),
                 Action::TestStretch,

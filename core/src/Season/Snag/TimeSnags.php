@@ -37,7 +37,7 @@ final readonly class TimeSnags
     /** @return list<Snag> */
     private function hours(Project $project, Hours $hours): array
     {
-        $sentence = new Sentence('{project}: nobody has said how many hours it takes, so it counts none.', ['project' => $project->name]);
+        $sentence = new Sentence('{project}: the hours are not set, so none are counted.', ['project' => $project->name]);
 
         return null !== $hours->all || $project->season->isCounted()
             ? []

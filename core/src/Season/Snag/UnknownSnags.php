@@ -39,13 +39,16 @@ final readonly class UnknownSnags
         $guess = Missing::Row === $unknown->missing ? $unknown->guess : null;
 
         return match (true) {
-            Missing::Width === $unknown->missing => new Sentence('{cloth} has no width, so nobody can say whether {project} fits.', $with),
+            Missing::Width === $unknown->missing => new Sentence(
+                'The width of {cloth} is not measured. Measure it to know whether {project} fits.',
+                $with,
+            ),
             Missing::Length === $unknown->missing && true === $claim->cut?->isTakenFrom() => new Sentence(
-                'Something was taken from {cloth}, and how much is not known: measure what is left before {project}.',
+                'A part of {cloth} was taken and not measured: measure the rest before {project}.',
                 $with,
             ),
             Missing::Length === $unknown->missing => new Sentence(
-                '{cloth} has no length, so nobody can say whether {project} fits.',
+                '{cloth} is not measured. Measure its length to know whether {project} fits.',
                 $with,
             ),
             null === $guess => new Sentence('{project}: {settle}', ['project' => $project->name, 'settle' => $unknown->settle]),

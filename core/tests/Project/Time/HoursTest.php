@@ -38,7 +38,7 @@ final class HoursTest extends TestCase
         self::assertSame($hours->all, $hours->left);
         self::assertSame(
             [
-                ['Sewing, as it is said', 160],
+                ['Sewing, as the pattern says', 160],
                 ['Your pace', 21],
                 ['Paper, wash and cutting out', 80],
                 ['Toile and trying on', 20],

@@ -274,7 +274,7 @@ final class SeasonCheckTest extends TestCase
         $bare = Plan::check(new Project('p', 'Coat', Plan::season(), 1))->projects[0];
         self::assertSame(Verdict::NotKnown, $bare->verdict);
         self::assertSame(
-            ['Coat has no cloth for main yet.', 'Coat: nobody has said how many hours it takes, so it counts none.'],
+            ['Coat has no cloth for main yet.', 'Coat: the hours are not set, so none are counted.'],
             array_map(static fn (Snag $snag): string => (string) $snag->sentence, $bare->snags),
         );
     }

@@ -120,7 +120,7 @@ final class SewingListTest extends TestCase
             $project(new Person('o', 'Ottoline')),
             'P is for Ottoline, not for others.',
         ];
-        yield 'for nobody yet' => [ListRule::ForOthers, 'Ottoline', $project(), 'P: nobody has said who it is for.'];
+        yield 'for nobody yet' => [ListRule::ForOthers, 'Ottoline', $project(), 'P: the person is not set.'];
         yield 'one of the makers' => [ListRule::TheseMakers, 'Marrowlane, Sallowmere', $project(null, 'sallowmere'), null];
         yield 'another maker' => [
             ListRule::TheseMakers,

@@ -200,9 +200,9 @@ final class SnagsTest extends TestCase
     /** @return iterable<string, array{?string, ?LedgerKind, ?string, string}> */
     public static function unmeasured(): iterable
     {
-        yield 'never measured' => [null, null, '150 cm', 'Heron lawn has no length, so nobody can say whether Coat fits.'];
+        yield 'never measured' => [null, null, '150 cm', 'Heron lawn is not measured. Measure its length to know whether Coat fits.'];
         yield 'cut into' => ['2', LedgerKind::Cut, '150 cm', 'Something was taken from Heron lawn, and how much is not known'];
-        yield 'no width' => ['2', null, null, 'Heron lawn has no width, so nobody can say whether Coat fits.'];
+        yield 'no width' => ['2', null, null, 'The width of Heron lawn is not measured. Measure it to know whether Coat fits.'];
     }
 
     /** A repeat counts in a lay for the main cloth alone, and where it is matched. */

@@ -1,0 +1,88 @@
+import { ask } from './server.js';
+
+const DAYS = 7;
+const PREFIX = 'draft ';
+const key = () => PREFIX + document.body.dataset.account + ' ' + location.pathname + location.search;
+let isRestored = false;
+
+const read = (name) => JSON.parse(localStorage.getItem(name) ?? 'null');
+const write = (name, draft) => localStorage.setItem(name, JSON.stringify(draft));
+
+export function forgetDrafts() {
+    Object.keys(localStorage)
+        .filter((name) => name.startsWith(PREFIX))
+        .forEach((name) => localStorage.removeItem(name));
+}
+
+/** What was sent and led on is saved: its draft goes. So does one that nobody came back to. */
+function sweep() {
+    const isHere = performance.getEntriesByType('navigation')[0]?.type;
+    Object.keys(localStorage)
+        .filter((name) => name.startsWith(PREFIX))
+        .forEach((name) => {
+            const draft = read(name);
+            const isRefused = name === key() && document.querySelector('[role=alert]');
+            if (draft.at < Date.now() - DAYS * 86_400_000 || (draft.sent && !isRefused && isHere === 'navigate')) {
+                localStorage.removeItem(name);
+            }
+        });
+}
+
+/** The server lays the form out with what was typed, as it does after a fault, and saves nothing. */
+async function restore(draft) {
+    const body = new URLSearchParams(draft.fields);
+    body.set('_draft', '1');
+    const html = await ask(location.href, { method: 'POST', body });
+    const main = html && new DOMParser().parseFromString(html, 'text/html').getElementById('main');
+    if (!main) {
+        return;
+    }
+    const note = document.getElementById('draft-note').content.cloneNode(true);
+    note.querySelector('time').textContent = new Date(draft.at).toLocaleString(document.documentElement.lang, {
+        weekday: 'short',
+        hour: '2-digit',
+        minute: '2-digit',
+    });
+    note.querySelector('button').addEventListener('click', () => {
+        localStorage.removeItem(key());
+        location.reload();
+    });
+    const here = document.getElementById('main');
+    here.replaceChildren(...main.childNodes);
+    (here.querySelector('.head') ?? here.firstElementChild).after(note);
+}
+
+/** Keeps on this device what is typed into a form, until it is saved. */
+export function keepDraft(form) {
+    const name = key();
+    let timer;
+    const keep = (sent) => {
+        clearTimeout(timer);
+        const fields = [...new FormData(form)].filter(([field, value]) => typeof value === 'string' && !field.startsWith('_'));
+        write(name, { at: Date.now(), fields, sent });
+    };
+    form.addEventListener('input', () => {
+        clearTimeout(timer);
+        timer = setTimeout(() => keep(false), 300);
+    });
+    window.addEventListener('pagehide', () => clearTimeout(timer));
+    form.addEventListener('submit', () => keep(true));
+    form.addEventListener('click', (event) => {
+        if (event.target.closest('.save a')) {
+            clearTimeout(timer);
+            localStorage.removeItem(name);
+        }
+    });
+    if (!isRestored) {
+        isRestored = true;
+        sweep();
+        const draft = read(name);
+        if (
+            draft &&
+            !document.querySelector('[role=alert]') &&
+            !(draft.sent && performance.getEntriesByType('navigation')[0]?.type === 'back_forward')
+        ) {
+            restore(draft);
+        }
+    }
+}
