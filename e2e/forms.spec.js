@@ -23,7 +23,6 @@ test('a pattern and a cut are chosen by a part of their names, slips forgiven, w
     await page.keyboard.press('ArrowDown');
     await list.getByRole('option').first().click();
     await expect(page.getByLabel('Cut', { exact: true }).first()).toHaveValue('Heron lawn, 2.44 m, 137 cm');
-    await expect(page.locator('#answer')).toContainText('Heron lawn');
 });
 
 test('a cloth is laid by its name, with one choice', async ({ demo: page }) => {
@@ -36,7 +35,7 @@ test('a cloth is laid by its name, with one choice', async ({ demo: page }) => {
     await ready(page);
     await page.getByLabel(/^Lay a cloth/).fill('1.3 m linen 138 wide');
     await page.keyboard.press('Enter');
-    await expect(page.locator('.match-roll')).toContainText('1.30 m');
+    await expect(page.locator('.match-roll')).toContainText('138 cm wide');
 });
 
 test('what was typed survives a closed tab, until it is saved or let go', async ({ demo: page }) => {
@@ -98,7 +97,7 @@ test('without scripts nothing waits for ever', async ({ demo: page, browser }) =
         await expect(still.locator('h1').first()).toBeVisible();
         await expect(still.getByText('being laid').filter({ visible: true }), path).toHaveCount(0);
     }
-    await expect(still.getByText('The cutting table needs scripts')).toBeVisible();
+    await expect(still.locator('main noscript p')).toHaveText(/The cutting table needs scripts/);
     await still.goto(new URL('/project/new', page.url()).href);
     await still.getByLabel('Pattern and version').fill('trousers');
     await still.getByRole('button', { name: 'Save the project' }).click();

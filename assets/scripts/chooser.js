@@ -122,7 +122,14 @@ document.addEventListener(
     'keydown',
     (event) => {
         const input = field(event);
-        if (!input || event.altKey || event.ctrlKey || event.metaKey) {
+        if (!input || event.altKey) {
+            return;
+        }
+        if (event.ctrlKey || event.metaKey) {
+            // the marked one is taken, and the form saved with it
+            if (event.key === 'Enter' && active >= 0) {
+                choose(options()[active]);
+            }
             return;
         }
         if (event.key === 'ArrowDown' && !box) {

@@ -76,12 +76,14 @@ export const colourField = () => ({
     },
 });
 
-/** Copies a form's blank row, numbered on, and puts the cursor into it. */
+/** Copies a form's blank row, numbered on. */
 function addRow(rows, template, numbered) {
-    const html = template.innerHTML.replaceAll('0000', String(numbered));
-    rows.insertAdjacentHTML('beforeend', html);
-    rows.lastElementChild.querySelector('input, select')?.focus();
+    rows.insertAdjacentHTML('beforeend', template.innerHTML.replaceAll('0000', String(numbered)));
     return rows.lastElementChild;
+}
+
+function focusRow(row) {
+    row.querySelector('input, select')?.focus();
 }
 
 /**
@@ -119,7 +121,7 @@ export const entry = () => ({
     },
 
     addRow() {
-        addRow(this.$refs.rows, this.$refs.row, this.$refs.rows.childElementCount + 100);
+        focusRow(addRow(this.$refs.rows, this.$refs.row, this.$refs.rows.childElementCount + 100));
     },
 });
 
@@ -248,13 +250,11 @@ export const projectForm = () => ({
     },
 
     addRole() {
-        addRow(this.$refs.claims, this.$refs.claim, this.added++);
+        focusRow(addRow(this.$refs.claims, this.$refs.claim, this.added++));
     },
 
     addNamed(role) {
-        const focused = document.activeElement;
         addRow(this.$refs.claims, this.$refs.claim, this.added++).querySelector('[name$="[role]"]').value = role;
-        focused?.focus();
     },
 
     async preview() {

@@ -46,7 +46,7 @@ export const answer = {
         }
         const facts = html('dl', { className: 'facts' });
         answer.used.forEach((sheet) =>
-            facts.append(...row(sheet.name, sheet.used + (sheet.spare === null ? '' : ', ' + sheet.spare + ' ' + this.words.spare))),
+            facts.append(...row(sheet.name, sheet.used + (sheet.rest ? ', ' + sheet.rest : ''))),
         );
         facts.append(...row(this.words.laidAs, answer.foldName), ...row(this.words.inPieces, answer.utilisation + ' %'));
         this.total = answer.used.reduce((sum, sheet) => sum + sheet.millimetres, 0);

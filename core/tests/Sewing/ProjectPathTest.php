@@ -155,7 +155,7 @@ final class ProjectPathTest extends TestCase
         $fits = self::answer(self::project([Plan::claim(Plan::cloth('1.4', Plan::cut('4', true)))]));
         $starts = $fits->project->season->starts;
         $days = array_map(
-            static fn (\DateTimeImmutable $day): int => (int) $starts->diff($day)->days,
+            static fn (\DateTimeImmutable $day): int => $starts->diff($day)->days,
             (new StepDays())->find($fits),
         );
         self::assertSame(['cut' => 1, 'body' => 2, 'hem' => 3], $days);

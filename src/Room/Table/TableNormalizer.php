@@ -172,6 +172,18 @@ final readonly class TableNormalizer
         ];
     }
 
+    private function rest(Length $has, Length $used): string
+    {
+        $isPast = $used->micrometres > $has->micrometres;
+
+        return $this->sentences->write(
+            new Sentence($isPast ? '{length} past the end' : '{length} left of it', [
+                'length' => $isPast ? Figure::needed($used->minus($has)) : Figure::owned($has->minus($used)),
+            ]),
+            $this->settings->tape(),
+        );
+    }
+
     /**
      * What a lay comes to, written in the reader's units.
      *
@@ -190,8 +202,7 @@ final readonly class TableNormalizer
                 'name' => $this->sheetName($sheet, $i),
                 'millimetres' => $length->millimetres(),
                 'used' => $this->write(Figure::needed($length)),
-                'spare' => null === $sheet->length
-                    ? null : $this->write(Figure::owned($sheet->length->minus($length)->larger(Length::zero()))),
+                'rest' => null === $sheet->length ? null : $this->rest($sheet->length, $length),
             ];
         }
         foreach ($lay->unplaced as $unplaced) {

@@ -303,7 +303,7 @@ final class TablePagesTest extends PageTestCase
         $this->ask('/table/save', ['setup' => $setup, 'fold' => 'flat', 'places' => $places, 'name' => 'Begun']);
         self::assertFalse($this->workroom($this->account)->lays[3]->sound);
         self::assertStringContainsString('Quarry pinafore is 56 cm short', self::says($this->get('/season')));
-        self::assertStringContainsString('not whole yet', self::says($this->get('/table')));
+        self::assertStringContainsString('pieces are off the cloth, or one over another', self::says($this->get('/table')));
         $this->post('/table/'.$this->workroom($this->account)->lays[3]->id.'/remove');
         self::assertStringNotContainsString('Begun', self::says($this->get('/table'), '.table-lists'));
     }
