@@ -216,7 +216,7 @@ test('pieces are laid to the figures of a large print, with hems at an edge, sav
         'The places of the figures are not all set yet: From the straightened end; From the upper edge; From one to the next, across',
     );
     await page.getByRole('button', { name: 'Lay it by machine' }).click();
-    await expect(page.getByRole('alert')).toContainText('is not all said yet');
+    await expect(page.getByRole('alert')).toContainText('are not all set yet');
     await page.getByLabel('From the straightened end').fill('10 cm');
     await page.getByLabel('From the upper edge').fill('8');
     await page.getByLabel('From one to the next, across').fill('28 cm');

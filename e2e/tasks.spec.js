@@ -125,7 +125,7 @@ test('six projects take less than 45 seconds', async ({ demo: page }) => {
     const before = await page.locator('.project').count();
     for (const [version, size, cloth] of [
         ['tiller a', '14', 'fern'],
-        ['heron skirt', '14', 'moss'],
+        ['backwater', '14', 'moss'],
         ['evensong', '14', 'midn'],
         ['windmill', '6', 'rowan'],
         ['quarry b', '14', 'quarry'],

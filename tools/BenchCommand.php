@@ -26,8 +26,8 @@ use Symfony\Component\Process\Process;
 
 /**
  * Measures, on a made-up workroom of 500 cloths, 700 cuts, 1000 patterns and 60 projects with three options each: the check of a
- * document, as a command and in the core alone, one cloth before the whole library, and the pages as served. `bench lay` measures
- * the lay engine on its set of lays.
+ * document, as a command and in the core alone, one cloth before the whole library, and the pages as served; `bench pages` measures
+ * these alone, `bench lay` the lay engine on its set of lays.
  */
 #[AsCommand('octavum:bench', 'Measures the check of a large workroom and its pages, or the lay engine')]
 final readonly class BenchCommand
@@ -44,8 +44,14 @@ final readonly class BenchCommand
         '/cloth?colour=moss&free=1',
         '/find?q=moss',
         '/find?q=trowsers',
-        '/bench?q=2.1+m+140+wide+linen',
-        '/bench/best',
+        '/choose/cut?q=mos+twil',
+        '/choose/version?q=broook',
+        '/match?q=2.1+m+140+wide+linen',
+        '/match/best',
+        '/sewing',
+        '/table',
+        '/project/{project}',
+        '/cloth/{cloth}',
     ];
     private const WARM_UP = 5;
 
@@ -71,7 +77,7 @@ final readonly class BenchCommand
 
     public function __invoke(
         SymfonyStyle $io,
-        #[Argument('workroom or lay')] string $what = 'workroom',
+        #[Argument('workroom, pages or lay')] string $what = 'workroom',
         #[Option('Seconds for each lay')] float $seconds = 3,
     ): int {
         $watch = new Stopwatch($io);
@@ -88,8 +94,13 @@ final readonly class BenchCommand
         try {
             $watch->row('document', \sprintf('%.1f MB', (int) filesize($file) / 1e6));
             $watch->measure('read and validate the document', fn () => $this->reader->read((string) file_get_contents($file)));
-            (new CoreTimes($watch))->measure($workroom);
             $environment = ['OCTAVUM_DATA' => $data, 'APP_ENV' => 'prod', 'APP_DEBUG' => '0'];
+            if ('pages' === $what) {
+                $this->pages($watch, $data, $environment);
+
+                return Command::SUCCESS;
+            }
+            (new CoreTimes($watch))->measure($workroom);
             $watch->measure(
                 'bin/octavum check FILE --json',
                 fn () => $this->command(['bin/console', 'octavum:check', $file, '--json'], $environment),
@@ -236,13 +247,17 @@ final readonly class BenchCommand
                 usleep(100_000);
             }
             $visitor->openDemo();
-            preg_match('~data-workings-url="([^"]+)"~', $this->looked($visitor, '/season'), $found);
+            $season = $this->looked($visitor, '/season');
+            preg_match('~data-workings-url="([^"]+)"~', $season, $found);
+            preg_match('~/project/([0-9A-Z]{26})~', $season, $project);
+            preg_match('~/cloth/([0-9A-Z]{26})~', $this->looked($visitor, '/cloth'), $cloth);
             $this->rank($watch, $visitor);
-            foreach ([...self::PAGES, $found[1] ?? ''] as $page) {
+            foreach ([...self::PAGES, $found[1] ?? ''] as $named) {
+                $page = strtr($named, ['{project}' => $project[1] ?? '', '{cloth}' => $cloth[1] ?? '']);
                 for ($i = 0; $i < self::WARM_UP; ++$i) {
                     $this->looked($visitor, $page);
                 }
-                $watch->measure('page '.$page, fn () => $this->looked($visitor, $page));
+                $watch->measure('page '.$named, fn () => $this->looked($visitor, $page));
             }
         } finally {
             $server->stop(1);
