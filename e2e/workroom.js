@@ -71,6 +71,7 @@ export const test = base.extend({
         hold(account, '--empty');
         await page.context().addCookies(cookies);
         await open(page, '/season');
+        await page.evaluate(() => localStorage.clear());
         await use(page);
     },
 
@@ -79,6 +80,7 @@ export const test = base.extend({
         hold(account);
         await page.context().addCookies(cookies);
         await open(page, '/season');
+        await page.evaluate(() => localStorage.clear());
         await use(page);
     },
 

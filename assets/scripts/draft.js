@@ -29,12 +29,13 @@ function sweep() {
 }
 
 /** The server lays the form out with what was typed, as it does after a fault, and saves nothing. */
-async function restore(draft) {
+async function restore(draft, hasBegun) {
     const body = new URLSearchParams(draft.fields);
     body.set('_draft', '1');
     const html = await ask(location.href, { method: 'POST', body });
     const main = html && new DOMParser().parseFromString(html, 'text/html').getElementById('main');
-    if (!main) {
+    // whoever types already goes on with that
+    if (!main || hasBegun()) {
         return;
     }
     const note = document.getElementById('draft-note').content.cloneNode(true);
@@ -56,20 +57,26 @@ async function restore(draft) {
 export function keepDraft(form) {
     const name = key();
     let timer;
+    let begun = false;
+    let isKept = true;
     const keep = (sent) => {
         clearTimeout(timer);
+        isKept = true;
         const fields = [...new FormData(form)].filter(([field, value]) => typeof value === 'string' && !field.startsWith('_'));
         write(name, { at: Date.now(), fields, sent });
     };
     form.addEventListener('input', () => {
+        begun = true;
+        isKept = false;
         clearTimeout(timer);
         timer = setTimeout(() => keep(false), 300);
     });
-    window.addEventListener('pagehide', () => clearTimeout(timer));
+    window.addEventListener('pagehide', () => isKept || keep(false));
     form.addEventListener('submit', () => keep(true));
     form.addEventListener('click', (event) => {
         if (event.target.closest('.save a')) {
             clearTimeout(timer);
+            isKept = true;
             localStorage.removeItem(name);
         }
     });
@@ -82,7 +89,7 @@ export function keepDraft(form) {
             !document.querySelector('[role=alert]') &&
             !(draft.sent && performance.getEntriesByType('navigation')[0]?.type === 'back_forward')
         ) {
-            restore(draft);
+            restore(draft, () => begun);
         }
     }
 }

@@ -45,9 +45,7 @@ export const answer = {
             out.push(html('p', { className: 'verdict v-fits' }, this.words.soundly));
         }
         const facts = html('dl', { className: 'facts' });
-        answer.used.forEach((sheet) =>
-            facts.append(...row(sheet.name, sheet.used + (sheet.rest ? ', ' + sheet.rest : ''))),
-        );
+        answer.used.forEach((sheet) => facts.append(...row(sheet.name, sheet.used + (sheet.rest ? ', ' + sheet.rest : ''))));
         facts.append(...row(this.words.laidAs, answer.foldName), ...row(this.words.inPieces, answer.utilisation + ' %'));
         this.total = answer.used.reduce((sum, sheet) => sum + sheet.millimetres, 0);
         const more = this.total - (this.before ?? this.total);
