@@ -294,7 +294,7 @@ final class EveryRoomSaysTheSameTest extends PageTestCase
             'Measure what is left',
             ['cuts' => [self::cut(2360, ['cut', null])]],
             $need(1000),
-            'snag' => 'how much is not known',
+            'snag' => 'was taken and not measured',
             'match' => 'length not known Needs 1.00 m',
         ];
         yield '5 given away with a length: the rest is here' => [

@@ -115,7 +115,7 @@ final class WhatItBecomesTest extends TestCase
         ];
         $isVest = static fn (Proposal $one): bool => 'vest' === $one->making->version->id;
         $vest = array_values(array_filter($this->lay($makings), $isVest))[0];
-        self::assertSame('What is left fits nothing: 4 uses before, none after.', (string) $vest->use?->sentence);
+        self::assertSame('Nothing fits the rest: 4 uses before, none after.', (string) $vest->use?->sentence);
         self::assertSame(-1, $vest->points);
     }
 

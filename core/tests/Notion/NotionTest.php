@@ -143,8 +143,8 @@ final class NotionTest extends TestCase
             [
                 '1 m elastic 30 mm: not here in one piece; 1.00 m to buy.',
                 '50 cm elastic 30 mm: here.',
-                'elastic 10 mm: none is here; how much it takes is not said.',
-                'interfacing: none is here; how much it takes is not said.',
+                'elastic 10 mm: none is here, and the amount it takes is not set.',
+                'interfacing: none is here, and the amount it takes is not set.',
             ],
             $this->says($answers['shorts']),
         );

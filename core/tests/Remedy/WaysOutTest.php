@@ -38,7 +38,7 @@ final class WaysOutTest extends TestCase
     public function testACutThatWouldDoAloneIsBetterThanAnySum(): void
     {
         $said = $this->said([Plan::cut('1.5', true, 'a'), Plan::cut('3', true, 'b')], '2.4');
-        self::assertSame(['Another cut of it has 2.94 m free, and would do alone.'], $said);
+        self::assertSame(['Another cut of it has 2.94 m free, which is enough alone.'], $said);
     }
 
     public function testACutThatAnotherProjectHasIsNotOffered(): void
@@ -55,7 +55,7 @@ final class WaysOutTest extends TestCase
         $second = Plan::project('Second', 2, $version, Plan::claim($cloth));
         $offered = static fn (Project ...$projects): bool => array_any(
             Plan::check(...$projects)->projects,
-            static fn (ProjectAnswer $answer): bool => str_contains(implode(' ', $answer->roles[0]->waysOut()), 'would do alone'),
+            static fn (ProjectAnswer $answer): bool => str_contains(implode(' ', $answer->roles[0]->waysOut()), 'is enough alone'),
         );
         self::assertFalse($offered($first, $second), '1.94 m are left of the longer');
         self::assertTrue($offered($second), 'nobody else has it');

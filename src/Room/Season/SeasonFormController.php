@@ -14,6 +14,7 @@ use Octavum\Store\Change\ChangeLog;
 use Octavum\Store\Change\Notice;
 use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\ProjectMapper;
+use Octavum\Store\Project\ProjectRecord;
 use Octavum\Store\Project\ProjectRepository;
 use Octavum\Store\Project\SeasonRecord;
 use Symfony\Bundle\FrameworkBundle\Controller\AbstractController;
@@ -78,9 +79,10 @@ final class SeasonFormController extends AbstractController
             return [] === $undated ? [$none] : [];
         };
         $here = $this->generateUrl('season', ['id' => $record->id]);
+        $live = \count(array_filter($moved, static fn (ProjectRecord $project): bool => null === $project->removedAt));
         $this->changes->commit([$record, ...$moved], $make, new Notice(
             '{season} is removed. {count, plural, =0 {} one {Its project is} other {Its # projects are}} {count, plural, =0 {} other {in no season now.}}',
-            ['season' => $record->name, 'count' => (string) \count($moved)],
+            ['season' => $record->name, 'count' => (string) $live],
             $here,
         ));
 

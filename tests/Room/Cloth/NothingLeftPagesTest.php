@@ -122,7 +122,7 @@ final class NothingLeftPagesTest extends PageTestCase
     /** @param array<string, string> $remnant */
     #[TestWith([['length' => '1.5 m', 'width' => '40 cm'], 'cannot come out of'])]
     #[TestWith([['length' => '50 cm', 'width' => '2 m'], 'no piece of it is'])]
-    #[TestWith([['length' => '0', 'width' => '20 cm'], 'comes to nothing'])]
+    #[TestWith([['length' => '0', 'width' => '20 cm'], 'is no length: type more than zero'])]
     public function testARemnantIsNoMoreThanWhatWasCutOff(array $remnant, string $why): void
     {
         $skirt = $this->project('Heron skirt');

@@ -21,7 +21,7 @@ final class RemovedSeasonPagesTest extends PageTestCase
         self::assertResponseRedirects('/season');
         $page = $this->browser->followRedirect();
         self::assertStringContainsString('Thaw is removed. Its 11 projects are in no season now.', self::says($page, '.toast'));
-        self::assertStringNotContainsString('Thaw', $page->filter('.switch')->text());
+        self::assertStringNotContainsString('Thaw', $page->filter('#season-switch')->text());
         self::assertSame([], $this->inSeason($season->id));
         self::assertCount(\count($before), array_filter(
             $this->workroom($this->demo())->projects,

@@ -53,7 +53,7 @@ final readonly class LaySnags
 
         return null === $version || [] === $usual ? [] : [new Snag(
             Severity::Tight,
-            new Sentence('{project}: {pieces} are not measured on the paper. The lay is a guess from usual proportions.', [
+            new Sentence('{project}: not measured on the paper: {pieces}. The lay is a guess from usual proportions.', [
                 'project' => $project->name,
                 'pieces' => implode(', ', array_map(static fn (Piece $piece): string => $piece->name, $usual)),
             ]),

@@ -100,7 +100,7 @@ final class PartsTest extends TestCase
 
             return implode(' ', array_map(static fn (Snag $snag): string => (string) $snag->sentence, $role->snags));
         };
-        self::assertStringContainsString('nobody has measured Collar on the paper', $said($this->drafted('Collar', Draft::Collar, [])));
+        self::assertStringContainsString('not measured on the paper: Collar', $said($this->drafted('Collar', Draft::Collar, [])));
         $first = Draft::Collar->measures()[0];
         $measured = $this->drafted('Collar', Draft::Collar, [$first->name => (int) $first->usual + 10]);
         self::assertStringNotContainsString('nobody has measured', $said($measured));
@@ -115,7 +115,7 @@ final class PartsTest extends TestCase
         self::assertSame(Missing::Pieces, $of()->missing);
         self::assertSame('Say which pieces of C are the sleeves: it has Front, Back, Sleeve.', (string) $of()->settle);
         self::assertSame(
-            'The sleeves of C lack Cuff in size 14: say anew which pieces they are.',
+            'The sleeves of C lack Cuff in size 14: choose its pieces again.',
             (string) $of('Sleeve', 'Cuff')->settle,
         );
     }

@@ -132,7 +132,7 @@ final class SeasonCheckTest extends TestCase
         $cuts = [Plan::cut('1.80', true, 'a'), Plan::cut('2.40', true, 'b')];
         $tweed = new Cloth('tweed', 'Quarry tweed', Width::of(Plan::length('146 cm'), Plan::length('1 cm')), cuts: $cuts);
         $role = Plan::check(Plan::project('Pinafore', 1, Plan::version(['140 cm' => '2.30']), Plan::claim($tweed)))->projects[0]->roles[0];
-        self::assertSame(['Another cut of it has 2.34 m free, and would do alone.'], array_map(strval(...), $role->waysOut()));
+        self::assertSame(['Another cut of it has 2.34 m free, which is enough alone.'], array_map(strval(...), $role->waysOut()));
     }
 
     public function testYardsAndEighths(): void

@@ -61,7 +61,7 @@ final class SnagsTest extends TestCase
         yield 'one per cent less' => [40, 39, $short];
         yield 'just enough' => [40, 40, ''];
         yield 'none at all' => [40, 0, 'and Cloth has 0 %'];
-        yield 'not known' => [40, null, 'that of Cloth is not known'];
+        yield 'not known' => [40, null, 'The stretch of Cloth is not measured'];
         yield 'not known of felt, which has none' => [40, null, '', Structure::NonWoven];
         yield 'felt that was tried' => [40, 39, $short, Structure::NonWoven];
         yield 'nothing wanted' => [null, 3, ''];
@@ -119,7 +119,7 @@ final class SnagsTest extends TestCase
     public static function structures(): iterable
     {
         yield 'woven' => [Role::Main, Structure::Woven, 'is for knit cloth only, and Cloth is woven'];
-        yield 'not set' => [Role::Main, null, 'Is Cloth that? Nobody has said.'];
+        yield 'not set' => [Role::Main, null, 'The structure of Cloth is not set.'];
         yield 'knit' => [Role::Main, Structure::Knit, ''];
         yield 'a woven contrast' => [Role::Contrast, Structure::Woven, 'is for knit cloth only'];
         yield 'ribbing is a knit by its name' => [Role::Ribbing, Structure::Woven, ''];
@@ -201,7 +201,7 @@ final class SnagsTest extends TestCase
     public static function unmeasured(): iterable
     {
         yield 'never measured' => [null, null, '150 cm', 'Heron lawn is not measured. Measure its length to know whether Coat fits.'];
-        yield 'cut into' => ['2', LedgerKind::Cut, '150 cm', 'Something was taken from Heron lawn, and how much is not known'];
+        yield 'cut into' => ['2', LedgerKind::Cut, '150 cm', 'A part of Heron lawn was taken and not measured'];
         yield 'no width' => ['2', null, null, 'The width of Heron lawn is not measured. Measure it to know whether Coat fits.'];
     }
 
