@@ -138,7 +138,12 @@ final class ProjectController extends AbstractController
 
             return $this->pages->option($known, $option, $projects, $account);
         }
-        $read = $this->form->read($entry, $project, $seasons, people: $this->people->all($account), choices: $choices, account: $account);
+        $people = $this->people->all($account);
+        $read = $this->form->read($entry, $project, $seasons, people: $people, choices: $choices, account: $account);
+        if ('' === $read->name) {
+            $named = $entry->with(['name' => 'This project'] + $entry->typed);
+            $read = $this->form->read($named, $project, $seasons, people: $people, choices: $choices, account: $account);
+        }
 
         return $this->pages->answer($read, $projects, $account);
     }

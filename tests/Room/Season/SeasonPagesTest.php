@@ -168,6 +168,8 @@ final class SeasonPagesTest extends PageTestCase
         $preview = $this->browser->request('POST', '/project/preview', array_replace_recursive($form->getPhpValues(), $fields));
         self::assertStringContainsString('26 cm missing', self::says($preview));
         self::assertSame([], $this->workroom($account)->projects, 'a preview saves nothing');
+        $begun = $this->browser->request('POST', '/project/preview', $form->getPhpValues());
+        self::assertStringContainsString('This project has no cloth for main yet.', self::says($begun), 'it has no name yet');
         $this->get('/project/new');
         $this->send('Save the project', $fields);
         self::assertResponseRedirects();
