@@ -5,27 +5,26 @@ const PREFIX = 'draft ';
 const key = () => PREFIX + document.body.dataset.account + ' ' + location.pathname + location.search;
 let isRestored = false;
 
+const drafts = () => Object.keys(localStorage).filter((name) => name.startsWith(PREFIX));
+/** How the page was come to: navigate, reload or back_forward. */
+const arrival = () => performance.getEntriesByType('navigation')[0]?.type;
+
 const read = (name) => JSON.parse(localStorage.getItem(name) ?? 'null');
 const write = (name, draft) => localStorage.setItem(name, JSON.stringify(draft));
 
 export function forgetDrafts() {
-    Object.keys(localStorage)
-        .filter((name) => name.startsWith(PREFIX))
-        .forEach((name) => localStorage.removeItem(name));
+    drafts().forEach((name) => localStorage.removeItem(name));
 }
 
 /** What was sent and led on is saved: its draft goes. So does one that nobody came back to. */
 function sweep() {
-    const isHere = performance.getEntriesByType('navigation')[0]?.type;
-    Object.keys(localStorage)
-        .filter((name) => name.startsWith(PREFIX))
-        .forEach((name) => {
-            const draft = read(name);
-            const isRefused = name === key() && document.querySelector('[role=alert]');
-            if (draft.at < Date.now() - DAYS * 86_400_000 || (draft.sent && !isRefused && isHere === 'navigate')) {
-                localStorage.removeItem(name);
-            }
-        });
+    drafts().forEach((name) => {
+        const draft = read(name);
+        const isRefused = name === key() && document.querySelector('[role=alert]');
+        if (draft.at < Date.now() - DAYS * 86_400_000 || (draft.sent && !isRefused && arrival() === 'navigate')) {
+            localStorage.removeItem(name);
+        }
+    });
 }
 
 /** The server lays the form out with what was typed, as it does after a fault, and saves nothing. */
@@ -84,11 +83,7 @@ export function keepDraft(form) {
         isRestored = true;
         sweep();
         const draft = read(name);
-        if (
-            draft &&
-            !document.querySelector('[role=alert]') &&
-            !(draft.sent && performance.getEntriesByType('navigation')[0]?.type === 'back_forward')
-        ) {
+        if (draft && !document.querySelector('[role=alert]') && !(draft.sent && arrival() === 'back_forward')) {
             restore(draft, () => begun);
         }
     }

@@ -55,7 +55,7 @@ final class Entry
     /** @return array<string, Sentence> by field */
     public function faults(): array
     {
-        return $this->has(self::DRAFT) ? [] : $this->faults;
+        return $this->isDraft() ? [] : $this->faults;
     }
 
     public function isSound(): bool

@@ -15,6 +15,7 @@ use Octavum\Store\Change\Notice;
 use Octavum\Store\Cloth\Stash;
 use Octavum\Store\Pattern\VersionRecord;
 use Octavum\Store\Person\PersonRecord;
+use Octavum\Store\Plan\PlanLoader;
 use Octavum\Store\Project\ClaimRecord;
 use Octavum\Store\Project\CopyRecord;
 use Octavum\Store\Project\OptionRecord;
@@ -34,6 +35,7 @@ final readonly class ProjectStore
         private Stash $stash,
         private Sewings $sewings,
         private ChangeLog $changes,
+        private PlanLoader $plan,
     ) {
     }
 
@@ -117,7 +119,7 @@ final readonly class ProjectStore
     {
         $season = $this->entities->find(SeasonRecord::class, $project->season->id);
         if (null === $season ? $project->season->undated : null !== $season->removedAt) {
-            $season = SeasonRecord::none($account);
+            $season = $this->plan->undated($account);
             $this->entities->persist($season);
         }
 

@@ -128,13 +128,7 @@ final class MoveController extends AbstractController
 
     private function season(string $id, Account $account): ?SeasonRecord
     {
-        foreach ($this->plan->seasons($account) as $season) {
-            if ($season->id === $id || ('none' === $id && $season->undated)) {
-                return $season;
-            }
-        }
-
-        return 'none' === $id ? SeasonRecord::none($account) : null;
+        return 'none' === $id ? $this->plan->undated($account) : $this->plan->season($account, $id);
     }
 
     /** The one that begins about a year on, or a new one like it; null of what has no days. */

@@ -61,22 +61,22 @@ final class SeasonFormController extends AbstractController
     public function remove(string $id, ProjectRepository $projects, #[CurrentUser] Account $account): Response
     {
         $record = $this->plan->season($account, $id) ?? throw $this->createNotFoundException();
-        $undated = array_values(array_filter($this->plan->seasons($account), static fn (SeasonRecord $season): bool => $season->undated));
-        $none = $undated[0] ?? SeasonRecord::none($account);
+        $none = $this->plan->undated($account);
+        $made = \in_array($none, $this->plan->seasons($account), true) ? [] : [$none];
         if ($record === $none) {
             throw $this->createNotFoundException();
         }
         // those taken off the plan, too: put back, they are in no season
         $moved = $projects->findBy(['season' => $record], ['rank' => 'ASC', 'id' => 'ASC']);
         $last = \count($projects->ranked($none));
-        $make = function () use ($record, $none, $undated, $moved, $last): array {
+        $make = function () use ($record, $none, $made, $moved, $last): array {
             foreach ($moved as $i => $project) {
                 $project->season = $none;
                 $project->rank = $last + $i + 1;
             }
             $record->remove($this->clock->now());
 
-            return [] === $undated ? [$none] : [];
+            return $made;
         };
         $here = $this->generateUrl('season', ['id' => $record->id]);
         $live = \count(array_filter($moved, static fn (ProjectRecord $project): bool => null === $project->removedAt));

@@ -63,6 +63,18 @@ final class PlanLoader
         return $this->entities->getRepository(SeasonRecord::class)->findOneBy(['id' => $id, 'account' => $account, 'removedAt' => null]);
     }
 
+    /** What is planned for no season: of an account one at most, so a new one only where there is none. */
+    public function undated(Account $account): SeasonRecord
+    {
+        foreach ($this->seasons($account) as $season) {
+            if ($season->undated) {
+                return $season;
+            }
+        }
+
+        return SeasonRecord::none($account);
+    }
+
     /**
      * The season asked for, or last looked at, or the latest; what is in no season only when it is asked for.
      *
