@@ -98,14 +98,14 @@ test('in a shop a width is one tap, and a tick stays', async ({ demo: page }) =>
     await open(page, '/shopping');
     const hand = hands(page);
     await hand.press(page.getByRole('link', { name: '112 cm' }));
-    await expect(page.locator('.at-width li', { hasText: 'Viscose lining' })).toContainText('2.30 m');
+    await expect(page.locator('.is-at-width tbody', { hasText: 'Viscose lining' })).toContainText('2.30 m');
     expect(hand.presses).toBe(1);
-    await page.locator('.at-width li', { hasText: 'Viscose lining' }).getByRole('checkbox').check();
+    await page.locator('.is-at-width tbody', { hasText: 'Viscose lining' }).getByRole('checkbox').check();
     await page.getByRole('link', { name: '140 cm' }).click();
     await page.reload();
     await ready(page);
-    await expect(page.locator('.at-width li', { hasText: 'Viscose lining' }).getByRole('checkbox')).toBeChecked();
-    await expect(page.locator('.at-width li', { hasText: 'Moth-wing silk' }).getByRole('checkbox')).not.toBeChecked();
+    await expect(page.locator('.is-at-width tbody', { hasText: 'Viscose lining' }).getByRole('checkbox')).toBeChecked();
+    await expect(page.locator('.is-at-width tbody', { hasText: 'Moth-wing silk' }).getByRole('checkbox')).not.toBeChecked();
 });
 
 test('a snag is cleared with one press, and the page is the same', async ({ demo: page }) => {

@@ -20,15 +20,14 @@ final class ShoppingPagesTest extends PageTestCase
                 'Paper-lantern cotton',
                 'Viscose lining',
                 'Moth-wing silk',
-                'Notions',
             ],
-            $page->filter('.counter h2')->each(static fn ($node): string => $node->text()),
+            $page->filter('.to-buy label')->each(static fn ($node): string => $node->text()),
         );
-        $viscose = self::says($page, 'section.counter:nth-of-type(5)');
-        self::assertStringContainsString('112 cm wide 2.30 m €20.47', $viscose, '2.10 / 0.94 + 0.06 = 2.294 → 2.30; × 8.90');
+        $viscose = self::says($page, '.to-buy tbody:nth-of-type(5)');
+        self::assertStringContainsString('112 cm 2.30 m €20.47', $viscose, '2.10 / 0.94 + 0.06 = 2.294 → 2.30; × 8.90');
         self::assertStringContainsString('Before rounding to the counter’s 10 cm 2.294 m Ask for 2.30 m', $viscose);
-        self::assertStringContainsString('Your cut is 26 cm too short.', self::says($page, 'section.counter:nth-of-type(1)'));
-        self::assertStringContainsString('No more of this one is to be had', self::says($page, 'section.counter:nth-of-type(2)'));
+        self::assertStringContainsString('Your cut is 26 cm too short.', self::says($page, '.to-buy tbody:nth-of-type(1)'));
+        self::assertStringContainsString('No more of this one is to be had', self::says($page, '.to-buy tbody:nth-of-type(2)'));
     }
 
     public function testAtOneWidthEachClothIsALineWithItsLength(): void
@@ -36,14 +35,14 @@ final class ShoppingPagesTest extends PageTestCase
         $this->signInToDemo();
         $page = $this->browser->click($this->get('/shopping')->filter('.width-bar')->selectLink('112 cm')->link());
         self::assertSame('112 cm', $page->filter('.width-bar [aria-current]')->text());
-        self::assertCount(6, $page->filter('.at-width li'));
-        $line = self::says($page, '.at-width li:nth-child(5)');
-        self::assertStringContainsString('Viscose lining lining, Lantern dress 2.30 m €20.47', $line);
+        self::assertCount(6, $page->filter('.is-at-width tbody'));
+        $line = self::says($page, '.is-at-width tbody:nth-of-type(5)');
+        self::assertStringContainsString('112 cm 2.30 m €20.47', $line);
         // between the printed widths, the narrower row counts
-        $typed = self::says($this->get('/shopping?width=100'), '.at-width li:nth-child(5)');
-        self::assertStringContainsString('Viscose lining lining, Lantern dress 3.10 m', $typed);
+        $typed = self::says($this->get('/shopping?width=100'), '.is-at-width tbody:nth-of-type(5)');
+        self::assertStringContainsString('100 cm 3.10 m', $typed);
         $page = $this->get('/shopping?width=<script>lots');
-        self::assertCount(0, $page->filter('.at-width'));
+        self::assertCount(0, $page->filter('.is-at-width'));
         self::assertSame('<script>lots', $page->filter('#width')->attr('value'), 'what was typed is kept');
         self::assertCount(1, $page->filter('#fault-width'));
         foreach (['0', '-3', '9999999 km', '🧵'] as $odd) {
@@ -56,8 +55,8 @@ final class ShoppingPagesTest extends PageTestCase
         $this->signInToDemo();
         $this->get('/settings');
         $this->send('Save the settings', ['units' => 'imperial', 'counter' => '⅛ yd']);
-        self::assertStringContainsString('44 in wide 2⅝ yd', self::says($this->get('/shopping'), 'section.counter:nth-of-type(5)'));
-        self::assertStringContainsString('2¾ yd', self::says($this->get('/shopping?counter=¼ yd'), 'section.counter:nth-of-type(5)'));
+        self::assertStringContainsString('44 in 2⅝ yd', self::says($this->get('/shopping'), '.to-buy tbody:nth-of-type(5)'));
+        self::assertStringContainsString('2¾ yd', self::says($this->get('/shopping?counter=¼ yd'), '.to-buy tbody:nth-of-type(5)'));
     }
 
     public function testASeasonWithoutProjectsBuysNothing(): void
