@@ -86,13 +86,7 @@ final class TableController extends AbstractController
             'assumptions' => $settings->assumptions,
             'typed' => $entry->typed,
             'faults' => $entry->faults(),
-            'patterns' => array_values(
-                array_filter(
-                    $library->all($account),
-                    static fn ($pattern): bool => [] !==
-                        array_filter($pattern->versions, static fn ($version): bool => [] !== $version->pieces->marks),
-                ),
-            ),
+            'patterns' => $library->withPieces($account),
         ]);
     }
 

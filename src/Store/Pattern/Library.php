@@ -24,6 +24,14 @@ final readonly class Library
         return array_map($this->mapper->pattern(...), $this->patterns->glance($account));
     }
 
+    /** @return list<Pattern> with a version that has its pieces */
+    public function withPieces(Account $account): array
+    {
+        $which = "removed_at IS NULL AND id IN (SELECT v.pattern_id FROM version v WHERE v.marks <> '[]')";
+
+        return array_map($this->mapper->pattern(...), $this->patterns->glance($account, $which));
+    }
+
     /** @return list<Pattern> whose size chart is entered */
     public function charted(Account $account): array
     {

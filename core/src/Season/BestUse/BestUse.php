@@ -112,7 +112,7 @@ final readonly class BestUse
             $would,
             buys: \count(array_filter($open, static fn (Project $one): bool => null !== self::main($one)?->wish)),
             still: $still,
-            exact: $assigned->exact,
+            exact: $assigned->isSettled,
             looked: \count($open),
             sooner: array_values(array_filter($sooner)),
         );

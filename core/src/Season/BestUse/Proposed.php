@@ -13,7 +13,7 @@ final readonly class Proposed
      * @param int               $would   that it would be
      * @param int               $buys    main cloths to be bought now
      * @param int               $still   that would be
-     * @param bool              $exact   no assignment is better; otherwise the search was stopped
+     * @param bool              $exact   no assignment serves the projects better; otherwise the search was stopped
      * @param int               $looked  projects that were looked at
      * @param list<Sooner>      $sooner  what comes before another cloth
      */

@@ -115,6 +115,40 @@ final class AssignTest extends TestCase
         ));
     }
 
+    /** All that could still be better is a shorter end: ties of forty projects on sixty cuts would be searched for hours. */
+    public function testTheSearchStopsWhenOnlyUselessEndsAreLeft(): void
+    {
+        $random = new Randomizer(new Mt19937(3));
+        $free = $choices = [];
+        for ($c = 0; $c < 60; ++$c) {
+            $free['c'.$c] = 1000 * $random->getInt(1000, 1300);
+        }
+        for ($p = 0; $p < 40; ++$p) {
+            $choices[] = array_map(
+                static fn (): Choice => new Choice(null, 'c'.$random->getInt(0, 59), 1000 * $random->getInt(700, 990), 4),
+                range(1, 7),
+            );
+        }
+        $assign = new Assign();
+        $found = $assign->assign($choices, $free);
+        self::assertFalse($found->exact);
+        self::assertTrue($found->isSettled);
+        self::assertSame($found->bound[0], $found->cost[0], 'all have cloth');
+        self::assertSame($found->cost, $assign->cost($found->choices, $free));
+    }
+
+    public function testProjectsThatShareNoCutAreDecidedApart(): void
+    {
+        $choices = $free = [];
+        for ($p = 0; $p < 40; ++$p) {
+            $choices[] = [new Choice(null, 'a'.$p, 900_000, 3), new Choice(null, 'b'.$p, 900_000, 3)];
+            $free += ['a'.$p => 1_200_000, 'b'.$p => 900_000];
+        }
+        $found = (new Assign())->assign($choices, $free);
+        self::assertTrue($found->exact, 'two to the power of forty ways');
+        self::assertSame(array_map(static fn (int $p): string => 'b'.$p, range(0, 39)), $this->cuts($found->choices));
+    }
+
     public function testATwelfthProjectAndThirtyCutsAreDecidedExactly(): void
     {
         $random = new Randomizer(new Mt19937(5));
