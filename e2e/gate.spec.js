@@ -30,6 +30,7 @@ test('the scissors with the mouse: an open check holds them, what is cut stands 
     );
     await expectAccessible(page);
     await page.locator('[name="word[laid]"]').fill('');
+    await page.locator('summary', { hasText: 'After the scissors' }).click();
     await page.getByLabel('Cut off, along the cloth').fill('1.5 m');
     await page.getByRole('button', { name: 'It is cut' }).click();
     await expect(page.getByRole('alert')).toContainText('One check is open');
@@ -61,6 +62,9 @@ test('… and with keys alone, on a phone’s width too', async ({ demo: page })
     );
     await expectAccessible(page);
     expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBe(0);
+    await page.getByRole('button', { name: 'Save the answers' }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('all are clear')).toBeVisible();
     await page.getByRole('button', { name: 'It is cut' }).focus();
     await page.keyboard.press('Enter');
     await expect(page.locator('.toast')).toContainText('is cut for Heron skirt.');

@@ -6,7 +6,11 @@ const first = async (page, list, selector) => {
 };
 
 const desk = { width: 1280, height: 800 };
+const tablet = { width: 1024, height: 768 };
 const phone = { width: 390, height: 844 };
+
+/** What a desk shows when it is zoomed to 200 %. */
+const zoomed = { width: 640, height: 400 };
 
 /** Each page once; axe looks at the phone again only where one works with it. */
 async function look(page, paths, onPhone = []) {
@@ -15,9 +19,10 @@ async function look(page, paths, onPhone = []) {
             await page.setViewportSize(desk);
             await open(page, path);
             await expectAccessible(page);
-            await expectNoSidewaysScroll(page);
-            await page.setViewportSize(phone);
-            await expectNoSidewaysScroll(page);
+            for (const size of [desk, tablet, zoomed, phone]) {
+                await page.setViewportSize(size);
+                await expectNoSidewaysScroll(page);
+            }
             if (onPhone.includes(path)) {
                 await open(page, path);
                 await expectAccessible(page);

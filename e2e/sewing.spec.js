@@ -120,6 +120,7 @@ test('two browsers on one workroom: of two cuts one wins and the other is told, 
             await check.locator('summary').click();
             await check.locator('[name^="word["]').fill('chalked by hand');
         }
+        await one.locator('summary', { hasText: 'After the scissors' }).click();
         await one.getByLabel('Cut off, along the cloth').fill('1.4 m');
     };
     await gate(page);
