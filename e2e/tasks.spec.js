@@ -83,6 +83,7 @@ test('a short dress is made enough in three presses', async ({ demo: page }) => 
 
 test('from a project to its cut cloth takes less than 10 seconds', async ({ demo: page }) => {
     await project(page, 'Heron skirt').getByRole('link', { name: 'Heron skirt' }).click();
+    expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeLessThan(1400);
     const hand = hands(page);
     await hand.press(page.locator('.project-verdict').getByRole('link', { name: 'Before cutting' }));
     await expect(page.getByRole('heading', { name: 'Before cutting' })).toBeVisible();
