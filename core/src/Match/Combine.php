@@ -30,7 +30,7 @@ final readonly class Combine
     {
         $enough = [];
         foreach ($byRole as $role => $proposals) {
-            $suits = static fn (Proposal $one): bool => Group::Not !== $one->group && true === $one->fit?->isEnough();
+            $suits = static fn (Proposal $one): bool => $one->group->mayBe() && true === $one->fit?->isEnough();
             $would = array_filter($proposals, $suits);
             if ([] !== $would) {
                 $enough[$role] = \array_slice(array_values($would), 0, self::EACH);

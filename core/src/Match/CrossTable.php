@@ -49,11 +49,11 @@ final readonly class CrossTable
                 $wide = ($toCut->full->micrometres ?? '').' '.($toCut->width->micrometres ?? '');
                 $takes[$wide] ??= $amounts->calculate(CuttingCloth::cut($cloth, $toCut), array_keys($suits));
                 foreach ($takes[$wide] as $j => $amount) {
-                    [$points, $clear] = $suits[$j];
+                    [$points, $clear, $unlikely] = $suits[$j];
                     $spare = null === $amount ? null : $free?->minus($amount);
                     $far = null !== $amount && true === $spare?->isNegative() && Group::isTooFar($spare->negated(), $amount);
                     if (!$far) {
-                        $group = Group::of($spare, null !== $spare, $clear, $points);
+                        $group = Group::of($spare, null !== $spare, $clear, $points, $unlikely, $traits[$i]->isUnknown());
                         yield new Paired($cloth, $cut, $makings[$j], version: $j, group: $group, points: $points, spare: $spare);
                     }
                 }
@@ -64,7 +64,7 @@ final readonly class CrossTable
     /**
      * @param list<Making> $makings
      *
-     * @return array<int, array{int, bool}> points and whether nothing speaks against it, of those that nothing refuses
+     * @return array<int, array{int, bool, bool}> as MatchScores says, of those that nothing refuses
      */
     private function suits(MatchScores $marks, int $at, Cloth $cloth, Traits $traits, array $makings): array
     {
@@ -74,7 +74,7 @@ final readonly class CrossTable
             $mark = $marks->score($at, $j);
             if (null !== $overruled) {
                 $judgement = (new Suit())->judge($traits, $making->asks, $overruled);
-                $mark = [$judgement->points, $judgement->isClear()];
+                $mark = [$judgement->points, $judgement->isClear(), false];
             }
             if (null !== $mark && null === $making->unfit) {
                 $suits[$j] = $mark;

@@ -6,6 +6,7 @@ namespace Octavum\Core\Match;
 
 use Octavum\Core\Match\Criteria\Asks;
 use Octavum\Core\Match\Criteria\Traits;
+use Octavum\Core\Match\Rule\Judgement;
 use Octavum\Core\Match\Rule\Reason;
 use Octavum\Core\Match\Rule\Tenor;
 
@@ -17,7 +18,9 @@ use Octavum\Core\Match\Rule\Tenor;
 final class MatchScores
 {
     private const UNCLEAR = 1 << 10;
-    private const REFUSED = 1 << 20;
+    private const GUESSED = 1 << 16;
+    private const FAR_OFF = 1 << 20;
+    private const REFUSED = 1 << 24;
 
     /** @var list<list<int>> what each rule sees of each cloth, numbered */
     private array $seen = [];
@@ -57,7 +60,10 @@ final class MatchScores
         }
     }
 
-    /** @return ?array{int, bool} the points and whether nothing speaks against the pair; null when it is refused */
+    /**
+     * @return ?array{int, bool, bool} the points, whether nothing speaks against the pair, and whether the name does so clearly;
+     *                                 null when it is refused
+     */
     public function score(int $cloth, int $version): ?array
     {
         $seen = $this->seen[$cloth];
@@ -68,18 +74,26 @@ final class MatchScores
         if ($sum >= self::REFUSED / 2) {
             return null;
         }
+        $far = ($sum + self::UNCLEAR / 2) >> 20;
+        $sum -= $far * self::FAR_OFF;
+        $guessed = ($sum + self::UNCLEAR / 2) >> 16;
+        $sum -= $guessed * self::GUESSED;
         $unclear = ($sum + self::UNCLEAR / 2) >> 10;
 
-        return [$sum - $unclear * self::UNCLEAR, 0 === $unclear];
+        return [$sum - $unclear * self::UNCLEAR, 0 === $unclear, $far > 0 && $guessed >= Judgement::GUESSES];
     }
 
-    /** Points, doubts and refusals in one number: points stay far below what a doubt counts there, and doubts below a refusal. */
+    /** Points, doubts, guesses and refusals in one number: each stays far below what the next counts there. */
     private static function mark(?Reason $reason): int
     {
         return match ($reason?->tenor) {
             null => 0,
             Tenor::Refusal => self::REFUSED,
-            Tenor::Doubt, Tenor::Question => $reason->points + self::UNCLEAR,
+            Tenor::Question => $reason->points + self::UNCLEAR,
+            Tenor::Doubt => $reason->points
+                + self::UNCLEAR
+                + Judgement::against($reason) * self::GUESSED
+                + ($reason->off >= Judgement::FAR ? self::FAR_OFF : 0),
             Tenor::Praise, Tenor::Fact => $reason->points,
         };
     }

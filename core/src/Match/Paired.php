@@ -28,14 +28,14 @@ final readonly class Paired
 
     public function isEnough(): bool
     {
-        return null !== $this->spare && Group::Short !== $this->group;
+        return null !== $this->spare && Group::Short !== $this->group && $this->group->mayBe();
     }
 
     /** Of two that are enough: what is made for it first, then that for which more speaks, then that which leaves less. */
     public static function compare(self $a, self $b): int
     {
         return match (true) {
-            $a->group !== $b->group => Group::MadeForIt === $a->group ? -1 : 1,
+            $a->group !== $b->group => array_search($a->group, Group::cases(), true) <=> array_search($b->group, Group::cases(), true),
             $a->points !== $b->points => $b->points <=> $a->points,
             default => $a->spare?->micrometres <=> $b->spare?->micrometres,
         };

@@ -50,7 +50,14 @@ final readonly class Proposal
         $this->points = $judgement->points + ($use->points ?? 0);
         $this->refusal = $this->refused();
         $this->group = null === $this->refusal
-            ? Group::of($fit?->spare, Verdict::NotKnown !== $fit?->verdict, $judgement->isClear(), $judgement->points)
+            ? Group::of(
+                $fit?->spare,
+                Verdict::NotKnown !== $fit?->verdict,
+                $judgement->isClear(),
+                $judgement->points,
+                unlikely: $judgement->isUnlikely(),
+                unknown: $judgement->isUnknown,
+            )
             : Group::Not;
         $this->place = $this->place();
     }

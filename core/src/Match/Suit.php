@@ -96,7 +96,7 @@ final readonly class Suit
             }
         }
 
-        $judgement = new Judgement($reasons);
+        $judgement = new Judgement($reasons, isUnknown: $cloth->isUnknown());
 
         return null === $overruled ? $judgement : $judgement->overruled($overruled);
     }

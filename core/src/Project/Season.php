@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Project;
 
-use Octavum\Core\Match\Criteria\Warmth;
+use Octavum\Core\Cloth\Warmth;
 
 /** A span of weeks with hours to sew; or none, for what is planned and has its turn no one knows when. */
 final readonly class Season

@@ -22,6 +22,7 @@ use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Purchase;
 use Octavum\Core\Cloth\Recovery;
 use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\Warmth;
 use Octavum\Core\Cloth\Weight;
 use Octavum\Core\Cloth\WeightClass;
 use Octavum\Core\Match\Criteria\Asks;
@@ -30,7 +31,6 @@ use Octavum\Core\Match\Criteria\Sewist;
 use Octavum\Core\Match\Criteria\ToileSchool;
 use Octavum\Core\Match\Criteria\Tool;
 use Octavum\Core\Match\Criteria\Traits;
-use Octavum\Core\Match\Criteria\Warmth;
 use Octavum\Core\Match\MatchScores;
 use Octavum\Core\Match\Rule\Reason;
 use Octavum\Core\Match\Rule\Tenor;
@@ -124,7 +124,7 @@ final class PairsTest extends TestCase
         foreach ($cloths as $i => $cloth) {
             foreach ($versions as $j => $asks) {
                 $judgement = (new Suit())->judge($cloth, $asks);
-                $expected = $judgement->isRefused() ? null : [$judgement->points, $judgement->isClear()];
+                $expected = $judgement->isRefused() ? null : [$judgement->points, $judgement->isClear(), $judgement->isUnlikely()];
                 self::assertSame($expected, $marks->score($i, $j), $pairs[$i][0].' for '.$pairs[$j][1]);
                 $refused += (int) (null === $expected);
             }

@@ -182,7 +182,7 @@ final readonly class ClothPages
         $needs = [];
         foreach ($proposals as $proposal) {
             $need = $proposal->fit?->need;
-            if ($need instanceof Need && Group::Not !== $proposal->group && $proposal->points >= 0) {
+            if ($need instanceof Need && $proposal->group->mayBe() && $proposal->points >= 0) {
                 $needs[] = $need;
             }
         }

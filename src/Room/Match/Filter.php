@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Octavum\Room\Match;
 
 use Octavum\Core\Body\Feature;
-use Octavum\Core\Match\Criteria\Warmth;
+use Octavum\Core\Cloth\Warmth;
 use Octavum\Core\Match\Making;
 use Octavum\Core\Pattern\Technique;
 use Octavum\Core\Piece\Garment;

@@ -69,7 +69,7 @@ final readonly class PatternPages
             [$roles[$role->value], $more[$role->value]] = $this->groups($all, $most, $promised, $settings);
         }
         $best = $main[0] ?? null;
-        $traits = null === $best?->cloth || Group::Not === $best->group ? null : Traits::of($best->cloth, Making::DEAR);
+        $traits = null === $best?->cloth || !$best->group->mayBe() ? null : Traits::of($best->cloth, Making::DEAR);
         $why = (new Toile())->reasons($making, $traits);
 
         return new PatternPage(

@@ -22,7 +22,7 @@ use Octavum\Strip\StripBuilder;
 final readonly class RollDrawing
 {
     /** How many are named of each group. */
-    private const NAMED = ['made for it' => 7, 'possible' => 4, 'short' => 3];
+    private const NAMED = ['made for it' => 7, 'possible' => 4, 'not known' => 7, 'short' => 3];
 
     /** Between two names, and from the tape to the first. */
     private const STEP = 20;
@@ -60,14 +60,14 @@ final readonly class RollDrawing
         $left = self::NAMED;
         foreach ($proposals as $proposal) {
             $amount = $proposal->fit?->amount();
-            if (null === $amount || Group::Not === $proposal->group) {
+            if (null === $amount || !$proposal->group->mayBe()) {
                 continue;
             }
             $x = $scale->x($taken->plus($amount));
             if ($x > $scale->room + 40) {
                 continue;
             }
-            if ($left[$proposal->group->value] > 0) {
+            if (($left[$proposal->group->value] ?? 0) > 0) {
                 --$left[$proposal->group->value];
                 $named[] = [$x, $proposal];
             } else {
@@ -145,7 +145,7 @@ final readonly class RollDrawing
             $x,
             $y,
             name: mb_strlen($name) > 30 ? mb_substr($name, 0, 29).'…' : $name,
-            doubt: Group::WouldDo === $proposal->group || !$proposal->judgement->isClear(),
+            doubt: Group::MadeForIt !== $proposal->group || !$proposal->judgement->isClear(),
             missing: Group::Short === $proposal->group ? $proposal->fit?->missing() : null,
         );
     }

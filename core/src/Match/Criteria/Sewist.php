@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Octavum\Core\Match\Criteria;
 
+use Octavum\Core\Cloth\Warmth;
 use Octavum\Core\Pattern\Technique;
 
 /** What whoever sews would rather do, has, and has made before. */

@@ -8,9 +8,12 @@ use Octavum\Core\Cloth\CareLabel;
 use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Feel;
+use Octavum\Core\Cloth\NameGuess;
+use Octavum\Core\Cloth\NameTable;
 use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Structure;
+use Octavum\Core\Cloth\Warmth;
 use Octavum\Core\Cloth\WeightClass;
 
 /** What of a cloth decides whether it suits. */
@@ -41,6 +44,7 @@ final readonly class Traits
      * @param ?int       $stretch   per cent across, tested; of a woven cloth by its fibres; null where nobody knows
      * @param bool       $slips     smooth fibres, as linings have them
      * @param bool       $asksNap   it is brushed, and nobody has said whether one way
+     * @param ?NameGuess $guess     what its name tells; a word, a figure or a test goes before it
      * @param string     $meantFor  toiles, linings or pockets, by its type or its name; empty for garments
      */
     private function __construct(
@@ -61,6 +65,7 @@ final readonly class Traits
         public bool $slips,
         public bool $asksNap,
         public string $meantFor,
+        public ?NameGuess $guess,
     ) {
     }
 
@@ -69,10 +74,11 @@ final readonly class Traits
     {
         $synthetic = $cloth->material->fibres->shares['polyester'] ?? 0;
         $silk = $cloth->material->fibres->shares['silk'] ?? 0;
+        $guess = (new NameTable())->find($cloth);
         $dearly = ($cloth->purchase->pricePerMetre ?? 0) >= $dear || $silk >= 50;
 
         return new self(
-            $cloth->material->isStructureKnown() ? $cloth->material->structure : null,
+            $cloth->material->isStructureKnown() ? $cloth->material->structure : $guess?->structure,
             $cloth->material->type,
             $cloth->material->feel,
             weight: $cloth->material->weight?->class,
@@ -87,12 +93,13 @@ final readonly class Traits
             precious: $cloth->purchase->precious ?? $dearly,
             creases: $cloth->material->feel->takesCrease,
             unwilling: ClothType::Crepe === $cloth->material->type || $synthetic >= 50,
-            warmth: self::warmth($cloth),
+            warmth: self::warmth($cloth) ?? $guess?->warmth,
             dryClean: CareLabel::DryClean === $cloth->material->care,
             stretch: self::stretchOf($cloth),
             slips: self::slips($cloth),
             asksNap: true === $cloth->material->type?->isBrushed() && null === $cloth->look->direction,
             meantFor: self::meantFor($cloth),
+            guess: $guess,
         );
     }
 
@@ -147,6 +154,23 @@ final readonly class Traits
         return $this->feel->opacity ?? ($isSheer ? Opacity::Sheer : null);
     }
 
+    /** The word of its name where nobody has said how sheer it is, and the name tells. */
+    public function opacityWord(): ?string
+    {
+        return null === $this->opacity() && null !== $this->guess?->opacity ? $this->guess->word : null;
+    }
+
+    /** Nothing is known of it that decides whether it suits. */
+    public function isUnknown(): bool
+    {
+        return null === $this->structure
+            && null === $this->type
+            && null === $this->guess
+            && null === $this->weight
+            && null === $this->feel->drape
+            && null === $this->feel->across;
+    }
+
     public function isKnit(): bool
     {
         return Structure::Knit === $this->structure;
@@ -160,6 +184,11 @@ final readonly class Traits
     public function isLight(): bool
     {
         return WeightClass::Sheer === $this->weight || WeightClass::Light === $this->weight;
+    }
+
+    public function isCoatCloth(): bool
+    {
+        return ClothType::Coating === $this->type || \in_array($this->guess?->word, ['coating', 'melton'], true);
     }
 
     public function isBusy(): bool

@@ -8,13 +8,16 @@ use Octavum\Core\Body\Feature;
 use Octavum\Core\Match\Criteria\Asks;
 use Octavum\Core\Match\Criteria\Traits;
 use Octavum\Core\Pattern\Technique;
+use Octavum\Core\Piece\Garment;
 
 /** Heavy cloth bulks at an elastic waist and in gathers; bulky knit as an open front stands off. */
 final readonly class BulkRule implements Rule
 {
+    private const THIN_SEAMS = [Garment::Trousers, Garment::Shorts, Garment::Shirt, Garment::Top, Garment::Jumpsuit, Garment::Nightwear];
+
     public function sees(Traits $cloth): array
     {
-        return [$cloth->isHeavy(), $cloth->bulky, $cloth->isKnit()];
+        return [$cloth->isHeavy(), $cloth->bulky, $cloth->isKnit(), $cloth->isCoatCloth()];
     }
 
     public function judge(Traits $cloth, Asks $asks): ?Reason
@@ -23,6 +26,10 @@ final readonly class BulkRule implements Rule
             $cloth->isHeavy() && null !== $asks->has(Feature::ElasticWaist, Feature::ElasticBack) => Reason::doubt(
                 2,
                 'Heavy cloth bulks at an elastic waist: a flat front, or a facing of something thinner.',
+            ),
+            $cloth->isCoatCloth() && \in_array($asks->garment, self::THIN_SEAMS, true) => Reason::doubt(
+                2,
+                'A cloth for coats: too thick for the seams and folds of this.',
             ),
             $cloth->isHeavy() && null !== $asks->uses(Technique::Gathers) => Reason::doubt(
                 2,

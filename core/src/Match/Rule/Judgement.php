@@ -7,24 +7,40 @@ namespace Octavum\Core\Match\Rule;
 /** What speaks for and against sewing a version from a cloth; a list of reasons, not a bare mark. */
 final readonly class Judgement
 {
+    /** So many guesses against a pair, one of them far off, outweigh that none of them is certain. A starting value of the house. */
+    public const GUESSES = 2;
+
+    /** Steps from which a guess is far off, and from which it counts for two. Starting values of the house. */
+    public const FAR = 2;
+    private const VERY_FAR = 3;
+
     public int $points;
 
     private bool $refused;
 
     private bool $clear;
 
-    /** @param list<Reason> $reasons in the order of the rules */
-    public function __construct(public array $reasons, public bool $isOverruled = false)
+    private bool $unlikely;
+
+    /**
+     * @param list<Reason> $reasons   in the order of the rules
+     * @param bool         $isUnknown nothing is known of the cloth
+     */
+    public function __construct(public array $reasons, public bool $isOverruled = false, public bool $isUnknown = false)
     {
         $points = 0;
         $refused = false;
         $clear = true;
+        $against = $far = 0;
         foreach ($reasons as $reason) {
             $points += $reason->points;
             $refused = $refused || Tenor::Refusal === $reason->tenor;
+            $against += self::against($reason);
+            $far += $reason->off >= self::FAR ? 1 : 0;
             $clear = $clear && (Tenor::Praise === $reason->tenor || Tenor::Fact === $reason->tenor);
         }
         [$this->points, $this->refused, $this->clear] = [$points, $refused, $clear];
+        $this->unlikely = $against >= self::GUESSES && $far > 0;
     }
 
     /** @return list<Reason> */
@@ -42,6 +58,21 @@ final readonly class Judgement
     public function isClear(): bool
     {
         return $this->clear;
+    }
+
+    /** How many guesses against the pair it counts for. */
+    public static function against(Reason $reason): int
+    {
+        return match (true) {
+            !$reason->isGuess || Tenor::Doubt !== $reason->tenor => 0,
+            default => $reason->off >= self::VERY_FAR ? 2 : 1,
+        };
+    }
+
+    /** Nothing certain refuses it, and what its name tells speaks clearly against it. */
+    public function isUnlikely(): bool
+    {
+        return $this->unlikely && !$this->refused;
     }
 
     /** What spoke against the pair is still to be read and counts no more, and the sewist's own reason counts for it. */

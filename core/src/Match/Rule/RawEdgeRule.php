@@ -17,13 +17,19 @@ final readonly class RawEdgeRule implements Rule
 
     public function sees(Traits $cloth): array
     {
-        return [$cloth->feel->edges];
+        return [$cloth->feel->edges, null === $cloth->feel->edges ? $cloth->guess?->word : null];
     }
 
     public function judge(Traits $cloth, Asks $asks): ?Reason
     {
-        $edges = $cloth->feel->edges;
+        $guess = null === $cloth->feel->edges ? $cloth->guess : null;
+        $reason = $this->say($cloth->feel->edges ?? $guess?->edges, $asks);
 
+        return null === $guess ? $reason : $reason?->asGuess($guess->word);
+    }
+
+    private function say(?Edges $edges, Asks $asks): ?Reason
+    {
         return match (true) {
             Edges::Curl === $edges && null !== $asks->has(Feature::OpenFront, Feature::WrapFront) => Reason::doubt(
                 2,

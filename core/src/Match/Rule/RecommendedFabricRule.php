@@ -13,13 +13,19 @@ final readonly class RecommendedFabricRule implements Rule
 {
     public function sees(Traits $cloth): array
     {
-        return [$cloth->type];
+        return [$cloth->type, $cloth->guess?->word];
     }
 
     public function judge(Traits $cloth, Asks $asks): ?Reason
     {
-        return null !== $cloth->type && 1 === preg_match('/\b'.preg_quote($cloth->type->value, '/').'\b/i', $asks->advice->recommended)
-            ? Reason::praise(2, 'The envelope names {type}.', ['type' => new Sentence($cloth->type->value)])
-            : null;
+        $isNamed = static fn (?string $name): bool => null !== $name
+            && 1 === preg_match('/\b'.preg_quote($name, '/').'s?\b/iu', $asks->advice->recommended);
+        [$type, $word] = [$cloth->type?->value, $cloth->guess?->word];
+
+        return match (true) {
+            $isNamed($type) => Reason::praise(2, 'The envelope names {type}.', ['type' => new Sentence((string) $type)]),
+            $isNamed($word) => Reason::praise(2, 'The envelope names {type}.', ['type' => (string) $word]),
+            default => null,
+        };
     }
 }

@@ -17,7 +17,7 @@ final readonly class StretchRule implements Rule
 
     public function sees(Traits $cloth): array
     {
-        return [$cloth->feel->across];
+        return [$cloth->feel->across, null === $cloth->feel->across ? $cloth->guess?->word : null, ...$cloth->guess->stretch ?? []];
     }
 
     public function judge(Traits $cloth, Asks $asks): ?Reason
@@ -27,6 +27,15 @@ final readonly class StretchRule implements Rule
 
         return match (true) {
             $least <= 0 => null,
+            null === $has && null !== $cloth->guess && $cloth->guess->stretch[1] < $least => Reason::refusal(
+                'Stretches {has} % at most, and it wants {least}: it would not go on.',
+                ['has' => $cloth->guess->stretch[1], 'least' => $least],
+            )->asGuess($cloth->guess->word),
+            null === $has && null !== $cloth->guess && $cloth->guess->stretch[0] >= $least => Reason::praise(
+                1,
+                'Stretches {has} % or more, it wants {least}.',
+                ['has' => $cloth->guess->stretch[0], 'least' => $least],
+            )->asGuess($cloth->guess->word),
             null === $has => Reason::question(TestKind::Stretch, 'It wants a stretch of {least} %. Pull 10 cm of it: how far does it go?', [
                 'least' => $least,
             ]),

@@ -256,6 +256,7 @@ final readonly class BestUse
         return $isKnown
             && ('' === $traits->meantFor || $judgement->isOverruled)
             && $judgement->points >= 0
+            && !$judgement->isUnlikely()
             && \count($judgement->withTenor(Tenor::Praise)) >= \count($judgement->withTenor(Tenor::Question));
     }
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace Octavum\Core\Match\Criteria;
+namespace Octavum\Core\Cloth;
 
 /** The days a cloth is for. */
 enum Warmth: string
