@@ -14,7 +14,8 @@ final class RulesListTest extends TestCase
         $root = \dirname(__DIR__, 2);
         $rows = array_filter(
             explode("\n", (string) file_get_contents($root.'/docs/rules.md')),
-            static fn (string $line): bool => 1 === preg_match('/^\| (?!rule \|)[^-]/', $line),
+            // the table of names has more columns
+            static fn (string $line): bool => 1 === preg_match('/^\| (?!rule \|)[^-]/', $line) && 5 === substr_count($line, '|'),
         );
         self::assertGreaterThan(40, \count($rows));
         foreach ($rows as $row) {

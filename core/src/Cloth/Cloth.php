@@ -40,6 +40,12 @@ final readonly class Cloth
         return [] === $days ? null : max($days);
     }
 
+    /** What its name, or its type, lets one expect where nothing is known. */
+    public function guess(): ?NameGuess
+    {
+        return (new NameTable())->find($this);
+    }
+
     /** Of what was given, or cannot be had again, it is asked once: some save it, others cut it freely. */
     public function asksPrecious(): bool
     {

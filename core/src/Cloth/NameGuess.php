@@ -14,7 +14,6 @@ final readonly class NameGuess
      * @param array{int, int} $drape     steps from 1, crisp, to 5, fluid
      * @param ?Opacity        $opacity   null where the name does not tell
      * @param array{int, int} $stretch   per cent across, from and to
-     * @param bool            $bothWays  it stretches along too
      * @param ?Edges          $edges     null where the name does not tell
      * @param ?Warmth         $warmth    null for any days
      */
@@ -25,7 +24,6 @@ final readonly class NameGuess
         public array $drape,
         public ?Opacity $opacity,
         public array $stretch,
-        public bool $bothWays,
         public ?Edges $edges,
         public ?Warmth $warmth,
     ) {

@@ -12,11 +12,13 @@ use Octavum\Core\Colour\Lab;
  */
 final class NameTable
 {
+    private const POPLINS = 'poplin|broadcloth|gingham|madras|sheeting|quilting cotton|shirting';
+
     /** Words; structure; g/m²; drape; opacity; stretch across; edges; warmth; words of its own fibre, which shift nothing. */
     private const ROWS = [
         ['voile|batiste|cheesecloth', 'woven', [40, 80], [4, 4], 'sheer', [0, 0], 'fray', 'cool', ''],
         ['lawn|cambric|fine muslin', 'woven', [70, 110], [3, 3], 'opaque', [0, 0], 'fray', 'cool', ''],
-        ['poplin|broadcloth|gingham|madras|sheeting|quilting cotton|shirting', 'woven', [110, 150], [2, 3], 'opaque', [0, 0], 'fray', '', ''],
+        [self::POPLINS, 'woven', [110, 150], [2, 3], 'opaque', [0, 0], 'fray', '', ''],
         ['calico', 'woven', [110, 170], [2, 2], 'slightly sheer', [0, 0], 'fray', '', ''],
         ['chambray|seersucker', 'woven', [110, 160], [3, 3], 'opaque', [0, 0], 'fray', 'cool', ''],
         ['double gauze|eyelet', 'woven', [110, 160], [3, 3], 'slightly sheer', [0, 0], 'fray', 'cool', ''],
@@ -83,7 +85,6 @@ final class NameTable
 
     /** What makes another row of a word, also where it stands apart from it. */
     private const PREFIXES = ['stretch', 'viscose', 'bamboo', 'modal', 'knitted', 'lightweight'];
-    private const BOTH_WAYS = ['power mesh', 'swim', 'sport', 'swimwear', 'sportswear'];
     private const MORE_DRAPE = '/\b(silk|viscose|rayon)\b/';
     private const LESS_DRAPE = '/\b(linen|hemp)\b/';
 
@@ -172,7 +173,9 @@ final class NameTable
     private function guess(string $word, Cloth $cloth, string $name): NameGuess
     {
         foreach (self::PREFIXES as $prefix) {
-            $isSaid = str_contains($name, $prefix) || ($cloth->material->fibres->shares[$prefix] ?? 0) >= 50;
+            $isSaid = str_contains($name, $prefix)
+                || ($cloth->material->fibres->shares[$prefix] ?? 0) >= 50
+                || 'stretch' === $prefix && self::hasElastane($cloth, $name);
             $word = $isSaid && isset(self::rows()[$prefix.' '.$word]) ? $prefix.' '.$word : $word;
         }
         [, $structure, $grams, $drape, $opacity, $stretch, $edges, $warmth, $own] = self::ROWS[self::rows()[$word]];
@@ -182,9 +185,8 @@ final class NameTable
             '' === $structure ? null : Structure::from($structure),
             $grams,
             $this->drape($drape, $own, $cloth, $name),
-            $this->opacity(Opacity::from($opacity), $word, $grams, $cloth, $name),
-            $this->stretch($stretch, $word, $structure, $cloth, $name),
-            bothWays: \in_array($word, self::BOTH_WAYS, true),
+            opacity: $this->opacity(Opacity::from($opacity), $word, $grams, $cloth, $name),
+            stretch: $this->stretch($stretch, $word, $structure, $cloth, $name),
             edges: '' === $edges ? null : Edges::from($edges),
             warmth: ['cool' => Warmth::Warm, 'warm' => Warmth::Cold][$warmth] ?? null,
         );
@@ -236,7 +238,7 @@ final class NameTable
      */
     private function stretch(array $stretch, string $word, string $structure, Cloth $cloth, string $name): array
     {
-        $hasElastane = ($cloth->material->fibres->shares['elastane'] ?? 0) > 0 || 1 === preg_match('/\b(elastane|spandex)\b/', $name);
+        $hasElastane = self::hasElastane($cloth, $name);
         $isStretch = 1 === preg_match('/\bstretch\b/', $name) && !str_contains($word, 'stretch');
 
         return match (true) {
@@ -245,6 +247,11 @@ final class NameTable
             'woven' === $structure && 0 === $stretch[1] && $hasElastane => [self::WITH_ELASTANE, self::WITH_ELASTANE],
             default => $stretch,
         };
+    }
+
+    private static function hasElastane(Cloth $cloth, string $name): bool
+    {
+        return ($cloth->material->fibres->shares['elastane'] ?? 0) > 0 || 1 === preg_match('/\b(elastane|spandex)\b/', $name);
     }
 
     private function isPale(Cloth $cloth, string $name): bool

@@ -53,7 +53,8 @@ final readonly class CrossTable
                     $spare = null === $amount ? null : $free?->minus($amount);
                     $far = null !== $amount && true === $spare?->isNegative() && Group::isTooFar($spare->negated(), $amount);
                     if (!$far) {
-                        $group = Group::of($spare, null !== $spare, $clear, $points, $unlikely, $traits[$i]->isUnknown());
+                        $unknown = $traits[$i]->isUnknown();
+                        $group = Group::of($spare, null !== $spare, $clear, $points, unlikely: $unlikely, unknown: $unknown);
                         yield new Paired($cloth, $cut, $makings[$j], version: $j, group: $group, points: $points, spare: $spare);
                     }
                 }

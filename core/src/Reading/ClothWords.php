@@ -16,7 +16,7 @@ use Octavum\Core\Cloth\WeightClass;
 /** The words people use of cloth, and what they mean. Longer ones first where one holds another. */
 final readonly class ClothWords
 {
-    /** @var array<string, array{ClothType, Structure}> */
+    /** @var array<string, array{ClothType, ?Structure}> */
     public const TYPES = [
         'french terry' => [ClothType::FrenchTerry, Structure::Knit], 'loopback' => [ClothType::FrenchTerry, Structure::Knit],
         'terry' => [ClothType::FrenchTerry, Structure::Knit],

@@ -248,6 +248,7 @@ final class GateController extends AbstractController
             'isOpen' => Gate::isOpen($lines),
             'revision' => $record?->revision,
             'cautions' => (new Cautions())->collect($answer->project),
+            'doubts' => $this->checker->doubts($account, $project, $this->plan->drawn($account)),
             'values' => [] === $entry->typed ? $this->proposed($role, $project, $account) : $entry->typed,
             'faults' => $entry->faults(),
         ], new Response(status: $entry->status()));

@@ -7,6 +7,7 @@ namespace Octavum\Room\Project;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Fit\SizeAdvice;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Need\Estimator;
 use Octavum\Core\Project\Cautions;
 use Octavum\Core\Project\Option;
@@ -57,7 +58,7 @@ final readonly class ProjectPages
 
         return new ProjectPage(
             $project,
-            $head = $this->head($checked, $answer, $settings, $part),
+            $head = $this->head($checked, $answer, $settings, $part, $this->checker->doubts($account, $project, $projects)),
             row: $row,
             options: ProjectPart::Cloth === $head->part
                 ? $this->drawing->options($this->checker->options($account, $project, $projects), $settings)
@@ -69,8 +70,14 @@ final readonly class ProjectPages
         );
     }
 
-    private function head(CheckedSeason $checked, ProjectAnswer $answer, Settings $settings, ?ProjectPart $part): ProjectHead
-    {
+    /** @param list<Sentence> $doubts */
+    private function head(
+        CheckedSeason $checked,
+        ProjectAnswer $answer,
+        Settings $settings,
+        ?ProjectPart $part,
+        array $doubts,
+    ): ProjectHead {
         $next = new NextActionFinder();
         $leading = $next->leading($answer);
         $state = $answer->project->log->state;
@@ -81,6 +88,7 @@ final readonly class ProjectPages
             null === $leading ? null : $this->drawing->head($checked, $answer, $leading, $settings),
             next: $next->find($answer),
             path: (new PathDrawing())->draw((new PathFinder())->find($answer)),
+            doubts: $doubts,
         );
     }
 
@@ -105,6 +113,7 @@ final readonly class ProjectPages
                     'row' => $row,
                     'advice' => $this->advice($project),
                     'cautions' => (new Cautions())->collect($project),
+                    'doubts' => $this->checker->doubts($account, $project, $projects),
                 ]),
         );
     }

@@ -9,12 +9,15 @@ use Doctrine\ORM\Events;
 use Octavum\Account\Account;
 use Octavum\Account\AccountSettings;
 use Octavum\Core\Match\Overrule;
+use Octavum\Core\Measure\Sentence;
 use Octavum\Core\Notion\Notion;
 use Octavum\Core\Project\Project;
 use Octavum\Core\Project\Season;
+use Octavum\Core\Project\Sewn;
 use Octavum\Core\Season\Answer\CheckedSeason;
 use Octavum\Core\Season\Answer\OptionAnswer;
 use Octavum\Core\Season\Answer\ProjectAnswer;
+use Octavum\Core\Season\Check\ClothDoubts;
 use Octavum\Core\Season\Check\SeasonCheck;
 use Octavum\Core\Season\Reserve\Reservation;
 use Octavum\Store\Lay\CachedLays;
@@ -85,6 +88,20 @@ final class PlanChecker
         return $this->checks($account)->options($project, $projects);
     }
 
+    /**
+     * What speaks against a project's main cloth, until it is overruled.
+     *
+     * @param list<Project> $projects whose outcomes count as experience
+     *
+     * @return list<Sentence>
+     */
+    public function doubts(Account $account, Project $project, array $projects): array
+    {
+        $sewist = $this->settings->load($account)->sewist->having((new Sewn($projects))->made());
+
+        return (new ClothDoubts())->find($project, $sewist, $this->overruled($account));
+    }
+
     /** @return array<string, list<OptionAnswer>> what each project of a season would come to with its other options, by # and project */
     public function allOptions(Account $account, Season $season): array
     {
@@ -109,13 +126,19 @@ final class PlanChecker
         return (new SeasonCheck($this->settings->load($account)->assumptions))->promises($this->plan->drawn($account));
     }
 
+    /** @return array<string, string> */
+    private function overruled(Account $account): array
+    {
+        return $this->overruled[$account->id] ??= Overrule::reasons($this->overrules->all($account));
+    }
+
     /** @param list<Notion> $notions */
     private function checks(Account $account, array $notions = []): SeasonCheck
     {
         return new SeasonCheck(
             $this->settings->load($account)->assumptions,
             $notions,
-            $this->overruled[$account->id] ??= Overrule::reasons($this->overrules->all($account)),
+            $this->overruled($account),
             $this->cachedLays,
         );
     }

@@ -34,6 +34,38 @@ final class MatchPagesTest extends PageTestCase
         self::assertStringContainsString('Plum ponte', (string) $form->filter('[name^=claims][name*=cut]')->attr('value'));
     }
 
+    public function testWhatANameTellsIsShownAsAGuessAndPutsACoatLast(): void
+    {
+        $this->signInToDemo();
+        $page = $this->get('/match?'.http_build_query(['q' => '3 m silk chiffon 140 wide']));
+        self::assertStringContainsString('about 30 to 70 g/m²?', $page->filter('.match-roll .guess')->eq(0)->text());
+        $last = $page->filter('.group')->reduce(
+            static fn (Crawler $group): bool => str_starts_with($group->filter('h2')->text(), 'Won’t work, as far as is known'),
+        );
+        self::assertStringContainsString('Towpath coat', $last->text());
+        self::assertStringContainsString('guessed from “chiffon”.', $last->text());
+        self::assertStringNotContainsString('Towpath coat', $page->filter('.group')->eq(0)->text());
+        $unknown = $this->get('/match?'.http_build_query(['q' => '3 m 140 wide']));
+        self::assertStringContainsString('Not known nothing is known of the cloth but its size', self::says($unknown));
+        self::assertStringNotContainsString('Made for it', self::says($unknown));
+    }
+
+    public function testWhatSpeaksAgainstAClothStandsWhereItIsChosenUntilOverruled(): void
+    {
+        $this->signInToDemo();
+        $slip = $this->project('Moth slip');
+        $claim = $slip->current->claims[0];
+        $pages = ['/project/'.$slip->id, '/project/'.$slip->id.'/gate/'.$claim->id];
+        foreach ($pages as $page) {
+            self::assertStringContainsString('sew a toile first', self::says($this->get($page), '.doubts'), $page);
+        }
+        $pair = ['cloth' => (string) $claim->cloth?->id, 'version' => (string) $slip->current->version?->id];
+        $this->post('/match/overrule', $pair + ['reason' => 'I know it well', 'back' => '/match']);
+        foreach ($pages as $page) {
+            self::assertCount(0, $this->get($page)->filter('.doubts'), $page);
+        }
+    }
+
     public function testSeveralClothsAreLaidBesideOneAnother(): void
     {
         $this->signInToDemo();

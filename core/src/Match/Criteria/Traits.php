@@ -9,7 +9,6 @@ use Octavum\Core\Cloth\Cloth;
 use Octavum\Core\Cloth\ClothType;
 use Octavum\Core\Cloth\Feel;
 use Octavum\Core\Cloth\NameGuess;
-use Octavum\Core\Cloth\NameTable;
 use Octavum\Core\Cloth\Opacity;
 use Octavum\Core\Cloth\PrintKind;
 use Octavum\Core\Cloth\Structure;
@@ -39,7 +38,6 @@ final readonly class Traits
      * @param bool       $large     its print has large figures
      * @param bool       $bulky     thick for what it weighs
      * @param bool       $precious  marked so, or dear, or silk
-     * @param ?bool      $creases   takes a pressed crease; null when nobody has tried
      * @param bool       $unwilling its fibres or its type often take no crease
      * @param ?int       $stretch   per cent across, tested; of a woven cloth by its fibres; null where nobody knows
      * @param bool       $slips     smooth fibres, as linings have them
@@ -57,7 +55,6 @@ final readonly class Traits
         public bool $large,
         public bool $bulky,
         public bool $precious,
-        public ?bool $creases,
         public bool $unwilling,
         public ?Warmth $warmth,
         public bool $dryClean,
@@ -74,7 +71,7 @@ final readonly class Traits
     {
         $synthetic = $cloth->material->fibres->shares['polyester'] ?? 0;
         $silk = $cloth->material->fibres->shares['silk'] ?? 0;
-        $guess = (new NameTable())->find($cloth);
+        $guess = $cloth->guess();
         $dearly = ($cloth->purchase->pricePerMetre ?? 0) >= $dear || $silk >= 50;
 
         return new self(
@@ -91,7 +88,6 @@ final readonly class Traits
                 true,
             ) || WeightClass::VeryHeavy === $cloth->material->weight?->class,
             precious: $cloth->purchase->precious ?? $dearly,
-            creases: $cloth->material->feel->takesCrease,
             unwilling: ClothType::Crepe === $cloth->material->type || $synthetic >= 50,
             warmth: self::warmth($cloth) ?? $guess?->warmth,
             dryClean: CareLabel::DryClean === $cloth->material->care,

@@ -15,7 +15,7 @@ final readonly class CreaseRule implements Rule
 {
     public function sees(Traits $cloth): array
     {
-        return [$cloth->creases, $cloth->unwilling];
+        return [$cloth->feel->takesCrease, $cloth->unwilling];
     }
 
     public function judge(Traits $cloth, Asks $asks): ?Reason
@@ -27,17 +27,17 @@ final readonly class CreaseRule implements Rule
         $with = ['what' => new Sentence($sharp->value)];
 
         return match (true) {
-            false === $cloth->creases => Reason::doubt(
+            false === $cloth->feel->takesCrease => Reason::doubt(
                 2,
                 'Takes no crease, and it has {what}: edges will roll instead of lying flat.',
                 $with,
             ),
-            null === $cloth->creases && $cloth->unwilling => Reason::question(
+            null === $cloth->feel->takesCrease && $cloth->unwilling => Reason::question(
                 TestKind::Pressing,
                 'Does it take a crease? Press a scrap first: it has {what}.',
                 $with,
             ),
-            true === $cloth->creases => Reason::praise(1, 'Presses well, as {what} should.', $with),
+            true === $cloth->feel->takesCrease => Reason::praise(1, 'Presses well, as {what} should.', $with),
             default => null,
         };
     }

@@ -64,7 +64,7 @@ final readonly class Judgement
     public static function against(Reason $reason): int
     {
         return match (true) {
-            !$reason->isGuess || Tenor::Doubt !== $reason->tenor => 0,
+            null === $reason->guessedFrom || Tenor::Doubt !== $reason->tenor => 0,
             default => $reason->off >= self::VERY_FAR ? 2 : 1,
         };
     }

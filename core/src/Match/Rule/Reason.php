@@ -14,19 +14,28 @@ final readonly class Reason
     private const GUESSED_REFUSAL = -3;
 
     /**
-     * @param int       $points  what it counts, below nought against
-     * @param ?TestKind $test    that would answer a question; null where nobody needs to try anything
-     * @param bool      $isGuess it rests on a name, not on what was measured or said
-     * @param int       $off     steps that a guess is off what is wanted
+     * @param int       $points      what it counts, below nought against
+     * @param ?TestKind $test        that would answer a question; null where nobody needs to try anything
+     * @param ?string   $guessedFrom the word of a name on which it rests; null where it was measured or said
+     * @param int       $off         steps that a guess is off what is wanted
      */
     private function __construct(
         public Tenor $tenor,
         public Sentence $sentence,
         public int $points = 0,
         public ?TestKind $test = null,
-        public bool $isGuess = false,
+        public ?string $guessedFrom = null,
         public int $off = 0,
     ) {
+    }
+
+    /** Whole, so that it can stand alone. */
+    public function whole(): Sentence
+    {
+        return null === $this->guessedFrom ? $this->sentence : new Sentence('{reason} Guessed from “{word}”.', [
+            'reason' => $this->sentence,
+            'word' => $this->guessedFrom,
+        ]);
     }
 
     /** @param array<string, string|int|\DateTimeImmutable|Sentence> $with */
@@ -61,19 +70,20 @@ final readonly class Reason
      */
     public function asGuess(string $word, int $off = 0): self
     {
-        $sentence = new Sentence('{reason} Guessed from “{word}”.', ['reason' => $this->sentence, 'word' => $word]);
         $points = intdiv($this->points + ($this->points <=> 0), 2);
 
-        return match ($this->tenor) {
-            Tenor::Refusal => new self(Tenor::Doubt, $sentence, self::GUESSED_REFUSAL, null, true, Judgement::FAR),
-            default => new self($this->tenor, $sentence, $points, $this->test, true, Tenor::Doubt === $this->tenor ? $off : 0),
-        };
+        if (Tenor::Refusal === $this->tenor) {
+            return new self(Tenor::Doubt, $this->sentence, self::GUESSED_REFUSAL, guessedFrom: $word, off: Judgement::FAR);
+        }
+        $off = Tenor::Doubt === $this->tenor ? $off : 0;
+
+        return new self($this->tenor, $this->sentence, $points, $this->test, guessedFrom: $word, off: $off);
     }
 
     /** The same said, counting nothing. */
     public function asFact(): self
     {
-        return new self(Tenor::Fact, $this->sentence);
+        return new self(Tenor::Fact, $this->sentence, guessedFrom: $this->guessedFrom);
     }
 
     /** @param array<string, string|int|\DateTimeImmutable|Sentence> $with */

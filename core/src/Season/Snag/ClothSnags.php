@@ -189,6 +189,11 @@ final readonly class ClothSnags
         $reason = null === $version || (null === $cloth->material->feel->across && Structure::NonWoven === $cloth->material->structure)
             ? null
             : (new StretchRule())->judge(Traits::of($cloth, Making::DEAR), Asks::of($pattern, $version));
+        if (null !== $reason?->guessedFrom && Tenor::Doubt === $reason->tenor) {
+            $guess = new Sentence('{project}: {cloth} may be wrong for {pattern}. {reason}', $with + ['reason' => $reason->whole()]);
+
+            return [new Snag(Severity::NotKnown, $guess, Action::TestStretch, $cloth->id)];
+        }
         $with += ['least' => $pattern->makes->advice->stretch ?? 0, 'stretch' => $cloth->material->feel->across ?? 0];
 
         return match ($reason?->tenor) {
