@@ -41,10 +41,8 @@ final readonly class ClothDoubts
             $days = $sewist->forDays($project->season->days());
             $asks = Asks::of($pattern, $version, $project->brief->person, $days, $project->largestSize());
             $reasons = (new Suit())->judge(Traits::of($claim->cloth, Making::DEAR), $asks)->withTenor(Tenor::Refusal, Tenor::Doubt);
-            usort(
-                $reasons,
-                static fn (Reason $a, Reason $b): int => [Tenor::Refusal !== $a->tenor, $a->points] <=> [Tenor::Refusal !== $b->tenor, $b->points],
-            );
+            $weight = static fn (Reason $one): array => [Tenor::Refusal !== $one->tenor, $one->points];
+            usort($reasons, static fn (Reason $a, Reason $b): int => $weight($a) <=> $weight($b));
             $said = [...$said, ...array_map(static fn (Reason $one): Sentence => $one->whole(), \array_slice($reasons, 0, self::SAID))];
         }
 

@@ -71,9 +71,10 @@ final class ClothDoubtsTest extends TestCase
         $claim = new Claim('k', $role, $cloth, $cloth->cuts[0], cutOut: $cutOut);
         $project = new Project('x', 'Coat', Plan::season(), 1, new Option('o', $pattern, $version, size: '14', claims: [$claim]));
 
-        return array_map(
-            static fn (Sentence $one): string => ($one->with['reason'] ?? null) instanceof Sentence ? $one->with['reason']->message : $one->message,
-            (new ClothDoubts())->find($project, new Sewist(), $overruled),
-        );
+        return array_map(static function (Sentence $one): string {
+            $guessed = $one->with['reason'] ?? null;
+
+            return $guessed instanceof Sentence ? $guessed->message : $one->message;
+        }, (new ClothDoubts())->find($project, new Sewist(), $overruled));
     }
 }
