@@ -107,9 +107,6 @@ final class NameTable
     /** @var ?array<string, int> the row of each word, the longest word first */
     private static ?array $rows = null;
 
-    /** @var array<string, list<NameGuess>> by text */
-    private static array $named = [];
-
     /** By its name, and where that tells nothing by its type; null where neither does. */
     public function find(Cloth $cloth): ?NameGuess
     {
@@ -126,22 +123,6 @@ final class NameTable
         $word = $isTold ? $found : $typed;
 
         return null === $word ? null : $this->guess($word, $cloth, $name);
-    }
-
-    /**
-     * Of each cloth that a text names, such as “linen, chambray or light denim”.
-     *
-     * @return list<NameGuess>
-     */
-    public function named(string $text): array
-    {
-        $parts = preg_split('~[,;/]|\bor\b|\band\b~', self::plain($text));
-
-        return self::$named[$text] ??= array_values(array_filter(array_map(function (string $part): ?NameGuess {
-            $word = $this->last($part);
-
-            return null === $word ? null : $this->guess($word, new Cloth('', $part), $part);
-        }, false === $parts ? [] : $parts)));
     }
 
     /** @return array<string, int> */

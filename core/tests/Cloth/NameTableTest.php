@@ -127,17 +127,6 @@ final class NameTableTest extends TestCase
         self::assertNull($find(ClothType::FauxFur, 'Bear'));
     }
 
-    public function testEachClothThatAnEnvelopeNamesIsFound(): void
-    {
-        self::assertSame(
-            ['linen', 'chambray', 'light denim', 'crepe de chine'],
-            array_map(
-                static fn (NameGuess $one): string => $one->word,
-                (new NameTable())->named('Linen, chambray or light denim; crêpe de chine'),
-            ),
-        );
-    }
-
     private static function guess(string $name): ?NameGuess
     {
         return (new NameTable())->find(new Cloth('c', $name));

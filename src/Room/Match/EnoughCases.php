@@ -29,10 +29,10 @@ final readonly class EnoughCases
         return null === $answer || null === $role ? null : $this->case($account, $role->line ?? $answer->project, $role);
     }
 
-    /** Whether the account has such a claim, be it enough or not. */
-    public function isThere(Account $account, string $project, string $claim): bool
+    /** Whether the account has such a project: a page asks on while another option is taken, and its claim is gone then. */
+    public function isThere(Account $account, string $project): bool
     {
-        return null !== $this->checker->answer($account, $project)?->role($claim);
+        return null !== $this->checker->answer($account, $project);
     }
 
     private function case(Account $account, Project $project, RoleAnswer $role): ?EnoughCase

@@ -47,7 +47,7 @@ final class EnoughController extends AbstractController
     {
         $case = $this->cases->find($account, $id, $claim);
         if (null === $case) {
-            return $this->cases->isThere($account, $id, $claim) ? new Response('') : throw $this->createNotFoundException();
+            return $this->cases->isThere($account, $id) ? new Response('') : throw $this->createNotFoundException();
         }
         $least = $request->query->getBoolean('least');
         $start = microtime(true);
