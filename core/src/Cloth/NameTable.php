@@ -106,6 +106,7 @@ final class NameTable
 
     /** @var ?array<string, int> the row of each word, the longest word first */
     private static ?array $rows = null;
+    private static ?string $anyWord = null;
 
     /** By its name, and where that tells nothing by its type; null where neither does. */
     public function find(Cloth $cloth): ?NameGuess
@@ -143,8 +144,8 @@ final class NameTable
     /** The word of the table that stands last in a text; what is a fibre too, only where no other does. */
     private function last(string $text): ?string
     {
-        $one = '/\b('.implode('|', array_keys(self::rows())).')s?\b(?!-| look| effect)/';
-        preg_match_all($one, $text, $met);
+        self::$anyWord ??= '/\b('.implode('|', array_keys(self::rows())).')s?\b(?!-| look| effect)/';
+        preg_match_all(self::$anyWord, $text, $met);
         $strong = array_diff($met[1], self::WEAK);
         $last = [] === $strong ? end($met[1]) : end($strong);
 

@@ -39,6 +39,12 @@ enum Group: string
         };
     }
 
+    /** The better comes first. */
+    public function place(): int
+    {
+        return (int) array_search($this, self::cases(), true);
+    }
+
     /** Nothing refuses it, and nothing known of the cloth speaks clearly against it. */
     public function mayBe(): bool
     {

@@ -35,7 +35,7 @@ final readonly class Paired
     public static function compare(self $a, self $b): int
     {
         return match (true) {
-            $a->group !== $b->group => array_search($a->group, Group::cases(), true) <=> array_search($b->group, Group::cases(), true),
+            $a->group !== $b->group => $a->group->place() <=> $b->group->place(),
             $a->points !== $b->points => $b->points <=> $a->points,
             default => $a->spare?->micrometres <=> $b->spare?->micrometres,
         };

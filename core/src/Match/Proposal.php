@@ -88,7 +88,7 @@ final readonly class Proposal
     private function place(): array
     {
         return [
-            (int) array_search($this->group, Group::cases(), true),
+            $this->group->place(),
             match ($this->group) {
                 Group::Short => $this->fit?->missing()->micrometres ?? 0,
                 default => (int) (Verdict::NotKnown === $this->fit?->verdict),

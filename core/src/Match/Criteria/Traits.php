@@ -184,7 +184,7 @@ final readonly class Traits
 
     public function isCoatCloth(): bool
     {
-        return ClothType::Coating === $this->type || \in_array($this->guess?->word, ['coating', 'melton'], true);
+        return \in_array($this->guess?->word, ['coating', 'melton'], true);
     }
 
     public function isBusy(): bool

@@ -63,10 +63,11 @@ final readonly class Judgement
     /** How many guesses against the pair it counts for. */
     public static function against(Reason $reason): int
     {
-        return match (true) {
-            null === $reason->guessedFrom || Tenor::Doubt !== $reason->tenor => 0,
-            default => $reason->off >= self::VERY_FAR ? 2 : 1,
-        };
+        if (null === $reason->guessedFrom || Tenor::Doubt !== $reason->tenor) {
+            return 0;
+        }
+
+        return $reason->off >= self::VERY_FAR ? 2 : 1;
     }
 
     /** Nothing certain refuses it, and what its name tells speaks clearly against it. */

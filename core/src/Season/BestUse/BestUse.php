@@ -112,7 +112,7 @@ final readonly class BestUse
             $would,
             buys: \count(array_filter($open, static fn (Project $one): bool => null !== self::main($one)?->wish)),
             still: $still,
-            exact: $assigned->isSettled,
+            isSettled: $assigned->isSettled,
             looked: \count($open),
             sooner: array_values(array_filter($sooner)),
         );

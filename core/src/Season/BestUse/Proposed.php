@@ -9,13 +9,13 @@ final readonly class Proposed
 {
     /**
      * @param list<ClothChange> $changes
-     * @param int               $fits    projects whose main cloth is enough now
-     * @param int               $would   that it would be
-     * @param int               $buys    main cloths to be bought now
-     * @param int               $still   that would be
-     * @param bool              $exact   no assignment serves the projects better; otherwise the search was stopped
-     * @param int               $looked  projects that were looked at
-     * @param list<Sooner>      $sooner  what comes before another cloth
+     * @param int               $fits      projects whose main cloth is enough now
+     * @param int               $would     that it would be
+     * @param int               $buys      main cloths to be bought now
+     * @param int               $still     that would be
+     * @param bool              $isSettled no assignment serves the projects better; otherwise the search was stopped
+     * @param int               $looked    projects that were looked at
+     * @param list<Sooner>      $sooner    what comes before another cloth
      */
     public function __construct(
         public array $changes,
@@ -23,7 +23,7 @@ final readonly class Proposed
         public int $would,
         public int $buys,
         public int $still,
-        public bool $exact,
+        public bool $isSettled,
         public int $looked,
         public array $sooner = [],
     ) {

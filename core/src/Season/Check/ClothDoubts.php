@@ -32,16 +32,22 @@ final readonly class ClothDoubts
         if (null === $pattern || null === $version) {
             return [];
         }
+        $asks = Asks::of(
+            $pattern,
+            $version,
+            $project->brief->person,
+            $sewist->forDays($project->season->days()),
+            $project->largestSize(),
+        );
+        $suit = new Suit();
+        $weight = static fn (Reason $one): array => [Tenor::Refusal !== $one->tenor, $one->points];
         $said = [];
         foreach ($project->current->claims as $claim) {
             if (null === $claim->cloth || $claim->cutOut || !$claim->isFor(Role::Main, [])
                 || isset($overruled[Overrule::key($claim->cloth->id, $version->id)])) {
                 continue;
             }
-            $days = $sewist->forDays($project->season->days());
-            $asks = Asks::of($pattern, $version, $project->brief->person, $days, $project->largestSize());
-            $reasons = (new Suit())->judge(Traits::of($claim->cloth, Making::DEAR), $asks)->withTenor(Tenor::Refusal, Tenor::Doubt);
-            $weight = static fn (Reason $one): array => [Tenor::Refusal !== $one->tenor, $one->points];
+            $reasons = $suit->judge(Traits::of($claim->cloth, Making::DEAR), $asks)->withTenor(Tenor::Refusal, Tenor::Doubt);
             usort($reasons, static fn (Reason $a, Reason $b): int => $weight($a) <=> $weight($b));
             $said = [...$said, ...array_map(static fn (Reason $one): Sentence => $one->whole(), \array_slice($reasons, 0, self::SAID))];
         }

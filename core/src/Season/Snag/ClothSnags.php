@@ -186,7 +186,9 @@ final readonly class ClothSnags
     private function stretches(Project $project, Pattern $pattern, Cloth $cloth, array $with): array
     {
         $version = $project->current->version ?? $pattern->versions[0] ?? null;
-        $reason = null === $version || (null === $cloth->material->feel->across && Structure::NonWoven === $cloth->material->structure)
+        $least = $pattern->makes->advice->stretch ?? 0;
+        $isFelt = null === $cloth->material->feel->across && Structure::NonWoven === $cloth->material->structure;
+        $reason = null === $version || $least <= 0 || $isFelt
             ? null
             : (new StretchRule())->judge(Traits::of($cloth, Making::DEAR), Asks::of($pattern, $version));
         if (null !== $reason?->guessedFrom && Tenor::Doubt === $reason->tenor) {
@@ -194,7 +196,7 @@ final readonly class ClothSnags
 
             return [new Snag(Severity::NotKnown, $guess, Action::TestStretch, $cloth->id)];
         }
-        $with += ['least' => $pattern->makes->advice->stretch ?? 0, 'stretch' => $cloth->material->feel->across ?? 0];
+        $with += ['least' => $least, 'stretch' => $cloth->material->feel->across ?? 0];
 
         return match ($reason?->tenor) {
             Tenor::Refusal => [new Snag(
